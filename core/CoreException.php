@@ -1,0 +1,8 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core;
+
+/** Every exception that the core throws on purpose carries this type. */
+interface CoreException extends \Throwable {}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Outline;
+
+/**
+ * The items of a course in reading order: an item before what is inside it, in document order.
+ * Elsewhere in the core an item is known by its position in this list.
+ */
+final readonly class Outline
+{
+    /** The parent of a top item. */
+    public const TOP = -1;
+
+    /** @var list<Item> */
+    public array $items;
+
+    /** @var list<int> position of the item above, or TOP */
+    public array $parent;
+
+    /** @var list<int> 0 at the top */
+    public array $depth;
+
+    /** @var list<int> the position after the last one inside the item */
+    public array $end;
+
+    /** @var array<array-key, int> position by key (PHP turns keys such as "12" into integers) */
+    private array $position;
+
+    /** @var list<list<int>> the path of each item: its ancestors from the top, then itself */
+    public array $path;
+
+    /** @var list<bool> whether the item or one above it is a draft */
+    public array $draftOnPath;
+
+    /** @param  list<Item>  $topItems */
+    public function __construct(array $topItems)
+    {
+        $items = $parent = $depth = $end = $position = $path = $draft = [];
+        $walk = function (array $siblings, int $above) use (&$walk, &$items, &$parent, &$depth, &$end, &$position, &$path, &$draft): void {
+            foreach ($siblings as $item) {
+                $at = count($items);
+                $items[] = $item;
+                $parent[] = $above;
+                $depth[] = $above === self::TOP ? 0 : $depth[$above] + 1;
+                $end[] = $at + 1;
+                $position[$item->key] = $at;
+                $path[] = [...($above === self::TOP ? [] : $path[$above]), $at];
+                $draft[] = $item->draft || ($above !== self::TOP && $draft[$above]);
+                $walk($item->items, $at);
+                $end[$at] = count($items);
+            }
+        };
+        $walk($topItems, self::TOP);
+        $this->items = $items;
+        $this->parent = $parent;
+        $this->depth = $depth;
+        $this->end = $end;
+        $this->position = $position;
+        $this->path = $path;
+        $this->draftOnPath = $draft;
+    }
+
+    public function positionOf(string $key): ?int
+    {
+        return $this->position[$key] ?? null;
+    }
+
+    public function count(): int
+    {
+        return count($this->items);
+    }
+
+    /** Whether a lesson stands here that is no draft and not inside one. */
+    public function isPublishedLesson(int $at): bool
+    {
+        return $this->items[$at]->kind === Kind::Lesson && ! $this->draftOnPath[$at];
+    }
+
+    /** Whether `$at` is `$container` or inside it. */
+    public function lies(int $at, int $container): bool
+    {
+        return $container <= $at && $at < $this->end[$container];
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Rules;
+
+final readonly class FromInstant implements Condition
+{
+    public function __construct(public int $at) {}
+
+    public function read(ConditionFacts $facts): Truth
+    {
+        return $facts->isFrom($this->at);
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Rules;
+
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Time\SchoolZone;
+
+/** No pass opens it; only a grant does. */
+final readonly class Held implements Opening
+{
+    public function instant(int $start, ?int $previous, SchoolZone $zone): int
+    {
+        return Instant::NEVER;
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Time;
+
+/**
+ * The school's IANA zone: turns wall-clock times into instants and counts calendar days.
+ *
+ * A wall-clock time that a clock change skips moves forward by the length of the gap; one that
+ * happens twice is the first. Both come out when the offset from before the change goes on counting
+ * until the wall clock has passed it altogether, which is how the table is searched.
+ */
+final class SchoolZone
+{
+    /** Clock changes are looked up in a table for these years and computed one by one outside. */
+    private const TABLE_FROM = -2208988800; // 1900-01-01T00:00:00Z
+
+    private const TABLE_UNTIL = 7258118400; // 2200-01-01T00:00:00Z
+
+    /** @var array<string, self> */
+    private static array $known = [];
+
+    /** @var list<int> instants from which the offset of the same index counts */
+    private array $since;
+
+    /** @var list<int> seconds east of UTC */
+    private array $offset;
+
+    /** @var list<int> wall-clock seconds from which the offset of the same index counts */
+    private array $wallSince;
+
+    private readonly \DateTimeZone $zone;
+
+    private function __construct(public readonly string $name)
+    {
+        $this->zone = new \DateTimeZone($name);
+        $transitions = $this->zone->getTransitions(self::TABLE_FROM, self::TABLE_UNTIL);
+        $before = null;
+        $this->since = $this->offset = $this->wallSince = [];
+        foreach ($transitions === false ? [] : $transitions as $transition) {
+            if ($transition['offset'] === $before) {
+                continue;
+            }
+            $this->since[] = $transition['ts'];
+            $this->offset[] = $transition['offset'];
+            $this->wallSince[] = $before === null ? PHP_INT_MIN : $transition['ts'] + max($before, $transition['offset']);
+            $before = $transition['offset'];
+        }
+        if ($this->since === []) {
+            $this->since = [self::TABLE_FROM];
+            $this->offset = [$this->zone->getOffset(new \DateTimeImmutable('@0'))];
+            $this->wallSince = [PHP_INT_MIN];
+        }
+    }
+
+    /** @throws InvalidTime if the IANA database has no zone of exactly this name */
+    public static function named(string $name): self
+    {
+        if (isset(self::$known[$name])) {
+            return self::$known[$name];
+        }
+        if (! in_array($name, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)) {
+            throw InvalidTime::unknownZone($name);
+        }
+
+        return self::$known[$name] = new self($name);
+    }
+
+    public function instantOf(LocalTime $local): int
+    {
+        return $this->instantOfWall($local->wallSeconds);
+    }
+
+    /** The wall clock at an instant, in seconds as {@see LocalTime} counts them. */
+    public function wallAt(int $instant): int
+    {
+        return $instant + $this->offsetAt($instant);
+    }
+
+    /**
+     * The base's local date plus n days, at the given time of day or else at the base's own; then, with
+     * a weekday, the first such day from there on whose instant at that time is not before what the
+     * base's own time of day would have given.
+     *
+     * @param  ?int  $time  seconds since midnight
+     * @param  ?int  $weekday  Monday is 1, Sunday is 7
+     */
+    public function plusDays(int $base, int $days, ?int $time = null, ?int $weekday = null): int
+    {
+        $wall = $this->wallAt($base);
+        $day = self::floorDiv($wall, 86400);
+        $ownTime = $wall - $day * 86400;
+        $day += $days;
+        $time ??= $ownTime;
+        if ($weekday === null) {
+            return $this->instantOfWall($day * 86400 + $time);
+        }
+        $earliest = $this->instantOfWall($day * 86400 + $ownTime);
+        $day += ($weekday - CivilDate::weekday($day) + 7) % 7;
+        $instant = $this->instantOfWall($day * 86400 + $time);
+
+        return $instant >= $earliest ? $instant : $this->instantOfWall(($day + 7) * 86400 + $time);
+    }
+
+    private function offsetAt(int $instant): int
+    {
+        if ($instant < self::TABLE_FROM || $instant >= self::TABLE_UNTIL) {
+            return $this->zone->getOffset(new \DateTimeImmutable('@'.$instant));
+        }
+
+        return $this->offset[self::lastNotAfter($this->since, $instant)];
+    }
+
+    private function instantOfWall(int $wall): int
+    {
+        if ($wall < self::TABLE_FROM + 86400 || $wall >= self::TABLE_UNTIL - 86400) {
+            return $this->instantOfDistantWall($wall);
+        }
+
+        return $wall - $this->offset[self::lastNotAfter($this->wallSince, $wall)];
+    }
+
+    /** No zone is a day or more from UTC, and none changes its clock twice in two days. */
+    private function instantOfDistantWall(int $wall): int
+    {
+        $before = $this->offsetAt($wall - 86400);
+        $after = $this->offsetAt($wall + 86400);
+        $byBefore = $wall - $before;
+        if ($before === $after || $this->offsetAt($byBefore) === $before) {
+            return $byBefore;
+        }
+        $byAfter = $wall - $after;
+
+        return $this->offsetAt($byAfter) === $after ? $byAfter : $byBefore;
+    }
+
+    /** @param  list<int>  $ascending  whose first is not after the value */
+    private static function lastNotAfter(array $ascending, int $value): int
+    {
+        $low = 0;
+        $high = count($ascending) - 1;
+        while ($low < $high) {
+            $middle = ($low + $high + 1) >> 1;
+            if ($ascending[$middle] <= $value) {
+                $low = $middle;
+            } else {
+                $high = $middle - 1;
+            }
+        }
+
+        return $low;
+    }
+
+    private static function floorDiv(int $value, int $by): int
+    {
+        return intdiv($value, $by) - ($value % $by < 0 ? 1 : 0);
+    }
+}
