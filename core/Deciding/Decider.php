@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Deciding;
+
+use SilentKeep\Core\Outline\Course;
+use SilentKeep\Core\Plan;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Viewer;
+
+/**
+ * The definition of every decision, told with the rule objects themselves: make one for a course, then
+ * ask it about any viewer at any instant.
+ */
+final class Decider
+{
+    public readonly PreparedCourse $prepared;
+
+    public readonly ChangePoints $changePoints;
+
+    public function __construct(Plan $plan, public readonly Course $course)
+    {
+        $this->prepared = new PreparedCourse($plan, $course);
+        $this->changePoints = new ChangePoints($this->prepared);
+    }
+
+    public function glance(Viewer $viewer, int $at): Glance
+    {
+        // What lies in the future at this instant stays undone in every look ahead.
+        return new Glance($this->prepared, self::asOf($viewer, $at), $at);
+    }
+
+    /** @return list<Decision> every item in reading order */
+    public function decide(Viewer $viewer, int $at): array
+    {
+        $glance = $this->glance($viewer, $at);
+        $next = $this->nextChanges($viewer, $at, $glance->standings);
+        $decisions = [];
+        foreach ($this->course->outline->items as $position => $item) {
+            $standing = $glance->standings[$position];
+            $decisions[] = new Decision($item->key, $standing->state, $standing->via, $standing->act, $glance->why($position), $next[$position]);
+        }
+
+        return $decisions;
+    }
+
+    /**
+     * Steps from one instant of change to the next until every item has changed or no instant is left.
+     *
+     * @param  list<Standing>  $now
+     * @return list<?StateChange>
+     */
+    private function nextChanges(Viewer $viewer, int $at, array $now): array
+    {
+        $viewer = self::asOf($viewer, $at);
+        $next = array_fill(0, count($now), null);
+        $waiting = array_keys($now);
+        foreach ($viewer->staff ? [] : $this->changePoints->between($viewer, $at, Instant::NEVER) as $instant) {
+            $then = (new Glance($this->prepared, $viewer, $instant))->standings;
+            foreach ($waiting as $index => $position) {
+                if ($then[$position]->state !== $now[$position]->state) {
+                    $next[$position] = new StateChange($instant, $then[$position]->state);
+                    unset($waiting[$index]);
+                }
+            }
+            if ($waiting === []) {
+                break;
+            }
+        }
+
+        return array_values($next);
+    }
+
+    /** The viewer without what they (or whom they observe) complete after this instant. */
+    public static function asOf(Viewer $viewer, int $at): Viewer
+    {
+        $learner = $viewer->observes;
+
+        return new Viewer(
+            $viewer->staff, $viewer->signedIn, $viewer->guest, $viewer->labels, $viewer->passes, $viewer->grants,
+            self::doneBy($viewer, $at), $learner === null ? null : $learner->withDone(self::doneBy($learner, $at)),
+        );
+    }
+
+    /** @return array<array-key, int> */
+    private static function doneBy(Viewer $viewer, int $at): array
+    {
+        return array_filter($viewer->done, static fn (int $since): bool => $since <= $at);
+    }
+}

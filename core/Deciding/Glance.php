@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Deciding;
+
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** The whole course in the eyes of one viewer at one instant. */
+final class Glance
+{
+    public readonly ?Reason $gate;
+
+    /** @var list<Standing> in reading order */
+    public readonly array $standings;
+
+    private readonly OwnRoutes $own;
+
+    private readonly ?OwnRoutes $observed;
+
+    private readonly bool $observedGatePasses;
+
+    private ?self $observedGlance = null;
+
+    public function __construct(private readonly PreparedCourse $prepared, private readonly Viewer $viewer, private readonly int $at)
+    {
+        $learner = self::observedLearner($viewer);
+        $this->own = new OwnRoutes($prepared, $viewer, $at);
+        $this->observed = $learner === null ? null : new OwnRoutes($prepared, $learner, $at);
+        $learnerHoldsPass = $this->observed !== null && $this->observed->active !== [];
+        $this->gate = OwnRoutes::courseGate($prepared, $this->own->active !== [] || $learnerHoldsPass, $at);
+        $this->observedGatePasses = OwnRoutes::courseGate($prepared, $learnerHoldsPass, $at) === null;
+        $this->standings = $this->stand();
+    }
+
+    /** The learner as they are themselves: signed in, never staff, observing nobody. */
+    public static function observedLearner(Viewer $viewer): ?Viewer
+    {
+        $learner = $viewer->observes;
+
+        return $learner === null ? null : new Viewer(false, true, $learner->guest, $learner->labels, $learner->passes, $learner->grants, $learner->done);
+    }
+
+    public static function kindOf(Viewer $viewer, bool $holdsActivePass): ViewerKind
+    {
+        return match (true) {
+            $viewer->staff => ViewerKind::Staff,
+            $viewer->observes !== null => ViewerKind::Observer,
+            $holdsActivePass => ViewerKind::Learner,
+            $viewer->guest => ViewerKind::Guest,
+            $viewer->signedIn => ViewerKind::Member,
+            default => ViewerKind::Visitor,
+        };
+    }
+
+    public function kind(): ViewerKind
+    {
+        return self::kindOf($this->viewer, $this->own->active !== []);
+    }
+
+    /** @return list<Reason> empty for an open item */
+    public function why(int $item): array
+    {
+        if ($this->standings[$item]->isOpen()) {
+            return [];
+        }
+        $course = $this->prepared->course;
+
+        return match (true) {
+            $this->gate !== null => [$this->gate],
+            $this->prepared->outline->draftOnPath[$item] => [Reason::Draft],
+            $this->own->active !== [] => $this->own->nearestPassObjections($item),
+            $this->observed !== null => $this->observerObjections($item, $this->observed),
+            $this->own->passes !== [] => [$this->own->lapsedPassReason()],
+            $this->viewer->guest => $this->guestObjections($item),
+            $course->entry === \SilentKeep\Core\Outline\Entry::Anyone => $this->own->objectionsToAnyone($item),
+            $this->prepared->partOfSample[$item] => [Reason::SampleNeedsAccount],
+            $this->viewer->signedIn => [Reason::NoPass],
+            default => [Reason::NotSignedIn],
+        };
+    }
+
+    /** @return list<Standing> */
+    private function stand(): array
+    {
+        $outline = $this->prepared->outline;
+        $routes = $hidden = [];
+        foreach ($outline->items as $at => $item) {
+            $routes[] = $this->route($at);
+            $above = $outline->parent[$at];
+            $hidden[] = $routes[$at] === null && ($this->prepared->course->state === CourseState::Draft
+                || $outline->draftOnPath[$at] || $item->hideWhenClosed || ($above !== Outline::TOP && $hidden[$above]));
+        }
+        // A hidden item with something to be seen inside it is only locked: one has to get there.
+        for ($at = $outline->count() - 1; $at >= 0; $at--) {
+            $above = $outline->parent[$at];
+            if ($above !== Outline::TOP && ! $hidden[$at]) {
+                $hidden[$above] = false;
+            }
+        }
+        $standings = [];
+        foreach ($routes as $at => $route) {
+            $state = $route !== null ? State::Open : ($hidden[$at] ? State::Hidden : State::Locked);
+            $standings[] = new Standing($state, $route, $this->mayAct($route));
+        }
+
+        return $standings;
+    }
+
+    private function mayAct(?Route $route): bool
+    {
+        return match ($route) {
+            Route::Staff, Route::Pass => true,
+            Route::Grant, Route::Anyone => $this->viewer->signedIn,
+            default => false,
+        };
+    }
+
+    private function route(int $item): ?Route
+    {
+        if ($this->viewer->staff) {
+            return Route::Staff;
+        }
+        if ($this->prepared->course->state === CourseState::Draft || $this->prepared->outline->draftOnPath[$item]) {
+            return null;
+        }
+
+        return $this->own->route($item, $this->gate === null) ?? ($this->gate !== null ? null : match (true) {
+            $this->openAsSample($item) => Route::Sample,
+            $this->openToObserver($item) => Route::Observer,
+            $this->openToGuest($item) => Route::Guest,
+            default => null,
+        });
+    }
+
+    private function openAsSample(int $item): bool
+    {
+        return $this->prepared->partOfSample[$item] && ($this->viewer->signedIn || ! $this->prepared->course->sampleNeedsAccount);
+    }
+
+    private function openToObserver(int $item): bool
+    {
+        $door = $this->prepared->course->observerDoor;
+        if ($this->observed === null || ! $door->open || ! $this->prepared->observers->admits[$item]) {
+            return false;
+        }
+
+        return $door->follow
+            ? $this->observed->route($item, $this->observedGatePasses, ViewerKind::Observer) !== null
+            : $this->own->objectionsAtDoor($item, $this->prepared->observers, ViewerKind::Observer) === [];
+    }
+
+    private function openToGuest(int $item): bool
+    {
+        return $this->viewer->guest && $this->guestDoorOpen() && $this->prepared->guests->admits[$item]
+            && $this->own->objectionsAtDoor($item, $this->prepared->guests, ViewerKind::Guest) === [];
+    }
+
+    private function guestDoorOpen(): bool
+    {
+        return $this->prepared->plan->guests && $this->prepared->course->guestDoor->open;
+    }
+
+    /** @return list<Reason> */
+    private function observerObjections(int $item, OwnRoutes $learner): array
+    {
+        $door = $this->prepared->course->observerDoor;
+        if (! $door->open) {
+            return [Reason::ObserversShut];
+        }
+        if (! $this->prepared->observers->admits[$item]) {
+            return [Reason::ObserversNotHere];
+        }
+        if (! $door->follow) {
+            return $this->own->objectionsAtDoor($item, $this->prepared->observers, ViewerKind::Observer);
+        }
+        if ($learner->route($item, $this->observedGatePasses) !== null) {
+            return [Reason::NotForYou];
+        }
+        $this->observedGlance ??= new self($this->prepared, $learner->viewer, $this->at);
+
+        return [Reason::LearnerCannot, ...$this->observedGlance->why($item)];
+    }
+
+    /** @return list<Reason> */
+    private function guestObjections(int $item): array
+    {
+        return match (true) {
+            ! $this->guestDoorOpen() => [Reason::GuestsShut],
+            ! $this->prepared->guests->admits[$item] => [Reason::GuestsNotHere],
+            default => $this->own->objectionsAtDoor($item, $this->prepared->guests, ViewerKind::Guest),
+        };
+    }
+}

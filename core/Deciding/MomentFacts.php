@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Deciding;
+
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Rules\ConditionFacts;
+use SilentKeep\Core\Rules\Truth;
+use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Viewing\Offer;
+
+/**
+ * A viewer at one instant on one route.
+ *
+ * Read as it stands, what is not done and what lies in the future is simply not so. Read for what may
+ * still come, it is open: not done yet, not reached yet, not past yet.
+ */
+final readonly class MomentFacts implements ConditionFacts
+{
+    /**
+     * @param  list<string>  $labels
+     * @param  array<int, true>  $done  positions of what the viewer has completed
+     * @param  ?Offer  $offer  of the pass being tried
+     * @param  ?Coverage  $coverage  of that offer
+     */
+    private function __construct(
+        private Outline $outline,
+        private array $labels,
+        private array $done,
+        private int $at,
+        private ViewerKind $kind,
+        private ?Offer $offer,
+        private ?Coverage $coverage,
+        private bool $mayStillChange,
+    ) {}
+
+    /**
+     * @param  list<string>  $labels
+     * @param  array<int, true>  $done
+     */
+    public static function asItStands(Outline $outline, array $labels, array $done, int $at, ViewerKind $kind, ?Offer $offer = null, ?Coverage $coverage = null): self
+    {
+        return new self($outline, $labels, $done, $at, $kind, $offer, $coverage, false);
+    }
+
+    /**
+     * For the holder of a pass, who is always a learner here.
+     *
+     * @param  list<string>  $labels
+     * @param  array<int, true>  $done
+     */
+    public static function asItMayCome(Outline $outline, array $labels, array $done, int $at, Offer $offer, Coverage $coverage): self
+    {
+        return new self($outline, $labels, $done, $at, ViewerKind::Learner, $offer, $coverage, true);
+    }
+
+    public function hasLabel(string $label): bool
+    {
+        return in_array($label, $this->labels, true);
+    }
+
+    public function hasTier(string $tier): bool
+    {
+        return $this->offer !== null && $this->offer->tier === $tier;
+    }
+
+    public function isByOffer(string $offer): bool
+    {
+        return $this->offer?->key === $offer;
+    }
+
+    public function isKind(ViewerKind $kind): bool
+    {
+        return $this->kind === $kind;
+    }
+
+    public function isDone(int $item): Truth
+    {
+        if ($this->outline->items[$item]->kind !== Kind::Module) {
+            return isset($this->done[$item]) ? Truth::Yes : $this->notYet();
+        }
+        $counting = 0;
+        for ($at = $item + 1; $at < $this->outline->end[$item]; $at++) {
+            if ($this->outline->isPublishedLesson($at) && ($this->coverage === null || $this->coverage->covers($at))) {
+                if (! isset($this->done[$at])) {
+                    return $this->notYet();
+                }
+                $counting++;
+            }
+        }
+
+        return Truth::of($counting > 0);
+    }
+
+    public function isFrom(int $instant): Truth
+    {
+        return $this->at >= $instant ? Truth::Yes : $this->notYet();
+    }
+
+    public function isUntil(int $instant): Truth
+    {
+        return $this->at < $instant ? ($this->mayStillChange ? Truth::Open : Truth::Yes) : Truth::No;
+    }
+
+    private function notYet(): Truth
+    {
+        return $this->mayStillChange ? Truth::Open : Truth::No;
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Deciding;
+
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Outline\Outline;
+
+/**
+ * What counts for a pass at an instant, what of it is complete, and whose prerequisites are met.
+ * What counts stays as it is when {@see self::supposing()} asks what would be if more were done.
+ */
+final readonly class PassProgress
+{
+    /**
+     * @param  list<bool>  $eligible
+     * @param  array<int, true>  $done
+     */
+    public function __construct(private Outline $outline, private bool $topInOrder, public array $eligible, private array $done) {}
+
+    /** @param  array<int, true>  $more */
+    public function supposing(array $more): self
+    {
+        return new self($this->outline, $this->topInOrder, $this->eligible, $this->done + $more);
+    }
+
+    /** Lessons, parts and boards: when done. Modules: when they have an eligible lesson and all of those are done. */
+    public function isComplete(int $at): bool
+    {
+        if ($this->outline->items[$at]->kind !== Kind::Module) {
+            return isset($this->done[$at]);
+        }
+        $lessons = 0;
+        for ($inside = $at + 1; $inside < $this->outline->end[$at]; $inside++) {
+            if ($this->isEligibleLesson($inside)) {
+                if (! isset($this->done[$inside])) {
+                    return false;
+                }
+                $lessons++;
+            }
+        }
+
+        return $lessons > 0;
+    }
+
+    public function prerequisitesMet(int $at): bool
+    {
+        return $this->afterMet($at) && $this->turnHasCome($at);
+    }
+
+    private function afterMet(int $at): bool
+    {
+        $after = $this->outline->items[$at]->after;
+        if ($after === null) {
+            return true;
+        }
+        $left = array_filter($after->items, fn (int $key): bool => $this->eligible[$key]);
+        $met = array_filter($left, fn (int $key): bool => $this->isComplete($key) || $this->isEmptyModule($key));
+
+        return count($met) >= $after->required(count($left));
+    }
+
+    /** In order: the nearest earlier sibling that counts is complete. */
+    private function turnHasCome(int $at): bool
+    {
+        $above = $this->outline->parent[$at];
+        $inOrder = $above === Outline::TOP ? $this->topInOrder : $this->outline->items[$above]->inOrder;
+        if (! $inOrder || $this->outline->items[$at]->kind === Kind::Board) {
+            return true;
+        }
+        for ($earlier = $at - 1; $earlier > $above; $earlier--) {
+            if ($this->outline->parent[$earlier] === $above && $this->eligible[$earlier] && ! $this->isEmptyModule($earlier)) {
+                return $this->isComplete($earlier);
+            }
+        }
+
+        return true;
+    }
+
+    private function isEmptyModule(int $at): bool
+    {
+        if ($this->outline->items[$at]->kind !== Kind::Module) {
+            return false;
+        }
+        for ($inside = $at + 1; $inside < $this->outline->end[$at]; $inside++) {
+            if ($this->isEligibleLesson($inside)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function isEligibleLesson(int $at): bool
+    {
+        return $this->outline->items[$at]->kind === Kind::Lesson && $this->eligible[$at];
+    }
+}

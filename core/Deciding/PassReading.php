@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Deciding;
+
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Offer;
+use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** One pass in the hands of its holder at one instant: its gates, item by item. */
+final class PassReading
+{
+    public readonly Schedule $schedule;
+
+    public readonly Coverage $coverage;
+
+    public readonly PassProgress $progress;
+
+    /** @var array<string, list<bool>> by the kind as which conditions are read */
+    private array $audience = [];
+
+    private ?PassProgress $best = null;
+
+    /** @param  array<int, true>  $done  positions of what the holder has completed by then */
+    public function __construct(
+        private readonly PreparedCourse $prepared,
+        public readonly Pass $pass,
+        public readonly Offer $offer,
+        private readonly Viewer $holder,
+        private readonly array $done,
+        private readonly int $at,
+    ) {
+        $this->coverage = $prepared->coverage($offer);
+        $this->schedule = $prepared->schedule($pass, $offer, $holder->labels);
+        $outline = $prepared->outline;
+        $possible = Audiences::notSettledAgainst($outline, MomentFacts::asItMayCome($outline, $holder->labels, $done, $at, $offer, $this->coverage));
+        $eligible = [];
+        foreach ($outline->items as $item => $it) {
+            $eligible[] = $it->kind !== Kind::Board && ! $outline->draftOnPath[$item] && $this->coverage->covers($item) && $possible[$item];
+        }
+        $this->progress = new PassProgress($outline, $prepared->course->inOrder, $eligible, $done);
+    }
+
+    public function opens(int $item, ViewerKind $kind): bool
+    {
+        return $this->failing($item, $kind) === [];
+    }
+
+    /** @return list<Reason> the codes of all failing gates, in the order of the gates */
+    public function failing(int $item, ViewerKind $kind): array
+    {
+        $release = $this->schedule->release[$item];
+
+        return array_values(array_filter([
+            $this->coverage->inScope[$item] ? null : Reason::NotInPass,
+            $this->coverage->inTier[$item] ? null : Reason::Tier,
+            $this->audienceHolds($item, $kind) ? null : Reason::NotForYou,
+            $this->at >= $release ? null : ($release === Instant::NEVER ? Reason::Held : Reason::NotYet),
+            $this->at < $this->schedule->closing[$item] ? null : Reason::Closed,
+            $this->progressObjection($item),
+        ]));
+    }
+
+    private function audienceHolds(int $item, ViewerKind $kind): bool
+    {
+        $this->audience[$kind->value] ??= Audiences::holding($this->prepared->outline, MomentFacts::asItStands(
+            $this->prepared->outline, $this->holder->labels, $this->done, $this->at, $kind, $this->offer, $this->coverage,
+        ));
+
+        return $this->audience[$kind->value][$item];
+    }
+
+    private function progressObjection(int $item): ?Reason
+    {
+        $unmet = array_filter($this->way($item), fn (int $step): bool => ! $this->progress->prerequisitesMet($step));
+        if ($unmet === []) {
+            return null;
+        }
+        foreach ($this->way($item) as $step) {
+            if (! $this->atBest()->prerequisitesMet($step)) {
+                return Reason::Stuck;
+            }
+        }
+
+        return Reason::Progress;
+    }
+
+    /**
+     * From the item up its path as far as the first complete one, that one left out: what someone has
+     * finished stays open to them.
+     *
+     * @return list<int>
+     */
+    private function way(int $item): array
+    {
+        $way = [];
+        foreach (array_reverse($this->prepared->outline->path[$item]) as $step) {
+            if ($this->progress->isComplete($step)) {
+                break;
+            }
+            $way[] = $step;
+        }
+
+        return $way;
+    }
+
+    /** Progress if everything were done that this pass or a grant can still bring within reach. */
+    private function atBest(): PassProgress
+    {
+        if ($this->best !== null) {
+            return $this->best;
+        }
+        $outline = $this->prepared->outline;
+        $granted = [];
+        foreach ($this->holder->grants as $grant) {
+            $position = $outline->positionOf($grant->item);
+            if ($position !== null && $grant->until > $this->at) {
+                $granted[] = $position;
+            }
+        }
+        $more = [];
+        foreach ($outline->items as $item => $it) {
+            if (($it->kind === Kind::Lesson || $it->kind === Kind::Part) && $this->progress->eligible[$item] && ($this->willOpen($item) || $this->underOneOf($granted, $item))) {
+                $more[$item] = true;
+            }
+        }
+
+        return $this->best = $this->progress->supposing($more);
+    }
+
+    private function willOpen(int $item): bool
+    {
+        $release = $this->schedule->release[$item];
+        $closing = $this->schedule->closing[$item];
+
+        return $release !== Instant::NEVER && $closing > $this->at && $closing > $release;
+    }
+
+    /** @param  list<int>  $containers */
+    private function underOneOf(array $containers, int $item): bool
+    {
+        foreach ($containers as $container) {
+            if ($this->prepared->outline->lies($item, $container)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Deciding;
+
+use SilentKeep\Core\Outline\Audience;
+use SilentKeep\Core\Outline\Course;
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Plan;
+use SilentKeep\Core\Viewing\Offer;
+use SilentKeep\Core\Viewing\Pass;
+
+/** A course with all that can be worked out before anybody looks at it. */
+final class PreparedCourse
+{
+    public readonly Outline $outline;
+
+    public readonly Admission $guests;
+
+    public readonly Admission $observers;
+
+    public readonly DatedTimes $datedTimes;
+
+    /** @var list<bool> whether the item is part of a sample */
+    public readonly array $partOfSample;
+
+    /** @var list<bool> whether an item of the path has tiers, an empty list being one too */
+    public readonly array $tiersOnPath;
+
+    private readonly Scheduling $scheduling;
+
+    /** @var array<array-key, Coverage> by offer key */
+    private array $coverages = [];
+
+    public function __construct(public readonly Plan $plan, public readonly Course $course)
+    {
+        $this->outline = $course->outline;
+        $this->guests = new Admission($course->outline, Audience::Guests, $course->guestDoor);
+        $this->observers = new Admission($course->outline, Audience::Observers, $course->observerDoor);
+        $this->datedTimes = new DatedTimes($course);
+        $this->scheduling = new Scheduling($course, $plan->zone);
+        $sample = $tiers = [];
+        foreach ($course->outline->items as $at => $item) {
+            $above = $course->outline->parent[$at];
+            $sample[] = $item->sample || ($above !== Outline::TOP && $sample[$above]
+                && $item->kind !== Kind::Board && $item->tiers === null && $item->only === null && $item->neverFor === []);
+            $tiers[] = $item->tiers !== null || ($above !== Outline::TOP && $tiers[$above]);
+        }
+        $this->partOfSample = $sample;
+        $this->tiersOnPath = $tiers;
+    }
+
+    /** The pass's offer, if it is one of this course. */
+    public function offerOf(Pass $pass): ?Offer
+    {
+        $offer = $this->plan->offer($pass->offer);
+
+        return $offer?->course === $this->course->key ? $offer : null;
+    }
+
+    public function coverage(Offer $offer): Coverage
+    {
+        return $this->coverages[$offer->key] ??= new Coverage($offer, $this->outline);
+    }
+
+    /** @param  list<string>  $labels  of the pass's holder */
+    public function schedule(Pass $pass, Offer $offer, array $labels): Schedule
+    {
+        return $this->scheduling->schedule($pass, $offer, $this->coverage($offer), $labels);
+    }
+
+    /**
+     * @param  list<string>  $labels
+     * @return list<bool>
+     *
+     * @see Scheduling::notRuledOut()
+     */
+    public function notRuledOut(Offer $offer, array $labels): array
+    {
+        return $this->scheduling->notRuledOut($offer, $labels);
+    }
+}
