@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Foresight;
+
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Offer;
+use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** What the most diligent holder of one pass, and of nothing else, gets to see. */
+final readonly class BestCase
+{
+    public function __construct(private Decider $decider) {}
+
+    /**
+     * @param  int  $until  or NEVER
+     * @param  list<string>  $labels
+     * @return list<ItemReach> in reading order
+     *
+     * @throws InvalidForesight if `$until` is not after `$from`
+     */
+    public function of(Offer $offer, int $from, int $until, array $labels): array
+    {
+        if ($until <= $from) {
+            throw InvalidForesight::passMustEndAfterItBegins($from, $until);
+        }
+        $viewer = new Viewer(signedIn: true, labels: $labels, passes: [new Pass($offer->key, $from, $until)]);
+        $reach = (new Reaching($this->decider))->reach($viewer, $from, $until);
+        $last = $this->lastInSeason($reach);
+        $result = [];
+        foreach ($this->decider->course->outline->items as $position => $item) {
+            $why = $reach->open[$position] !== null ? [] : array_map(
+                static fn (Reason $reason): Reason => $reason === Reason::Progress ? Reason::Stuck : $reason,
+                $last->why($position),
+            );
+            $result[] = new ItemReach($item->key, $reach->open[$position], $reach->works[$position], $why);
+        }
+
+        return $result;
+    }
+
+    /** The last of the instants at which the course gate passes; if there is none, the last of all. */
+    private function lastInSeason(Reach $reach): \SilentKeep\Core\Deciding\Glance
+    {
+        foreach (array_reverse($reach->instants) as $at) {
+            $glance = $this->decider->glance($reach->afterwards, $at);
+            if ($glance->gate === null) {
+                return $glance;
+            }
+        }
+
+        return $this->decider->glance($reach->afterwards, $reach->instants[count($reach->instants) - 1]);
+    }
+}
