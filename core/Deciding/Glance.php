@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Deciding;
 
 use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Viewer;
@@ -72,15 +73,21 @@ final class Glance
         return match (true) {
             $this->gate !== null => [$this->gate],
             $this->prepared->outline->draftOnPath[$item] => [Reason::Draft],
-            $this->own->active !== [] => $this->own->nearestPassObjections($item),
+            $this->own->active !== [] => $this->own->nearestPass($item)?->failing($item, ViewerKind::Learner) ?? [],
             $this->observed !== null => $this->observerObjections($item, $this->observed),
             $this->own->passes !== [] => [$this->own->lapsedPassReason()],
             $this->viewer->guest => $this->guestObjections($item),
-            $course->entry === \SilentKeep\Core\Outline\Entry::Anyone => $this->own->objectionsToAnyone($item),
+            $course->entry === Entry::Anyone => $this->own->objectionsToAnyone($item),
             $this->prepared->partOfSample[$item] => [Reason::SampleNeedsAccount],
             $this->viewer->signedIn => [Reason::NoPass],
             default => [Reason::NotSignedIn],
         };
+    }
+
+    /** The viewer's own active pass that comes nearest to opening a closed item. */
+    public function nearestPass(int $item): ?PassReading
+    {
+        return $this->own->nearestPass($item);
     }
 
     /** @return list<Standing> */

@@ -8,6 +8,7 @@ use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** One viewer in one course at one instant: what their own passes, grants and the open entry do for them. */
@@ -145,23 +146,21 @@ final class OwnRoutes
     }
 
     /**
-     * What keeps the nearest active pass from opening the item: the one that only waits for its date, then
+     * The active pass that comes nearest to opening a closed item: the one that only waits for its date, then
      * the one with the fewest failing gates, then the earliest released, then the first given.
-     *
-     * @return list<Reason>
      */
-    public function nearestPassObjections(int $item): array
+    public function nearestPass(int $item): ?PassReading
     {
-        $nearest = null;
+        $nearest = $best = null;
         foreach ($this->active as $pass) {
             $failing = $pass->failing($item, ViewerKind::Learner);
             $rank = [$failing === [Reason::NotYet] ? 0 : 1, count($failing), $pass->schedule->release[$item]];
-            if ($nearest === null || $rank < $nearest[0]) {
-                $nearest = [$rank, $failing];
+            if ($best === null || $rank < $best) {
+                [$nearest, $best] = [$pass, $rank];
             }
         }
 
-        return $nearest[1] ?? [];
+        return $nearest;
     }
 
     /** Why the pass that began last lets nobody in. To be asked only where there are passes and none is active. */
@@ -173,8 +172,8 @@ final class OwnRoutes
         }
 
         return match (true) {
-            $latest->state === \SilentKeep\Core\Viewing\PassState::Revoked => Reason::PassRevoked,
-            $latest->state === \SilentKeep\Core\Viewing\PassState::Paused => Reason::PassPaused,
+            $latest->state === PassState::Revoked => Reason::PassRevoked,
+            $latest->state === PassState::Paused => Reason::PassPaused,
             $this->at >= $latest->until => Reason::PassEnded,
             default => Reason::PassNotStarted,
         };

@@ -49,33 +49,63 @@ final readonly class PassProgress
         return $this->afterMet($at) && $this->turnHasCome($at);
     }
 
+    /**
+     * What the item itself still waits for; where any of several would do, all of those.
+     *
+     * @return list<int>
+     */
+    public function waitsFor(int $at): array
+    {
+        $earlier = $this->turnHasCome($at) ? null : $this->oneBefore($at);
+
+        return [...($this->afterMet($at) ? [] : array_values(array_filter($this->counting($at), fn (int $key): bool => ! $this->isMet($key)))), ...($earlier === null ? [] : [$earlier])];
+    }
+
     private function afterMet(int $at): bool
     {
         $after = $this->outline->items[$at]->after;
         if ($after === null) {
             return true;
         }
-        $left = array_filter($after->items, fn (int $key): bool => $this->eligible[$key]);
-        $met = array_filter($left, fn (int $key): bool => $this->isComplete($key) || $this->isEmptyModule($key));
+        $counting = $this->counting($at);
 
-        return count($met) >= $after->required(count($left));
+        return count(array_filter($counting, $this->isMet(...))) >= $after->required(count($counting));
+    }
+
+    /** @return array<int, int> those of its prerequisites that count for this pass */
+    private function counting(int $at): array
+    {
+        return array_filter($this->outline->items[$at]->after->items ?? [], fn (int $key): bool => $this->eligible[$key]);
+    }
+
+    private function isMet(int $key): bool
+    {
+        return $this->isComplete($key) || $this->isEmptyModule($key);
     }
 
     /** In order: the nearest earlier sibling that counts is complete. */
     private function turnHasCome(int $at): bool
     {
+        $before = $this->oneBefore($at);
+
+        return $before === null || $this->isComplete($before);
+    }
+
+    /** The sibling that must come first where they stand in order, if there is one. */
+    private function oneBefore(int $at): ?int
+    {
         $above = $this->outline->parent[$at];
         $inOrder = $above === Outline::TOP ? $this->topInOrder : $this->outline->items[$above]->inOrder;
         if (! $inOrder || $this->outline->items[$at]->kind === Kind::Board) {
-            return true;
+            return null;
         }
         for ($earlier = $at - 1; $earlier > $above; $earlier--) {
             if ($this->outline->parent[$earlier] === $above && $this->eligible[$earlier] && ! $this->isEmptyModule($earlier)) {
-                return $this->isComplete($earlier);
+                return $earlier;
             }
         }
 
-        return true;
+        return null;
     }
 
     private function isEmptyModule(int $at): bool

@@ -65,6 +65,16 @@ final class PassReading
         ]));
     }
 
+    /**
+     * What is still to be finished before the item opens, nearest first.
+     *
+     * @return list<int> positions in reading order
+     */
+    public function waitsFor(int $item): array
+    {
+        return array_values(array_unique(array_merge([], ...array_map($this->progress->waitsFor(...), $this->way($item)))));
+    }
+
     private function audienceHolds(int $item, ViewerKind $kind): bool
     {
         $this->audience[$kind->value] ??= Audiences::holding($this->prepared->outline, MomentFacts::asItStands(
@@ -76,17 +86,20 @@ final class PassReading
 
     private function progressObjection(int $item): ?Reason
     {
-        $unmet = array_filter($this->way($item), fn (int $step): bool => ! $this->progress->prerequisitesMet($step));
-        if ($unmet === []) {
-            return null;
+        $way = $this->way($item);
+        $objection = null;
+        foreach ($way as $step) {
+            if (! $this->progress->prerequisitesMet($step)) {
+                $objection = Reason::Progress;
+            }
         }
-        foreach ($this->way($item) as $step) {
+        foreach ($objection === null ? [] : $way as $step) {
             if (! $this->atBest()->prerequisitesMet($step)) {
-                return Reason::Stuck;
+                $objection = Reason::Stuck;
             }
         }
 
-        return Reason::Progress;
+        return $objection;
     }
 
     /**

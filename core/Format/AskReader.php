@@ -16,8 +16,8 @@ use SilentKeep\Core\Viewing\Viewer;
 /** Reads asks about a plan. Objects are expected as PHP's decoder gives them: stdClass. */
 final readonly class AskReader
 {
-    /** @param  ?array<array-key, mixed>  $offersElsewhere  further offers by key that are no error though this plan lacks them */
-    public function __construct(private Plan $plan, private ?array $offersElsewhere = null) {}
+    /** @param  bool  $anyOffer  passes may be of offers that the plan lacks */
+    public function __construct(private Plan $plan, private bool $anyOffer = false) {}
 
     /** @throws InvalidAsk with the pointer of the first thing that is wrong */
     public function ask(mixed $value): Ask
@@ -83,7 +83,7 @@ final readonly class AskReader
             $here = "{$pointer}/passes/{$index}";
             $pass = $this->object($value, $here);
             $offer = $this->text($pass, 'offer', $here);
-            if ($this->plan->offer($offer) === null && ($this->offersElsewhere === null || ! isset($this->offersElsewhere[$offer]))) {
+            if (! $this->anyOffer && $this->plan->offer($offer) === null) {
                 throw InvalidAsk::at($here.'/offer', 'there is no such offer: '.$offer);
             }
             $state = isset($pass->state) ? $this->text($pass, 'state', $here) : PassState::Active->value;

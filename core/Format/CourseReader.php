@@ -52,6 +52,9 @@ final class CourseReader
     /** @var list<?Kind> */
     private array $kinds = [];
 
+    /** How many items have been read so far: the position of the next. */
+    private int $reading = 0;
+
     /** @var array<int, string> */
     private array $tiers = [];
 
@@ -79,7 +82,7 @@ final class CourseReader
             $fields->offend('closes', 'must be after the course opens');
         }
         $this->tiers = $fields->strings('tiers') ?? [];
-        $this->number($fields->objects('items'), Outline::TOP);
+        $this->number($fields, Outline::TOP);
         $items = $this->items($fields->objects('items'), Kind::topLevel());
         $this->readPlans($fields->object('plans'));
 
@@ -175,14 +178,10 @@ final class CourseReader
         }
     }
 
-    /**
-     * Gives every item its position in reading order, before anything that may refer to it is read.
-     *
-     * @param  list<Fields>  $siblings
-     */
-    private function number(array $siblings, int $above): void
+    /** Gives every item its position in reading order, before anything that may refer to it is read. */
+    private function number(Fields $container, int $above): void
     {
-        foreach ($siblings as $fields) {
+        foreach ($container->objectsInSilence('items') as $fields) {
             $at = count($this->parent);
             $this->parent[] = $above;
             $kind = $fields->raw('kind');
@@ -194,14 +193,7 @@ final class CourseReader
                 }
                 $this->position[$key] ??= $at;
             }
-            $inside = $fields->raw('items');
-            if (is_array($inside)) {
-                $quiet = new Offences; // what is wrong there is noted when the items are read
-                $this->number(array_values(array_filter(array_map(
-                    static fn (int $index): ?Fields => Fields::of($inside[$index], $fields->at('items').'/'.$index, $inside[$index] instanceof \stdClass ? $fields->offences : $quiet),
-                    array_keys(array_values($inside)),
-                ))), $at);
-            }
+            $this->number($fields, $at);
         }
     }
 
@@ -219,8 +211,6 @@ final class CourseReader
 
         return $items;
     }
-
-    private int $reading = 0;
 
     /** @param  list<Kind>  $allowed */
     private function item(Fields $fields, array $allowed): Item

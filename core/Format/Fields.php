@@ -207,6 +207,20 @@ final readonly class Fields
         return array_values(array_filter($objects));
     }
 
+    /** As objects(), for a first pass that leaves what is wrong to the second. @return list<self> */
+    public function objectsInSilence(string $key): array
+    {
+        $list = $this->raw($key);
+        $objects = [];
+        foreach (is_array($list) ? array_values($list) : [] as $index => $value) {
+            if ($value instanceof \stdClass) {
+                $objects[] = new self($value, $this->at($key).'/'.$index, $this->offences);
+            }
+        }
+
+        return $objects;
+    }
+
     public static function describe(mixed $value): string
     {
         return match (true) {

@@ -20,8 +20,12 @@ final class PlanReader
 
     private function __construct() {}
 
-    /** @throws InvalidPlan with every offence and where it stands */
-    public static function fromJson(string $json): Plan
+    /**
+     * @param  list<string>  $offersElsewhere  keys of offers outside this document that its conditions may name
+     *
+     * @throws InvalidPlan with every offence and where it stands
+     */
+    public static function fromJson(string $json, array $offersElsewhere = []): Plan
     {
         if (strlen($json) > self::LARGEST) {
             throw new InvalidPlan([new Offence('', 'is larger than '.intdiv(self::LARGEST, 1024 * 1024).' MiB, more than any plan needs')]);
@@ -36,23 +40,25 @@ final class PlanReader
             $offences->add($pointer, 'stands twice in its object');
         }
 
-        return self::read($document, $offences);
+        return self::read($document, $offences, $offersElsewhere);
     }
 
     /**
      * @param  mixed  $document  decoded, with objects as stdClass
+     * @param  list<string>  $offersElsewhere  keys of offers outside this document that its conditions may name
      *
      * @throws InvalidPlan
      */
-    public static function fromDecoded(mixed $document): Plan
+    public static function fromDecoded(mixed $document, array $offersElsewhere = []): Plan
     {
-        return self::read($document, new Offences);
+        return self::read($document, new Offences, $offersElsewhere);
     }
 
-    private static function read(mixed $document, Offences $offences): Plan
+    /** @param  list<string>  $offersElsewhere */
+    private static function read(mixed $document, Offences $offences, array $offersElsewhere): Plan
     {
         $fields = Fields::of($document, '', $offences);
-        $plan = $fields === null ? null : self::plan($fields);
+        $plan = $fields === null ? null : self::plan($fields, $offersElsewhere);
         $found = $offences->all();
         if ($plan === null || $found !== []) {
             throw new InvalidPlan($found === [] ? [new Offence('', 'cannot be read')] : $found);
@@ -61,7 +67,8 @@ final class PlanReader
         return $plan;
     }
 
-    private static function plan(Fields $fields): Plan
+    /** @param  list<string>  $offersElsewhere */
+    private static function plan(Fields $fields, array $offersElsewhere): Plan
     {
         $fields->only('format', 'school', 'offers', 'courses')->needs('format', 'school', 'offers', 'courses');
         $format = $fields->string('format');
@@ -81,7 +88,7 @@ final class PlanReader
         $courses = $offers = [];
         foreach ($courseFields as $one) {
             $key = $one->raw('key');
-            $course = (new CourseReader($zone, $offerKeys))->read($one, is_string($key) ? $byCourse[$key] ?? [] : []);
+            $course = (new CourseReader($zone, $offerKeys + array_fill_keys($offersElsewhere, true)))->read($one, is_string($key) ? $byCourse[$key] ?? [] : []);
             $courses[$course->key] = $course;
             foreach ($course->offers as $offer) {
                 $offers[$offer->key] = $offer;

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+/** The draft is no longer the one that the editor saw. */
+final class DraftConflict extends \DomainException
+{
+    public static function changedMeanwhile(): self
+    {
+        return new self('Somebody else has changed this draft since you opened it. Their version is shown now; yours was not saved. Look at it, then set yours again.');
+    }
+
+    public static function publishedMeanwhile(): self
+    {
+        return new self('Somebody else has published this course since you opened it. The present state is shown now.');
+    }
+
+    public static function nothingToPublish(): self
+    {
+        return new self('There is nothing to publish: the draft says what is live already.');
+    }
+
+    public static function nothingToUndo(): self
+    {
+        return new self('There is nothing left to undo.');
+    }
+}

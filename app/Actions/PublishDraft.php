@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Keep\CourseDocument;
+use App\Keep\Plans;
+use App\Keep\Words\Differences;
+use App\Keep\Words\Sentence;
+use App\Models\Course;
+use App\Models\Draft;
+use App\Models\Person;
+use App\Models\Revision;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/** Makes the draft live, as a new revision, in one step. */
+final readonly class PublishDraft
+{
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal) {}
+
+    /**
+     * @param  int  $version  of the draft that the editor saw
+     * @return array{Revision, list<Sentence>} the revision, and what it changes
+     *
+     * @throws DraftConflict if the draft is another one by now, or says nothing new
+     */
+    public function __invoke(Course $course, int $version, ?string $note, Person $author): array
+    {
+        return DB::transaction(function () use ($course, $version, $note, $author): array {
+            $draft = Draft::query()->where('course_id', $course->id)->first() ?? throw DraftConflict::nothingToPublish();
+            $course->refresh();
+            if ($draft->version !== $version) {
+                throw DraftConflict::changedMeanwhile();
+            }
+            if ($draft->base_revision_id !== $course->live_revision_id) {
+                throw DraftConflict::publishedMeanwhile();
+            }
+            $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
+            $document = CourseDocument::fromJson($draft->document);
+            if ($live !== null && $live->equals($document)) {
+                throw DraftConflict::nothingToPublish();
+            }
+            $this->plans->of($document);
+            $changes = Differences::between($live, $document)->sentences;
+            $revision = Revision::query()->create([
+                'course_id' => $course->id,
+                'number' => 1 + (int) Revision::query()->where('course_id', $course->id)->max('number'),
+                'document' => $document->toJson(),
+                'author_id' => $author->id,
+                'note' => $note,
+                'published_at' => $this->clock->now(),
+            ]);
+            $this->journal->note('course.published', $author, $course,
+                before: ['revision' => $course->liveRevision?->number],
+                after: ['revision' => $revision->number, 'changes' => array_map(strval(...), $changes)],
+            );
+            $course->liveRevision()->associate($revision);
+            $course->save();
+            $draft->delete();
+
+            return [$revision, $changes];
+        });
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Course;
+use App\Models\Draft;
+use App\Models\Person;
+use Illuminate\Support\Facades\DB;
+
+/** Takes the draft back to before its last edit. */
+final readonly class UndoDraftEdit
+{
+    public function __construct(private Journal $journal) {}
+
+    /** @throws DraftConflict if the draft has changed since the editor saw it, or holds no edit */
+    public function __invoke(Course $course, int $version, Person $author): void
+    {
+        DB::transaction(function () use ($course, $version, $author): void {
+            $draft = Draft::query()->where('course_id', $course->id)->first();
+            if ($draft !== null && $draft->version !== $version) {
+                throw DraftConflict::changedMeanwhile();
+            }
+            $last = $draft?->edits()->reorder()->latest('id')->first();
+            if ($draft === null || $last === null) {
+                throw DraftConflict::nothingToUndo();
+            }
+            $draft->document = $last->before;
+            $draft->version++;
+            $draft->save();
+            $last->delete();
+            $this->journal->note('draft.undone', $author, $course, before: (array) json_decode($last->change, true));
+        });
+    }
+}

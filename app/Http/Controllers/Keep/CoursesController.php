@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Keep;
+
+use App\Http\Pages\Keep\CoursesPage;
+use App\Http\Requests\WorkspaceRequest;
+use App\Keep\CourseDesk;
+use App\Models\Course;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final readonly class CoursesController
+{
+    public function __construct(private CourseDesk $desk) {}
+
+    public function index(): Response
+    {
+        return Inertia::render('keep/Courses', get_object_vars(new CoursesPage($this->desk->list())));
+    }
+
+    public function show(WorkspaceRequest $request, Course $course): Response
+    {
+        $page = $this->desk->workspace($course, $request->lens(), $request->plan(), $request->at(), $request->days(), $request->asPublished(), $request->mayEdit());
+
+        return Inertia::render('keep/Workspace', get_object_vars($page));
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Symfony\Component\HttpFoundation\Response;
+use Throwable;
+
+/** Errors in the frame of the application; what is hidden looks exactly like what is not there. */
+final class ErrorPages
+{
+    private const STATUSES = [403, 404, 419, 429, 500, 503];
+
+    public static function respond(Response $response, Throwable $exception, Request $request): Response
+    {
+        $status = $response->getStatusCode();
+        if (! in_array($status, self::STATUSES, true) || $request->is('api/*') || ($status >= 500 && config('app.debug') === true)) {
+            return $response;
+        }
+        if ($status === 419) {
+            return back()->with('flash', ['kind' => 'refused', 'text' => 'The page had been open for too long. Nothing was saved; please try again.', 'lines' => []]);
+        }
+
+        return Inertia::render('Error', ['status' => $status])->toResponse($request)->setStatusCode($status);
+    }
+}

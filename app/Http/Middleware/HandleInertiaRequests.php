@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Http\Pages\Shared\SchoolHead;
+use App\Http\Pages\Shared\SignedIn;
+use App\Keep\SchoolClock;
+use App\Keep\SchoolOf;
+use App\Models\Person;
+use Illuminate\Http\Request;
+use Inertia\Middleware;
+
+final class HandleInertiaRequests extends Middleware
+{
+    protected $rootView = 'app';
+
+    public function __construct(private readonly SchoolOf $school, private readonly SchoolClock $clock) {}
+
+    /** @return array<string, mixed> */
+    public function share(Request $request): array
+    {
+        $person = $request->user();
+
+        return [
+            ...parent::share($request),
+            'school' => fn (): SchoolHead => new SchoolHead(($this->school)()->name, $this->clock->zoneName()),
+            'signedIn' => $person instanceof Person ? new SignedIn($person->name, $person->isStaff()) : null,
+            'flash' => fn (): mixed => $request->session()->get('flash'),
+        ];
+    }
+}

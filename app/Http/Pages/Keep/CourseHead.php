@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Keep;
+
+use App\Keep\Words\Segment;
+use OpenApi\Attributes as OA;
+
+/** What stands above the grid. */
+#[OA\Schema]
+final readonly class CourseHead
+{
+    /**
+     * @param  string  $state  draft, live or retired
+     * @param  list<Segment>  $doors  who gets in
+     * @param  int  $draftVersion  0 while there is no draft
+     * @param  int  $edits  how many can be undone
+     */
+    public function __construct(
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $state,
+        #[OA\Property(items: new OA\Items(ref: Segment::class))] public array $doors,
+        #[OA\Property] public ?int $revision,
+        #[OA\Property] public int $draftVersion,
+        #[OA\Property] public int $edits,
+    ) {}
+}

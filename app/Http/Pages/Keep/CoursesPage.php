@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Keep;
+
+use OpenApi\Attributes as OA;
+
+/** The list of courses. */
+#[OA\Schema]
+final readonly class CoursesPage
+{
+    /**
+     * @param  list<CourseRow>  $courses
+     */
+    public function __construct(
+        #[OA\Property(items: new OA\Items(ref: CourseRow::class))] public array $courses,
+    ) {}
+}

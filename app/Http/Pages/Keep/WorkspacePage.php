@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Keep;
+
+use App\Keep\Words\Sentence;
+use OpenApi\Attributes as OA;
+
+/** One course, in one screen. */
+#[OA\Schema]
+final readonly class WorkspacePage
+{
+    /**
+     * @param  string  $lens  rules or sightlines
+     * @param  list<OutlineRow>  $rows
+     * @param  list<string>  $plans  names of the release plans
+     * @param  ?string  $plan  the one that is shown
+     * @param  list<RuleRow>  $rules  in the order of the rows
+     * @param  list<Sentence>  $changes  what publishing would change
+     * @param  ?SightlinesGrid  $sightlines  null in the other lens
+     */
+    public function __construct(
+        #[OA\Property] public CourseHead $course,
+        #[OA\Property] public string $lens,
+        #[OA\Property(items: new OA\Items(ref: OutlineRow::class))] public array $rows,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $plans,
+        #[OA\Property] public ?string $plan,
+        #[OA\Property(items: new OA\Items(ref: RuleRow::class))] public array $rules,
+        #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
+        #[OA\Property] public ?SightlinesGrid $sightlines,
+        #[OA\Property] public bool $mayEdit,
+    ) {}
+}

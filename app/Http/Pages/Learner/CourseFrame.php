@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Learner;
+
+use OpenApi\Attributes as OA;
+
+/** What stands around every page of a course. */
+#[OA\Schema]
+final readonly class CourseFrame
+{
+    /**
+     * @param  ?string  $pass  which pass, and until when
+     * @param  list<PathRow>  $path
+     */
+    public function __construct(
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $title,
+        #[OA\Property] public ?string $pass,
+        #[OA\Property] public int $lessons,
+        #[OA\Property] public int $finished,
+        #[OA\Property(items: new OA\Items(ref: PathRow::class))] public array $path,
+    ) {}
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Learner;
+
+use App\Keep\Words\Sentence;
+use OpenApi\Attributes as OA;
+
+/** What stands in the place of a closed item. */
+#[OA\Schema]
+final readonly class NoticePage
+{
+    /**
+     * @param  string  $item  its key
+     * @param  ?string  $signIn  where to sign in and come back
+     * @param  ?PathRow  $lookAt  something that is open to this viewer
+     */
+    public function __construct(
+        #[OA\Property] public CourseFrame $course,
+        #[OA\Property] public string $item,
+        #[OA\Property] public string $glyph,
+        #[OA\Property] public Sentence $heading,
+        #[OA\Property] public Sentence $text,
+        #[OA\Property] public ?string $signIn,
+        #[OA\Property] public ?string $contactName,
+        #[OA\Property] public ?string $contactEmail,
+        #[OA\Property] public ?PathRow $lookAt,
+    ) {}
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Shared;
+
+use App\Keep\Words\Sentence;
+use OpenApi\Attributes as OA;
+
+/** What the last action did. */
+#[OA\Schema]
+final readonly class Flash
+{
+    /**
+     * @param  string  $kind  done or refused
+     * @param  list<Sentence>  $lines
+     */
+    public function __construct(
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $text,
+        #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $lines,
+    ) {}
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Shared;
+
+use OpenApi\Attributes as OA;
+
+/** Who is signed in. */
+#[OA\Schema]
+final readonly class SignedIn
+{
+    public function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public bool $staff,
+    ) {}
+}

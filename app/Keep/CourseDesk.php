@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep;
+
+use App\Http\Pages\Keep\CourseHead;
+use App\Http\Pages\Keep\CourseRow;
+use App\Http\Pages\Keep\WorkspacePage;
+use App\Keep\Views\RuleTable;
+use App\Keep\Views\Sightlines;
+use App\Keep\Words\Differences;
+use App\Keep\Words\RuleWords;
+use App\Keep\Words\Segment;
+use App\Keep\Words\Sentence;
+use App\Models\Course;
+use App\Models\Pass;
+use Illuminate\Support\Facades\DB;
+
+/** Puts together what an administrator sees of courses. */
+final readonly class CourseDesk
+{
+    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines) {}
+
+    /** @return list<CourseRow> */
+    public function list(): array
+    {
+        $courses = Course::query()->with(['liveRevision', 'draft'])->orderBy('id')->get();
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
+        $holders = Pass::query()->select('course_id', DB::raw('count(distinct person_id) as holders'))
+            ->where('state', 'active')->where('starts_at', '<=', $now)
+            ->where(fn ($query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now))
+            ->groupBy('course_id')->pluck('holders', 'course_id');
+        $rows = [];
+        foreach ($courses as $course) {
+            [$live, $draft] = self::documents($course);
+            $shown = $draft ?? $live;
+            if ($shown === null) {
+                continue;
+            }
+            $lessons = count(array_filter(iterator_to_array($shown->items(), false), static fn (\stdClass $item): bool => ($item->kind ?? null) === 'lesson'));
+            $revision = $course->liveRevision;
+            $rows[] = new CourseRow(
+                $course->key,
+                $shown->title(),
+                self::text($shown->course, 'state'),
+                self::entryWords($shown),
+                $lessons,
+                is_numeric($holders[$course->id] ?? null) ? (int) $holders[$course->id] : 0,
+                $revision?->number,
+                $revision === null ? null : $this->clock->words($revision->published_at->getTimestamp()),
+                $draft === null ? 0 : count(Differences::between($live, $draft)->sentences),
+            );
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  ?int  $at  the instant of Sightlines; null: now
+     * @param  array<array-key, int>  $days
+     */
+    public function workspace(Course $course, string $lens, ?string $plan, ?int $at, array $days, bool $asPublished, bool $mayEdit): WorkspacePage
+    {
+        [$live, $draft] = self::documents($course);
+        $document = $draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.');
+        $plans = self::planNames($document);
+        $plan = in_array($plan, $plans, true) ? $plan : (self::text($document->course, 'main_plan') ?: ($plans[0] ?? null));
+        $showDraft = $draft !== null && ! ($asPublished && $live !== null);
+        $seen = $showDraft ? $draft : $live ?? $document;
+        $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan);
+
+        return new WorkspacePage(
+            course: new CourseHead($course->key, $document->title(), self::text($document->course, 'state'), $this->doors($document), $course->liveRevision?->number, $course->draft->version ?? 0, $course->draft?->edits()->count() ?? 0),
+            lens: $lens,
+            rows: $table->outline(),
+            plans: $plans,
+            plan: $plan,
+            rules: $lens === 'rules' ? $table->rows() : [],
+            changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
+            sightlines: $lens === 'sightlines' ? $this->sightlines->grid($this->plans->of($seen), $at ?? $this->clock->now(), $days, $showDraft) : null,
+            mayEdit: $mayEdit,
+        );
+    }
+
+    /** @return array{?CourseDocument, ?CourseDocument} live, draft */
+    private static function documents(Course $course): array
+    {
+        return [
+            $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document),
+            $course->draft === null ? null : CourseDocument::fromJson($course->draft->document),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function planNames(CourseDocument $document): array
+    {
+        $plans = $document->course->plans ?? null;
+
+        return $plans instanceof \stdClass ? array_map(strval(...), array_keys(get_object_vars($plans))) : [];
+    }
+
+    private static function entryWords(CourseDocument $document): string
+    {
+        return match (self::text($document->course, 'entry')) {
+            'anyone' => 'Open to anyone',
+            'signup' => 'Whoever signs up',
+            'offer' => 'By offer',
+            default => 'By invitation',
+        };
+    }
+
+    /** @return list<Segment> who gets in, in a sentence */
+    private function doors(CourseDocument $document): array
+    {
+        $course = $document->course;
+        $guest = ($course->guest_door ?? null) instanceof \stdClass ? $course->guest_door : new \stdClass;
+        $observer = ($course->observer_door ?? null) instanceof \stdClass ? $course->observer_door : new \stdClass;
+        $guestOpen = ($guest->open ?? false) === true;
+        $observerOpen = ($observer->open ?? false) === true;
+        $sentence = Sentence::of(
+            '{} · guest door {}'.($guestOpen && ($guest->default ?? false) !== true ? ', only where marked' : '')
+            .' · observer door {}'.($observerOpen ? (($observer->follow ?? true) === true ? ', observers follow their learner' : ', observers see what is marked') : '').' · {}',
+            self::entryWords($document),
+            $guestOpen ? 'open' : 'shut',
+            $observerOpen ? 'open' : 'shut',
+            self::season($course),
+        );
+
+        return $sentence->segments;
+    }
+
+    private static function season(\stdClass $course): string
+    {
+        $opens = $course->opens ?? null;
+        $closes = $course->closes ?? null;
+
+        return match (true) {
+            $opens === null && $closes === null => 'no season',
+            $opens === null => 'until '.RuleWords::local($closes),
+            $closes === null => 'from '.RuleWords::local($opens),
+            default => 'season '.RuleWords::local($opens).' to '.RuleWords::local($closes),
+        };
+    }
+
+    private static function text(\stdClass $from, string $key): string
+    {
+        $value = $from->{$key} ?? '';
+
+        return is_string($value) ? $value : '';
+    }
+}

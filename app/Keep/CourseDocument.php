@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep;
+
+use App\Models\School;
+use SilentKeep\Core\Format\PlanReader;
+
+/**
+ * The rules of one course as they are kept in revisions and drafts: the course and the access side of its
+ * offers, decoded, with JSON objects as stdClass so that nothing is lost on the way.
+ */
+final readonly class CourseDocument
+{
+    private const JSON = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
+
+    /** @param  list<\stdClass>  $offers */
+    public function __construct(public \stdClass $course, public array $offers) {}
+
+    public static function fromJson(string $json): self
+    {
+        $document = json_decode($json, false, 512, JSON_THROW_ON_ERROR);
+        if (! $document instanceof \stdClass || ! ($document->course ?? null) instanceof \stdClass || ! is_array($document->offers ?? null)) {
+            throw new \UnexpectedValueException('Not a course document.');
+        }
+
+        return new self($document->course, array_values(array_filter($document->offers, static fn (mixed $offer): bool => $offer instanceof \stdClass)));
+    }
+
+    public function toJson(): string
+    {
+        return json_encode(['course' => $this->course, 'offers' => $this->offers], self::JSON);
+    }
+
+    /** A whole plan document of this one course, as the open format has it. */
+    public function toPlan(School $school): \stdClass
+    {
+        return (object) [
+            'format' => PlanReader::FORMAT,
+            'school' => (object) ['zone' => $school->zone, 'guests' => $school->guests],
+            'offers' => $this->offers,
+            'courses' => [$this->course],
+        ];
+    }
+
+    public function planJson(School $school): string
+    {
+        return json_encode($this->toPlan($school), self::JSON | JSON_PRETTY_PRINT)."\n";
+    }
+
+    public function title(): string
+    {
+        return self::titleOf($this->course);
+    }
+
+    public static function titleOf(\stdClass $thing): string
+    {
+        $title = $thing->title ?? $thing->key ?? '';
+
+        return is_string($title) ? $title : '';
+    }
+
+    /** A copy of its own, which may be changed. */
+    public function copy(): self
+    {
+        return self::fromJson($this->toJson());
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->toJson() === $other->toJson();
+    }
+
+    /** The item with this key, to be read or changed in place. */
+    public function item(string $key): ?\stdClass
+    {
+        foreach ($this->items() as $item) {
+            if (($item->key ?? null) === $key) {
+                return $item;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return \Generator<int, \stdClass> in reading order */
+    public function items(): \Generator
+    {
+        yield from self::below($this->course);
+    }
+
+    /** @return \Generator<int, \stdClass> */
+    private static function below(\stdClass $container): \Generator
+    {
+        $items = $container->items ?? [];
+        foreach (is_array($items) ? $items : [] as $item) {
+            if ($item instanceof \stdClass) {
+                yield $item;
+                foreach (self::below($item) as $inside) {
+                    yield $inside;
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep\Edits;
+
+final class CannotEdit extends \DomainException
+{
+    public static function noSuchItem(string $key): self
+    {
+        return new self("This course has no item {$key} any more. Somebody may have taken it out; reload to see the present outline.");
+    }
+
+    public static function noSuchPlan(string $name): self
+    {
+        return new self("This course has no release plan {$name} any more.");
+    }
+}

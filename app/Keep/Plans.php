@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep;
+
+use App\Models\Course;
+use App\Models\Offer;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Format\PlanReader;
+use SilentKeep\Core\Plan;
+
+/** Turns documents into plans that can be asked, each compiled once a request. */
+final class Plans
+{
+    /** @var array<string, Decider> by the document's hash */
+    private array $deciders = [];
+
+    /** @var ?list<string> */
+    private ?array $offerKeys = null;
+
+    public function __construct(private readonly SchoolOf $school) {}
+
+    /**
+     * Of the published rules; null if the course was never published.
+     */
+    public function live(Course $course): ?Decider
+    {
+        $revision = $course->liveRevision;
+
+        return $revision === null ? null : $this->of(CourseDocument::fromJson($revision->document));
+    }
+
+    /** @throws \SilentKeep\Core\Format\InvalidPlan */
+    public function of(CourseDocument $document): Decider
+    {
+        $school = ($this->school)();
+        $hash = hash('xxh128', $school->zone.'|'.($school->guests ? '1' : '0').'|'.$document->toJson());
+
+        return $this->deciders[$hash] ??= $this->compile($document);
+    }
+
+    private function compile(CourseDocument $document): Decider
+    {
+        $plan = $this->read($document);
+        $course = array_values($plan->courses)[0];
+
+        return new Decider($plan, $course);
+    }
+
+    /** @throws \SilentKeep\Core\Format\InvalidPlan */
+    public function read(CourseDocument $document): Plan
+    {
+        $this->offerKeys ??= array_values(Offer::query()->pluck('key')->map(strval(...))->all());
+
+        return PlanReader::fromDecoded($document->toPlan(($this->school)()), $this->offerKeys);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep;
+
+use App\Models\School;
+
+/** The one school of this installation, read once a request. */
+final class SchoolOf
+{
+    private ?School $school = null;
+
+    public function __invoke(): School
+    {
+        return $this->school ??= School::query()->orderBy('id')->firstOrFail();
+    }
+
+    public function forget(): void
+    {
+        $this->school = null;
+    }
+}

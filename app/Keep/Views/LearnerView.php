@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep\Views;
+
+use App\Http\Pages\Learner\CourseFrame;
+use App\Http\Pages\Learner\PathRow;
+use App\Keep\SchoolClock;
+use App\Keep\Words\ClosedWords;
+use App\Keep\Words\Notice;
+use App\Keep\Words\Sentence;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\Glance;
+use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Rules\FinishedBy;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** A course in the eyes of one viewer now, in what may be told to them: nothing of a hidden item, no more than the title of a locked one. */
+final readonly class LearnerView
+{
+    private Glance $glance;
+
+    /** @var list<Decision> */
+    private array $decisions;
+
+    private ClosedWords $words;
+
+    public function __construct(private Decider $decider, private Viewer $viewer, private SchoolClock $clock)
+    {
+        $now = $clock->now();
+        $this->glance = $decider->glance($viewer, $now);
+        $this->decisions = $decider->decide($viewer, $now);
+        $this->words = new ClosedWords($decider, $this->glance, $clock);
+    }
+
+    public function title(): string
+    {
+        return $this->decider->course->title ?? $this->decider->course->key;
+    }
+
+    /** Null where the item is hidden from this viewer or is not there: the two cannot be told apart. */
+    public function decision(string $key): ?Decision
+    {
+        $position = $this->decider->course->outline->positionOf($key);
+        $decision = $position === null ? null : $this->decisions[$position];
+
+        return $decision?->state === State::Hidden ? null : $decision;
+    }
+
+    /** Whether there is anything at all to be seen. */
+    public function isVisible(): bool
+    {
+        return array_filter($this->decisions, static fn (Decision $decision): bool => $decision->state !== State::Hidden) !== [];
+    }
+
+    public function kind(string $key): ?Kind
+    {
+        $position = $this->decider->course->outline->positionOf($key);
+
+        return $position === null ? null : $this->decider->course->outline->items[$position]->kind;
+    }
+
+    /** How this viewer may finish the item; null where they cannot. */
+    public function finishableBy(string $key): ?FinishedBy
+    {
+        $position = $this->decider->course->outline->positionOf($key);
+        $decision = $this->decision($key);
+        $item = $position === null ? null : $this->decider->course->outline->items[$position];
+        if ($item === null || $decision === null || ! $decision->act || $this->viewer->staff || ! in_array($item->kind, [Kind::Lesson, Kind::Part], true)) {
+            return null;
+        }
+
+        return $item->finish->by ?? FinishedBy::Mark;
+    }
+
+    public function frame(): CourseFrame
+    {
+        [$finished, $lessons] = $this->progress();
+
+        return new CourseFrame($this->decider->course->key, $this->title(), $this->passWords(), $lessons, $finished, $this->path());
+    }
+
+    /** @return array{int, int} lessons finished, of how many that may be known of */
+    public function progress(): array
+    {
+        $finished = $lessons = 0;
+        foreach ($this->decider->course->outline->items as $position => $item) {
+            if ($item->kind === Kind::Lesson && $this->decisions[$position]->state !== State::Hidden) {
+                $lessons++;
+                $finished += $this->isDone($item->key) ? 1 : 0;
+            }
+        }
+
+        return [$finished, $lessons];
+    }
+
+    public function passWords(): ?string
+    {
+        $ends = null;
+        foreach ($this->viewer->passes as $pass) {
+            $offer = $this->decider->prepared->offerOf($pass);
+            if ($offer !== null && $pass->isActive($this->clock->now()) && ($ends === null || $pass->until > $ends->until)) {
+                $ends = $pass;
+            }
+        }
+        $offer = $ends === null ? null : $this->decider->prepared->offerOf($ends);
+
+        return $ends === null || $offer === null ? null : ClosedWords::passWords($ends, $offer->title ?? $offer->key, $this->clock);
+    }
+
+    /** The first open lesson or part that is still to be done; failing that, none. */
+    public function nextStep(?string $after = null): ?PathRow
+    {
+        $start = $after === null ? -1 : $this->decider->course->outline->positionOf($after) ?? -1;
+        foreach ($this->decider->course->outline->items as $position => $item) {
+            if ($position > $start && $this->decisions[$position]->state === State::Open && $item->kind === Kind::Lesson && ! $this->isDone($item->key)) {
+                return $this->row($position);
+            }
+        }
+
+        return null;
+    }
+
+    public function rowOf(string $key): ?PathRow
+    {
+        $position = $this->decider->course->outline->positionOf($key);
+
+        return $position === null ? null : $this->row($position);
+    }
+
+    public function notice(Decision $decision): Notice
+    {
+        return $this->words->notice($decision);
+    }
+
+    /** Something else that is open to them. */
+    public function somethingOpen(): ?PathRow
+    {
+        foreach ($this->decider->course->outline->items as $position => $item) {
+            if ($item->kind === Kind::Lesson && $this->decisions[$position]->state === State::Open) {
+                return $this->row($position);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<PathRow> */
+    private function path(): array
+    {
+        $rows = [];
+        foreach ($this->decisions as $position => $decision) {
+            if ($decision->state !== State::Hidden) {
+                $rows[] = $this->row($position);
+            }
+        }
+
+        return $rows;
+    }
+
+    private function row(int $position): PathRow
+    {
+        $item = $this->decider->course->outline->items[$position];
+        $decision = $this->decisions[$position];
+        $glyph = Glyph::of($decision);
+        $done = $this->isDone($item->key);
+
+        return new PathRow(
+            $item->key,
+            $item->title ?? $item->key,
+            $item->kind->value,
+            $this->decider->course->outline->depth[$position],
+            $glyph->value,
+            Glyph::looksOnly($decision),
+            $decision->state === State::Open,
+            $done,
+            $glyph === Glyph::Later,
+            $this->status($position, $decision),
+        );
+    }
+
+    private function status(int $position, Decision $decision): Sentence
+    {
+        $item = $this->decider->course->outline->items[$position];
+        if ($item->kind === Kind::Module) {
+            return match (true) {
+                $decision->state !== State::Open => $this->words->short($decision),
+                $item->inOrder => Sentence::of('One after the other'),
+                default => Sentence::of(''),
+            };
+        }
+        if ($decision->state !== State::Open) {
+            // What a module waits for is said once, on the module.
+            return $this->words->short($decision);
+        }
+        if ($this->isDone($item->key)) {
+            return Sentence::of('Finished '.$this->clock->date($this->viewer->done[$item->key]));
+        }
+        $ends = $decision->next !== null && $decision->next->at !== Instant::NEVER ? ', to '.$this->clock->words($decision->next->at) : '';
+
+        return Sentence::of(($decision->via?->value === 'sample' ? 'A sample, open to everyone' : 'Open').$ends);
+    }
+
+    private function isDone(string $key): bool
+    {
+        return isset($this->viewer->done[$key]) && $this->viewer->done[$key] <= $this->clock->now();
+    }
+}

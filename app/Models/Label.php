@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $person_id
+ * @property string $label
+ */
+final class Label extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * The selling side of an offer; what its passes open stands in the course's document.
+ *
+ * @property int $id
+ * @property int $course_id
+ * @property string $key
+ * @property string $name
+ * @property ?int $price
+ * @property string $currency
+ */
+final class Offer extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Course, $this> */
+    public function course(): BelongsTo
+    {
+        return $this->belongsTo(Course::class);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\UtcInstant;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One publication of a course's rules. Never changed, never deleted.
+ *
+ * @property int $id
+ * @property int $course_id
+ * @property int $number
+ * @property string $document JSON
+ * @property ?int $author_id
+ * @property ?string $note
+ * @property \DateTimeImmutable $published_at
+ */
+final class Revision extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['published_at' => UtcInstant::class];
+
+    protected static function booted(): void
+    {
+        $refuse = static fn (): never => throw new \LogicException('A revision stays as it was published.');
+        self::updating($refuse);
+        self::deleting($refuse);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function author(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The one school of this installation.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $zone
+ * @property bool $guests
+ * @property ?string $contact_name
+ * @property ?string $contact_email
+ */
+final class School extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['guests' => 'boolean'];
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Keep\Plans;
+use App\Keep\SchoolOf;
+use App\Models\Person;
+use App\Models\Role;
+use Carbon\FactoryImmutable;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\ServiceProvider;
+use Psr\Clock\ClockInterface;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(ClockInterface::class, static fn (): FactoryImmutable => new FactoryImmutable);
+        $this->app->scoped(SchoolOf::class);
+        $this->app->scoped(Plans::class);
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict(! $this->app->isProduction());
+        Gate::define('see-all', static fn (Person $person): Response => $person->isStaff() ? Response::allow() : Response::denyAsNotFound());
+        Gate::define('edit-rules', static fn (Person $person): Response => match (true) {
+            $person->role === Role::Administrator => Response::allow(),
+            $person->isStaff() => Response::deny('Assistants see everything but change no rules.'),
+            default => Response::denyAsNotFound(),
+        });
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\HomeController;
+use App\Http\Controllers\Keep;
+use App\Http\Controllers\Learner;
+use App\Http\Controllers\SignInController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/', HomeController::class)->name('home');
+
+Route::get('/sign-in', [SignInController::class, 'create'])->middleware('guest')->name('sign-in');
+Route::post('/sign-in', [SignInController::class, 'store'])->middleware('guest');
+Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth')->name('sign-out');
+
+Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
+    Route::get('/courses', [Keep\CoursesController::class, 'index'])->name('courses');
+    Route::get('/courses/{course}', [Keep\CoursesController::class, 'show'])->name('course');
+    Route::post('/courses/{course}/draft/edits', [Keep\DraftController::class, 'edit'])->name('draft.edit');
+    Route::post('/courses/{course}/draft/undo', [Keep\DraftController::class, 'undo'])->name('draft.undo');
+    Route::delete('/courses/{course}/draft', [Keep\DraftController::class, 'discard'])->name('draft.discard');
+    Route::post('/courses/{course}/revisions', [Keep\DraftController::class, 'publish'])->name('publish');
+});
+
+Route::get('/courses', [Learner\CoursesController::class, 'index'])->middleware('auth')->name('courses');
+Route::get('/courses/{course}', [Learner\CoursesController::class, 'show'])->name('course');
+Route::get('/courses/{course}/{item}', [Learner\LessonController::class, 'show'])->name('lesson');
+Route::post('/courses/{course}/{item}/finished', [Learner\LessonController::class, 'finish'])->name('lesson.finish');
