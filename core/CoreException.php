@@ -5,4 +5,6 @@ declare(strict_types=1);
 namespace SilentKeep\Core;
 
 /** Every exception that the core throws on purpose carries this type. */
-interface CoreException extends \Throwable {}
+interface CoreException extends \Throwable
+{
+}

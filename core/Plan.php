@@ -20,7 +20,8 @@ final readonly class Plan
         public bool $guests,
         public array $courses,
         public array $offers,
-    ) {}
+    ) {
+    }
 
     public function course(string $key): ?Course
     {

@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** Throws a draft away, with all its edits. What is live stays as it is. */
 final readonly class DiscardDraft
 {
-    public function __construct(private Journal $journal) {}
+    public function __construct(private Journal $journal)
+    {
+    }
 
     /** @throws DraftConflict if the draft has changed since the editor saw it */
     public function __invoke(Course $course, int $version, Person $author): void

@@ -17,7 +17,9 @@ use Psr\Clock\ClockInterface;
 /** Makes one edit in a course's draft. What learners see is not touched. */
 final readonly class EditDraft
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal) {}
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal)
+    {
+    }
 
     /**
      * @param  int  $version  of the draft that the editor saw; 0 where there was none

@@ -20,7 +20,9 @@ use SilentKeep\Core\Format\PlanReader;
 /** Reads a plan document into the school: all of it, or nothing. */
 final readonly class ImportPlan
 {
-    public function __construct(private ClockInterface $clock, private Journal $journal) {}
+    public function __construct(private ClockInterface $clock, private Journal $journal)
+    {
+    }
 
     /**
      * @return list<array{course: string, outcome: string}> the outcome being `new`, `unchanged` or `revised`

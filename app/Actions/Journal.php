@@ -12,7 +12,9 @@ use Psr\Clock\ClockInterface;
 /** Writes the activity log; to be called inside the transaction of what it tells of. */
 final readonly class Journal
 {
-    public function __construct(private ClockInterface $clock) {}
+    public function __construct(private ClockInterface $clock)
+    {
+    }
 
     /**
      * @param  ?array<string, mixed>  $before

@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 /** Gives somebody a pass by an offer, from an instant. */
 final readonly class MakePass
 {
-    public function __construct(private NewPasses $newPasses, private Journal $journal) {}
+    public function __construct(private NewPasses $newPasses, private Journal $journal)
+    {
+    }
 
     /** @param  int  $from  instant */
     public function __invoke(Person $person, Offer $offer, int $from, ?Person $giver = null): Pass

@@ -13,7 +13,9 @@ use Psr\Clock\ClockInterface;
 /** Records that somebody has finished an item. Whether they may is for the caller to have asked the core. */
 final readonly class MarkFinished
 {
-    public function __construct(private ClockInterface $clock, private Journal $journal) {}
+    public function __construct(private ClockInterface $clock, private Journal $journal)
+    {
+    }
 
     /** Doing it twice keeps the first instant. */
     public function __invoke(Person $person, Course $course, string $itemKey): void

@@ -18,7 +18,9 @@ use Psr\Clock\ClockInterface;
 /** Makes the draft live, as a new revision, in one step. */
 final readonly class PublishDraft
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal) {}
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal)
+    {
+    }
 
     /**
      * @param  int  $version  of the draft that the editor saw

@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** Takes the draft back to before its last edit. */
 final readonly class UndoDraftEdit
 {
-    public function __construct(private Journal $journal) {}
+    public function __construct(private Journal $journal)
+    {
+    }
 
     /** @throws DraftConflict if the draft has changed since the editor saw it, or holds no edit */
     public function __invoke(Course $course, int $version, Person $author): void

@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * Stores an instant as UTC to the second. Eloquent's own date casts write the wall-clock digits and drop
  * the offset, so that 14:00+02:00 would come back two hours late.
  *
- * @implements CastsAttributes<DateTimeImmutable, DateTimeInterface|int|string>
+ * @implements CastsAttributes<DateTimeImmutable, mixed>
  */
 final class UtcInstant implements CastsAttributes
 {

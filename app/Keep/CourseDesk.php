@@ -20,7 +20,9 @@ use Illuminate\Support\Facades\DB;
 /** Puts together what an administrator sees of courses. */
 final readonly class CourseDesk
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines) {}
+    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines)
+    {
+    }
 
     /** @return list<CourseRow> */
     public function list(): array
@@ -68,7 +70,7 @@ final readonly class CourseDesk
         $plan = in_array($plan, $plans, true) ? $plan : (self::text($document->course, 'main_plan') ?: ($plans[0] ?? null));
         $showDraft = $draft !== null && ! ($asPublished && $live !== null);
         $seen = $showDraft ? $draft : $live ?? $document;
-        $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan);
+        $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year());
 
         return new WorkspacePage(
             course: new CourseHead($course->key, $document->title(), self::text($document->course, 'state'), $this->doors($document), $course->liveRevision?->number, $course->draft->version ?? 0, $course->draft?->edits()->count() ?? 0),

@@ -16,7 +16,9 @@ final readonly class CourseDocument
     private const JSON = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
 
     /** @param  list<\stdClass>  $offers */
-    public function __construct(public \stdClass $course, public array $offers) {}
+    public function __construct(public \stdClass $course, public array $offers)
+    {
+    }
 
     public static function fromJson(string $json): self
     {

@@ -13,7 +13,9 @@ use Illuminate\Support\Collection;
 /** Puts together what a learner, or anybody else, sees of courses now. */
 final readonly class LearnerDesk
 {
-    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock) {}
+    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock)
+    {
+    }
 
     /** Null where the course was never published. */
     public function view(Course $course, ?Person $person): ?LearnerView

@@ -12,7 +12,9 @@ use SilentKeep\Core\Time\Instant;
 /** Asks the core how a new pass is to be made. */
 final readonly class NewPasses
 {
-    public function __construct(private Plans $plans, private Viewers $viewers) {}
+    public function __construct(private Plans $plans, private Viewers $viewers)
+    {
+    }
 
     /** @return array{starts_at: int, ends_at: ?int, paced_from: ?int, state: string} instants */
     public function columns(Person $person, Offer $offer, int $from): array

@@ -19,7 +19,9 @@ final class Plans
     /** @var ?list<string> */
     private ?array $offerKeys = null;
 
-    public function __construct(private readonly SchoolOf $school) {}
+    public function __construct(private readonly SchoolOf $school)
+    {
+    }
 
     /**
      * Of the published rules; null if the course was never published.

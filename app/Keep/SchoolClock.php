@@ -11,11 +11,19 @@ use Psr\Clock\ClockInterface;
 /** The present instant, and instants in the words of the school's wall clock. */
 final readonly class SchoolClock
 {
-    public function __construct(private ClockInterface $clock, private SchoolOf $school) {}
+    public function __construct(private ClockInterface $clock, private SchoolOf $school)
+    {
+    }
 
     public function now(): int
     {
         return $this->clock->now()->getTimestamp();
+    }
+
+    /** The present year on the school's wall calendar. */
+    public function year(): int
+    {
+        return (int) $this->local($this->now())->format('Y');
     }
 
     /** `Mon 9 Mar, 09:00`, with the year where it is not this one. */
@@ -31,6 +39,14 @@ final readonly class SchoolClock
     public function date(int $instant): string
     {
         return strstr($this->words($instant), ',', true) ?: $this->words($instant);
+    }
+
+    /** `Mon 9 Mar`, or `9 Mar 2027` where it is not this year: for places as narrow as a cell. */
+    public function shortDate(int $instant, bool $weekday = true): string
+    {
+        $local = $this->local($instant);
+
+        return $local->format((int) $local->format('Y') === $this->year() ? ($weekday ? 'D j M' : 'j M') : 'j M Y');
     }
 
     /** As a wall-clock time in the plan format: `2026-03-09T09:00`. */

@@ -18,7 +18,7 @@ use SilentKeep\Core\Viewing\Pass as CorePass;
 use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
 
-/** Tells the core who is looking. Four queries, however many people and courses. */
+/** Tells the core who is looking. Five queries, however many people and courses. */
 final class Viewers
 {
     public static function visitor(): Viewer
@@ -50,39 +50,34 @@ final class Viewers
     {
         $personIds = $people->map(static fn (Person $person): int => $person->id)->all();
         $courseIds = $courses->map(static fn (Course $course): int => $course->id)->all();
-        $labels = Label::query()->whereIn('person_id', $personIds)->get()->groupBy('person_id');
-        $passes = Pass::query()->with('offer')->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->orderBy('id')->get()->groupBy(['person_id', 'course_id']);
-        $grants = Grant::query()->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->orderBy('id')->get()->groupBy(['person_id', 'course_id']);
-        $done = Completion::query()->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->get()->groupBy(['person_id', 'course_id']);
+        $labels = $passes = $grants = $done = [];
+        foreach (Label::query()->whereIn('person_id', $personIds)->orderBy('id')->get() as $label) {
+            $labels[$label->person_id][] = $label->label;
+        }
+        foreach (Pass::query()->with('offer')->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->orderBy('id')->get() as $pass) {
+            $passes[$pass->person_id][$pass->course_id][] = self::pass($pass);
+        }
+        foreach (Grant::query()->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->orderBy('id')->get() as $grant) {
+            $grants[$grant->person_id][$grant->course_id][] = self::grant($grant);
+        }
+        foreach (Completion::query()->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->get() as $completion) {
+            $done[$completion->person_id][$completion->course_id][$completion->item_key] = $completion->completed_at->getTimestamp();
+        }
         $viewers = [];
         foreach ($people as $person) {
             foreach ($courses as $course) {
                 $viewers[$person->id][$course->id] = new Viewer(
                     staff: $person->isStaff(),
                     signedIn: true,
-                    labels: array_values(($labels->get($person->id) ?? new Collection)->map(static fn (Label $label): string => $label->label)->all()),
-                    passes: array_map(self::pass(...), self::at($passes, $person->id, $course->id)),
-                    grants: array_map(self::grant(...), self::at($grants, $person->id, $course->id)),
-                    done: self::done(self::at($done, $person->id, $course->id)),
+                    labels: $labels[$person->id] ?? [],
+                    passes: $passes[$person->id][$course->id] ?? [],
+                    grants: $grants[$person->id][$course->id] ?? [],
+                    done: $done[$person->id][$course->id] ?? [],
                 );
             }
         }
 
         return $viewers;
-    }
-
-    /**
-     * @template T
-     *
-     * @param  Collection<array-key, Collection<array-key, T>>  $grouped  twice, by person and by course
-     * @return list<T>
-     */
-    private static function at(Collection $grouped, int $person, int $course): array
-    {
-        $ofPerson = $grouped->get($person);
-        $ofCourse = $ofPerson?->get($course);
-
-        return $ofCourse instanceof Collection ? array_values($ofCourse->all()) : [];
     }
 
     private static function pass(Pass $pass): CorePass
@@ -99,19 +94,5 @@ final class Viewers
     private static function grant(Grant $grant): CoreGrant
     {
         return new CoreGrant($grant->item_key, $grant->starts_at->getTimestamp(), $grant->ends_at?->getTimestamp() ?? Instant::NEVER);
-    }
-
-    /**
-     * @param  list<Completion>  $completions
-     * @return array<array-key, int>
-     */
-    private static function done(array $completions): array
-    {
-        $done = [];
-        foreach ($completions as $completion) {
-            $done[$completion->item_key] = $completion->completed_at->getTimestamp();
-        }
-
-        return $done;
     }
 }

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $name
  * @property ?int $price
  * @property string $currency
+ * @property Course $course
  */
 final class Offer extends Model
 {

@@ -22,7 +22,9 @@ final readonly class Admission
 
     public function __construct(Outline $outline, Audience $audience, Door $door)
     {
-        $admits = $deciding = $tiersAllow = $forbidden = [];
+        $admits = $tiersAllow = $forbidden = [];
+        /** @var list<?int> $deciding */
+        $deciding = [];
         foreach ($outline->items as $at => $item) {
             $above = $outline->parent[$at];
             $says = $item->admits($audience);

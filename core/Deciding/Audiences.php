@@ -10,7 +10,9 @@ use SilentKeep\Core\Rules\Truth;
 
 final class Audiences
 {
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * Of each item: whether every condition on its path holds.

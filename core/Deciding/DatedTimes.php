@@ -14,7 +14,9 @@ use SilentKeep\Core\Rules\OpensOn;
 /** The times of the main plan, as they bind those who come without a pass. */
 final readonly class DatedTimes
 {
-    public function __construct(private Course $course) {}
+    public function __construct(private Course $course)
+    {
+    }
 
     /**
      * @param  ?Admission  $door  the door by which the viewer comes in; null: open to anyone, where relative openings are not looked at

@@ -20,7 +20,8 @@ final readonly class Decision
         public bool $act,
         public array $why,
         public ?StateChange $next,
-    ) {}
+    ) {
+    }
 
     /** @return array{item: string, state: string, via: ?string, act: bool, why: list<string>, next: ?array{at: string, state: string}} */
     public function toArray(): array

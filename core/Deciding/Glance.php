@@ -90,6 +90,23 @@ final class Glance
         return $this->own->nearestPass($item);
     }
 
+    /** Whether the item counts for an active pass of the viewer's own. */
+    public function countsForAPass(int $item): bool
+    {
+        foreach ($this->own->active as $pass) {
+            if ($pass->progress->eligible[$item]) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function holdsActivePass(): bool
+    {
+        return $this->own->active !== [];
+    }
+
     /** @return list<Standing> */
     private function stand(): array
     {

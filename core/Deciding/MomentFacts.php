@@ -34,7 +34,8 @@ final readonly class MomentFacts implements ConditionFacts
         private ?Offer $offer,
         private ?Coverage $coverage,
         private bool $mayStillChange,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<string>  $labels

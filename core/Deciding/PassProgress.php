@@ -17,7 +17,9 @@ final readonly class PassProgress
      * @param  list<bool>  $eligible
      * @param  array<int, true>  $done
      */
-    public function __construct(private Outline $outline, private bool $topInOrder, public array $eligible, private array $done) {}
+    public function __construct(private Outline $outline, private bool $topInOrder, public array $eligible, private array $done)
+    {
+    }
 
     /** @param  array<int, true>  $more */
     public function supposing(array $more): self

@@ -11,5 +11,7 @@ final readonly class Schedule
      * @param  list<int>  $release  by position in reading order
      * @param  list<int>  $closing  likewise
      */
-    public function __construct(public array $release, public array $closing) {}
+    public function __construct(public array $release, public array $closing)
+    {
+    }
 }

@@ -16,7 +16,9 @@ use SilentKeep\Core\Viewing\Pass;
 /** Computes the dates of a pass: they depend on its beginning and its holder's labels, never on what is done or on the clock. */
 final readonly class Scheduling
 {
-    public function __construct(private Course $course, private SchoolZone $zone) {}
+    public function __construct(private Course $course, private SchoolZone $zone)
+    {
+    }
 
     /** @param  list<string>  $labels  of the pass's holder */
     public function schedule(Pass $pass, Offer $offer, Coverage $coverage, array $labels): Schedule
@@ -30,8 +32,12 @@ final readonly class Scheduling
             return new Schedule(array_fill(0, $count, $start), array_fill(0, $count, Instant::NEVER));
         }
         $open = $this->notRuledOut($offer, $labels);
-        $release = $closing = [];
-        $previous = []; // by depth: the release of the last item that can be a "previous" one
+        /** @var list<int> $release */
+        $release = [];
+        /** @var list<int> $closing */
+        $closing = [];
+        /** @var array<int, int> $previous by depth: the release of the last item that can be a "previous" one */
+        $previous = [];
         foreach ($outline->items as $at => $item) {
             $above = $outline->parent[$at];
             $depth = $outline->depth[$at];

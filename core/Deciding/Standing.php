@@ -8,7 +8,9 @@ namespace SilentKeep\Core\Deciding;
 final readonly class Standing
 {
     /** @param  bool  $act  whether the viewer may work there (complete, answer), not just look */
-    public function __construct(public State $state, public ?Route $via, public bool $act) {}
+    public function __construct(public State $state, public ?Route $via, public bool $act)
+    {
+    }
 
     public function isOpen(): bool
     {

@@ -6,5 +6,7 @@ namespace SilentKeep\Core\Deciding;
 
 final readonly class StateChange
 {
-    public function __construct(public int $at, public State $state) {}
+    public function __construct(public int $at, public State $state)
+    {
+    }
 }

@@ -13,7 +13,9 @@ use SilentKeep\Core\Viewing\Offer;
 final readonly class TimelessFacts implements ConditionFacts
 {
     /** @param  list<string>  $labels */
-    public function __construct(private Offer $offer, private array $labels) {}
+    public function __construct(private Offer $offer, private array $labels)
+    {
+    }
 
     public function hasLabel(string $label): bool
     {

@@ -6,7 +6,6 @@ namespace SilentKeep\Core\Foresight;
 
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Reason;
-use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Offer;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
@@ -14,7 +13,9 @@ use SilentKeep\Core\Viewing\Viewer;
 /** What the most diligent holder of one pass, and of nothing else, gets to see. */
 final readonly class BestCase
 {
-    public function __construct(private Decider $decider) {}
+    public function __construct(private Decider $decider)
+    {
+    }
 
     /**
      * @param  int  $until  or NEVER

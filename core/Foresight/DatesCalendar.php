@@ -14,7 +14,9 @@ final class DatesCalendar
     /** Octets a line may have before it is folded. */
     private const FOLD = 74; // and the space that begins what was folded
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * @param  list<ItemDates>  $dates

@@ -12,7 +12,9 @@ use SilentKeep\Core\Viewing\Pass;
 /** When each item opens and closes for the holder of a pass. */
 final readonly class DatesForPass
 {
-    public function __construct(private PreparedCourse $prepared) {}
+    public function __construct(private PreparedCourse $prepared)
+    {
+    }
 
     /**
      * @param  list<string>  $labels  of the holder

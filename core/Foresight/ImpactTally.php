@@ -16,7 +16,9 @@ final class ImpactTally
     private array $touched = [];
 
     /** @param  list<string>  $items  keys, in the order of the answer */
-    public function __construct(private readonly array $items) {}
+    public function __construct(private readonly array $items)
+    {
+    }
 
     /** @param  array<int, Effect>  $effects  by index into the items */
     public function add(string $id, array $effects): void

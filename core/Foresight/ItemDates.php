@@ -14,7 +14,9 @@ final readonly class ItemDates
      * @param  int  $opens  or NEVER
      * @param  int  $closes  or NEVER
      */
-    public function __construct(public Item $item, public bool $covered, public int $opens, public int $closes) {}
+    public function __construct(public Item $item, public bool $covered, public int $opens, public int $closes)
+    {
+    }
 
     /** @return array{item: string, covered: bool, opens: ?string, closes: ?string} */
     public function toArray(): array

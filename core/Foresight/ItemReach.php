@@ -14,7 +14,9 @@ final readonly class ItemReach
      * @param  ?int  $works  when it is first open to work in
      * @param  list<Reason>  $why  what keeps it shut to the last, where it never opens
      */
-    public function __construct(public string $item, public ?int $opens, public ?int $works, public array $why) {}
+    public function __construct(public string $item, public ?int $opens, public ?int $works, public array $why)
+    {
+    }
 
     /** @return array{item: string, opens: ?string, works: ?string, why: list<string>} */
     public function toArray(): array

@@ -13,7 +13,9 @@ use SilentKeep\Core\Viewing\PassState;
 /** How a pass is made, whatever makes it. Renewals and upgrades do not start the pacing again. */
 final class NewPass
 {
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /** @param  list<Pass>  $held  what the person holds already, of this course or others */
     public static function of(Offer $offer, int $from, array $held, PreparedCourse $course, SchoolZone $zone): Pass

@@ -39,7 +39,10 @@ final class Outlook
     public function opensAgain(string $item): bool
     {
         $position = $this->position($item);
-        foreach ($position === null ? [] : $this->later() as $standings) {
+        if ($position === null) {
+            return false;
+        }
+        foreach ($this->later() as $standings) {
             if ($standings[$position]->isOpen()) {
                 return true;
             }

@@ -8,5 +8,7 @@ use SilentKeep\Core\Viewing\Viewer;
 
 final readonly class Person
 {
-    public function __construct(public string $id, public Viewer $viewer) {}
+    public function __construct(public string $id, public Viewer $viewer)
+    {
+    }
 }

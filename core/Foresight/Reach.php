@@ -15,5 +15,7 @@ final readonly class Reach
      * @param  non-empty-list<int>  $instants  at which anything might change
      * @param  Viewer  $afterwards  with all that was done by the last of them
      */
-    public function __construct(public array $open, public array $works, public array $instants, public Viewer $afterwards) {}
+    public function __construct(public array $open, public array $works, public array $instants, public Viewer $afterwards)
+    {
+    }
 }

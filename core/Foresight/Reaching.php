@@ -15,7 +15,9 @@ use SilentKeep\Core\Viewing\Viewer;
  */
 final readonly class Reaching
 {
-    public function __construct(private Decider $decider) {}
+    public function __construct(private Decider $decider)
+    {
+    }
 
     /** @param  int  $before  the first instant that no longer counts; `$from` itself always does */
     public function reach(Viewer $viewer, int $from, int $before = Instant::NEVER): Reach
@@ -50,6 +52,6 @@ final readonly class Reaching
             } while ($news);
         }
 
-        return new Reach(array_values($open), array_values($works), $instants, $viewer);
+        return new Reach($open, $works, $instants, $viewer);
     }
 }

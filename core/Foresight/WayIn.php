@@ -12,7 +12,9 @@ use SilentKeep\Core\Viewing\Pass;
 final readonly class WayIn
 {
     /** @param  bool  $byTimeAlone  else only after finishing what comes first */
-    public function __construct(public Offer $offer, public Pass $pass, public int $opens, public bool $byTimeAlone) {}
+    public function __construct(public Offer $offer, public Pass $pass, public int $opens, public bool $byTimeAlone)
+    {
+    }
 
     /** @return array{offer: string, opens: string, by: string} */
     public function toArray(): array

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Format;
 
-use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Plan;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\InvalidTime;
@@ -17,7 +16,9 @@ use SilentKeep\Core\Viewing\Viewer;
 final readonly class AskReader
 {
     /** @param  bool  $anyOffer  passes may be of offers that the plan lacks */
-    public function __construct(private Plan $plan, private bool $anyOffer = false) {}
+    public function __construct(private Plan $plan, private bool $anyOffer = false)
+    {
+    }
 
     /** @throws InvalidAsk with the pointer of the first thing that is wrong */
     public function ask(mixed $value): Ask

@@ -46,7 +46,7 @@ final class CourseReader
     /** @var array<array-key, int> position by item key */
     private array $position = [];
 
-    /** @var list<int> the position of the item above, or Outline::TOP */
+    /** @var list<int<-1, max>> the position of the item above, or Outline::TOP */
     private array $parent = [];
 
     /** @var list<?Kind> */
@@ -178,7 +178,11 @@ final class CourseReader
         }
     }
 
-    /** Gives every item its position in reading order, before anything that may refer to it is read. */
+    /**
+     * Gives every item its position in reading order, before anything that may refer to it is read.
+     *
+     * @param  int<-1, max>  $above
+     */
     private function number(Fields $container, int $above): void
     {
         foreach ($container->objectsInSilence('items') as $fields) {

@@ -12,7 +12,9 @@ final class DuplicateMembers
 {
     private const TOKEN = '/[\s,:]*+(?:([{}\[\]])|"((?:[^"\\\\]++|\\\\.)*+)"(\s*+:)?|[^\s,:{}\[\]"]++)/sA';
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * @param  string  $json  valid JSON
@@ -21,37 +23,52 @@ final class DuplicateMembers
     public static function in(string $json): array
     {
         $duplicates = [];
-        /** @var list<array{string, array<array-key, true>, int}> $open pointer, names seen, index of the next element (-1 in an object) */
-        $open = [];
+        /** @var list<string> $pointers of the objects and lists that are open */
+        $pointers = [];
+        /** @var list<array<array-key, true>> $names seen in each of them so far */
+        $names = [];
+        /** @var list<int> $next index of the next element in each; -1 in an object */
+        $next = [];
         $name = '';
         $offset = 0;
         while (preg_match(self::TOKEN, $json, $m, 0, $offset) === 1) {
             $offset += strlen($m[0]);
-            $top = count($open) - 1;
-            if (isset($m[3])) {
-                $name = (string) json_decode('"'.$m[2].'"');
-                if (isset($open[$top][1][$name])) {
-                    $duplicates[] = $open[$top][0].'/'.Pointer::escape($name);
+            $top = count($pointers) - 1;
+            if (isset($m[3]) && $top >= 0) {
+                $name = self::unescape($m[2]);
+                if (isset($names[$top][$name])) {
+                    $duplicates[] = $pointers[$top].'/'.Pointer::escape($name);
                 }
-                $open[$top][1][$name] = true;
+                $names[$top][$name] = true;
 
                 continue;
             }
             $bracket = $m[1] ?? '';
             if ($bracket === '}' || $bracket === ']') {
-                array_pop($open);
+                array_pop($pointers);
+                array_pop($names);
+                array_pop($next);
 
                 continue;
             }
             $pointer = '';
             if ($top >= 0) {
-                $pointer = $open[$top][0].'/'.($open[$top][2] < 0 ? Pointer::escape($name) : $open[$top][2]++);
+                $pointer = $pointers[$top].'/'.($next[$top] < 0 ? Pointer::escape($name) : $next[$top]++);
             }
             if ($bracket !== '') {
-                $open[] = [$pointer, [], $bracket === '{' ? -1 : 0];
+                $pointers[] = $pointer;
+                $names[] = [];
+                $next[] = $bracket === '{' ? -1 : 0;
             }
         }
 
         return $duplicates;
+    }
+
+    private static function unescape(string $escaped): string
+    {
+        $name = json_decode('"'.$escaped.'"');
+
+        return is_string($name) ? $name : $escaped;
     }
 }

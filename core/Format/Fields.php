@@ -16,7 +16,9 @@ final readonly class Fields
     /** 9,999 years: later instants could not be written down. */
     public const MOST_DAYS = 3652058;
 
-    private function __construct(private \stdClass $object, public string $pointer, public Offences $offences) {}
+    private function __construct(private \stdClass $object, public string $pointer, public Offences $offences)
+    {
+    }
 
     public static function of(mixed $value, string $pointer, Offences $offences): ?self
     {
@@ -81,7 +83,9 @@ final readonly class Fields
 
     public function string(string $key): ?string
     {
-        return $this->typed($key, is_string(...), 'must be text');
+        $value = $this->raw($key);
+
+        return is_string($value) ? $value : $this->mistyped($key, $value, 'must be text');
     }
 
     public function bool(string $key, bool $default = false): bool
@@ -91,7 +95,9 @@ final readonly class Fields
 
     public function boolOrNull(string $key): ?bool
     {
-        return $this->typed($key, is_bool(...), 'must be true or false');
+        $value = $this->raw($key);
+
+        return is_bool($value) ? $value : $this->mistyped($key, $value, 'must be true or false');
     }
 
     /** A number without a fraction, however it is written. */
@@ -120,7 +126,9 @@ final readonly class Fields
 
     public function number(string $key): int|float|null
     {
-        return $this->typed($key, static fn (mixed $value): bool => is_int($value) || is_float($value), 'must be a number');
+        $value = $this->raw($key);
+
+        return is_int($value) || is_float($value) ? $value : $this->mistyped($key, $value, 'must be a number');
     }
 
     /**
@@ -167,7 +175,9 @@ final readonly class Fields
     /** @return ?list<mixed> */
     public function list(string $key): ?array
     {
-        return $this->typed($key, is_array(...), 'must be a list');
+        $value = $this->raw($key);
+
+        return is_array($value) ? array_values($value) : $this->mistyped($key, $value, 'must be a list');
     }
 
     /** @return ?array<int, string> by its index in the document; what is no text is left out and noted */
@@ -207,7 +217,11 @@ final readonly class Fields
         return array_values(array_filter($objects));
     }
 
-    /** As objects(), for a first pass that leaves what is wrong to the second. @return list<self> */
+    /**
+     * As objects(), for a first pass that leaves what is wrong to the second.
+     *
+     * @return list<self>
+     */
     public function objectsInSilence(string $key): array
     {
         $list = $this->raw($key);
@@ -250,20 +264,11 @@ final readonly class Fields
         return $case;
     }
 
-    /**
-     * @template T
-     *
-     * @param  callable(mixed): bool  $is
-     *
-     * @phpstan-param  callable(mixed): bool  $is
-     */
-    private function typed(string $key, callable $is, string $otherwise): mixed
+    private function mistyped(string $key, mixed $value, string $otherwise): null
     {
-        $value = $this->raw($key);
-        if ($value === null || $is($value)) {
-            return $value;
+        if ($value !== null) {
+            $this->offend($key, $otherwise.', not '.self::describe($value));
         }
-        $this->offend($key, $otherwise.', not '.self::describe($value));
 
         return null;
     }

@@ -19,7 +19,9 @@ final class JsonArrayStream
     private int $offset = 0;
 
     /** @param  resource  $stream */
-    public function __construct(private $stream) {}
+    public function __construct(private $stream)
+    {
+    }
 
     /**
      * @return \Generator<int, string>

@@ -8,7 +8,9 @@ namespace SilentKeep\Core\Format;
 final readonly class Offence
 {
     /** @param  string  $pointer  JSON pointer (RFC 6901); for a missing key the one at which it would stand */
-    public function __construct(public string $pointer, public string $message) {}
+    public function __construct(public string $pointer, public string $message)
+    {
+    }
 
     public function __toString(): string
     {

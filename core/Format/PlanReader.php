@@ -18,7 +18,9 @@ final class PlanReader
 
     private const DEEPEST = 200;
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * @param  list<string>  $offersElsewhere  keys of offers outside this document that its conditions may name

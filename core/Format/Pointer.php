@@ -6,7 +6,9 @@ namespace SilentKeep\Core\Format;
 
 final class Pointer
 {
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /** One reference token as RFC 6901 writes it. */
     public static function escape(string|int $token): string

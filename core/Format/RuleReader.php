@@ -7,9 +7,9 @@ namespace SilentKeep\Core\Format;
 use SilentKeep\Core\Rules\AfterPrevious;
 use SilentKeep\Core\Rules\AfterStart;
 use SilentKeep\Core\Rules\AtOnce;
-use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Rules\ClosesAfterOpening;
 use SilentKeep\Core\Rules\ClosesOn;
+use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Rules\Delay;
 use SilentKeep\Core\Rules\Finish;
 use SilentKeep\Core\Rules\FinishedBy;
@@ -34,7 +34,9 @@ final readonly class RuleReader
 
     private const CLOSINGS = ['on' => ['at'], 'after_open' => ['days']];
 
-    public function __construct(private SchoolZone $zone) {}
+    public function __construct(private SchoolZone $zone)
+    {
+    }
 
     public function opening(?Fields $fields): Opening
     {

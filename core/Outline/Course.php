@@ -35,5 +35,6 @@ final readonly class Course
         public array $plans,
         public array $offers,
         public Outline $outline,
-    ) {}
+    ) {
+    }
 }

@@ -34,7 +34,8 @@ final readonly class Item
         public bool $hideWhenClosed = false,
         public ?Finish $finish = null,
         public array $items = [],
-    ) {}
+    ) {
+    }
 
     /** What its author says of an audience, if anything. */
     public function admits(Audience $audience): ?bool

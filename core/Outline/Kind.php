@@ -11,7 +11,11 @@ enum Kind: string
     case Part = 'part';
     case Board = 'board';
 
-    /** The kinds that may stand directly inside this one. @return list<self> */
+    /**
+     * The kinds that may stand directly inside this one.
+     *
+     * @return list<self>
+     */
     public function holds(): array
     {
         return match ($this) {

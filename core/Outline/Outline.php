@@ -16,7 +16,7 @@ final readonly class Outline
     /** @var list<Item> */
     public array $items;
 
-    /** @var list<int> position of the item above, or TOP */
+    /** @var list<int<-1, max>> position of the item above, or TOP */
     public array $parent;
 
     /** @var list<int> 0 at the top */
@@ -38,25 +38,33 @@ final readonly class Outline
     public function __construct(array $topItems)
     {
         $items = $parent = $depth = $end = $position = $path = $draft = [];
-        $walk = function (array $siblings, int $above) use (&$walk, &$items, &$parent, &$depth, &$end, &$position, &$path, &$draft): void {
-            foreach ($siblings as $item) {
-                $at = count($items);
-                $items[] = $item;
-                $parent[] = $above;
-                $depth[] = $above === self::TOP ? 0 : $depth[$above] + 1;
-                $end[] = $at + 1;
-                $position[$item->key] = $at;
-                $path[] = [...($above === self::TOP ? [] : $path[$above]), $at];
-                $draft[] = $item->draft || ($above !== self::TOP && $draft[$above]);
-                $walk($item->items, $at);
-                $end[$at] = count($items);
+        /** @var list<list<int>> $path */
+        /** @var list<int<-1, max>> $parent */
+        /** @var list<array{Item, int<-1, max>}> $waiting what is still to be numbered, the next one last, with the position of what it stands in */
+        $waiting = array_map(static fn (Item $item): array => [$item, self::TOP], array_reverse($topItems));
+        while ($waiting !== []) {
+            [$item, $above] = array_pop($waiting);
+            $at = count($items);
+            $items[] = $item;
+            $parent[] = $above;
+            $depth[] = $above < 0 ? 0 : $depth[$above] + 1;
+            $end[] = $at + 1;
+            $position[$item->key] = $at;
+            $path[] = [...($above < 0 ? [] : $path[$above]), $at];
+            $draft[] = $item->draft || ($above >= 0 && $draft[$above]);
+            foreach (array_reverse($item->items) as $inside) {
+                $waiting[] = [$inside, $at];
             }
-        };
-        $walk($topItems, self::TOP);
+        }
+        for ($at = count($items) - 1; $at >= 0; $at--) {
+            if ($parent[$at] >= 0) {
+                $end[$parent[$at]] = max($end[$parent[$at]], $end[$at]);
+            }
+        }
         $this->items = $items;
         $this->parent = $parent;
         $this->depth = $depth;
-        $this->end = $end;
+        $this->end = array_values($end);
         $this->position = $position;
         $this->path = $path;
         $this->draftOnPath = $draft;

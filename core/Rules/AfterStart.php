@@ -8,7 +8,9 @@ use SilentKeep\Core\Time\SchoolZone;
 
 final readonly class AfterStart implements Opening
 {
-    public function __construct(public Delay $delay) {}
+    public function __construct(public Delay $delay)
+    {
+    }
 
     public function instant(int $start, ?int $previous, SchoolZone $zone): int
     {

@@ -8,7 +8,9 @@ namespace SilentKeep\Core\Rules;
 final readonly class AnyOf implements Condition
 {
     /** @param  list<Condition>  $conditions */
-    public function __construct(public array $conditions) {}
+    public function __construct(public array $conditions)
+    {
+    }
 
     public function read(ConditionFacts $facts): Truth
     {

@@ -6,7 +6,9 @@ namespace SilentKeep\Core\Rules;
 
 final readonly class ByOffer implements Condition
 {
-    public function __construct(public string $offer) {}
+    public function __construct(public string $offer)
+    {
+    }
 
     public function read(ConditionFacts $facts): Truth
     {

@@ -10,7 +10,9 @@ use SilentKeep\Core\Time\SchoolZone;
 final readonly class ClosesAfterOpening implements Closing
 {
     /** @param  int  $days  calendar days in the school's zone */
-    public function __construct(public int $days) {}
+    public function __construct(public int $days)
+    {
+    }
 
     public function instant(int $opened, SchoolZone $zone): int
     {

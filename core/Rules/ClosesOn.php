@@ -8,7 +8,9 @@ use SilentKeep\Core\Time\SchoolZone;
 
 final readonly class ClosesOn implements Closing
 {
-    public function __construct(public int $at) {}
+    public function __construct(public int $at)
+    {
+    }
 
     public function instant(int $opened, SchoolZone $zone): int
     {

@@ -13,7 +13,9 @@ final readonly class Delay
      * @param  ?int  $time  seconds since midnight, school time
      * @param  ?int  $weekday  Monday is 1
      */
-    public function __construct(public int $days, public ?int $time = null, public ?int $weekday = null) {}
+    public function __construct(public int $days, public ?int $time = null, public ?int $weekday = null)
+    {
+    }
 
     public function after(int $instant, SchoolZone $zone): int
     {

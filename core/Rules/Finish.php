@@ -8,5 +8,7 @@ namespace SilentKeep\Core\Rules;
 final readonly class Finish
 {
     /** @param  ?float  $threshold  the share to be watched (above 0, at most 1) or the score to be reached (0 to 1); null for the others */
-    public function __construct(public FinishedBy $by, public ?float $threshold = null) {}
+    public function __construct(public FinishedBy $by, public ?float $threshold = null)
+    {
+    }
 }

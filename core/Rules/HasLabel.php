@@ -6,7 +6,9 @@ namespace SilentKeep\Core\Rules;
 
 final readonly class HasLabel implements Condition
 {
-    public function __construct(public string $label) {}
+    public function __construct(public string $label)
+    {
+    }
 
     public function read(ConditionFacts $facts): Truth
     {

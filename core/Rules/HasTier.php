@@ -6,7 +6,9 @@ namespace SilentKeep\Core\Rules;
 
 final readonly class HasTier implements Condition
 {
-    public function __construct(public string $tier) {}
+    public function __construct(public string $tier)
+    {
+    }
 
     public function read(ConditionFacts $facts): Truth
     {

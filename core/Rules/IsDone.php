@@ -6,7 +6,9 @@ namespace SilentKeep\Core\Rules;
 
 final readonly class IsDone implements Condition
 {
-    public function __construct(public int $item) {}
+    public function __construct(public int $item)
+    {
+    }
 
     public function read(ConditionFacts $facts): Truth
     {

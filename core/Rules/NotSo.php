@@ -6,7 +6,9 @@ namespace SilentKeep\Core\Rules;
 
 final readonly class NotSo implements Condition
 {
-    public function __construct(public Condition $condition) {}
+    public function __construct(public Condition $condition)
+    {
+    }
 
     public function read(ConditionFacts $facts): Truth
     {

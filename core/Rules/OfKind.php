@@ -6,7 +6,9 @@ namespace SilentKeep\Core\Rules;
 
 final readonly class OfKind implements Condition
 {
-    public function __construct(public ViewerKind $kind) {}
+    public function __construct(public ViewerKind $kind)
+    {
+    }
 
     public function read(ConditionFacts $facts): Truth
     {

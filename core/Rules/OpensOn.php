@@ -8,7 +8,9 @@ use SilentKeep\Core\Time\SchoolZone;
 
 final readonly class OpensOn implements Opening
 {
-    public function __construct(public int $at) {}
+    public function __construct(public int $at)
+    {
+    }
 
     public function instant(int $start, ?int $previous, SchoolZone $zone): int
     {

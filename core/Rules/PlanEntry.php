@@ -7,5 +7,7 @@ namespace SilentKeep\Core\Rules;
 /** What a release plan says of one item. */
 final readonly class PlanEntry
 {
-    public function __construct(public Opening $opens, public ?Closing $closes) {}
+    public function __construct(public Opening $opens, public ?Closing $closes)
+    {
+    }
 }

@@ -11,7 +11,9 @@ final readonly class Prerequisites
      * @param  list<int>  $items  positions in reading order
      * @param  ?int  $atLeast  null: all of them
      */
-    private function __construct(public array $items, private ?int $atLeast) {}
+    private function __construct(public array $items, private ?int $atLeast)
+    {
+    }
 
     /** @param  list<int>  $items */
     public static function all(array $items): self

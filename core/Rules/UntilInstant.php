@@ -6,7 +6,9 @@ namespace SilentKeep\Core\Rules;
 
 final readonly class UntilInstant implements Condition
 {
-    public function __construct(public int $at) {}
+    public function __construct(public int $at)
+    {
+    }
 
     public function read(ConditionFacts $facts): Truth
     {

@@ -11,7 +11,9 @@ namespace SilentKeep\Core\Time;
  */
 final class CivilDate
 {
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     public static function toDayNumber(int $year, int $month, int $day): int
     {

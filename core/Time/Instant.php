@@ -13,9 +13,11 @@ final class Instant
     /** Later than every instant: "never opens", "never closes", "for good". */
     public const NEVER = PHP_INT_MAX;
 
-    private const RFC3339 = '/^(\d{4})-(\d{2})-(\d{2})[Tt](\d{2}):(\d{2}):(\d{2})(?:\.\d+)?(?:([Zz])|([+-])(\d{2}):(\d{2}))$/D';
+    private const RFC3339 = '/^(\d{4})-(\d{2})-(\d{2})[Tt](\d{2}):(\d{2}):(\d{2})(?:\.\d+)?(?:[Zz]|([+-])(\d{2}):(\d{2}))$/D';
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * Reads an RFC 3339 date-time with its offset; a fraction of a second is dropped.
@@ -32,15 +34,13 @@ final class Instant
             throw InvalidTime::notAnInstant($text);
         }
         $seconds = CivilDate::toDayNumber($year, $month, $day) * 86400 + $hour * 3600 + $minute * 60 + $second;
-        if (isset($m[8]) && $m[8] !== '') {
-            $offset = (int) $m[9] * 3600 + (int) $m[10] * 60;
-            if ((int) $m[9] > 23 || (int) $m[10] > 59) {
-                throw InvalidTime::notAnInstant($text);
-            }
-            $seconds -= $m[8] === '-' ? -$offset : $offset;
+        [$sign, $hours, $minutes] = [$m[7] ?? '+', (int) ($m[8] ?? 0), (int) ($m[9] ?? 0)];
+        if ($hours > 23 || $minutes > 59) {
+            throw InvalidTime::notAnInstant($text);
         }
+        $offset = $hours * 3600 + $minutes * 60;
 
-        return $seconds;
+        return $sign === '-' ? $seconds + $offset : $seconds - $offset;
     }
 
     /** In UTC, to the second: `2026-03-01T08:00:00Z`. */

@@ -7,7 +7,9 @@ namespace SilentKeep\Core\Time;
 /** A wall-clock date and time without a zone, counted in seconds as if its clock never changed. */
 final readonly class LocalTime
 {
-    private function __construct(public int $wallSeconds) {}
+    private function __construct(public int $wallSeconds)
+    {
+    }
 
     /** @throws InvalidTime if it is not `YYYY-MM-DDTHH:MM`, or names a date or time that does not exist */
     public static function parse(string $text): self

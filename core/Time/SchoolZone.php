@@ -38,7 +38,7 @@ final class SchoolZone
         $transitions = $this->zone->getTransitions(self::TABLE_FROM, self::TABLE_UNTIL);
         $before = null;
         $this->since = $this->offset = $this->wallSince = [];
-        foreach ($transitions === false ? [] : $transitions as $transition) {
+        foreach ($transitions as $transition) {
             if ($transition['offset'] === $before) {
                 continue;
             }

@@ -7,7 +7,9 @@ namespace SilentKeep\Core\Time;
 /** A time on the wall clock, in whole seconds since its midnight. */
 final readonly class TimeOfDay
 {
-    private function __construct(public int $seconds) {}
+    private function __construct(public int $seconds)
+    {
+    }
 
     /** @throws InvalidTime if it is not `HH:MM` from 00:00 to 23:59 */
     public static function parse(string $text): self

@@ -10,7 +10,9 @@ use SilentKeep\Core\Time\SchoolZone;
 /** How long a pass of an offer lasts. */
 final readonly class Lasting
 {
-    private function __construct(public ?int $days, public ?int $until) {}
+    private function __construct(public ?int $days, public ?int $until)
+    {
+    }
 
     public static function forGood(): self
     {

@@ -21,5 +21,6 @@ final readonly class Offer
         public ?ReleasePlan $plan,
         public ?array $scope,
         public Lasting $lasts,
-    ) {}
+    ) {
+    }
 }

@@ -16,7 +16,8 @@ final readonly class Pass
         public int $until = Instant::NEVER,
         public PassState $state = PassState::Active,
         public ?int $pacedFrom = null,
-    ) {}
+    ) {
+    }
 
     public function isActive(int $at): bool
     {

@@ -23,7 +23,8 @@ final readonly class Viewer
         public array $grants = [],
         public array $done = [],
         public ?Viewer $observes = null,
-    ) {}
+    ) {
+    }
 
     public function signedIn(): self
     {

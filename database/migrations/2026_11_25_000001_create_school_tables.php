@@ -141,9 +141,9 @@ return new class extends Migration
 
         Schema::create('activities', function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('actor_id')->nullable()->constrained('people')->nullOnDelete()->comment('null: the program itself');
+            $table->foreignId('actor_id')->nullable()->constrained('people')->nullOnDelete(); // null: the program itself
             $table->foreignId('course_id')->nullable()->constrained()->nullOnDelete();
-            $table->foreignId('person_id')->nullable()->constrained('people')->nullOnDelete()->comment('whom it was done to');
+            $table->foreignId('person_id')->nullable()->constrained('people')->nullOnDelete(); // whom it was done to
             $table->string('action');
             $table->text('before')->nullable()->comment('JSON');
             $table->text('after')->nullable()->comment('JSON');

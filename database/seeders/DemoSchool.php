@@ -30,7 +30,9 @@ final class DemoSchool
 
     private DateTimeImmutable $now;
 
-    public function __construct(private readonly ImportPlan $import, private readonly MakePass $makePass, private readonly ClockInterface $clock) {}
+    public function __construct(private readonly ImportPlan $import, private readonly MakePass $makePass, private readonly ClockInterface $clock)
+    {
+    }
 
     public function run(): void
     {

@@ -16,7 +16,9 @@ final class HandleInertiaRequests extends Middleware
 {
     protected $rootView = 'app';
 
-    public function __construct(private readonly SchoolOf $school, private readonly SchoolClock $clock) {}
+    public function __construct(private readonly SchoolOf $school, private readonly SchoolClock $clock)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function share(Request $request): array

@@ -9,7 +9,11 @@ use App\Keep\CourseDocument;
 /** One change of a draft. */
 interface Edit
 {
-    /** Changes the document in place. @throws CannotEdit if there is nothing of the kind to change */
+    /**
+     * Changes the document in place.
+     *
+     * @throws CannotEdit if there is nothing of the kind to change
+     */
     public function applyTo(CourseDocument $document): void;
 
     /** @return array<string, mixed> what was set where, for the draft's list of edits */

@@ -11,14 +11,16 @@ use SilentKeep\Core\Format\Pointer;
 final readonly class SetOpening implements Edit
 {
     /** @param  ?\stdClass  $rule  as the plan format has it; null: no rule of its own */
-    public function __construct(private string $plan, private string $item, private ?\stdClass $rule) {}
+    public function __construct(private string $plan, private string $item, private ?\stdClass $rule)
+    {
+    }
 
     public function applyTo(CourseDocument $document): void
     {
         if ($document->item($this->item) === null) {
             throw CannotEdit::noSuchItem($this->item);
         }
-        $plan = ($document->course->plans ?? null)?->{$this->plan} ?? null;
+        $plan = ($document->course->plans ?? null)->{$this->plan} ?? null;
         if (! $plan instanceof \stdClass) {
             throw CannotEdit::noSuchPlan($this->plan);
         }

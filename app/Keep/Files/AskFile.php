@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace App\Keep\Files;
 
+use SilentKeep\Core\Foresight\Person;
 use SilentKeep\Core\Format\Ask;
 use SilentKeep\Core\Format\AskReader;
 use SilentKeep\Core\Format\InvalidAsk;
 use SilentKeep\Core\Format\JsonArrayStream;
-use SilentKeep\Core\Foresight\Person;
 use SilentKeep\Core\Plan;
 
 /** Asks and people in files, read one after the other however many there are. */
 final class AskFile
 {
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * @return \Generator<int, mixed> decoded elements; one that is no JSON comes as null

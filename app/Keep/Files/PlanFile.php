@@ -12,7 +12,9 @@ use SilentKeep\Core\Plan;
 /** Plan documents in files. */
 final class PlanFile
 {
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * The text of a file, unless it is larger than any plan can be.

@@ -13,10 +13,12 @@ use App\Keep\Words\Sentence;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Glance;
+use SilentKeep\Core\Deciding\Route;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\FinishedBy;
-use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** A course in the eyes of one viewer now, in what may be told to them: nothing of a hidden item, no more than the title of a locked one. */
@@ -84,12 +86,13 @@ final readonly class LearnerView
         return new CourseFrame($this->decider->course->key, $this->title(), $this->passWords(), $lessons, $finished, $this->path());
     }
 
-    /** @return array{int, int} lessons finished, of how many that may be known of */
+    /** @return array{int, int} lessons finished, of how many: those that count for the pass, or may be known of where there is none */
     public function progress(): array
     {
         $finished = $lessons = 0;
         foreach ($this->decider->course->outline->items as $position => $item) {
-            if ($item->kind === Kind::Lesson && $this->decisions[$position]->state !== State::Hidden) {
+            $counts = $this->glance->holdsActivePass() ? $this->glance->countsForAPass($position) : ! $this->decider->course->outline->draftOnPath[$position];
+            if ($item->kind === Kind::Lesson && $counts && $this->decisions[$position]->state !== State::Hidden) {
                 $lessons++;
                 $finished += $this->isDone($item->key) ? 1 : 0;
             }
@@ -100,16 +103,23 @@ final readonly class LearnerView
 
     public function passWords(): ?string
     {
-        $ends = null;
+        $pass = $this->pass();
+        $offer = $pass === null ? null : $this->decider->prepared->offerOf($pass);
+
+        return $pass === null || $offer === null ? null : ClosedWords::passWords($pass, $offer->title ?? $offer->key, $this->clock);
+    }
+
+    /** The active pass that lasts longest. */
+    private function pass(): ?Pass
+    {
+        $longest = null;
         foreach ($this->viewer->passes as $pass) {
-            $offer = $this->decider->prepared->offerOf($pass);
-            if ($offer !== null && $pass->isActive($this->clock->now()) && ($ends === null || $pass->until > $ends->until)) {
-                $ends = $pass;
+            if ($this->decider->prepared->offerOf($pass) !== null && $pass->isActive($this->clock->now()) && ($longest === null || $pass->until > $longest->until)) {
+                $longest = $pass;
             }
         }
-        $offer = $ends === null ? null : $this->decider->prepared->offerOf($ends);
 
-        return $ends === null || $offer === null ? null : ClosedWords::passWords($ends, $offer->title ?? $offer->key, $this->clock);
+        return $longest;
     }
 
     /** The first open lesson or part that is still to be done; failing that, none. */
@@ -194,15 +204,28 @@ final readonly class LearnerView
             };
         }
         if ($decision->state !== State::Open) {
-            // What a module waits for is said once, on the module.
-            return $this->words->short($decision);
+            return $this->closedStatus($position, $decision);
         }
         if ($this->isDone($item->key)) {
             return Sentence::of('Finished '.$this->clock->date($this->viewer->done[$item->key]));
         }
-        $ends = $decision->next !== null && $decision->next->at !== Instant::NEVER ? ', to '.$this->clock->words($decision->next->at) : '';
+        // The end of the pass is said once, at the top.
+        $ends = $decision->next !== null && $decision->next->at !== $this->pass()?->until ? ', to '.$this->clock->words($decision->next->at) : '';
 
-        return Sentence::of(($decision->via?->value === 'sample' ? 'A sample, open to everyone' : 'Open').$ends);
+        return Sentence::of(($decision->via === Route::Sample ? 'A sample, open to everyone' : 'Open').$ends);
+    }
+
+    /** What a lesson waits for together with its module is said in full on the module alone. */
+    private function closedStatus(int $position, Decision $decision): Sentence
+    {
+        $words = $this->words->short($decision);
+        $above = $this->decider->course->outline->parent[$position];
+        $module = $above === Outline::TOP ? null : $this->decisions[$above];
+        if ($module === null || $module->state === State::Open || (string) $words !== (string) $this->words->short($module)) {
+            return $words;
+        }
+
+        return $this->words->dateOnly($decision) ?? Sentence::of('');
     }
 
     private function isDone(string $key): bool

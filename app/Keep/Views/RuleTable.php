@@ -17,8 +17,11 @@ final readonly class RuleTable
     /**
      * @param  CourseDocument  $document  the draft, or what is live where there is none
      * @param  ?CourseDocument  $live  to mark what is not published yet
+     * @param  int  $year  which cells need not name
      */
-    public function __construct(private CourseDocument $document, private ?CourseDocument $live, private ?string $plan) {}
+    public function __construct(private CourseDocument $document, private ?CourseDocument $live, private ?string $plan, private int $year)
+    {
+    }
 
     /** @return list<OutlineRow> */
     public function outline(): array
@@ -43,9 +46,9 @@ final readonly class RuleTable
             $turn = ($above->in_order ?? false) === true ? 'in its turn' : 'nothing';
             $inOrder = ($item->in_order ?? false) === true ? 'inside, in order' : null;
             $rows[] = new RuleRow(
-                opens: $this->planCell(RuleWords::opening($opening), $inherits, $item, 'opens'),
+                opens: $this->planCell(RuleWords::opening($opening, $this->year), $inherits, $item, 'opens'),
                 opening: $opening === null ? null : self::opening($opening),
-                closes: $this->planCell(RuleWords::closing($this->rule($this->document, $item, 'closes')), 'never', $item, 'closes'),
+                closes: $this->planCell(RuleWords::closing($this->rule($this->document, $item, 'closes'), $this->year), 'never', $item, 'closes'),
                 after: self::cell(self::join(RuleWords::after(self::object($item, 'after'), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'),
                 forWhom: self::cell(self::forWhom($item, $title), 'every pass', $item, $before, 'tiers', 'only'),
                 sample: self::cell(self::yes($item->sample ?? null), 'no', $item, $before, 'sample'),
@@ -74,7 +77,7 @@ final readonly class RuleTable
 
     private function rule(?CourseDocument $document, \stdClass $item, string $key): ?\stdClass
     {
-        $plan = $this->plan === null ? null : ($document?->course->plans ?? null)?->{$this->plan} ?? null;
+        $plan = $this->plan === null ? null : ($document?->course->plans ?? null)->{$this->plan} ?? null;
         $entry = $plan instanceof \stdClass ? $plan->{self::key($item)} ?? null : null;
 
         return $entry instanceof \stdClass ? self::object($entry, $key) : null;

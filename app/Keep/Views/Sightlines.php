@@ -25,7 +25,9 @@ final readonly class Sightlines
 
     public const LAST_DAY = 3660;
 
-    public function __construct(private SchoolClock $clock) {}
+    public function __construct(private SchoolClock $clock)
+    {
+    }
 
     /**
      * @param  array<array-key, int>  $days  how long ago the pass of each offer began, by the offer's key
@@ -38,7 +40,7 @@ final readonly class Sightlines
         foreach ($decider->course->offers as $offer) {
             $day = $days[$offer->key] ?? self::DAY_AT_FIRST;
             $from = $zone->plusDays($at, -$day);
-            $vantages[] = new Vantage('offer:'.$offer->key, $offer->title ?? $offer->key, 'from '.$this->clock->date($from).', nothing finished', $offer->key, $day);
+            $vantages[] = new Vantage('offer:'.$offer->key, $offer->title ?? $offer->key, 'from '.$this->clock->shortDate($from, false), $offer->key, $day);
             $columns[] = $decider->decide(Viewers::holderOf($offer, $from, $zone), $at);
         }
         $rows = [];
@@ -55,8 +57,8 @@ final readonly class Sightlines
         $decision = $decisions[$position];
         $glyph = Glyph::of($decision);
         $word = match (true) {
-            $glyph === Glyph::Later && $decision->next !== null => $this->clock->date($decision->next->at),
-            $decision->state === State::Open && $decision->next !== null => 'to '.$this->clock->date($decision->next->at),
+            $glyph === Glyph::Later && $decision->next !== null => $this->clock->shortDate($decision->next->at),
+            $decision->state === State::Open && $decision->next !== null => 'to '.$this->clock->shortDate($decision->next->at),
             $decision->state === State::Locked => self::waitsFor($decision),
             default => null,
         };

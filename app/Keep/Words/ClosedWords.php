@@ -16,7 +16,9 @@ use SilentKeep\Core\Viewing\Pass;
 /** What a learner is told of a closed item. It names no item that this viewer may not know of. */
 final readonly class ClosedWords
 {
-    public function __construct(private Decider $decider, private Glance $glance, private SchoolClock $clock) {}
+    public function __construct(private Decider $decider, private Glance $glance, private SchoolClock $clock)
+    {
+    }
 
     /** A few words beside a title. */
     public function short(Decision $decision): Sentence
@@ -41,6 +43,14 @@ final readonly class ClosedWords
             in_array(Reason::Progress, $why, true) => $first === [] ? Sentence::of('Something else comes first') : Sentence::of('Finish {} first', $first[0]),
             default => Sentence::of($this->plain($why[0] ?? null)),
         };
+    }
+
+    /** "From Mon 16 Mar", where a date is known. */
+    public function dateOnly(Decision $decision): ?Sentence
+    {
+        $opens = $this->opening($decision);
+
+        return $opens === null ? null : Sentence::of('From '.$this->clock->date($opens));
     }
 
     /** Heading and explanation of the notice that stands in the item's place. */

@@ -19,7 +19,9 @@ final readonly class Differences
     ];
 
     /** @param  list<Sentence>  $sentences */
-    private function __construct(public array $sentences) {}
+    private function __construct(public array $sentences)
+    {
+    }
 
     public static function between(?CourseDocument $before, CourseDocument $after): self
     {

@@ -6,5 +6,7 @@ namespace App\Keep\Words;
 
 final readonly class Notice
 {
-    public function __construct(public Sentence $heading, public Sentence $text) {}
+    public function __construct(public Sentence $heading, public Sentence $text)
+    {
+    }
 }

@@ -9,16 +9,22 @@ final class RuleWords
 {
     private const WEEKDAYS = [1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
-    /** "7 days after joining, 09:00"; null where nothing is set. */
-    public static function opening(?\stdClass $rule): ?string
+    /**
+     * "7 days after joining, 09:00"; null where nothing is set.
+     *
+     * @param  ?int  $year  to be left out of dates; null in sentences that may be read in another year
+     */
+    public static function opening(?\stdClass $rule, ?int $year = null): ?string
     {
         $name = $rule->rule ?? null;
 
         return match ($name) {
             'at_once' => 'at once',
-            'on' => self::local($rule?->at),
+            'on' => self::local($rule?->at, $year),
             'held' => 'only when handed out',
             'after_start' => self::delay($rule, 'after joining', 'on joining'),
             'after_previous' => self::delay($rule, 'after the one before', 'with the one before'),
@@ -26,10 +32,11 @@ final class RuleWords
         };
     }
 
-    public static function closing(?\stdClass $rule): ?string
+    /** @param  ?int  $year  to be left out of dates */
+    public static function closing(?\stdClass $rule, ?int $year = null): ?string
     {
         return match ($rule->rule ?? null) {
-            'on' => self::local($rule?->at),
+            'on' => self::local($rule?->at, $year),
             'after_open' => self::days($rule?->days).' after opening',
             default => null,
         };
@@ -81,12 +88,16 @@ final class RuleWords
         };
     }
 
-    /** A wall-clock time of the plan format as `Mon 9 Mar 2026, 09:00`. */
-    public static function local(mixed $local): string
+    /**
+     * A wall-clock time of the plan format as `Mon 9 Mar 2026, 09:00`.
+     *
+     * @param  ?int  $year  to be left out
+     */
+    public static function local(mixed $local, ?int $year = null): string
     {
         $time = is_string($local) ? \DateTimeImmutable::createFromFormat('!Y-m-d\TH:i', $local, new \DateTimeZone('UTC')) : false;
 
-        return $time === false ? '' : $time->format('D j M Y, H:i');
+        return $time === false ? '' : $time->format((int) $time->format('Y') === $year ? 'D j M, H:i' : 'D j M Y, H:i');
     }
 
     /** @param  list<string>  $parts */
@@ -104,7 +115,7 @@ final class RuleWords
         $weekday = self::number($rule->weekday ?? 0);
         $time = $rule->time ?? null;
 
-        return $words.($weekday === 0 ? '' : ', next '.self::WEEKDAYS[$weekday]).(is_string($time) ? ', '.$time : '');
+        return $words.($weekday === 0 ? '' : ', next '.(self::WEEKDAYS[$weekday] ?? '')).(is_string($time) ? ', '.$time : '');
     }
 
     private static function days(mixed $days): string

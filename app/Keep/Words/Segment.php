@@ -10,5 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class Segment
 {
-    public function __construct(#[OA\Property] public string $text, #[OA\Property] public bool $title = false) {}
+    public function __construct(#[OA\Property] public string $text, #[OA\Property] public bool $title = false)
+    {
+    }
 }

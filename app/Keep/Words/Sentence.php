@@ -11,7 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class Sentence
 {
     /** @param  list<Segment>  $segments */
-    private function __construct(#[OA\Property(items: new OA\Items(ref: Segment::class))] public array $segments) {}
+    private function __construct(#[OA\Property(items: new OA\Items(ref: Segment::class))] public array $segments)
+    {
+    }
 
     /**
      * @param  string  $pattern  with `{}` where each title goes

@@ -13,7 +13,9 @@ use Inertia\Response;
 
 final readonly class CoursesController
 {
-    public function __construct(private CourseDesk $desk) {}
+    public function __construct(private CourseDesk $desk)
+    {
+    }
 
     public function index(): Response
     {

@@ -15,7 +15,9 @@ use Inertia\Response;
 
 final readonly class CoursesController
 {
-    public function __construct(private LearnerDesk $desk) {}
+    public function __construct(private LearnerDesk $desk)
+    {
+    }
 
     public function index(Request $request): Response
     {

@@ -24,7 +24,9 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class LessonController
 {
-    public function __construct(private LearnerDesk $desk, private LessonText $text, private SchoolOf $school, private MarkFinished $markFinished) {}
+    public function __construct(private LearnerDesk $desk, private LessonText $text, private SchoolOf $school, private MarkFinished $markFinished)
+    {
+    }
 
     public function show(Request $request, Course $course, string $item): Response
     {
@@ -80,7 +82,7 @@ final readonly class LessonController
             $person === null ? route('sign-in', ['back' => route('lesson', [$course, $decision->item], false)]) : null,
             $school->contact_name,
             $school->contact_email,
-            $view->somethingOpen(),
+            $view->nextStep() ?? $view->somethingOpen(),
         );
 
         return Inertia::render('learner/Notice', get_object_vars($page))->toResponse($request)->setStatusCode($person === null ? 401 : 403);

@@ -25,5 +25,6 @@ final readonly class CourseHead
         #[OA\Property] public ?int $revision,
         #[OA\Property] public int $draftVersion,
         #[OA\Property] public int $edits,
-    ) {}
+    ) {
+    }
 }

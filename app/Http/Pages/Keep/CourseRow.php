@@ -28,5 +28,6 @@ final readonly class CourseRow
         #[OA\Property] public ?int $revision,
         #[OA\Property] public ?string $publishedAt,
         #[OA\Property] public int $changes,
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class CoursesPage
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: CourseRow::class))] public array $courses,
-    ) {}
+    ) {
+    }
 }

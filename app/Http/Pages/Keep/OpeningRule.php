@@ -22,5 +22,6 @@ final readonly class OpeningRule
         #[OA\Property] public ?int $days,
         #[OA\Property] public ?string $time,
         #[OA\Property] public ?int $weekday,
-    ) {}
+    ) {
+    }
 }

@@ -21,5 +21,6 @@ final readonly class OutlineRow
         #[OA\Property] public string $kind,
         #[OA\Property] public int $depth,
         #[OA\Property] public bool $draft,
-    ) {}
+    ) {
+    }
 }

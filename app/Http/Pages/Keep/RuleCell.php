@@ -18,5 +18,6 @@ final readonly class RuleCell
         #[OA\Property] public string $words,
         #[OA\Property] public bool $own,
         #[OA\Property] public bool $edited,
-    ) {}
+    ) {
+    }
 }

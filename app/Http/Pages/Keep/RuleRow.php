@@ -23,5 +23,6 @@ final readonly class RuleRow
         #[OA\Property] public RuleCell $guests,
         #[OA\Property] public RuleCell $observers,
         #[OA\Property] public RuleCell $whenClosed,
-    ) {}
+    ) {
+    }
 }

@@ -25,5 +25,6 @@ final readonly class Sight
         #[OA\Property] public bool $later,
         #[OA\Property] public ?string $count,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $why,
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class SightRow
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: Sight::class))] public array $cells,
-    ) {}
+    ) {
+    }
 }

@@ -23,5 +23,6 @@ final readonly class SightlinesGrid
         #[OA\Property] public bool $draft,
         #[OA\Property(items: new OA\Items(ref: Vantage::class))] public array $vantages,
         #[OA\Property(items: new OA\Items(ref: SightRow::class))] public array $rows,
-    ) {}
+    ) {
+    }
 }

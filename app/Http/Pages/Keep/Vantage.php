@@ -20,5 +20,6 @@ final readonly class Vantage
         #[OA\Property] public string $detail,
         #[OA\Property] public ?string $offer,
         #[OA\Property] public ?int $day,
-    ) {}
+    ) {
+    }
 }

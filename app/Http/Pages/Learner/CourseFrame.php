@@ -21,5 +21,6 @@ final readonly class CourseFrame
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $finished,
         #[OA\Property(items: new OA\Items(ref: PathRow::class))] public array $path,
-    ) {}
+    ) {
+    }
 }

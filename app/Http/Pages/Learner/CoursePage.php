@@ -16,5 +16,6 @@ final readonly class CoursePage
     public function __construct(
         #[OA\Property] public CourseFrame $course,
         #[OA\Property] public ?PathRow $next,
-    ) {}
+    ) {
+    }
 }

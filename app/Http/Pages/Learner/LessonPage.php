@@ -21,5 +21,6 @@ final readonly class LessonPage
         #[OA\Property] public string $html,
         #[OA\Property] public string $finish,
         #[OA\Property] public ?PathRow $next,
-    ) {}
+    ) {
+    }
 }

@@ -19,5 +19,6 @@ final readonly class MyCourse
         #[OA\Property] public string $detail,
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $finished,
-    ) {}
+    ) {
+    }
 }

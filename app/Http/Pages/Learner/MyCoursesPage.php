@@ -15,5 +15,6 @@ final readonly class MyCoursesPage
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: MyCourse::class))] public array $courses,
-    ) {}
+    ) {
+    }
 }

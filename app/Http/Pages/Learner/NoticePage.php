@@ -26,5 +26,6 @@ final readonly class NoticePage
         #[OA\Property] public ?string $contactName,
         #[OA\Property] public ?string $contactEmail,
         #[OA\Property] public ?PathRow $lookAt,
-    ) {}
+    ) {
+    }
 }

@@ -26,5 +26,6 @@ final readonly class PathRow
         #[OA\Property] public bool $finished,
         #[OA\Property] public bool $later,
         #[OA\Property] public Sentence $status,
-    ) {}
+    ) {
+    }
 }

@@ -19,5 +19,6 @@ final readonly class Flash
         #[OA\Property] public string $kind,
         #[OA\Property] public string $text,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $lines,
-    ) {}
+    ) {
+    }
 }

@@ -13,5 +13,6 @@ final readonly class SchoolHead
     public function __construct(
         #[OA\Property] public string $name,
         #[OA\Property] public string $zoneName,
-    ) {}
+    ) {
+    }
 }

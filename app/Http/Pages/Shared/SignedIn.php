@@ -13,5 +13,6 @@ final readonly class SignedIn
     public function __construct(
         #[OA\Property] public string $name,
         #[OA\Property] public bool $staff,
-    ) {}
+    ) {
+    }
 }

@@ -1,0 +1,120 @@
+import { Button, NumberInput, Popover, Select, TextInput } from '@mantine/core';
+import { useForm } from '@inertiajs/react';
+import { type FormEvent, type ReactNode, useEffect } from 'react';
+
+import { keepAddress } from '../lib/address';
+import type { OpeningRule } from '../lib/types';
+
+const RULES = [
+  { value: '', label: 'With what it stands in' },
+  { value: 'at_once', label: 'At once' },
+  { value: 'on', label: 'On a date' },
+  { value: 'after_start', label: 'Days after joining' },
+  { value: 'after_previous', label: 'Days after the one before' },
+  { value: 'held', label: 'Only when handed out' },
+];
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((label, index) => ({
+  value: String(index + 1),
+  label: `on the next ${label}`,
+}));
+
+export interface OpeningEditorProps {
+  course: string;
+  /** Of the draft as it is shown. */
+  version: number;
+  plan: string;
+  item: string;
+  title: string;
+  opening: OpeningRule | null;
+  onClose: () => void;
+  /** The cell that is edited. */
+  children: ReactNode;
+}
+
+/** Edits when one row opens, in its cell. What is kept goes to the draft. */
+export function OpeningEditor({ course, version, plan, item, title, opening, onClose, children }: OpeningEditorProps) {
+  const form = useForm({
+    version,
+    plan,
+    item,
+    rule: opening?.rule ?? '',
+    at: opening?.at ?? '',
+    days: opening?.days ?? (null as number | null),
+    time: opening?.time ?? '',
+    weekday: opening?.weekday === null || opening?.weekday === undefined ? '' : String(opening.weekday),
+  });
+  const { setData, data, errors } = form;
+
+  // The draft may have been reloaded underneath after a refusal; the next try must speak of what is shown.
+  useEffect(() => setData('version', version), [version, setData]);
+
+  const relative = data.rule === 'after_start' || data.rule === 'after_previous';
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    form.post(keepAddress(course, '/draft/edits'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  };
+  return (
+    <Popover opened onClose={onClose} trapFocus returnFocus withArrow position="bottom-start" width={300} closeOnEscape>
+      <Popover.Target>{children}</Popover.Target>
+      <Popover.Dropdown className="editor">
+        <form onSubmit={submit} noValidate aria-label={`When ${title} opens`}>
+          <Select
+            label={`${title} opens`}
+            data={RULES}
+            value={data.rule}
+            allowDeselect={false}
+            error={errors.rule}
+            comboboxProps={{ withinPortal: false }}
+            onChange={(rule) => setData('rule', rule ?? '')}
+          />
+          {data.rule === 'on' && (
+            <TextInput
+              type="datetime-local"
+              label="Date and time, school time"
+              value={data.at}
+              error={errors.at}
+              onChange={(event) => setData('at', event.currentTarget.value)}
+            />
+          )}
+          {relative && (
+            <>
+              <NumberInput
+                label="Days"
+                min={0}
+                allowDecimal={false}
+                value={data.days ?? ''}
+                error={errors.days}
+                onChange={(days) => setData('days', days === '' ? null : Number(days))}
+              />
+              <TextInput
+                type="time"
+                label="At (left empty: at the time of joining)"
+                value={data.time}
+                error={errors.time}
+                onChange={(event) => setData('time', event.currentTarget.value)}
+              />
+              <Select
+                label="Weekday"
+                data={[{ value: '', label: 'any day' }, ...WEEKDAYS]}
+                value={data.weekday}
+                allowDeselect={false}
+                error={errors.weekday}
+                comboboxProps={{ withinPortal: false }}
+                onChange={(weekday) => setData('weekday', weekday ?? '')}
+              />
+            </>
+          )}
+          <div className="editor-acts">
+            <Button type="button" variant="default" onClick={onClose}>
+              Leave
+            </Button>
+            <Button type="submit" loading={form.processing}>
+              Keep in the draft
+            </Button>
+          </div>
+        </form>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}

@@ -1,0 +1,10 @@
+import type { Sentence } from './types';
+
+/** `1 change`, `4 changes`. */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`;
+}
+
+export function plainText(sentence: Sentence): string {
+  return sentence.segments.map((segment) => segment.text).join('');
+}

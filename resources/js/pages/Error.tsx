@@ -1,0 +1,28 @@
+import { Head, Link } from '@inertiajs/react';
+
+import { Arch } from '../glyphs/Arch';
+
+const WORDS: Record<number, [string, string]> = {
+  403: ['This is not yours to do', 'You are signed in, but your role does not include this.'],
+  404: ['There is nothing here', 'The address may be mistyped, or what stood here has been moved.'],
+  429: ['That was a little fast', 'Please wait a minute and try again.'],
+  500: ['Something broke on our side', 'Nothing of yours is lost. Please try again; if it happens twice, tell the school.'],
+  503: ['Back in a moment', 'The school is being looked after just now.'],
+};
+
+export default function ErrorPage({ status }: { status: number }) {
+  const [heading, text] = WORDS[status] ?? ['This did not work', 'Please go back and try again.'];
+  return (
+    <div className="signin">
+      <Head title={heading} />
+      <main className="errorpage">
+        <Arch glyph="hidden" size={54} silent />
+        <h1>{heading}</h1>
+        <p>{text}</p>
+        <p>
+          <Link href="/">To the beginning</Link>
+        </p>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,230 @@
+import { Link, router, usePage } from '@inertiajs/react';
+import { useMemo, useRef, useState } from 'react';
+
+import { OpeningEditor } from '../../lenses/OpeningEditor';
+import { OPENS_COLUMN, RulesCell, rulesColumns } from '../../lenses/rules';
+import { SightCell, sightlineColumns } from '../../lenses/sightlines';
+import { keepAddress, withQuery } from '../../lib/address';
+import { useShortcuts } from '../../lib/shortcuts';
+import type { CourseHead, Sentence, SightlinesGrid, WorkspacePage } from '../../lib/types';
+import { Grid } from '../../ui/Grid';
+import { KeepShell } from '../../ui/KeepShell';
+import { ReviewChanges } from '../../ui/ReviewChanges';
+import { Words } from '../../ui/Words';
+
+const LENSES = [
+  { id: 'rules', title: 'Rules' },
+  { id: 'sightlines', title: 'Sightlines' },
+];
+
+export default function Workspace({ course, lens, rows, plans, plan, rules, changes, sightlines, mayEdit }: WorkspacePage) {
+  const { url } = usePage();
+  const filterField = useRef<HTMLInputElement>(null);
+  const [filter, setFilter] = useState(() => new URLSearchParams(url.split('?')[1]).get('find') ?? '');
+  const [editing, setEditing] = useState<number | null>(null);
+  const shown = useMemo(() => {
+    const wanted = filter.trim().toLowerCase();
+    return rows.map((row, index) => ({ row, index })).filter(({ row }) => row.title.toLowerCase().includes(wanted));
+  }, [rows, filter]);
+
+  const show = (query: Record<string, string | number | null>) =>
+    router.get(withQuery(url, query), {}, { preserveState: true, preserveScroll: true, replace: true });
+  const undo = () => {
+    if (mayEdit && course.edits > 0) {
+      router.post(keepAddress(course.key, '/draft/undo'), { version: course.draftVersion }, { preserveScroll: true, preserveState: true });
+    }
+  };
+  useShortcuts({
+    '1': () => show({ lens: 'rules' }),
+    '2': () => show({ lens: 'sightlines' }),
+    '/': () => filterField.current?.focus(),
+    '0': () => show({ at: null }),
+    'ctrl+z': undo,
+  });
+
+  const corner = (
+    <>
+      <ul className="lenses">
+        {LENSES.map(({ id, title }, index) => (
+          <li key={id}>
+            <Link href={withQuery(url, { lens: id })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined}>
+              <kbd>{index + 1}</kbd>
+              {title}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <label className="filter">
+        <kbd>/</kbd>
+        <input
+          ref={filterField}
+          type="search"
+          placeholder="Filter rows"
+          aria-label="Filter rows"
+          value={filter}
+          onChange={(event) => setFilter(event.currentTarget.value)}
+          onBlur={() => window.history.replaceState(window.history.state, '', withQuery(url, { find: filter === '' ? null : filter }))}
+        />
+        <span>{shown.length === rows.length ? `${rows.length} rows` : `${shown.length} of ${rows.length}`}</span>
+      </label>
+    </>
+  );
+
+  return (
+    <KeepShell title={course.title}>
+      <Head course={course} changes={changes} mayEdit={mayEdit} seen={sightlines} onUndo={undo} onSee={(see) => show({ see })} />
+      <main className="work">
+        {rows.length === 0 ? (
+          <p className="empty">
+            <b>This course has no modules or lessons yet.</b> Bring an outline in from a plan file.
+          </p>
+        ) : lens === 'sightlines' && sightlines !== null ? (
+          <Grid
+            caption={`What each vantage sees of ${course.title}, as of ${sightlines.atWords}`}
+            corner={corner}
+            columns={sightlineColumns(sightlines, (offer, day) => show({ [`day[${offer}]`]: day }))}
+            rows={shown}
+            cell={(index, column) => <SightCell sight={sightlines.rows[index]?.cells[column]} />}
+          />
+        ) : (
+          <Grid
+            caption={`What is set for each row of ${course.title}`}
+            corner={corner}
+            columns={rulesColumns({ plans, plan, addressOf: (name) => withQuery(url, { plan: name }) })}
+            rows={shown}
+            onActivate={(index, column) => {
+              if (mayEdit && plan !== null && column === OPENS_COLUMN) {
+                setEditing(index);
+              }
+            }}
+            cell={(index, column) => {
+              const row = rules[index];
+              const item = rows[index];
+              if (row === undefined || item === undefined) {
+                return null;
+              }
+              const words = <RulesCell row={row} column={column} />;
+              return editing === index && column === OPENS_COLUMN && plan !== null ? (
+                <OpeningEditor
+                  course={course.key}
+                  version={course.draftVersion}
+                  plan={plan}
+                  item={item.key}
+                  title={item.title}
+                  opening={row.opening}
+                  onClose={() => setEditing(null)}
+                >
+                  <div>{words}</div>
+                </OpeningEditor>
+              ) : (
+                words
+              );
+            }}
+          />
+        )}
+        <footer className="rail">
+          {sightlines === null ? <RulesFoot plan={plan} mayEdit={mayEdit} /> : <AsOf grid={sightlines} onAt={(at) => show({ at })} />}
+        </footer>
+      </main>
+    </KeepShell>
+  );
+}
+
+interface HeadProps {
+  course: CourseHead;
+  changes: Sentence[];
+  mayEdit: boolean;
+  seen: SightlinesGrid | null;
+  onUndo: () => void;
+  onSee: (see: string | null) => void;
+}
+
+function Head({ course, changes, mayEdit, seen, onUndo, onSee }: HeadProps) {
+  return (
+    <div className="head">
+      <div>
+        <div className="title">
+          <h1>{course.title}</h1>
+          <span className={`state state-${course.state}`}>{course.state}</span>
+        </div>
+        <p className="doors">
+          <Words segments={course.doors} titles="b" />
+        </p>
+      </div>
+      <div className="acts">
+        {seen !== null && changes.length > 0 && (
+          <div className="seg" role="group" aria-label="Which rules are looked at">
+            <button type="button" aria-pressed={!seen.draft} onClick={() => onSee('published')}>
+              As published
+            </button>
+            <button type="button" aria-pressed={seen.draft} onClick={() => onSee(null)}>
+              With the changes
+            </button>
+          </div>
+        )}
+        {mayEdit && course.edits > 0 && (
+          <button type="button" className="linklike" onClick={onUndo}>
+            <kbd>Ctrl Z</kbd> undo the last edit
+          </button>
+        )}
+        {mayEdit ? (
+          <ReviewChanges course={course} changes={changes} />
+        ) : (
+          changes.length > 0 && <span className="soft">{changes.length} unpublished</span>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function RulesFoot({ plan, mayEdit }: { plan: string | null; mayEdit: boolean }) {
+  return (
+    <p className="hint">
+      {!mayEdit ? (
+        'You see every rule; only administrators change them.'
+      ) : plan === null ? (
+        'This course has no release plan: everything opens at once.'
+      ) : (
+        <>
+          <kbd>↑</kbd> <kbd>↓</kbd> move · <kbd>Enter</kbd> in the column <i>Opens</i> edits · edits gather in the draft, learners see
+          them once published
+        </>
+      )}
+    </p>
+  );
+}
+
+function AsOf({ grid, onAt }: { grid: SightlinesGrid; onAt: (at: string | null) => void }) {
+  return (
+    <div className="asof">
+      <label>
+        As of{' '}
+        <input
+          key={grid.at}
+          type="datetime-local"
+          defaultValue={grid.at}
+          onBlur={(event) => {
+            const at = event.currentTarget.value;
+            if (at !== '' && at !== grid.at) {
+              onAt(at);
+            }
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') {
+              event.currentTarget.blur();
+            }
+          }}
+        />
+      </label>
+      <b>
+        {grid.atWords}
+        {grid.isNow ? ', now' : ''}
+      </b>
+      {!grid.isNow && (
+        <button type="button" className="linklike" onClick={() => onAt(null)}>
+          <kbd>0</kbd> back to now
+        </button>
+      )}
+    </div>
+  );
+}

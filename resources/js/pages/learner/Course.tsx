@@ -1,0 +1,55 @@
+import { Link } from '@inertiajs/react';
+import { Button } from '@mantine/core';
+
+import { learnerAddress } from '../../lib/address';
+import type { CoursePage, PathRow } from '../../lib/types';
+import { counted } from '../../lib/words';
+import { Progress } from '../../ui/CourseSide';
+import { LearnerShell } from '../../ui/LearnerShell';
+import { Path } from '../../ui/Path';
+
+export default function Course({ course, next }: CoursePage) {
+  const boards = course.path.filter((row) => row.kind === 'board' && row.open);
+  return (
+    <LearnerShell title={course.title} signIn={`/sign-in?back=${encodeURIComponent(learnerAddress(course.key))}`}>
+      <div className="two">
+        <aside className="side">
+          <h1>{course.title}</h1>
+          {course.pass === null ? (
+            <p className="passline">{counted(course.lessons, 'lesson')}</p>
+          ) : (
+            <>
+              <p className="passline">{course.pass}</p>
+              <Progress course={course} />
+            </>
+          )}
+          {next !== null && <Doorway course={course.key} next={next} />}
+          {boards.length > 0 && (
+            <ul className="boards">
+              {boards.map((board) => (
+                <li key={board.key}>
+                  <Link href={learnerAddress(course.key, board.key)}>{board.title}</Link>
+                </li>
+              ))}
+            </ul>
+          )}
+        </aside>
+        <Path course={course} />
+      </div>
+    </LearnerShell>
+  );
+}
+
+function Doorway({ course, next }: { course: string; next: PathRow }) {
+  return (
+    <div className="doorway">
+      <div>
+        <span className="lab">{next.look ? 'Open to look at' : 'Next for you'}</span>
+        <strong>{next.title}</strong>
+        <Button component={Link} href={learnerAddress(course, next.key)} size="md">
+          {next.look ? 'Have a look' : 'Start the lesson'}
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import { Link } from '@inertiajs/react';
+
+import { Arch } from '../glyphs/Arch';
+import { learnerAddress } from '../lib/address';
+import type { CourseFrame } from '../lib/types';
+import { counted } from '../lib/words';
+
+export interface CourseSideProps {
+  course: CourseFrame;
+  /** The item that is shown beside it. */
+  here?: string;
+}
+
+/** The frame of a course beside a lesson or a notice. */
+export function CourseSide({ course, here }: CourseSideProps) {
+  return (
+    <aside className="side">
+      <p className="side-title">
+        <Link href={learnerAddress(course.key)}>{course.title}</Link>
+      </p>
+      <ol className="crumbs" aria-label={`Outline of ${course.title}`}>
+        {course.path.map((row) =>
+          row.kind === 'module' ? (
+            <li key={row.key} className="m">
+              {row.title}
+            </li>
+          ) : (
+            <li key={row.key} aria-current={row.key === here ? 'page' : undefined} className={row.kind}>
+              <Arch glyph={row.glyph} look={row.look} size={16} />
+              {row.open && row.key !== here ? <Link href={learnerAddress(course.key, row.key)}>{row.title}</Link> : row.title}
+            </li>
+          ),
+        )}
+      </ol>
+    </aside>
+  );
+}
+
+export function Progress({ course }: { course: CourseFrame }) {
+  return (
+    <>
+      <div className="steps" aria-hidden>
+        {Array.from({ length: course.lessons }, (_, index) => (
+          <i key={index} className={index < course.finished ? 'did' : ''} />
+        ))}
+      </div>
+      <p className="prog">
+        {course.finished} of {counted(course.lessons, 'lesson')} finished
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,35 @@
+import { useState } from 'react';
+
+import { useShared } from '../lib/page';
+import { plainText } from '../lib/words';
+import { Words } from './Words';
+
+/** What the last action did, said aloud and kept on the page until it is closed. */
+export function FlashNote() {
+  const { flash } = useShared();
+  const [closed, setClosed] = useState<typeof flash>(null);
+  const shown = flash !== null && flash !== closed ? flash : null;
+  return (
+    <div role="status" aria-live="polite">
+      {shown !== null && (
+        <div className={`flash flash-${shown.kind}`}>
+          <p>
+            <b>{shown.text}</b>
+          </p>
+          {shown.lines.length > 0 && (
+            <ul>
+              {shown.lines.map((line) => (
+                <li key={plainText(line)}>
+                  <Words segments={line.segments} />
+                </li>
+              ))}
+            </ul>
+          )}
+          <button type="button" onClick={() => setClosed(flash)}>
+            Close
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,164 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { type KeyboardEvent, type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
+
+import type { OutlineRow } from '../lib/types';
+
+const ROW_HEIGHT = 34;
+
+export interface GridColumn {
+  id: string;
+  /** Of the column in pixels; left out: a share of what is left. */
+  width?: number;
+  head: ReactNode;
+}
+
+export interface GridProps {
+  caption: string;
+  corner: ReactNode;
+  columns: GridColumn[];
+  /** What is shown, in order, with its index among all rows of the course. */
+  rows: { row: OutlineRow; index: number }[];
+  cell: (index: number, column: number) => ReactNode;
+  /** Enter or a click on a cell. */
+  onActivate?: (index: number, column: number) => void;
+}
+
+/** The one grid: the outline on the left and the cells of a lens on its right. Only rows in sight are drawn. */
+export function Grid({ caption, corner, columns, rows, cell, onActivate }: GridProps) {
+  const scroll = useRef<HTMLDivElement>(null);
+  const [focus, setFocus] = useState({ row: 0, column: 0 });
+  const [wantsFocus, setWantsFocus] = useState(false);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 12,
+    initialRect: { width: 1280, height: 800 },
+  });
+  const focused = { row: Math.min(focus.row, rows.length - 1), column: Math.min(focus.column, columns.length - 1) };
+
+  const move = useCallback(
+    (row: number, column: number) => {
+      const to = {
+        row: Math.max(0, Math.min(rows.length - 1, row)),
+        column: Math.max(0, Math.min(columns.length - 1, column)),
+      };
+      setFocus(to);
+      setWantsFocus(true);
+      virtual.scrollToIndex(to.row);
+    },
+    [rows.length, columns.length, virtual],
+  );
+
+  useEffect(() => {
+    if (wantsFocus) {
+      scroll.current?.querySelector<HTMLElement>('td[tabindex="0"]')?.focus();
+      setWantsFocus(false);
+    }
+  }, [wantsFocus, focus]);
+
+  const onKeyDown = (event: KeyboardEvent<HTMLTableElement>) => {
+    if (!(event.target instanceof HTMLTableCellElement) || event.ctrlKey || event.metaKey || event.altKey) {
+      return;
+    }
+    const page = Math.max(1, Math.floor((scroll.current?.clientHeight ?? 0) / ROW_HEIGHT) - 2);
+    const steps: Record<string, [number, number]> = {
+      ArrowDown: [focused.row + 1, focused.column],
+      ArrowUp: [focused.row - 1, focused.column],
+      ArrowRight: [focused.row, focused.column + 1],
+      ArrowLeft: [focused.row, focused.column - 1],
+      PageDown: [focused.row + page, focused.column],
+      PageUp: [focused.row - page, focused.column],
+      Home: [focused.row, 0],
+      End: [focused.row, columns.length - 1],
+    };
+    const step = steps[event.key];
+    if (step !== undefined) {
+      event.preventDefault();
+      move(step[0], step[1]);
+    } else if (event.key === 'Enter') {
+      const shown = rows[focused.row];
+      if (shown !== undefined) {
+        event.preventDefault();
+        onActivate?.(shown.index, focused.column);
+      }
+    }
+  };
+
+  // Columns keep their widths: what is left over goes to one that bears nothing, unless a column asks for it.
+  const filled = columns.some((column) => column.width === undefined);
+  const least = columns.reduce((sum, column) => sum + (column.width ?? 90), 288);
+  const items = virtual.getVirtualItems();
+  const before = items[0]?.start ?? 0;
+  const after = virtual.getTotalSize() - (items[items.length - 1]?.end ?? 0);
+  return (
+    <div className="scroll" ref={scroll}>
+      <table className="grid" role="grid" aria-rowcount={rows.length + 1} style={{ minWidth: least }} onKeyDown={onKeyDown}>
+        <caption className="vh">{caption}</caption>
+        <colgroup>
+          <col style={{ width: 'var(--outline)' }} />
+          {columns.map((column) => (
+            <col key={column.id} style={column.width === undefined ? undefined : { width: column.width }} />
+          ))}
+          {!filled && <col />}
+        </colgroup>
+        <thead>
+          <tr>
+            <td className="corner">{corner}</td>
+            {columns.map((column) => (
+              <th key={column.id} scope="col">
+                {column.head}
+              </th>
+            ))}
+            {!filled && <td aria-hidden className="filler" />}
+          </tr>
+        </thead>
+        <tbody>
+          {before > 0 && <tr aria-hidden style={{ height: before }} />}
+          {items.map((item) => {
+            const shown = rows[item.index];
+            if (shown === undefined) {
+              return null;
+            }
+            const { row, index } = shown;
+            return (
+              <tr
+                key={row.key}
+                aria-rowindex={item.index + 2}
+                className={[row.kind, row.draft ? 'isdraft' : '', item.index === focused.row ? 'here' : ''].join(' ')}
+              >
+                <th scope="row">
+                  <div className="o" style={{ paddingLeft: 14 + row.depth * 16 }}>
+                    <span className="t" title={row.title}>
+                      {row.title}
+                    </span>
+                    <RowTag row={row} />
+                  </div>
+                </th>
+                {columns.map((column, at) => (
+                  <td
+                    key={column.id}
+                    data-row={row.key}
+                    data-column={column.id}
+                    tabIndex={item.index === focused.row && at === focused.column ? 0 : -1}
+                    onFocus={() => setFocus({ row: item.index, column: at })}
+                    onClick={() => onActivate?.(index, at)}
+                  >
+                    {cell(index, at)}
+                  </td>
+                ))}
+                {!filled && <td aria-hidden className="filler" />}
+              </tr>
+            );
+          })}
+          {after > 0 && <tr aria-hidden style={{ height: after }} />}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function RowTag({ row }: { row: OutlineRow }) {
+  const tag = row.draft ? 'draft' : row.kind === 'board' || row.kind === 'part' ? row.kind : null;
+  return tag === null ? null : <span className="tag">{tag}</span>;
+}
