@@ -14,6 +14,7 @@ use SilentKeep\Core\Foresight\InvalidForesight;
 use SilentKeep\Core\Foresight\ItemDates;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
+use Symfony\Component\Console\Output\OutputInterface;
 
 final class DatesCommand extends Command
 {
@@ -37,7 +38,7 @@ final class DatesCommand extends Command
             return $this->refuse($e);
         }
         if ($this->option('ics') === true) {
-            $this->output->write(DatesCalendar::write($course, $offer, $dates, $from), false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+            $this->output->write(DatesCalendar::write($course, $offer, $dates, $from), false, OutputInterface::OUTPUT_RAW);
 
             return self::SUCCESS;
         }

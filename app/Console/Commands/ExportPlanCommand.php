@@ -8,6 +8,7 @@ use App\Keep\CourseDocument;
 use App\Keep\SchoolOf;
 use App\Models\Course;
 use Illuminate\Console\Command;
+use Symfony\Component\Console\Output\OutputInterface;
 
 final class ExportPlanCommand extends Command
 {
@@ -20,11 +21,11 @@ final class ExportPlanCommand extends Command
         $key = (string) $this->argument('course');
         $revision = Course::query()->where('key', $key)->first()?->liveRevision;
         if ($revision === null) {
-            fwrite(STDERR, "There is no published course {$key}.".PHP_EOL);
+            $this->output->getErrorStyle()->writeln("There is no published course {$key}.");
 
             return self::FAILURE;
         }
-        $this->output->write(CourseDocument::fromJson($revision->document)->planJson($school()), false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->output->write(CourseDocument::fromJson($revision->document)->planJson($school()), false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use SilentKeep\Core\CoreException;
 use SilentKeep\Core\Format\InvalidPlan;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /** For commands that print JSON on standard output and what is wrong on standard error. */
 trait PrintsJson
@@ -19,7 +20,7 @@ trait PrintsJson
     private function printResult(\Closure $compute): int
     {
         try {
-            $this->output->writeln($this->json($compute()), \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+            $this->output->writeln($this->json($compute()), OutputInterface::OUTPUT_RAW);
 
             return self::SUCCESS;
         } catch (CoreException $e) {
@@ -31,7 +32,7 @@ trait PrintsJson
     {
         $lines = $e instanceof InvalidPlan ? array_map(strval(...), $e->offences) : [$e->getMessage()];
         foreach ($lines as $line) {
-            fwrite(STDERR, $line.PHP_EOL);
+            $this->output->getErrorStyle()->writeln($line, OutputInterface::OUTPUT_RAW);
         }
 
         return self::FAILURE;

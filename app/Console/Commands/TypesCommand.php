@@ -61,7 +61,7 @@ final class TypesCommand extends Command
             self::given($schema->allOf) => implode(' & ', array_map(self::type(...), $schema->allOf)),
             $schema->type === 'array' => self::given($schema->items) ? self::type($schema->items).'[]' : 'unknown[]',
             $schema->type === 'integer' => 'number',
-            is_string($schema->type) && self::given($schema->type) => $schema->type,
+            self::given($schema->type) => (string) $schema->type,
             default => 'unknown',
         };
 

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Keep\Files\PlanFile;
 use Illuminate\Console\Command;
 use SilentKeep\Core\Format\InvalidPlan;
+use Symfony\Component\Console\Output\OutputInterface;
 
 final class ValidateCommand extends Command
 {
@@ -20,7 +21,7 @@ final class ValidateCommand extends Command
             $plan = PlanFile::read((string) $this->argument('plan'));
         } catch (InvalidPlan $e) {
             foreach ($e->offences as $offence) {
-                $this->output->writeln((string) $offence, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+                $this->output->writeln((string) $offence, OutputInterface::OUTPUT_RAW);
             }
 
             return self::FAILURE;

@@ -1,6 +1,6 @@
 import { Button, NumberInput, Popover, Select, TextInput } from '@mantine/core';
 import { useForm } from '@inertiajs/react';
-import { type FormEvent, type ReactNode, useEffect } from 'react';
+import { type FormEvent, type KeyboardEvent, type ReactNode, useEffect } from 'react';
 
 import { keepAddress } from '../lib/address';
 import type { OpeningRule } from '../lib/types';
@@ -54,11 +54,18 @@ export function OpeningEditor({ course, version, plan, item, title, opening, onC
     event.preventDefault();
     form.post(keepAddress(course, '/draft/edits'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
+  // A list that is unfolded takes the key for itself.
+  const leave = (event: KeyboardEvent<HTMLFormElement>) => {
+    if (event.key === 'Escape' && !(event.target instanceof HTMLElement && event.target.getAttribute('aria-expanded') === 'true')) {
+      event.stopPropagation();
+      onClose();
+    }
+  };
   return (
     <Popover opened onClose={onClose} trapFocus returnFocus withArrow position="bottom-start" width={300} closeOnEscape>
       <Popover.Target>{children}</Popover.Target>
       <Popover.Dropdown className="editor">
-        <form onSubmit={submit} noValidate aria-label={`When ${title} opens`}>
+        <form onSubmit={submit} onKeyDownCapture={leave} noValidate aria-label={`When ${title} opens`}>
           <Select
             label={`${title} opens`}
             data={RULES}

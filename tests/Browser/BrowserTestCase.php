@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
+use Facebook\WebDriver\WebDriverExpectedCondition;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\PhpExecutableFinder;
+use Symfony\Component\Process\Process;
+
+/** A real browser on a real server with the demo school in a database of its own. */
+abstract class BrowserTestCase extends TestCase
+{
+    private const WAIT = 15;
+
+    private static ?Process $server = null;
+
+    private static ?Process $driver = null;
+
+    private static string $folder;
+
+    private static string $address;
+
+    private static string $driverAddress;
+
+    protected RemoteWebDriver $browser;
+
+    /** When the demo counts from, as the test process sees it. */
+    protected static int $loadedAt;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$folder = sys_get_temp_dir().'/silent-keep-'.bin2hex(random_bytes(6));
+        mkdir(self::$folder);
+        touch(self::$folder.'/school.sqlite');
+        self::$loadedAt = time();
+        self::artisan('migrate', '--force');
+        self::artisan('keep:demo');
+
+        $port = self::freePort();
+        self::$address = "http://127.0.0.1:{$port}";
+        self::$server = self::start([self::php(), '-S', "127.0.0.1:{$port}", self::root().'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], $port);
+        $port = self::freePort();
+        self::$driverAddress = "http://127.0.0.1:{$port}";
+        self::$driver = self::start(['chromedriver', "--port={$port}", '--log-level=OFF'], $port);
+    }
+
+    /** @param  list<string>  $command  that listens on a port; its output goes nowhere, for a full pipe would stop it */
+    private static function start(array $command, int $port): Process
+    {
+        $process = (new Process($command, self::root().'/public', self::environment(), timeout: null))->disableOutput();
+        $process->start();
+        for ($try = 0; $try < 150; $try++) {
+            $socket = @fsockopen('127.0.0.1', $port, timeout: 1);
+            if ($socket !== false) {
+                fclose($socket);
+
+                return $process;
+            }
+            usleep(100_000);
+        }
+        self::fail("Nothing answers: {$command[0]} on port {$port}.");
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$server?->stop(2);
+        self::$driver?->stop(2);
+        (new Process(['rm', '-rf', self::$folder]))->run();
+    }
+
+    protected function setUp(): void
+    {
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--lang=en-GB', '--user-data-dir='.self::$folder.'/profile-'.bin2hex(random_bytes(4)),
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $this->browser = RemoteWebDriver::create(self::$driverAddress, $capabilities, 20_000, 60_000);
+        $this->browser->manage()->window()->setSize(new WebDriverDimension(1280, 800));
+    }
+
+    protected function tearDown(): void
+    {
+        if (isset($this->browser)) {
+            if ($this->status()->isFailure() || $this->status()->isError()) {
+                $this->browser->takeScreenshot(self::root().'/storage/logs/'.$this->name().'.png');
+            }
+            $this->browser->quit();
+        }
+    }
+
+    /** Errors of scripts; a refused page is an answer, not an error. */
+    protected function assertNoScriptErrors(): void
+    {
+        $entries = $this->browser->manage()->getLog('browser');
+        $errors = array_filter($entries, static fn (array $entry): bool => $entry['level'] === 'SEVERE' && ! str_contains((string) $entry['message'], 'the server responded with a status of 40'));
+
+        self::assertSame([], array_values(array_column($errors, 'message')));
+    }
+
+    protected function visit(string $path): void
+    {
+        $this->browser->get(self::$address.$path);
+    }
+
+    protected function signIn(string $name): void
+    {
+        $this->browser->manage()->deleteAllCookies();
+        $this->visit('/sign-in');
+        $this->find('input[type=email]')->sendKeys("{$name}@alder.test");
+        $this->find('input[type=password]')->sendKeys('larch-and-oak');
+        $this->find('button[type=submit]')->click();
+        $this->browser->wait(self::WAIT, 150)->until(fn (): bool => ! str_ends_with($this->browser->getCurrentURL(), '/sign-in'));
+    }
+
+    protected function find(string $css): RemoteWebElement
+    {
+        return $this->located(WebDriverBy::cssSelector($css), $css);
+    }
+
+    /** A button, link or field by its words. */
+    protected function named(string $words): RemoteWebElement
+    {
+        $quoted = '"'.$words.'"';
+
+        return $this->located(WebDriverBy::xpath("//button[contains(normalize-space(.), {$quoted})] | //a[contains(normalize-space(.), {$quoted})] | //*[@id=(//label[contains(normalize-space(.), {$quoted})]/@for)]"), $words);
+    }
+
+    protected function waitForText(string $css, string $words): void
+    {
+        $this->browser->wait(self::WAIT, 150)->until(
+            // Asked of the page itself: an element could be replaced between finding and reading it.
+            fn (): bool => $this->browser->executeScript('return [...document.querySelectorAll(arguments[0])].some((one) => one.innerText.includes(arguments[1]))', [$css, $words]) === true,
+            "'{$words}' did not come up in {$css}",
+        );
+    }
+
+    protected function waitUntilGone(string $css): void
+    {
+        $this->browser->wait(self::WAIT, 150)->until(fn (): bool => $this->browser->findElements(WebDriverBy::cssSelector($css)) === [], "{$css} stayed");
+    }
+
+    private function located(WebDriverBy $by, string $what): RemoteWebElement
+    {
+        $element = $this->browser->wait(self::WAIT, 150)->until(WebDriverExpectedCondition::elementToBeClickable($by), "There is no {$what}");
+        assert($element instanceof RemoteWebElement);
+
+        return $element;
+    }
+
+    protected static function artisan(string ...$words): string
+    {
+        return (new Process([self::php(), 'artisan', ...$words], self::root(), self::environment(), timeout: 120))->mustRun()->getOutput();
+    }
+
+    /** @return array<string, string> */
+    private static function environment(): array
+    {
+        return [
+            'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => self::$folder.'/school.sqlite',
+            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single',
+        ];
+    }
+
+    private static function php(): string
+    {
+        return (string) (new PhpExecutableFinder)->find();
+    }
+
+    private static function root(): string
+    {
+        return dirname(__DIR__, 2);
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        assert($socket !== false);
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        fclose($socket);
+
+        return $port;
+    }
+}
