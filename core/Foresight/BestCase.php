@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Foresight;
 
 use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\Glance;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Viewing\Offer;
 use SilentKeep\Core\Viewing\Pass;
@@ -13,8 +14,11 @@ use SilentKeep\Core\Viewing\Viewer;
 /** What the most diligent holder of one pass, and of nothing else, gets to see. */
 final readonly class BestCase
 {
+    private Reaching $reaching;
+
     public function __construct(private Decider $decider)
     {
+        $this->reaching = new Reaching($decider);
     }
 
     /**
@@ -30,7 +34,7 @@ final readonly class BestCase
             throw InvalidForesight::passMustEndAfterItBegins($from, $until);
         }
         $viewer = new Viewer(signedIn: true, labels: $labels, passes: [new Pass($offer->key, $from, $until)]);
-        $reach = (new Reaching($this->decider))->reach($viewer, $from, $until);
+        $reach = $this->reaching->reach($viewer, $from, $until);
         $last = $this->lastInSeason($reach);
         $result = [];
         foreach ($this->decider->course->outline->items as $position => $item) {
@@ -45,7 +49,7 @@ final readonly class BestCase
     }
 
     /** The last of the instants at which the course gate passes; if there is none, the last of all. */
-    private function lastInSeason(Reach $reach): \SilentKeep\Core\Deciding\Glance
+    private function lastInSeason(Reach $reach): Glance
     {
         foreach (array_reverse($reach->instants) as $at) {
             $glance = $this->decider->glance($reach->afterwards, $at);

@@ -4,19 +4,35 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Foresight;
 
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Plan;
 use SilentKeep\Core\Viewing\Viewer;
 
-/** What changing one plan for another does to real people, now and within a time. */
+/**
+ * What changing one plan for another does to real people, now and within a time.
+ *
+ * @see Definition\SteppingImpact for the same, told item by item
+ */
 final readonly class Impact
 {
-    private ?Decider $before;
+    private ?CompiledDecider $before;
 
-    private ?Decider $after;
+    private ?CompiledDecider $after;
 
-    /** @var list<string> */
+    private ?Reaching $reachBefore;
+
+    private ?Reaching $reachAfter;
+
+    /** @var list<string> keys in the reading order of the plan after, then those only in the plan before */
     private array $items;
+
+    /** @var list<int> where each item stands in the plan before; -1: nowhere */
+    private array $inBefore;
+
+    /** @var list<int> where each item stands in the plan after; -1: nowhere */
+    private array $inAfter;
 
     /**
      * @param  int  $at  the instant of the change
@@ -26,15 +42,40 @@ final readonly class Impact
      */
     public function __construct(Plan $before, Plan $after, string $course, private int $at, private int $until)
     {
-        $courseBefore = $before->course($course);
-        $courseAfter = $after->course($course);
-        $this->before = $courseBefore === null ? null : new Decider($before, $courseBefore);
-        $this->after = $courseAfter === null ? null : new Decider($after, $courseAfter);
-        if ($courseBefore === null && $courseAfter === null) {
+        $deciderBefore = self::decider($before, $course);
+        $deciderAfter = self::decider($after, $course);
+        if ($deciderBefore === null && $deciderAfter === null) {
             throw InvalidForesight::noSuchCourse($course);
         }
-        $keys = static fn (?Decider $decider): array => array_map(static fn ($item): string => $item->key, $decider === null ? [] : $decider->course->outline->items);
-        $this->items = array_values(array_unique([...$keys($this->after), ...$keys($this->before)]));
+        $this->before = $deciderBefore === null ? null : CompiledDecider::of($deciderBefore->prepared);
+        $this->after = $deciderAfter === null ? null : CompiledDecider::of($deciderAfter->prepared);
+        $this->reachBefore = $deciderBefore === null || $this->before === null ? null : new Reaching($deciderBefore, $this->before);
+        $this->reachAfter = $deciderAfter === null || $this->after === null ? null : new Reaching($deciderAfter, $this->after);
+        $items = [];
+        foreach ([$deciderAfter, $deciderBefore] as $decider) {
+            foreach ($decider->course->outline->items ?? [] as $item) {
+                $items[] = $item->key;
+            }
+        }
+        $this->items = array_values(array_unique($items, SORT_STRING));
+        $this->inBefore = self::positions($this->items, $deciderBefore);
+        $this->inAfter = self::positions($this->items, $deciderAfter);
+    }
+
+    private static function decider(Plan $plan, string $course): ?Decider
+    {
+        $found = $plan->course($course);
+
+        return $found === null ? null : new Decider($plan, $found);
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @return list<int>
+     */
+    private static function positions(array $items, ?Decider $decider): array
+    {
+        return array_map(static fn (string $item): int => $decider?->course->outline->positionOf($item) ?? -1, $items);
     }
 
     /** @param  iterable<Person>  $people */
@@ -48,40 +89,135 @@ final readonly class Impact
         return $tally;
     }
 
+    /**
+     * Who gains and who loses at the instant itself, nothing foreseen: the quick part.
+     *
+     * @param  iterable<Person>  $people
+     */
+    public function atOnceOn(iterable $people): ImpactTally
+    {
+        $tally = new ImpactTally($this->items);
+        foreach ($people as $person) {
+            $before = $this->outlook($this->before, $this->reachBefore, $person->viewer);
+            $after = $this->outlook($this->after, $this->reachAfter, $person->viewer);
+            $was = self::aligned($before->open ?? '', $this->inBefore);
+            $is = self::aligned($after->open ?? '', $this->inAfter);
+            $effects = [];
+            self::set($effects, $is & ~$was, Effect::Gain);
+            self::set($effects, $was & ~$is, Effect::Lose);
+            $tally->add($person->id, $effects);
+        }
+
+        return $tally;
+    }
+
+    private function outlook(?CompiledDecider $decider, ?Reaching $reaching, Viewer $viewer): ?Outlook
+    {
+        return $decider === null || $reaching === null ? null : new Outlook($decider, $reaching, $viewer, $this->at, $this->until);
+    }
+
     /** @return array<int, Effect> by index into the items */
     private function onOne(Viewer $viewer): array
     {
-        $before = new Outlook($this->before, $viewer, $this->at, $this->until);
-        $after = new Outlook($this->after, $viewer, $this->at, $this->until);
+        $before = $this->outlook($this->before, $this->reachBefore, $viewer);
+        $after = $this->outlook($this->after, $this->reachAfter, $viewer);
+        $was = self::aligned($before->open ?? '', $this->inBefore);
+        $is = self::aligned($after->open ?? '', $this->inAfter);
+        $worked = self::aligned($before->works ?? '', $this->inBefore);
+        $works = self::aligned($after->works ?? '', $this->inAfter);
+
         $effects = [];
-        foreach ($this->items as $index => $item) {
-            $effect = self::effect($before, $after, $item);
-            if ($effect !== null) {
-                $effects[$index] = $effect;
-            }
+        self::set($effects, $is & ~$was, Effect::Gain);
+        $lost = $was & ~$is;
+        if (str_contains($lost, Mask::IN)) {
+            $again = $after === null ? $lost ^ $lost : self::aligned($after->opensLater(), $this->inAfter);
+            self::set($effects, $lost & $again, Effect::Pause);
+            self::set($effects, $lost & ~$again, Effect::Lose);
         }
+        $both = $was & $is;
+        self::set($effects, $both & $works & ~$worked, Effect::GainWork);
+        self::set($effects, $both & $worked & ~$works, Effect::LoseWork);
+        $same = $both & ~($works ^ $worked);
+        $this->foresee($effects, $before, $after, $same & ~$works, ~($was | $is) & str_repeat(Mask::IN, strlen($was)));
+        $this->compareEndings($effects, $before, $after, $same);
 
         return $effects;
     }
 
-    private static function effect(Outlook $before, Outlook $after, string $item): ?Effect
+    /**
+     * Effects 4 and 6.
+     *
+     * @param  array<int, Effect>  $effects
+     * @param  string  $lookOnly  open in both, to look at only
+     * @param  string  $shut  open in neither
+     */
+    private function foresee(array &$effects, ?Outlook $before, ?Outlook $after, string $lookOnly, string $shut): void
     {
-        $was = $before->isOpen($item);
-        $is = $after->isOpen($item);
-        if ($is && ! $was) {
-            return Effect::Gain;
+        if (! str_contains($lookOnly.$shut, Mask::IN)) {
+            return;
         }
-        if ($was && ! $is) {
-            return $after->opensAgain($item) ? Effect::Pause : Effect::Lose;
+        $reachBefore = $before?->reach();
+        $reachAfter = $after?->reach();
+        foreach ([[$lookOnly, $reachBefore->works ?? [], $reachAfter->works ?? []], [$shut, $reachBefore->open ?? [], $reachAfter->open ?? []]] as [$mask, $was, $is]) {
+            if ($was === $is && $this->inBefore === $this->inAfter) {
+                continue;
+            }
+            for ($item = strpos($mask, Mask::IN); $item !== false; $item = strpos($mask, Mask::IN, $item + 1)) {
+                $effect = Effect::ofMove($was[$this->inBefore[$item]] ?? null, $is[$this->inAfter[$item]] ?? null);
+                if ($effect !== null) {
+                    $effects[$item] = $effect;
+                }
+            }
         }
-        if (! $was) {
-            return Effect::ofMove($before->firstOpen($item), $after->firstOpen($item));
-        }
-        if ($before->mayAct($item) !== $after->mayAct($item)) {
-            return $after->mayAct($item) ? Effect::GainWork : Effect::LoseWork;
-        }
-        $move = $after->mayAct($item) ? null : Effect::ofMove($before->firstWork($item), $after->firstWork($item));
+    }
 
-        return $move ?? Effect::ofEnding($before->ending($item), $after->ending($item));
+    /**
+     * Effect 5, where nothing fitted before.
+     *
+     * @param  array<int, Effect>  $effects
+     * @param  string  $same  open in both in the same way
+     */
+    private function compareEndings(array &$effects, ?Outlook $before, ?Outlook $after, string $same): void
+    {
+        if (! str_contains($same, Mask::IN)) {
+            return;
+        }
+        $was = $before?->endings() ?? [];
+        $is = $after?->endings() ?? [];
+        if ($was === $is && $this->inBefore === $this->inAfter) {
+            return;
+        }
+        for ($item = strpos($same, Mask::IN); $item !== false; $item = strpos($same, Mask::IN, $item + 1)) {
+            $effect = isset($effects[$item]) ? null : Effect::ofEnding($was[$this->inBefore[$item]] ?? null, $is[$this->inAfter[$item]] ?? null);
+            if ($effect !== null) {
+                $effects[$item] = $effect;
+            }
+        }
+    }
+
+    /** @param  array<int, Effect>  $effects */
+    private static function set(array &$effects, string $items, Effect $effect): void
+    {
+        for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
+            $effects[$item] = $effect;
+        }
+    }
+
+    /**
+     * A mask of one plan's outline as one of the items of both.
+     *
+     * @param  list<int>  $positions
+     */
+    private static function aligned(string $mask, array $positions): string
+    {
+        if ($mask !== '' && count($positions) === strlen($mask) && $positions[0] === 0 && $positions === range(0, strlen($mask) - 1)) {
+            return $mask;
+        }
+        $aligned = '';
+        foreach ($positions as $position) {
+            $aligned .= $position < 0 ? Mask::OUT : $mask[$position];
+        }
+
+        return $aligned;
     }
 }

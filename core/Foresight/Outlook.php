@@ -4,116 +4,67 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Foresight;
 
-use SilentKeep\Core\Deciding\Decider;
-use SilentKeep\Core\Deciding\Standing;
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** What one person has of one plan at an instant, and what they may come to within a time. */
 final class Outlook
 {
-    /** @var list<Standing> */
-    private readonly array $now;
+    public readonly string $open;
 
-    private ?Reach $reach = null;
+    public readonly string $works;
 
-    /** @var ?array<int, list<Standing>> the standings at later instants of change, if only time moves */
-    private ?array $later = null;
+    public readonly ViewerMasks $viewer;
 
-    /** @param  ?Decider  $decider  null: the plan lacks the course */
-    public function __construct(private readonly ?Decider $decider, private readonly Viewer $viewer, private readonly int $at, private readonly int $until)
-    {
-        $this->now = $decider === null ? [] : $decider->glance($viewer, $at)->standings;
+    /** @param  int  $until  the last instant that is looked at */
+    public function __construct(
+        private readonly CompiledDecider $decider,
+        private readonly Reaching $reaching,
+        Viewer $viewer,
+        private readonly int $at,
+        private readonly int $until,
+    ) {
+        $this->viewer = $decider->viewer($viewer, $at);
+        [$this->open, $this->works] = $this->viewer->open($at);
     }
 
-    public function isOpen(string $item): bool
+    public function reach(): Reach
     {
-        return $this->standing($item)?->isOpen() ?? false;
+        return $this->reaching->ofMasks($this->viewer, $this->at, $this->until + 1);
     }
 
-    public function mayAct(string $item): bool
+    /**
+     * When what is open now is no longer open (no longer to work in, if it is so now), if only time moves.
+     *
+     * @return array<int, int> by position; what lasts throughout is left out
+     */
+    public function endings(): array
     {
-        return $this->standing($item)->act ?? false;
-    }
-
-    /** Whether it is open at a later instant, up to and including the last, if only time moves. */
-    public function opensAgain(string $item): bool
-    {
-        $position = $this->position($item);
-        if ($position === null) {
-            return false;
-        }
-        foreach ($this->later() as $standings) {
-            if ($standings[$position]->isOpen()) {
-                return true;
+        $endings = [];
+        $lookOnly = $this->open ^ $this->works;
+        $lasting = $this->open;
+        foreach ($this->decider->instants($this->viewer, $this->at, $this->until + 1, shutting: true) as $instant) {
+            [$open, $works] = $this->viewer->open($instant);
+            $ended = $lasting & (($works | ($open & $lookOnly)) ^ $lasting);
+            for ($item = strpos($ended, Mask::IN); $item !== false; $item = strpos($ended, Mask::IN, $item + 1)) {
+                $endings[$item] = $instant;
             }
+            $lasting ^= $ended;
         }
 
-        return false;
+        return $endings;
     }
 
-    public function firstOpen(string $item): ?int
+    /** What is open at a later instant, up to and including the last, if only time moves. */
+    public function opensLater(): string
     {
-        $position = $this->position($item);
-
-        return $position === null ? null : $this->reach()?->open[$position];
-    }
-
-    public function firstWork(string $item): ?int
-    {
-        $position = $this->position($item);
-
-        return $position === null ? null : $this->reach()?->works[$position];
-    }
-
-    /** When it is no longer open (no longer to work in, if it is so now), if only time moves; null: not within the time. */
-    public function ending(string $item): ?int
-    {
-        $position = $this->position($item);
-        if ($position === null) {
-            return null;
-        }
-        $working = $this->now[$position]->act;
-        foreach ($this->later() as $at => $standings) {
-            $standing = $standings[$position];
-            if (! $standing->isOpen() || ($working && ! $standing->act)) {
-                return $at;
-            }
+        $later = str_repeat(Mask::OUT, strlen($this->open));
+        foreach ($this->decider->instants($this->viewer, $this->at, $this->until + 1) as $instant) {
+            $later |= $this->viewer->open($instant)[0];
         }
 
-        return null;
-    }
-
-    private function position(string $item): ?int
-    {
-        return $this->decider?->course->outline->positionOf($item);
-    }
-
-    private function standing(string $item): ?Standing
-    {
-        $position = $this->position($item);
-
-        return $position === null ? null : $this->now[$position];
-    }
-
-    private function reach(): ?Reach
-    {
-        return $this->reach ??= $this->decider === null ? null : (new Reaching($this->decider))->reach($this->viewer, $this->at, $this->until + 1);
-    }
-
-    /** @return array<int, list<Standing>> by instant, ascending */
-    private function later(): array
-    {
-        if ($this->later !== null) {
-            return $this->later;
-        }
-        $later = [];
-        if ($this->decider !== null) {
-            $viewer = Decider::asOf($this->viewer, $this->at);
-            foreach ($this->decider->changePoints->between($viewer, $this->at, $this->until + 1) as $instant) {
-                $later[$instant] = $this->decider->glance($viewer, $instant)->standings;
-            }
-        }
-
-        return $this->later = $later;
+        return $later;
     }
 }

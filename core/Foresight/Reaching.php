@@ -4,54 +4,53 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Foresight;
 
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Deciding\Decider;
-use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Foresight\Definition\SteppingReach;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Viewer;
 
 /**
- * The definition of reach: steps through the instants of change, finishing at each all there is to
- * finish. Whoever is observed finishes nothing.
+ * Reach in one sweep: the same as {@see SteppingReach}, which defines it.
+ *
+ * At each instant only what could open then and has not opened yet is looked at, in reading order, and what
+ * is finished counts at once for what follows. That gives the same instants as long as finishing something
+ * never shuts anything; where a condition asks what is done, and for observers, the definition is asked.
  */
 final readonly class Reaching
 {
-    public function __construct(private Decider $decider)
+    private CompiledDecider $compiled;
+
+    private SteppingReach $definition;
+
+    public function __construct(Decider $decider, ?CompiledDecider $compiled = null)
     {
+        $this->compiled = $compiled ?? CompiledDecider::of($decider->prepared);
+        $this->definition = new SteppingReach($decider);
     }
 
     /** @param  int  $before  the first instant that no longer counts; `$from` itself always does */
     public function reach(Viewer $viewer, int $from, int $before = Instant::NEVER): Reach
     {
-        $outline = $this->decider->course->outline;
-        $viewer = Decider::asOf($viewer, $from);
-        $open = $works = array_fill(0, $outline->count(), null);
-        $instants = [$from, ...$this->decider->changePoints->between($viewer, $from, $before)];
+        return $this->ofMasks($this->compiled->viewer($viewer, $from), $from, $before);
+    }
+
+    public function ofMasks(ViewerMasks $viewer, int $from, int $before): Reach
+    {
+        if ($viewer->observed !== null || $this->compiled->compiled->conditionsOnDone) {
+            return $this->definition->reach($viewer->viewer, $from, $before);
+        }
+        $instants = [$from, ...$this->compiled->instants($viewer, $from, $before)];
+        $sweep = new Sweep($viewer);
         foreach ($instants as $at) {
-            do {
-                $news = false;
-                $done = $viewer->done;
-                foreach ($this->decider->glance($viewer, $at)->standings as $position => $standing) {
-                    if ($standing->isOpen() && $open[$position] === null) {
-                        $open[$position] = $at;
-                        $news = true;
-                    }
-                    if (! $standing->isOpen() || ! $standing->act) {
-                        continue;
-                    }
-                    if ($works[$position] === null) {
-                        $works[$position] = $at;
-                        $news = true;
-                    }
-                    $item = $outline->items[$position];
-                    if (($item->kind === Kind::Lesson || $item->kind === Kind::Part) && ! isset($done[$item->key])) {
-                        $done[$item->key] = $at;
-                        $news = true;
-                    }
-                }
-                $viewer = $viewer->withDone($done);
-            } while ($news);
+            $sweep->at($at);
+        }
+        $done = array_filter($viewer->viewer->done, static fn (int $since): bool => $since <= $from);
+        foreach ($sweep->finished as $item => $at) {
+            $done[$this->compiled->compiled->outline->items[$item]->key] = $at;
         }
 
-        return new Reach($open, $works, $instants, $viewer);
+        return new Reach($sweep->open, $sweep->works, $instants, $viewer->viewer->withDone($done));
     }
 }

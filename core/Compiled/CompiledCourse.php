@@ -1,0 +1,377 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Compiled;
+
+use SilentKeep\Core\Deciding\Admission;
+use SilentKeep\Core\Deciding\Audiences;
+use SilentKeep\Core\Deciding\MomentFacts;
+use SilentKeep\Core\Deciding\PreparedCourse;
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Rules\AfterPrevious;
+use SilentKeep\Core\Rules\AfterStart;
+use SilentKeep\Core\Rules\AllOf;
+use SilentKeep\Core\Rules\AnyOf;
+use SilentKeep\Core\Rules\ClosesOn;
+use SilentKeep\Core\Rules\Condition;
+use SilentKeep\Core\Rules\FromInstant;
+use SilentKeep\Core\Rules\HasLabel;
+use SilentKeep\Core\Rules\Held;
+use SilentKeep\Core\Rules\IsDone;
+use SilentKeep\Core\Rules\NotSo;
+use SilentKeep\Core\Rules\OpensOn;
+use SilentKeep\Core\Rules\Prerequisites;
+use SilentKeep\Core\Rules\UntilInstant;
+use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Viewing\Offer;
+
+/** A course laid out for deciding it for many viewers: masks, positions and integers in place of rule objects. */
+final class CompiledCourse
+{
+    public readonly Outline $outline;
+
+    public readonly int $count;
+
+    public readonly string $all;
+
+    public readonly string $none;
+
+    /** Neither a draft nor inside one. */
+    public readonly string $published;
+
+    public readonly string $lessons;
+
+    public readonly string $lessonsAndParts;
+
+    public readonly string $notBoards;
+
+    public readonly string $withoutTiers;
+
+    public readonly string $samples;
+
+    public readonly string $guestsAdmitted;
+
+    public readonly string $guestTiers;
+
+    public readonly string $observersAdmitted;
+
+    public readonly string $observerTiers;
+
+    /** @var list<bool> */
+    public readonly array $isModule;
+
+    /** @var list<int> what can come out hidden, in reading order: drafts, what hides when closed, and all inside */
+    public readonly array $mayHide;
+
+    /** @var list<bool> whether the item itself hides when closed, or is a draft */
+    public readonly array $hidesItself;
+
+    /** @var list<int> items with prerequisites of their own, in reading order */
+    public readonly array $waiting;
+
+    /** @var array<int, Prerequisites> */
+    public readonly array $after;
+
+    /** @var array<int, list<int>> earlier siblings in an order, the nearest first, boards left out */
+    public readonly array $earlier;
+
+    /** @var list<list<int>> the path of each item from itself upward */
+    public readonly array $upward;
+
+    /** @var list<list<int>> of the path from the item upward, those with prerequisites */
+    public readonly array $gates;
+
+    /** @var list<list<int>> the modules that an item stands in, itself left out */
+    public readonly array $modules;
+
+    /** Whether a condition asks what is done: then finishing something may also shut an item. */
+    public readonly bool $conditionsOnDone;
+
+    /** @var list<int> instants at which a condition changes by itself, ascending */
+    public readonly array $conditionInstants;
+
+    private readonly bool $unconditional;
+
+    /** @var array<array-key, true> labels that a condition names */
+    private readonly array $labels;
+
+    private readonly MainPlan $mainPlan;
+
+    /** @var array<string, Profile> */
+    private array $profiles = [];
+
+    /** @var array<string, string> */
+    private array $audiences = [];
+
+    /** @var array<string, string> */
+    private array $possible = [];
+
+    /** @var array<int, string> */
+    private array $subtrees = [];
+
+    public function __construct(public readonly PreparedCourse $prepared)
+    {
+        $this->outline = $outline = $prepared->outline;
+        $this->count = $outline->count();
+        $this->all = str_repeat(Mask::IN, $this->count);
+        $this->none = str_repeat(Mask::OUT, $this->count);
+        $kinds = array_map(static fn ($item): Kind => $item->kind, $outline->items);
+        $this->published = Mask::of(array_map(static fn (bool $draft): bool => ! $draft, $outline->draftOnPath));
+        $this->lessons = Mask::of(array_map(static fn (Kind $kind): bool => $kind === Kind::Lesson, $kinds));
+        $this->lessonsAndParts = Mask::of(array_map(static fn (Kind $kind): bool => $kind === Kind::Lesson || $kind === Kind::Part, $kinds));
+        $this->notBoards = Mask::of(array_map(static fn (Kind $kind): bool => $kind !== Kind::Board, $kinds));
+        $this->isModule = array_map(static fn (Kind $kind): bool => $kind === Kind::Module, $kinds);
+        $this->withoutTiers = Mask::of(array_map(static fn (bool $tiers): bool => ! $tiers, $prepared->tiersOnPath));
+        $this->samples = Mask::of($prepared->partOfSample);
+        $this->guestsAdmitted = Mask::of($prepared->guests->admits);
+        $this->guestTiers = Mask::of($prepared->guests->tiersAllow);
+        $this->observersAdmitted = Mask::of($prepared->observers->admits);
+        $this->observerTiers = Mask::of($prepared->observers->tiersAllow);
+        $this->layOutHiding();
+        $this->layOutPrerequisites();
+        $this->layOutConditions();
+        $this->mainPlan = new MainPlan($this);
+    }
+
+    private function layOutHiding(): void
+    {
+        $mayHide = $hidesItself = $inside = [];
+        foreach ($this->outline->items as $at => $item) {
+            $above = $this->outline->parent[$at];
+            $hidesItself[] = $item->draft || $item->hideWhenClosed;
+            $inside[] = $hidesItself[$at] || ($above !== Outline::TOP && $inside[$above]);
+            if ($inside[$at]) {
+                $mayHide[] = $at;
+            }
+        }
+        $this->mayHide = $mayHide;
+        $this->hidesItself = $hidesItself;
+    }
+
+    private function layOutPrerequisites(): void
+    {
+        $waiting = $after = $earlier = $upward = $gates = $modules = $siblings = [];
+        foreach ($this->outline->items as $at => $item) {
+            $above = $this->outline->parent[$at];
+            if ($item->after !== null) {
+                $after[$at] = $item->after;
+            }
+            if ($item->kind !== Kind::Board) {
+                $inOrder = $above === Outline::TOP ? $this->prepared->course->inOrder : $this->outline->items[$above]->inOrder;
+                if ($inOrder && isset($siblings[$above])) {
+                    $earlier[$at] = array_reverse($siblings[$above]);
+                }
+                $siblings[$above][] = $at;
+            }
+            if (isset($after[$at]) || isset($earlier[$at])) {
+                $waiting[] = $at;
+            }
+            $upward[] = array_reverse($this->outline->path[$at]);
+            $gates[] = array_values(array_filter($upward[$at], static fn (int $step): bool => isset($after[$step]) || isset($earlier[$step])));
+            $modules[] = array_values(array_filter($upward[$at], fn (int $step): bool => $step !== $at && $this->isModule[$step]));
+        }
+        $this->waiting = $waiting;
+        $this->after = $after;
+        $this->earlier = $earlier;
+        $this->upward = $upward;
+        $this->gates = $gates;
+        $this->modules = $modules;
+    }
+
+    private function layOutConditions(): void
+    {
+        $labels = $instants = [];
+        $onDone = false;
+        $unconditional = true;
+        foreach ($this->outline->items as $item) {
+            foreach ($item->only === null ? [] : self::leaves($item->only) as $leaf) {
+                if ($leaf instanceof HasLabel) {
+                    $labels[$leaf->label] = true;
+                } elseif ($leaf instanceof FromInstant || $leaf instanceof UntilInstant) {
+                    $instants[] = $leaf->at;
+                }
+                $onDone = $onDone || $leaf instanceof IsDone;
+            }
+            $unconditional = $unconditional && $item->only === null;
+        }
+        $instants = array_values(array_unique($instants));
+        sort($instants);
+        $this->labels = $labels;
+        $this->conditionInstants = $instants;
+        $this->conditionsOnDone = $onDone;
+        $this->unconditional = $unconditional;
+    }
+
+    /** @return list<Condition> */
+    private static function leaves(Condition $condition): array
+    {
+        return match (true) {
+            $condition instanceof AllOf, $condition instanceof AnyOf => array_merge([], ...array_map(self::leaves(...), $condition->conditions)),
+            $condition instanceof NotSo => self::leaves($condition->condition),
+            default => [$condition],
+        };
+    }
+
+    /** Which stretch between the dates in conditions an instant lies in. */
+    public function stretch(int $at): int
+    {
+        $stretch = 0;
+        foreach ($this->conditionInstants as $instant) {
+            if ($instant > $at) {
+                break;
+            }
+            $stretch++;
+        }
+
+        return $stretch;
+    }
+
+    /** The item and all inside it. */
+    public function subtree(int $item): string
+    {
+        return $this->subtrees[$item] ??= str_repeat(Mask::OUT, $item)
+            .str_repeat(Mask::IN, $this->outline->end[$item] - $item)
+            .str_repeat(Mask::OUT, $this->count - $this->outline->end[$item]);
+    }
+
+    /**
+     * What of a viewer's labels bears on this course.
+     *
+     * @param  list<string>  $labels
+     * @return list<string> sorted
+     */
+    public function bearing(array $labels): array
+    {
+        if ($this->labels === [] || $labels === []) {
+            return [];
+        }
+        $bearing = array_values(array_unique(array_filter($labels, fn (string $label): bool => isset($this->labels[$label]))));
+        sort($bearing, SORT_STRING);
+
+        return $bearing;
+    }
+
+    /** @param  list<string>  $labels  that bear on this course */
+    public function profile(Offer $offer, array $labels): Profile
+    {
+        $key = $offer->key."\0".implode("\0", $labels);
+
+        return $this->profiles[$key] ??= new Profile($this, $offer, $labels);
+    }
+
+    /**
+     * Where every condition on the path holds.
+     *
+     * @param  list<string>  $labels  that bear on this course
+     * @param  array<int, true>  $done
+     */
+    public function audience(ViewerKind $kind, ?Offer $offer, array $labels, array $done, int $at): string
+    {
+        if ($this->unconditional) {
+            return $this->all;
+        }
+        $facts = fn (): MomentFacts => MomentFacts::asItStands($this->outline, $labels, $done, $at, $kind, $offer, $offer === null ? null : $this->prepared->coverage($offer));
+        if ($this->conditionsOnDone) {
+            return Mask::of(Audiences::holding($this->outline, $facts()));
+        }
+        $key = implode("\0", [$kind->value, $this->stretch($at), $offer === null ? '' : '='.$offer->key, ...$labels]);
+
+        return $this->audiences[$key] ??= Mask::of(Audiences::holding($this->outline, $facts()));
+    }
+
+    /**
+     * Where no condition on the path is settled against the holder of a pass.
+     *
+     * @param  list<string>  $labels  that bear on this course
+     * @param  array<int, true>  $done
+     */
+    public function possible(Offer $offer, array $labels, array $done, int $at): string
+    {
+        if ($this->unconditional) {
+            return $this->all;
+        }
+        $facts = fn (): MomentFacts => MomentFacts::asItMayCome($this->outline, $labels, $done, $at, $offer, $this->prepared->coverage($offer));
+        if ($this->conditionsOnDone) {
+            return Mask::of(Audiences::notSettledAgainst($this->outline, $facts()));
+        }
+        $key = implode("\0", [$this->stretch($at), $offer->key, ...$labels]);
+
+        return $this->possible[$key] ??= Mask::of(Audiences::notSettledAgainst($this->outline, $facts()));
+    }
+
+    /**
+     * The instants at which anything may change for everybody, in no order.
+     *
+     * @param  bool  $shutting  only those at which something may shut
+     * @return list<int>
+     */
+    public function instants(bool $shutting): array
+    {
+        $course = $this->prepared->course;
+        $instants = [...$this->conditionInstants, ...$this->mainPlan->instants($shutting)];
+        if ($course->opens !== null && ! $shutting) {
+            $instants[] = $course->opens;
+        }
+        if ($course->closes !== null) {
+            $instants[] = $course->closes;
+        }
+
+        return $instants;
+    }
+
+    public function mainPlan(): MainPlan
+    {
+        return $this->mainPlan;
+    }
+
+    /**
+     * Relative openings of the main plan that bar those who come by a door.
+     */
+    public function barredByRelativeOpenings(Admission $door): string
+    {
+        $barred = [];
+        foreach ($this->outline->path as $at => $path) {
+            $bars = false;
+            foreach ($path as $step) {
+                $opening = $this->prepared->course->mainPlan?->opening($step);
+                $deciding = $door->deciding[$at];
+                $bars = $bars || (($opening instanceof AfterStart || $opening instanceof AfterPrevious) && ($deciding === null || $deciding < $step));
+            }
+            $barred[] = $bars;
+        }
+
+        return Mask::of($barred);
+    }
+
+    public function heldByMainPlan(): string
+    {
+        $held = $this->none;
+        foreach (array_keys($this->outline->items) as $at) {
+            if ($this->prepared->course->mainPlan?->opening($at) instanceof Held) {
+                $held |= $this->subtree($at);
+            }
+        }
+
+        return $held;
+    }
+
+    /** @return array{list<array{int, string}>, list<array{int, string}>} dated openings and closings of the main plan, each with what it rules */
+    public function datesOfMainPlan(): array
+    {
+        $opens = $closes = [];
+        foreach (array_keys($this->outline->items) as $at) {
+            $opening = $this->prepared->course->mainPlan?->opening($at);
+            $closing = $this->prepared->course->mainPlan?->closing($at);
+            if ($opening instanceof OpensOn) {
+                $opens[] = [$opening->at, $this->subtree($at)];
+            }
+            if ($closing instanceof ClosesOn) {
+                $closes[] = [$closing->at, $this->subtree($at)];
+            }
+        }
+
+        return [$opens, $closes];
+    }
+}

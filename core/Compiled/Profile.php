@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Compiled;
+
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Rules\AtOnce;
+use SilentKeep\Core\Rules\ClosesOn;
+use SilentKeep\Core\Rules\Closing;
+use SilentKeep\Core\Rules\Held;
+use SilentKeep\Core\Rules\Opening;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Offer;
+
+/**
+ * What all holders of an offer with the same labels have in common: what it covers, and the steps in which
+ * it is released and closed. Items of one step always share a date, so that a pass needs only as many dates
+ * as its plan has rules.
+ */
+final class Profile
+{
+    public readonly string $inScope;
+
+    public readonly string $inTier;
+
+    public readonly string $covered;
+
+    /** Released never, whenever the pass begins. */
+    public readonly string $held;
+
+    /** @var list<int> the release step of each item; step 0 is the beginning */
+    public readonly array $releaseStep;
+
+    /** @var list<string> what each release step releases */
+    public readonly array $releases;
+
+    /** @var list<int> the closing step of each item; step 0 never closes */
+    public readonly array $closingStep;
+
+    /** @var list<string> */
+    public readonly array $closes;
+
+    /** @var array<int, array{Opening, int, int}> by step: the rule, the step of what the item stands in, the step of the one before (-1: none) */
+    private array $openings = [];
+
+    /** @var array<int, array{Closing, int, int}> by step: the rule, the release step, the closing step of what the item stands in */
+    private array $closings = [];
+
+    /** @param  list<string>  $labels  that bear on the course */
+    public function __construct(private readonly CompiledCourse $course, public readonly Offer $offer, public readonly array $labels)
+    {
+        $coverage = $course->prepared->coverage($offer);
+        $this->inScope = Mask::of($coverage->inScope);
+        $this->inTier = Mask::of($coverage->inTier);
+        $this->covered = $this->inScope & $this->inTier;
+        $this->layOutSteps();
+    }
+
+    private function layOutSteps(): void
+    {
+        $outline = $this->course->outline;
+        $open = $this->course->prepared->notRuledOut($this->offer, $this->labels);
+        $releaseStep = $closingStep = $previous = [];
+        $never = [false];
+        foreach ($outline->items as $at => $item) {
+            $above = $outline->parent[$at];
+            $inherited = $above === Outline::TOP ? 0 : $releaseStep[$above];
+            $rule = $this->offer->plan?->opening($at) ?? new AtOnce;
+            $releaseStep[] = $rule instanceof AtOnce ? $inherited : count($never);
+            if (! $rule instanceof AtOnce) {
+                $this->openings[count($never)] = [$rule, $inherited, $previous[$outline->depth[$at]] ?? -1];
+                $never[] = $never[$inherited] || $rule instanceof Held;
+            }
+            $closing = $this->offer->plan?->closing($at);
+            $closingAbove = $above === Outline::TOP ? 0 : $closingStep[$above];
+            $closingStep[] = $closing === null ? $closingAbove : count($this->closings) + 1;
+            if ($closing !== null) {
+                $this->closings[count($this->closings) + 1] = [$closing, $releaseStep[$at], $closingAbove];
+            }
+            if ($item->kind !== Kind::Board && ! $outline->draftOnPath[$at] && $this->covered[$at] === Mask::IN && $open[$at] && ! $never[$releaseStep[$at]]) {
+                $previous[$outline->depth[$at]] = $releaseStep[$at];
+            }
+        }
+        $this->releaseStep = $releaseStep;
+        $this->closingStep = $closingStep;
+        $this->releases = self::members($releaseStep, count($never));
+        $this->closes = self::members($closingStep, count($this->closings) + 1);
+        $held = $this->course->none;
+        foreach ($never as $step => $isNever) {
+            $held = $isNever ? $held | $this->releases[$step] : $held;
+        }
+        $this->held = $held;
+    }
+
+    /**
+     * @param  list<int>  $stepOf
+     * @return list<string>
+     */
+    private static function members(array $stepOf, int $steps): array
+    {
+        $members = [];
+        for ($step = 0; $step < $steps; $step++) {
+            $members[] = Mask::of(array_map(static fn (int $of): bool => $of === $step, $stepOf));
+        }
+
+        return $members;
+    }
+
+    /**
+     * @param  int  $start  the instant from which the pass is paced, not before the course opens
+     * @return list<int> the instant of each release step
+     */
+    public function releaseInstants(int $start): array
+    {
+        $zone = $this->course->prepared->plan->zone;
+        $instants = [$start];
+        foreach ($this->openings as [$rule, $above, $previous]) {
+            $own = $rule->instant($start, $previous < 0 ? null : $instants[$previous], $zone);
+            $instants[] = $own > $instants[$above] ? $own : $instants[$above];
+        }
+
+        return $instants;
+    }
+
+    /**
+     * @param  list<int>  $releases
+     * @return list<int> the instant of each closing step
+     */
+    public function closingInstants(array $releases, int $from): array
+    {
+        $zone = $this->course->prepared->plan->zone;
+        $instants = [Instant::NEVER];
+        foreach ($this->closings as [$rule, $release, $above]) {
+            $own = $rule instanceof ClosesOn ? $rule->at : $rule->instant(max($releases[$release], $from), $zone);
+            $instants[] = min($own, $instants[$above]);
+        }
+
+        return $instants;
+    }
+}

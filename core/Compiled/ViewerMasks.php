@@ -1,0 +1,270 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Compiled;
+
+use SilentKeep\Core\Deciding\OwnRoutes;
+use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Entry;
+use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Viewing\Grant;
+use SilentKeep\Core\Viewing\PassState;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** One viewer of one course with what is done as of an instant; asked about that instant or later ones. */
+final class ViewerMasks
+{
+    /** @var list<PassMasks> of this course, active or not, in the order given */
+    public readonly array $passes;
+
+    /** @var list<array{Grant, string}> with what each opens */
+    public readonly array $grants;
+
+    /** @var array<int, true> */
+    public readonly array $done;
+
+    public readonly string $doneMask;
+
+    /** @var list<string> that bear on the course */
+    public readonly array $labels;
+
+    public readonly ?ViewerMasks $observed;
+
+    /** @param  int  $asOf  what is done later is ignored */
+    public function __construct(public readonly CompiledCourse $course, public readonly Viewer $viewer, int $asOf)
+    {
+        $prepared = $course->prepared;
+        $done = [];
+        $mask = $course->none;
+        foreach ($viewer->done as $key => $since) {
+            $position = $since <= $asOf ? $course->outline->positionOf((string) $key) : null;
+            if ($position !== null) {
+                $done[$position] = true;
+                $mask[$position] = Mask::IN;
+            }
+        }
+        $this->done = $done;
+        $this->doneMask = $mask;
+        $this->labels = $course->bearing($viewer->labels);
+        $passes = [];
+        foreach ($viewer->passes as $pass) {
+            $offer = $prepared->offerOf($pass);
+            if ($offer !== null) {
+                $passes[] = new PassMasks($course, $pass, $course->profile($offer, $this->labels), $done, $mask);
+            }
+        }
+        $this->passes = $passes;
+        $grants = [];
+        foreach ($viewer->grants as $grant) {
+            $position = $course->outline->positionOf($grant->item);
+            if ($position !== null) {
+                $grants[] = [$grant, $course->subtree($position)];
+            }
+        }
+        $this->grants = $grants;
+        $learner = $viewer->observes;
+        $this->observed = $learner === null ? null
+            : new self($course, new Viewer(false, true, $learner->guest, $learner->labels, $learner->passes, $learner->grants, $learner->done), $asOf);
+    }
+
+    /**
+     * The instants of this viewer's own, and of whom they observe, at which anything may change; in no order.
+     *
+     * @param  bool  $shutting  only those at which something may shut
+     * @return list<int>
+     */
+    public function instants(bool $shutting = false): array
+    {
+        $instants = [];
+        foreach ($this->passes as $pass) {
+            array_push($instants, ...$pass->instants($shutting));
+        }
+        foreach ($this->grants as [$grant]) {
+            $instants[] = $grant->until;
+            if (! $shutting) {
+                $instants[] = $grant->from;
+            }
+        }
+
+        return $this->observed === null ? $instants : [...$instants, ...$this->observed->instants($shutting)];
+    }
+
+    public function holdsActivePass(int $at): bool
+    {
+        foreach ($this->passes as $pass) {
+            if ($pass->isActive($at)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function gate(int $at): ?Reason
+    {
+        return OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at) || ($this->observed !== null && $this->observed->holdsActivePass($at)), $at);
+    }
+
+    /** Route 1, drafts and the course gate left aside. */
+    public function byPass(int $at, ViewerKind $kind = ViewerKind::Learner): string
+    {
+        $open = $this->course->none;
+        foreach ($this->passes as $pass) {
+            if ($pass->isActive($at)) {
+                $open |= $pass->timely($at, $kind) & $pass->progress($at)->passes();
+            }
+        }
+
+        return $open;
+    }
+
+    /** Route 2. */
+    public function byGrant(int $at): string
+    {
+        $open = $this->course->none;
+        foreach ($this->grants as [$grant, $items]) {
+            if ($grant->isActive($at)) {
+                $open |= $items;
+            }
+        }
+
+        return $open;
+    }
+
+    /** Route 3. */
+    public function asAnyone(int $at, ?ViewerKind $kind = null): string
+    {
+        if ($this->course->prepared->course->entry !== Entry::Anyone) {
+            return $this->course->none;
+        }
+
+        return $this->course->withoutTiers & $this->audience($kind ?? $this->anyoneKind(), $at) & $this->course->mainPlan()->allows($at, $this->course->none);
+    }
+
+    public function anyoneKind(): ViewerKind
+    {
+        return $this->viewer->signedIn ? ViewerKind::Member : ViewerKind::Visitor;
+    }
+
+    /** Route 4. */
+    public function asSample(): string
+    {
+        return $this->viewer->signedIn || ! $this->course->prepared->course->sampleNeedsAccount ? $this->course->samples : $this->course->none;
+    }
+
+    /** Route 5. */
+    public function asObserver(int $at): string
+    {
+        $door = $this->course->prepared->course->observerDoor;
+        if ($this->observed === null || ! $door->open) {
+            return $this->course->none;
+        }
+        if ($door->follow) {
+            return $this->course->observersAdmitted & $this->observed->byOwnRoutes($at, ViewerKind::Observer);
+        }
+
+        return $this->course->observersAdmitted & $this->course->observerTiers & $this->audience(ViewerKind::Observer, $at)
+            & $this->course->mainPlan()->allows($at, $this->course->mainPlan()->barsObservers);
+    }
+
+    /** Route 6. */
+    public function asGuest(int $at): string
+    {
+        if (! $this->viewer->guest || ! $this->guestDoorOpen()) {
+            return $this->course->none;
+        }
+
+        return $this->course->guestsAdmitted & $this->course->guestTiers & $this->audience(ViewerKind::Guest, $at)
+            & $this->course->mainPlan()->allows($at, $this->course->mainPlan()->barsGuests);
+    }
+
+    public function guestDoorOpen(): bool
+    {
+        return $this->course->prepared->plan->guests && $this->course->prepared->course->guestDoor->open;
+    }
+
+    /**
+     * Routes 1 to 3 with the viewer's own course gate, as somebody who follows them has it.
+     *
+     * @param  ?ViewerKind  $kind  as which conditions are read; null: as their own
+     */
+    public function byOwnRoutes(int $at, ?ViewerKind $kind): string
+    {
+        $gatePasses = OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at), $at) === null;
+
+        return $gatePasses
+            ? $this->byPass($at, $kind ?? ViewerKind::Learner) | $this->byGrant($at) | $this->asAnyone($at, $kind)
+            : $this->byGrant($at);
+    }
+
+    /** On a route without a pass. */
+    public function audience(ViewerKind $kind, int $at): string
+    {
+        return $this->course->audience($kind, null, $this->labels, $this->done, $at);
+    }
+
+    /** @return array{string, string} what is open, and what is open to work in */
+    public function open(int $at): array
+    {
+        if ($this->viewer->staff) {
+            return [$this->course->all, $this->course->all];
+        }
+        if ($this->course->prepared->course->state === CourseState::Draft) {
+            return [$this->course->none, $this->course->none];
+        }
+        $works = $this->course->none;
+        $looks = $this->byGrant($at);
+        if ($this->gate($at) === null) {
+            $works = $this->byPass($at);
+            $looks |= $this->asAnyone($at);
+        }
+        if ($this->viewer->signedIn) {
+            $works |= $looks;
+        }
+        if ($this->gate($at) === null) {
+            $looks |= $this->asSample() | $this->asObserver($at) | $this->asGuest($at);
+        }
+
+        return [($works | $looks) & $this->course->published, $works & $this->course->published];
+    }
+
+    /** What comes out hidden, of what is not open. */
+    public function hidden(string $open): string
+    {
+        if ($this->course->prepared->course->state === CourseState::Draft) {
+            return $open ^ $this->course->all;
+        }
+        $hidden = $this->course->none;
+        $parent = $this->course->outline->parent;
+        foreach ($this->course->mayHide as $item) {
+            if ($open[$item] === Mask::OUT && ($this->course->hidesItself[$item] || ($parent[$item] >= 0 && $hidden[$parent[$item]] === Mask::IN))) {
+                $hidden[$item] = Mask::IN;
+            }
+        }
+        foreach (array_reverse($this->course->mayHide) as $item) {
+            if ($hidden[$item] === Mask::OUT && $parent[$item] >= 0) {
+                $hidden[$parent[$item]] = Mask::OUT;
+            }
+        }
+
+        return $hidden;
+    }
+
+    public function lapsedPassReason(int $at): Reason
+    {
+        $latest = null;
+        foreach ($this->passes as $pass) {
+            $latest = $latest === null || $pass->pass->from > $latest->from ? $pass->pass : $latest;
+        }
+
+        return match (true) {
+            $latest === null => Reason::NoPass,
+            $latest->state === PassState::Revoked => Reason::PassRevoked,
+            $latest->state === PassState::Paused => Reason::PassPaused,
+            $at >= $latest->until => Reason::PassEnded,
+            default => Reason::PassNotStarted,
+        };
+    }
+}
