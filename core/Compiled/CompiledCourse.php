@@ -51,6 +51,10 @@ final class CompiledCourse
 
     public readonly string $samples;
 
+    public readonly bool $hasSamples;
+
+    public readonly bool $hasDrafts;
+
     public readonly string $guestsAdmitted;
 
     public readonly string $guestTiers;
@@ -68,8 +72,17 @@ final class CompiledCourse
     /** @var list<bool> whether the item itself hides when closed, or is a draft */
     public readonly array $hidesItself;
 
-    /** @var list<int> items with prerequisites of their own, in reading order */
-    public readonly array $waiting;
+    /** @var list<int> modules with prerequisites of their own, in reading order */
+    public readonly array $modulesThatWait;
+
+    /** Where no item of the path has prerequisites. */
+    public readonly string $ungated;
+
+    /** @var list<list<int>> the modules that an item stands in, itself left out, the nearest first */
+    public readonly array $modules;
+
+    /** What has something inside. */
+    public readonly string $containers;
 
     /** @var array<int, Prerequisites> */
     public readonly array $after;
@@ -83,16 +96,14 @@ final class CompiledCourse
     /** @var list<list<int>> of the path from the item upward, those with prerequisites */
     public readonly array $gates;
 
-    /** @var list<list<int>> the modules that an item stands in, itself left out */
-    public readonly array $modules;
-
     /** Whether a condition asks what is done: then finishing something may also shut an item. */
     public readonly bool $conditionsOnDone;
 
     /** @var list<int> instants at which a condition changes by itself, ascending */
     public readonly array $conditionInstants;
 
-    private readonly bool $unconditional;
+    /** Whether no item has a condition. */
+    public readonly bool $unconditional;
 
     /** @var array<array-key, true> labels that a condition names */
     private readonly array $labels;
@@ -111,6 +122,12 @@ final class CompiledCourse
     /** @var array<int, string> */
     private array $subtrees = [];
 
+    /** @var array<string, Turns> by what counts */
+    private array $turns = [];
+
+    /** Conditions on what is done can make as many sets of what counts as there are viewers. */
+    private const MOST_TURNS = 500;
+
     public function __construct(public readonly PreparedCourse $prepared)
     {
         $this->outline = $outline = $prepared->outline;
@@ -125,6 +142,8 @@ final class CompiledCourse
         $this->isModule = array_map(static fn (Kind $kind): bool => $kind === Kind::Module, $kinds);
         $this->withoutTiers = Mask::of(array_map(static fn (bool $tiers): bool => ! $tiers, $prepared->tiersOnPath));
         $this->samples = Mask::of($prepared->partOfSample);
+        $this->hasSamples = str_contains($this->samples, Mask::IN);
+        $this->hasDrafts = str_contains($this->published, Mask::OUT);
         $this->guestsAdmitted = Mask::of($prepared->guests->admits);
         $this->guestTiers = Mask::of($prepared->guests->tiersAllow);
         $this->observersAdmitted = Mask::of($prepared->observers->admits);
@@ -152,7 +171,7 @@ final class CompiledCourse
 
     private function layOutPrerequisites(): void
     {
-        $waiting = $after = $earlier = $upward = $gates = $modules = $siblings = [];
+        $waiting = $after = $earlier = $upward = $gates = $siblings = [];
         foreach ($this->outline->items as $at => $item) {
             $above = $this->outline->parent[$at];
             if ($item->after !== null) {
@@ -165,19 +184,20 @@ final class CompiledCourse
                 }
                 $siblings[$above][] = $at;
             }
-            if (isset($after[$at]) || isset($earlier[$at])) {
+            if ($this->isModule[$at] && (isset($after[$at]) || isset($earlier[$at]))) {
                 $waiting[] = $at;
             }
             $upward[] = array_reverse($this->outline->path[$at]);
             $gates[] = array_values(array_filter($upward[$at], static fn (int $step): bool => isset($after[$step]) || isset($earlier[$step])));
-            $modules[] = array_values(array_filter($upward[$at], fn (int $step): bool => $step !== $at && $this->isModule[$step]));
         }
-        $this->waiting = $waiting;
+        $this->modulesThatWait = $waiting;
+        $this->containers = Mask::of(array_map(static fn ($item): bool => $item->items !== [], $this->outline->items));
         $this->after = $after;
         $this->earlier = $earlier;
         $this->upward = $upward;
         $this->gates = $gates;
-        $this->modules = $modules;
+        $this->modules = array_map(fn (array $steps): array => array_values(array_filter(array_slice($steps, 1), fn (int $step): bool => $this->isModule[$step])), $upward);
+        $this->ungated = Mask::of(array_map(static fn (array $of): bool => $of === [], $gates));
     }
 
     private function layOutConditions(): void
@@ -234,6 +254,16 @@ final class CompiledCourse
         return $this->subtrees[$item] ??= str_repeat(Mask::OUT, $item)
             .str_repeat(Mask::IN, $this->outline->end[$item] - $item)
             .str_repeat(Mask::OUT, $this->count - $this->outline->end[$item]);
+    }
+
+    /** @param  string  $eligible  what counts for a pass */
+    public function turns(string $eligible): Turns
+    {
+        if (count($this->turns) >= self::MOST_TURNS && ! isset($this->turns[$eligible])) {
+            $this->turns = [];
+        }
+
+        return $this->turns[$eligible] ??= new Turns($this, $eligible);
     }
 
     /**

@@ -56,72 +56,66 @@ final readonly class CompiledDecider
     public function decide(Viewer $viewer, int $at): array
     {
         $masks = $this->viewer($viewer, $at);
-        [$open, $works] = $masks->open($at);
+        $routes = $masks->routes($at);
+        [$open, $works] = $masks->openBy($routes);
         $states = self::letters($open, $masks->hidden($open));
         $why = Why::of($masks, $at, $open);
-        $via = $this->routes($masks, $at, $open);
-        $next = $this->nextChanges($masks, $at, $states);
+        $via = $this->via($routes, $open);
+        $next = $this->nextChanges($masks, $at, $open, $states);
+        $named = ['o' => State::Open, 'l' => State::Locked, 'h' => State::Hidden];
         $decisions = [];
         foreach ($this->compiled->outline->items as $item => $it) {
-            $decisions[] = new Decision($it->key, self::state($states[$item]), $via[$item], $works[$item] === Mask::IN, $why[$item], $next[$item]);
+            $decisions[] = new Decision($it->key, $named[$states[$item]] ?? State::Locked, $via[$item], $works[$item] === Mask::IN, $why[$item], $next[$item]);
         }
 
         return $decisions;
     }
 
-    private static function state(string $letter): State
+    /**
+     * @param  array<string, string>  $routes  in the order in which they are tried
+     * @return list<?Route> the first route that opens each item
+     */
+    private function via(array $routes, string $open): array
     {
-        return match ($letter) {
-            'o' => State::Open,
-            'h' => State::Hidden,
-            default => State::Locked,
-        };
-    }
-
-    /** @return list<?Route> the first route that opens each item */
-    private function routes(ViewerMasks $viewer, int $at, string $open): array
-    {
-        $none = $this->compiled->none;
-        $gatePasses = $viewer->gate($at) === null;
-        $routes = array_fill(0, $this->compiled->count, null);
+        $via = array_fill(0, $this->compiled->count, null);
         $left = $open;
-        foreach ([
-            [Route::Staff, fn (): string => $viewer->viewer->staff ? $this->compiled->all : $none],
-            [Route::Pass, static fn (): string => $gatePasses ? $viewer->byPass($at) : $none],
-            [Route::Grant, static fn (): string => $viewer->byGrant($at)],
-            [Route::Anyone, static fn (): string => $gatePasses ? $viewer->asAnyone($at) : $none],
-            [Route::Sample, static fn (): string => $gatePasses ? $viewer->asSample() : $none],
-            [Route::Observer, static fn (): string => $gatePasses ? $viewer->asObserver($at) : $none],
-            [Route::Guest, static fn (): string => $gatePasses ? $viewer->asGuest($at) : $none],
-        ] as [$route, $mask]) {
-            if (! str_contains($left, Mask::IN)) {
-                break;
-            }
-            $opens = $mask() & $left;
+        foreach ($routes as $name => $mask) {
+            $route = Route::from($name);
+            $opens = $mask & $left;
             for ($item = strpos($opens, Mask::IN); $item !== false; $item = strpos($opens, Mask::IN, $item + 1)) {
-                $routes[$item] = $route;
+                $via[$item] = $route;
             }
             $left ^= $opens;
         }
 
-        return $routes;
+        return $via;
     }
 
     /**
+     * @param  string  $open  at `$at`
      * @param  string  $states  at `$at`
      * @return list<?StateChange>
      */
-    private function nextChanges(ViewerMasks $viewer, int $at, string $states): array
+    private function nextChanges(ViewerMasks $viewer, int $at, string $open, string $states): array
     {
         $next = array_fill(0, $this->compiled->count, null);
         $waiting = $this->compiled->all;
         foreach ($this->instants($viewer, $at, Instant::NEVER) as $instant) {
-            $then = $this->states($viewer, $instant);
+            [$openThen] = $viewer->open($instant);
+            if ($openThen === $open) {
+                continue;
+            }
+            $open = $openThen;
+            $then = self::letters($open, $viewer->hidden($open));
             // Bytes that differ become something other than \x00; those that already have their change are masked out.
             $changed = strtr($states ^ $then, self::ANY_BUT_NUL, self::ALL_ONES) & $waiting;
+            if (! str_contains($changed, Mask::IN)) {
+                continue;
+            }
+            $waiting ^= $changed;
+            $changes = ['o' => new StateChange($instant, State::Open), 'l' => new StateChange($instant, State::Locked), 'h' => new StateChange($instant, State::Hidden)];
             for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
-                $next[$item] = new StateChange($instant, self::state($then[$item]));
-                $waiting[$item] = Mask::OUT;
+                $next[$item] = $changes[$then[$item]] ?? null;
             }
             if (! str_contains($waiting, Mask::IN)) {
                 break;

@@ -18,9 +18,6 @@ final class PassMasks
     /** @var list<int> by closing step */
     public readonly array $closingAt;
 
-    /** @var ?list<array{int, string}> what is released from each instant on, ascending */
-    private ?array $released = null;
-
     private int $progressStretch = -1;
 
     private ?Progress $progress = null;
@@ -54,34 +51,7 @@ final class PassMasks
 
     public function released(int $at): string
     {
-        $this->released ??= $this->inOrder();
-        $released = $this->course->none;
-        foreach ($this->released as [$instant, $mask]) {
-            if ($instant > $at) {
-                break;
-            }
-            $released = $mask;
-        }
-
-        return $released;
-    }
-
-    /** @return list<array{int, string}> */
-    private function inOrder(): array
-    {
-        $instants = $this->releaseAt;
-        asort($instants);
-        $inOrder = [];
-        $mask = $this->course->none;
-        foreach ($instants as $step => $instant) {
-            if ($instant === Instant::NEVER) {
-                break;
-            }
-            $mask |= $this->profile->releases[$step];
-            $inOrder[] = [$instant, $mask];
-        }
-
-        return $inOrder;
+        return $this->profile->released($this->releaseAt, $at);
     }
 
     public function closed(int $at): string
@@ -99,7 +69,17 @@ final class PassMasks
     /** What passes scope, tier, audience, release and closing. */
     public function timely(int $at, ViewerKind $kind): string
     {
-        return $this->profile->covered & $this->audience($at, $kind) & $this->released($at) & ($this->closed($at) ^ $this->course->all);
+        $timely = $this->profile->covered & $this->released($at);
+        if (! $this->course->unconditional) {
+            $timely &= $this->audience($at, $kind);
+        }
+        foreach ($this->closingAt as $step => $instant) {
+            if ($instant <= $at) {
+                $timely &= $this->profile->closes[$step] ^ $this->course->all;
+            }
+        }
+
+        return $timely;
     }
 
     public function audience(int $at, ViewerKind $kind): string
@@ -127,23 +107,65 @@ final class PassMasks
     /** What time alone will have released, and not closed at once, at or after an instant. */
     public function willOpen(int $at): string
     {
-        $will = $this->course->none;
-        foreach ($this->releaseAt as $step => $release) {
-            if ($release !== Instant::NEVER) {
-                $will |= $this->profile->releases[$step];
-            }
-        }
+        $will = $this->profile->held ^ $this->course->all;
         foreach ($this->closingAt as $closing => $instant) {
             if ($instant === Instant::NEVER) {
                 continue;
             }
-            foreach ($this->releaseAt as $step => $release) {
-                if ($instant <= $at || $instant <= $release) {
-                    $will &= ($this->profile->closes[$closing] & $this->profile->releases[$step]) ^ $this->course->all;
-                }
+            $flags = '';
+            foreach ($this->releaseAt as $release) {
+                $flags .= $instant <= $at || $instant <= $release ? Mask::IN : Mask::OUT;
             }
+            $will &= ($this->profile->closes[$closing] & $this->profile->ofSteps($flags)) ^ $this->course->all;
         }
 
         return $will;
+    }
+
+    /**
+     * Scope, tier and audience, which for a viewer who goes by dates alone never change.
+     */
+    public function inReach(): string
+    {
+        return $this->profile->covered & $this->audience($this->pass->from, ViewerKind::Learner);
+    }
+
+    /**
+     * The stretch in which it may open anything: while it lasts and the course's season does. Half-open.
+     *
+     * @return array{int, int}
+     */
+    public function stretch(): array
+    {
+        $course = $this->course->prepared->course;
+        if ($this->pass->state !== PassState::Active) {
+            return [Instant::NEVER, Instant::NEVER];
+        }
+
+        return [max($this->pass->from, $course->opens ?? PHP_INT_MIN), min($this->pass->until, $course->closes ?? Instant::NEVER)];
+    }
+
+    /** What is released and not closed at some instant of `[$from, $before)`, as far as this pass may open anything. */
+    public function timelyWithin(int $from, int $before): string
+    {
+        [$begins, $ends] = $this->stretch();
+        $from = max($from, $begins);
+        $before = min($before, $ends);
+        $timely = $this->course->none;
+        foreach ($this->releaseAt as $step => $release) {
+            $first = max($release, $from);
+            if ($first >= $before) {
+                continue;
+            }
+            $items = $this->profile->releases[$step];
+            foreach ($this->closingAt as $closing => $instant) {
+                if ($instant <= $first) {
+                    $items &= $this->profile->closes[$closing] ^ $this->course->all;
+                }
+            }
+            $timely |= $items;
+        }
+
+        return $timely;
     }
 }

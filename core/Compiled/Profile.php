@@ -6,6 +6,8 @@ namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Rules\AfterPrevious;
+use SilentKeep\Core\Rules\AfterStart;
 use SilentKeep\Core\Rules\AtOnce;
 use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Rules\Closing;
@@ -36,13 +38,21 @@ final class Profile
     /** @var list<string> what each release step releases */
     public readonly array $releases;
 
+    /** @var list<list<int>> the same as positions, in reading order */
+    public readonly array $released;
+
     /** @var list<int> the closing step of each item; step 0 never closes */
     public readonly array $closingStep;
 
     /** @var list<string> */
     public readonly array $closes;
 
-    /** @var array<int, array{Opening, int, int}> by step: the rule, the step of what the item stands in, the step of the one before (-1: none) */
+    /** The release steps as a byte an item; empty where there are more steps than bytes. */
+    private readonly string $releaseBytes;
+
+    private readonly string $stepBytes;
+
+    /** @var array<int, array{Opening, int, int, int, ?int}> by step: the rule, the step of what the item stands in, the step from which it counts, and of plain relative rules the days (else -1) and the time of day */
     private array $openings = [];
 
     /** @var array<int, array{Closing, int, int}> by step: the rule, the release step, the closing step of what the item stands in */
@@ -70,7 +80,7 @@ final class Profile
             $rule = $this->offer->plan?->opening($at) ?? new AtOnce;
             $releaseStep[] = $rule instanceof AtOnce ? $inherited : count($never);
             if (! $rule instanceof AtOnce) {
-                $this->openings[count($never)] = [$rule, $inherited, $previous[$outline->depth[$at]] ?? -1];
+                $this->openings[count($never)] = [$rule, $inherited, $rule instanceof AfterPrevious ? $previous[$outline->depth[$at]] ?? 0 : 0, ...self::plainDelay($rule)];
                 $never[] = $never[$inherited] || $rule instanceof Held;
             }
             $closing = $this->offer->plan?->closing($at);
@@ -86,7 +96,14 @@ final class Profile
         $this->releaseStep = $releaseStep;
         $this->closingStep = $closingStep;
         $this->releases = self::members($releaseStep, count($never));
+        $released = array_fill(0, count($never), []);
+        foreach ($releaseStep as $at => $step) {
+            $released[$step][] = $at;
+        }
+        $this->released = array_values($released);
         $this->closes = self::members($closingStep, count($this->closings) + 1);
+        $this->stepBytes = implode('', array_map(chr(...), range(0, min(255, count($never) - 1))));
+        $this->releaseBytes = count($never) > 256 ? '' : implode('', array_map(chr(...), $releaseStep));
         $held = $this->course->none;
         foreach ($never as $step => $isNever) {
             $held = $isNever ? $held | $this->releases[$step] : $held;
@@ -108,6 +125,14 @@ final class Profile
         return $members;
     }
 
+    /** @return array{int, ?int} the days and the time of day of a relative rule without a weekday; days of -1 otherwise */
+    private static function plainDelay(Opening $rule): array
+    {
+        return ($rule instanceof AfterStart || $rule instanceof AfterPrevious) && $rule->delay->weekday === null
+            ? [$rule->delay->days, $rule->delay->time]
+            : [-1, null];
+    }
+
     /**
      * @param  int  $start  the instant from which the pass is paced, not before the course opens
      * @return list<int> the instant of each release step
@@ -116,12 +141,49 @@ final class Profile
     {
         $zone = $this->course->prepared->plan->zone;
         $instants = [$start];
-        foreach ($this->openings as [$rule, $above, $previous]) {
-            $own = $rule->instant($start, $previous < 0 ? null : $instants[$previous], $zone);
+        $walls = [0 => $this->openings === [] ? 0 : $zone->wallAt($start)];
+        foreach ($this->openings as [$rule, $above, $from, $days, $time]) {
+            if ($days >= 0) {
+                // As SchoolZone::plusDays(), with the wall clock of what it counts from worked out only once.
+                $wall = $walls[$from] ??= $zone->wallAt($instants[$from]);
+                $ownTime = $wall % 86400;
+                $own = $zone->instantOfWall($wall + $days * 86400 + ($time === null ? 0 : $time - ($ownTime < 0 ? $ownTime + 86400 : $ownTime)));
+            } else {
+                $own = $rule->instant($start, $instants[$from], $zone);
+            }
             $instants[] = $own > $instants[$above] ? $own : $instants[$above];
         }
 
         return $instants;
+    }
+
+    /**
+     * What of the outline has been released.
+     *
+     * @param  list<int>  $instants  of each release step
+     */
+    public function released(array $instants, int $at): string
+    {
+        $flags = '';
+        foreach ($instants as $instant) {
+            $flags .= $instant <= $at ? Mask::IN : Mask::OUT;
+        }
+
+        return $this->ofSteps($flags);
+    }
+
+    /** @param  string  $flags  a byte a release step: whether its items are wanted */
+    public function ofSteps(string $flags): string
+    {
+        if ($this->releaseBytes !== '') {
+            return strtr($this->releaseBytes, $this->stepBytes, $flags);
+        }
+        $items = $this->course->none;
+        for ($step = strpos($flags, Mask::IN); $step !== false; $step = strpos($flags, Mask::IN, $step + 1)) {
+            $items |= $this->releases[$step];
+        }
+
+        return $items;
     }
 
     /**

@@ -7,17 +7,26 @@ namespace SilentKeep\Core\Compiled;
 /** What counts for a pass, what of it is done, and where prerequisites stand in the way. */
 final class Progress
 {
+    public readonly Turns $turns;
+
     private readonly string $eligibleLessons;
 
     private string $undoneLessons;
 
     private ?string $passes = null;
 
-    /** @var array<int, true> items whose own prerequisites are unmet and which are not complete */
-    private array $blocked = [];
+    /** Items whose own prerequisites are unmet. */
+    private string $unmet = '';
+
+    /** Those of them that are not complete. */
+    private string $blocked = '';
+
+    /** @var array<int, true> items whose own prerequisites are known to be met: as more is done, that stays so */
+    private array $met = [];
 
     public function __construct(private readonly CompiledCourse $course, private readonly string $eligible, private string $done)
     {
+        $this->turns = $course->turns($eligible);
         $this->eligibleLessons = $eligible & $course->lessons;
         $this->undoneLessons = $this->eligibleLessons & ($done ^ $course->all);
     }
@@ -28,14 +37,26 @@ final class Progress
         $this->done[$item] = Mask::IN;
         $this->undoneLessons[$item] = Mask::OUT;
         $this->passes = null;
-        $this->blocked = [];
+    }
+
+    /** @param  string  $items  lessons and parts */
+    public function finishAll(string $items): void
+    {
+        $this->done |= $items;
+        $this->undoneLessons &= $items ^ $this->course->all;
+        $this->passes = null;
     }
 
     /** Whether the progress gate passes for one item: as {@see self::passes()}, where few are asked about. */
     public function passesFor(int $item): bool
     {
         foreach ($this->course->gates[$item] as $gate) {
+            if (isset($this->met[$gate])) {
+                continue;
+            }
             if ($this->prerequisitesMet($gate)) {
+                $this->met[$gate] = true;
+
                 continue;
             }
             foreach ($this->course->upward[$item] as $step) {
@@ -57,13 +78,32 @@ final class Progress
         if ($this->passes !== null) {
             return $this->passes;
         }
-        foreach ($this->course->waiting as $item) {
-            if (! $this->isComplete($item) && ! $this->prerequisitesMet($item)) {
-                $this->blocked[$item] = true;
+        $course = $this->course;
+        $undone = $this->done ^ $course->all;
+        $unmet = $course->none;
+        foreach ($this->turns->byDistance as $distance => $items) {
+            $unmet |= $items & (str_repeat(Mask::OUT, $distance).substr($undone, 0, -$distance));
+        }
+        foreach ($this->turns->behindModules as $item => $module) {
+            if ($this->holds($this->undoneLessons, $module)) {
+                $unmet[$item] = Mask::IN;
             }
         }
+        foreach ($course->after as $item => $after) {
+            if ($unmet[$item] === Mask::OUT && ! $this->afterMet($item)) {
+                $unmet[$item] = Mask::IN;
+            }
+        }
+        $this->unmet = $unmet;
+        $blocked = $unmet & $undone;
+        foreach ($course->modulesThatWait as $module) {
+            if ($blocked[$module] === Mask::IN && $this->isComplete($module)) {
+                $blocked[$module] = Mask::OUT;
+            }
+        }
+        $this->blocked = $blocked;
 
-        return $this->passes = $this->shutBelow($this->blocked);
+        return $this->passes = $this->shutBelow($blocked);
     }
 
     /**
@@ -74,32 +114,29 @@ final class Progress
     public function stuck(string $more): string
     {
         $this->passes();
-        if ($this->blocked === []) {
+        if (! str_contains($this->blocked, Mask::IN)) {
             return $this->course->none;
         }
         $best = new self($this->course, $this->eligible, $this->done | ($more & $this->eligible));
-        $hopeless = array_filter($this->blocked, static fn (bool $is, int $item): bool => ! $best->prerequisitesMet($item), ARRAY_FILTER_USE_BOTH);
+        $best->passes();
 
-        return $this->shutBelow($hopeless) ^ $this->course->all;
+        return $this->shutBelow($this->blocked & $best->unmet) ^ $this->course->all;
     }
 
-    /**
-     * All items but those shut and what is inside them, as far as nothing complete stands between.
-     *
-     * @param  array<int, true>  $shut  in reading order
-     */
-    private function shutBelow(array $shut): string
+    /** All items but those shut and what is inside them, as far as nothing complete stands between. */
+    private function shutBelow(string $shut): string
     {
-        $open = $this->course->all;
+        $course = $this->course;
+        $open = $shut ^ $course->all;
+        $containers = $shut & $course->containers;
         $until = 0;
-        foreach ($shut as $item => $_) {
+        for ($item = strpos($containers, Mask::IN); $item !== false; $item = strpos($containers, Mask::IN, $item + 1)) {
             if ($item < $until) {
                 continue;
             }
-            $open[$item] = Mask::OUT;
-            $until = $this->course->outline->end[$item];
+            $until = $course->outline->end[$item];
             for ($inside = $item + 1; $inside < $until; $inside++) {
-                if ((isset($shut[$inside]) || $open[$this->course->outline->parent[$inside]] === Mask::OUT) && ! $this->isComplete($inside)) {
+                if ($open[$course->outline->parent[$inside]] === Mask::OUT && ! $this->isComplete($inside)) {
                     $open[$inside] = Mask::OUT;
                 }
             }
@@ -108,19 +145,13 @@ final class Progress
         return $open;
     }
 
-    private function isComplete(int $item): bool
+    public function isComplete(int $item): bool
     {
         if (! $this->course->isModule[$item]) {
             return $this->done[$item] === Mask::IN;
         }
 
-        return ! $this->isEmpty($item) && ! $this->holds($this->undoneLessons, $item);
-    }
-
-    /** A module without a lesson that counts. */
-    private function isEmpty(int $item): bool
-    {
-        return $this->course->isModule[$item] && ! $this->holds($this->eligibleLessons, $item);
+        return $this->holds($this->eligibleLessons, $item) && ! $this->holds($this->undoneLessons, $item);
     }
 
     private function holds(string $mask, int $module): bool
@@ -130,25 +161,29 @@ final class Progress
         return $first !== false && $first < $this->course->outline->end[$module];
     }
 
-    private function prerequisitesMet(int $item): bool
+    /** Its own, whatever it stands in. */
+    public function prerequisitesMet(int $item): bool
     {
-        foreach ($this->course->earlier[$item] ?? [] as $before) {
-            if ($this->eligible[$before] === Mask::IN && ! $this->isEmpty($before)) {
-                if (! $this->isComplete($before)) {
-                    return false;
-                }
-                break;
-            }
+        $before = $this->turns->before[$item] ?? null;
+        if ($before !== null && ($this->course->isModule[$before] ? $this->holds($this->undoneLessons, $before) : $this->done[$before] === Mask::OUT)) {
+            return false;
         }
-        $after = $this->course->after[$item] ?? null;
-        if ($after === null) {
-            return true;
-        }
+
+        return ! isset($this->course->after[$item]) || $this->afterMet($item);
+    }
+
+    private function afterMet(int $item): bool
+    {
+        $after = $this->course->after[$item];
         $left = $met = 0;
         foreach ($after->items as $key) {
-            if ($this->eligible[$key] === Mask::IN) {
-                $left++;
-                $met += $this->isComplete($key) || $this->isEmpty($key) ? 1 : 0;
+            if ($this->eligible[$key] === Mask::OUT) {
+                continue;
+            }
+            $left++;
+            // A module without a lesson that counts is met, one with lessons when none of them is left.
+            if ($this->course->isModule[$key] ? ! $this->holds($this->undoneLessons, $key) : $this->done[$key] === Mask::IN) {
+                $met++;
             }
         }
 

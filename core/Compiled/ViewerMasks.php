@@ -6,6 +6,7 @@ namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Deciding\OwnRoutes;
 use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Deciding\Route;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
@@ -205,29 +206,89 @@ final class ViewerMasks
         return $this->course->audience($kind, null, $this->labels, $this->done, $at);
     }
 
+    /**
+     * What each route opens, drafts left aside: those that lead anywhere, in the order in which they are tried.
+     *
+     * @return array<string, string> by the route's value
+     */
+    public function routes(int $at): array
+    {
+        if ($this->viewer->staff) {
+            return [Route::Staff->value => $this->course->all];
+        }
+        $course = $this->course->prepared->course;
+        if ($course->state === CourseState::Draft) {
+            return [];
+        }
+        $inSeason = $this->gate($at) === null;
+        $routes = [];
+        if ($inSeason && $this->passes !== []) {
+            $routes[Route::Pass->value] = $this->byPass($at);
+        }
+        if ($this->grants !== []) {
+            $routes[Route::Grant->value] = $this->byGrant($at);
+        }
+        if (! $inSeason) {
+            return $routes;
+        }
+        if ($course->entry === Entry::Anyone) {
+            $routes[Route::Anyone->value] = $this->asAnyone($at);
+        }
+        if ($this->course->hasSamples) {
+            $routes[Route::Sample->value] = $this->asSample();
+        }
+        if ($this->observed !== null) {
+            $routes[Route::Observer->value] = $this->asObserver($at);
+        }
+        if ($this->viewer->guest) {
+            $routes[Route::Guest->value] = $this->asGuest($at);
+        }
+
+        return $routes;
+    }
+
+    /**
+     * Whether only passes and samples can lead this viewer anywhere, each within one stretch of time, so that
+     * openings and endings follow from dates without looking at every instant.
+     */
+    public function goesByDatesAlone(): bool
+    {
+        $course = $this->course->prepared->course;
+
+        return ! $this->viewer->staff && $this->observed === null && $this->grants === [] && ! $this->viewer->guest
+            && $course->state === CourseState::Live && $course->entry !== Entry::Anyone
+            && ! $this->course->conditionsOnDone && $this->course->conditionInstants === [];
+    }
+
     /** @return array{string, string} what is open, and what is open to work in */
     public function open(int $at): array
     {
-        if ($this->viewer->staff) {
+        return $this->openBy($this->routes($at));
+    }
+
+    /**
+     * @param  array<string, string>  $routes
+     * @return array{string, string} what is open, and what is open to work in
+     */
+    public function openBy(array $routes): array
+    {
+        if (isset($routes[Route::Staff->value])) {
             return [$this->course->all, $this->course->all];
         }
-        if ($this->course->prepared->course->state === CourseState::Draft) {
-            return [$this->course->none, $this->course->none];
+        $works = $routes[Route::Pass->value] ?? $this->course->none;
+        $open = $works;
+        foreach ($routes as $route => $mask) {
+            $open |= $mask;
+            if ($this->viewer->signedIn && ($route === Route::Grant->value || $route === Route::Anyone->value)) {
+                $works |= $mask;
+            }
         }
-        $works = $this->course->none;
-        $looks = $this->byGrant($at);
-        if ($this->gate($at) === null) {
-            $works = $this->byPass($at);
-            $looks |= $this->asAnyone($at);
-        }
-        if ($this->viewer->signedIn) {
-            $works |= $looks;
-        }
-        if ($this->gate($at) === null) {
-            $looks |= $this->asSample() | $this->asObserver($at) | $this->asGuest($at);
+        if ($this->course->hasDrafts) {
+            $open &= $this->course->published;
+            $works &= $this->course->published;
         }
 
-        return [($works | $looks) & $this->course->published, $works & $this->course->published];
+        return [$open, $works];
     }
 
     /** What comes out hidden, of what is not open. */

@@ -17,7 +17,7 @@ final class Why
         8 => Reason::NotYet, 32 => Reason::Closed, 64 => Reason::Progress, 128 => Reason::Stuck,
     ];
 
-    /** @var array<int, list<Reason>> by bits */
+    /** @var array<array-key, list<Reason>> by the byte of bits */
     private static array $lists = [];
 
     private function __construct()
@@ -25,19 +25,16 @@ final class Why
     }
 
     /** @return list<Reason> */
-    private static function listed(int $bits): array
+    private static function listed(string $byte): array
     {
-        if (! isset(self::$lists[$bits])) {
-            $list = [];
-            foreach (self::BITS as $bit => $reason) {
-                if (($bits & $bit) !== 0) {
-                    $list[] = $reason;
-                }
+        $list = [];
+        foreach (self::BITS as $bit => $reason) {
+            if ((ord($byte) & $bit) !== 0) {
+                $list[] = $reason;
             }
-            self::$lists[$bits] = $list;
         }
 
-        return self::$lists[$bits];
+        return self::$lists[$byte] = $list;
     }
 
     /**
@@ -49,83 +46,99 @@ final class Why
         $course = $viewer->course;
         $gate = $viewer->gate($at);
         if ($gate !== null) {
-            return self::laidOut($open, static fn (): array => [$gate]);
+            $why = array_fill(0, $course->count, [$gate]);
+        } else {
+            $why = self::beyondTheGate($viewer, $at, $open);
+            $drafts = $course->published ^ $course->all;
+            for ($item = strpos($drafts, Mask::IN); $item !== false; $item = strpos($drafts, Mask::IN, $item + 1)) {
+                $why[$item] = [Reason::Draft];
+            }
         }
-        $ofClosed = self::beyondTheGate($viewer, $at, $open);
-
-        return self::laidOut($open, static fn (int $item): array => $course->published[$item] === Mask::OUT ? [Reason::Draft] : $ofClosed($item));
-    }
-
-    /**
-     * @param  \Closure(int): list<Reason>  $ofClosed
-     * @return list<list<Reason>>
-     */
-    private static function laidOut(string $open, \Closure $ofClosed): array
-    {
-        $why = [];
-        for ($item = 0, $count = strlen($open); $item < $count; $item++) {
-            $why[] = $open[$item] === Mask::IN ? [] : $ofClosed($item);
+        for ($item = strpos($open, Mask::IN); $item !== false; $item = strpos($open, Mask::IN, $item + 1)) {
+            $why[$item] = [];
         }
 
         return $why;
     }
 
-    /** @return \Closure(int): list<Reason> */
-    private static function beyondTheGate(ViewerMasks $viewer, int $at, string $open): \Closure
+    /** @return list<list<Reason>> */
+    private static function spelledOut(string $bits): array
     {
-        if ($viewer->holdsActivePass($at)) {
-            $bits = self::nearestPass($viewer, $at, $open);
+        $why = [];
+        foreach (str_split($bits) as $byte) {
+            $why[] = self::$lists[$byte] ?? self::listed($byte);
+        }
 
-            return static fn (int $item): array => self::listed(ord($bits[$item]));
+        return $why;
+    }
+
+    /** @return list<list<Reason>> as if nothing were open and nothing a draft */
+    private static function beyondTheGate(ViewerMasks $viewer, int $at, string $open): array
+    {
+        $course = $viewer->course;
+        if ($viewer->holdsActivePass($at)) {
+            return self::spelledOut(self::nearestPass($viewer, $at, $open));
         }
         if ($viewer->observed !== null) {
             return self::observing($viewer, $viewer->observed, $at);
         }
         if ($viewer->passes !== []) {
-            $reason = $viewer->lapsedPassReason($at);
-
-            return static fn (): array => [$reason];
+            return array_fill(0, $course->count, [$viewer->lapsedPassReason($at)]);
         }
         if ($viewer->viewer->guest) {
-            $bits = self::atDoor($viewer, ViewerKind::Guest, $at, $viewer->course->guestTiers, $viewer->course->mainPlan()->barsGuests);
-
-            return static fn (int $item): array => match (true) {
-                ! $viewer->guestDoorOpen() => [Reason::GuestsShut],
-                $viewer->course->guestsAdmitted[$item] === Mask::OUT => [Reason::GuestsNotHere],
-                default => self::listed(ord($bits[$item])),
-            };
+            return $viewer->guestDoorOpen()
+                ? self::except(
+                    self::spelledOut(self::atDoor($viewer, ViewerKind::Guest, $at, $course->guestTiers, $course->mainPlan()->barsGuests)),
+                    $course->guestsAdmitted, Reason::GuestsNotHere,
+                )
+                : array_fill(0, $course->count, [Reason::GuestsShut]);
         }
-        if ($viewer->course->prepared->course->entry === Entry::Anyone) {
-            $bits = self::atDoor($viewer, $viewer->anyoneKind(), $at, $viewer->course->withoutTiers, $viewer->course->none);
-
-            return static fn (int $item): array => self::listed(ord($bits[$item]));
+        if ($course->prepared->course->entry === Entry::Anyone) {
+            return self::spelledOut(self::atDoor($viewer, $viewer->anyoneKind(), $at, $course->withoutTiers, $course->none));
         }
-        $otherwise = [$viewer->viewer->signedIn ? Reason::NoPass : Reason::NotSignedIn];
 
-        return static fn (int $item): array => $viewer->course->samples[$item] === Mask::IN ? [Reason::SampleNeedsAccount] : $otherwise;
+        return self::except(
+            array_fill(0, $course->count, [$viewer->viewer->signedIn ? Reason::NoPass : Reason::NotSignedIn]),
+            $course->samples ^ $course->all, Reason::SampleNeedsAccount,
+        );
     }
 
-    /** @return \Closure(int): list<Reason> */
-    private static function observing(ViewerMasks $viewer, ViewerMasks $learner, int $at): \Closure
+    /**
+     * @param  list<list<Reason>>  $why
+     * @param  string  $where  it stays as it is
+     * @return list<list<Reason>>
+     */
+    private static function except(array $why, string $where, Reason $otherwise): array
+    {
+        foreach (array_keys($why) as $item) {
+            if ($where[$item] === Mask::OUT) {
+                $why[$item] = [$otherwise];
+            }
+        }
+
+        return $why;
+    }
+
+    /** @return list<list<Reason>> */
+    private static function observing(ViewerMasks $viewer, ViewerMasks $learner, int $at): array
     {
         $course = $viewer->course;
         $door = $course->prepared->course->observerDoor;
         if (! $door->open) {
-            return static fn (): array => [Reason::ObserversShut];
+            return array_fill(0, $course->count, [Reason::ObserversShut]);
         }
         if (! $door->follow) {
             $bits = self::atDoor($viewer, ViewerKind::Observer, $at, $course->observerTiers, $course->mainPlan()->barsObservers);
 
-            return static fn (int $item): array => $course->observersAdmitted[$item] === Mask::OUT ? [Reason::ObserversNotHere] : self::listed(ord($bits[$item]));
+            return self::except(self::spelledOut($bits), $course->observersAdmitted, Reason::ObserversNotHere);
         }
         $openToLearner = $learner->byOwnRoutes($at, null);
-        $learnersWhy = self::of($learner, $at, $learner->open($at)[0]);
+        $why = array_map(
+            static fn (array $learners): array => [Reason::LearnerCannot, ...$learners],
+            self::of($learner, $at, $learner->open($at)[0]),
+        );
 
-        return static fn (int $item): array => match (true) {
-            $course->observersAdmitted[$item] === Mask::OUT => [Reason::ObserversNotHere],
-            $openToLearner[$item] === Mask::IN => [Reason::NotForYou],
-            default => [Reason::LearnerCannot, ...$learnersWhy[$item]],
-        };
+        return self::except(self::except($why, $openToLearner ^ $course->all, Reason::NotForYou), $course->observersAdmitted, Reason::ObserversNotHere);
     }
 
     private static function atDoor(ViewerMasks $viewer, ViewerKind $kind, int $at, string $tiersAllow, string $bars): string

@@ -34,6 +34,12 @@ final readonly class Impact
     /** @var list<int> where each item stands in the plan after; -1: nowhere */
     private array $inAfter;
 
+    /** @var ?list<int> null where the outline is that of the answer */
+    private ?array $alignBefore;
+
+    /** @var ?list<int> null where the outline is that of the answer */
+    private ?array $alignAfter;
+
     /**
      * @param  int  $at  the instant of the change
      * @param  int  $until  the last instant that is looked at
@@ -60,6 +66,9 @@ final readonly class Impact
         $this->items = array_values(array_unique($items, SORT_STRING));
         $this->inBefore = self::positions($this->items, $deciderBefore);
         $this->inAfter = self::positions($this->items, $deciderAfter);
+        $same = array_keys($this->items);
+        $this->alignBefore = $this->inBefore === $same ? null : $this->inBefore;
+        $this->alignAfter = $this->inAfter === $same ? null : $this->inAfter;
     }
 
     private static function decider(Plan $plan, string $course): ?Decider
@@ -100,8 +109,8 @@ final readonly class Impact
         foreach ($people as $person) {
             $before = $this->outlook($this->before, $this->reachBefore, $person->viewer);
             $after = $this->outlook($this->after, $this->reachAfter, $person->viewer);
-            $was = self::aligned($before->open ?? '', $this->inBefore);
-            $is = self::aligned($after->open ?? '', $this->inAfter);
+            $was = self::aligned($before->open ?? '', $this->alignBefore);
+            $is = self::aligned($after->open ?? '', $this->alignAfter);
             $effects = [];
             self::set($effects, $is & ~$was, Effect::Gain);
             self::set($effects, $was & ~$is, Effect::Lose);
@@ -121,16 +130,16 @@ final readonly class Impact
     {
         $before = $this->outlook($this->before, $this->reachBefore, $viewer);
         $after = $this->outlook($this->after, $this->reachAfter, $viewer);
-        $was = self::aligned($before->open ?? '', $this->inBefore);
-        $is = self::aligned($after->open ?? '', $this->inAfter);
-        $worked = self::aligned($before->works ?? '', $this->inBefore);
-        $works = self::aligned($after->works ?? '', $this->inAfter);
+        $was = self::aligned($before->open ?? '', $this->alignBefore);
+        $is = self::aligned($after->open ?? '', $this->alignAfter);
+        $worked = self::aligned($before->works ?? '', $this->alignBefore);
+        $works = self::aligned($after->works ?? '', $this->alignAfter);
 
         $effects = [];
         self::set($effects, $is & ~$was, Effect::Gain);
         $lost = $was & ~$is;
         if (str_contains($lost, Mask::IN)) {
-            $again = $after === null ? $lost ^ $lost : self::aligned($after->opensLater(), $this->inAfter);
+            $again = $after === null ? $lost ^ $lost : self::aligned($after->opensLater(), $this->alignAfter);
             self::set($effects, $lost & $again, Effect::Pause);
             self::set($effects, $lost & ~$again, Effect::Lose);
         }
@@ -156,9 +165,9 @@ final readonly class Impact
         if (! str_contains($lookOnly.$shut, Mask::IN)) {
             return;
         }
-        $reachBefore = $before?->reach();
-        $reachAfter = $after?->reach();
-        foreach ([[$lookOnly, $reachBefore->works ?? [], $reachAfter->works ?? []], [$shut, $reachBefore->open ?? [], $reachAfter->open ?? []]] as [$mask, $was, $is]) {
+        [$openBefore, $worksBefore] = $before?->reach() ?? [[], []];
+        [$openAfter, $worksAfter] = $after?->reach() ?? [[], []];
+        foreach ([[$lookOnly, $worksBefore, $worksAfter], [$shut, $openBefore, $openAfter]] as [$mask, $was, $is]) {
             if ($was === $is && $this->inBefore === $this->inAfter) {
                 continue;
             }
@@ -206,11 +215,11 @@ final readonly class Impact
     /**
      * A mask of one plan's outline as one of the items of both.
      *
-     * @param  list<int>  $positions
+     * @param  ?list<int>  $positions  null: the outlines are one and the same
      */
-    private static function aligned(string $mask, array $positions): string
+    private static function aligned(string $mask, ?array $positions): string
     {
-        if ($mask !== '' && count($positions) === strlen($mask) && $positions[0] === 0 && $positions === range(0, strlen($mask) - 1)) {
+        if ($positions === null) {
             return $mask;
         }
         $aligned = '';

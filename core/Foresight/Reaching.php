@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Foresight;
 
 use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Foresight\Definition\SteppingReach;
@@ -36,21 +37,72 @@ final readonly class Reaching
         return $this->ofMasks($this->compiled->viewer($viewer, $from), $from, $before);
     }
 
-    public function ofMasks(ViewerMasks $viewer, int $from, int $before): Reach
+    private function ofMasks(ViewerMasks $viewer, int $from, int $before): Reach
     {
-        if ($viewer->observed !== null || $this->compiled->compiled->conditionsOnDone) {
+        $firsts = $this->firsts($viewer, $from, $before);
+        if ($firsts === null) {
             return $this->definition->reach($viewer->viewer, $from, $before);
         }
-        $instants = [$from, ...$this->compiled->instants($viewer, $from, $before)];
-        $sweep = new Sweep($viewer);
-        foreach ($instants as $at) {
-            $sweep->at($at);
-        }
+        [$open, $works] = $firsts;
         $done = array_filter($viewer->viewer->done, static fn (int $since): bool => $since <= $from);
-        foreach ($sweep->finished as $item => $at) {
-            $done[$this->compiled->compiled->outline->items[$item]->key] = $at;
+        foreach ($viewer->course->outline->items as $item => $it) {
+            if ($works[$item] !== null && $viewer->course->lessonsAndParts[$item] === Mask::IN && ! isset($done[$it->key])) {
+                $done[$it->key] = $works[$item];
+            }
         }
 
-        return new Reach($sweep->open, $sweep->works, $instants, $viewer->viewer->withDone($done));
+        return new Reach($open, $works, [$from, ...$this->compiled->instants($viewer, $from, $before)], $viewer->viewer->withDone($done));
+    }
+
+    /**
+     * When each item is first open, and first open to work in.
+     *
+     * @return array{list<?int>, list<?int>}
+     */
+    public function when(ViewerMasks $viewer, int $from, int $before): array
+    {
+        $firsts = $this->firsts($viewer, $from, $before);
+        if ($firsts !== null) {
+            return $firsts;
+        }
+        $reach = $this->definition->reach($viewer->viewer, $from, $before);
+
+        return [$reach->open, $reach->works];
+    }
+
+    /** @return ?array{list<?int>, list<?int>} null where only the definition can tell */
+    private function firsts(ViewerMasks $viewer, int $from, int $before): ?array
+    {
+        if ($viewer->observed !== null || $viewer->course->conditionsOnDone) {
+            return null;
+        }
+        if ($viewer->goesByDatesAlone()) {
+            $sweep = new DatedSweep($viewer, $from, $before);
+
+            return [$sweep->open, $sweep->works];
+        }
+        $sweep = new Sweep($viewer);
+        $sweep->at($from);
+        foreach ($this->compiled->instants($viewer, $from, $before) as $at) {
+            $sweep->at($at);
+        }
+
+        return [self::byItem($sweep->opened, $viewer->course->count), self::byItem($sweep->worked, $viewer->course->count)];
+    }
+
+    /**
+     * @param  array<int, string>  $byInstant
+     * @return list<?int>
+     */
+    private static function byItem(array $byInstant, int $count): array
+    {
+        $byItem = array_fill(0, $count, null);
+        foreach ($byInstant as $at => $items) {
+            for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
+                $byItem[$item] = $at;
+            }
+        }
+
+        return $byItem;
     }
 }

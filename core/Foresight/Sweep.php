@@ -5,23 +5,20 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Foresight;
 
 use SilentKeep\Core\Compiled\Mask;
-use SilentKeep\Core\Compiled\PassMasks;
 use SilentKeep\Core\Compiled\Progress;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
 
 /** One diligent viewer on the way through the instants, in ascending order. */
 final class Sweep
 {
-    /** @var list<?int> when each item was first open */
-    public array $open;
+    /** @var array<int, string> what was open for the first time, by instant */
+    public array $opened = [];
 
-    /** @var list<?int> when each item was first open to work in */
-    public array $works;
-
-    /** @var array<int, int> what was finished on the way, and when */
-    public array $finished = [];
+    /** @var array<int, string> what was open to work in for the first time, by instant */
+    public array $worked = [];
 
     /** What has not been open yet. */
     private string $neverOpen;
@@ -36,12 +33,15 @@ final class Sweep
 
     private int $stretch = -1;
 
+    /** Whether anything but a pass can lead this viewer anywhere. */
+    private readonly bool $otherRoutes;
+
     public function __construct(private readonly ViewerMasks $viewer)
     {
         $course = $viewer->course;
-        $this->open = $this->works = array_fill(0, $course->count, null);
         $this->neverOpen = $this->neverWorked = $viewer->viewer->staff ? $course->all : $course->published;
         $this->done = $viewer->doneMask;
+        $this->otherRoutes = $viewer->grants !== [] || $viewer->viewer->guest || $course->hasSamples || $course->prepared->course->entry === Entry::Anyone;
     }
 
     public function at(int $at): void
@@ -49,7 +49,7 @@ final class Sweep
         $viewer = $this->viewer;
         $course = $viewer->course;
         if ($viewer->viewer->staff) {
-            $this->note($course->all, $at);
+            $this->note($at, $course->none, $course->all);
 
             return;
         }
@@ -57,90 +57,121 @@ final class Sweep
             return;
         }
         $inSeason = $viewer->gate($at) === null;
-        $free = $viewer->byGrant($at);
-        if ($inSeason) {
-            $free |= $viewer->asAnyone($at);
+        if ($this->otherRoutes) {
+            $this->byOtherRoutes($at, $inSeason);
         }
-        $looks = $viewer->viewer->signedIn ? $course->none : $free;
-        $works = $viewer->viewer->signedIn ? $free : $course->none;
-        if ($inSeason) {
-            $looks |= $viewer->asSample() | $viewer->asGuest($at);
-        }
-        $this->noteOpen($looks, $at);
-        $this->note($works, $at);
-        if ($inSeason) {
+        if ($inSeason && $viewer->passes !== []) {
             $this->byPasses($at);
         }
     }
 
+    private function byOtherRoutes(int $at, bool $inSeason): void
+    {
+        $viewer = $this->viewer;
+        $free = $viewer->byGrant($at);
+        if ($inSeason) {
+            $free |= $viewer->asAnyone($at);
+        }
+        $looks = $viewer->viewer->signedIn ? $viewer->course->none : $free;
+        $works = $viewer->viewer->signedIn ? $free : $viewer->course->none;
+        if ($inSeason) {
+            $looks |= $viewer->asSample() | $viewer->asGuest($at);
+        }
+        $this->note($at, $looks, $works);
+    }
+
     private function byPasses(int $at): void
     {
-        $timely = [];
-        $any = $this->viewer->course->none;
-        foreach ($this->viewer->passes as $index => $pass) {
-            if ($pass->isActive($at)) {
-                $timely[$index] = $pass->timely($at, ViewerKind::Learner);
-                $any |= $timely[$index];
-            }
-        }
         $stretch = $this->viewer->course->stretch($at);
         if ($stretch !== $this->stretch) {
             $this->progress = [];
             $this->stretch = $stretch;
         }
+        $timely = [];
+        $candidates = $this->viewer->course->none;
+        foreach ($this->viewer->passes as $index => $pass) {
+            if ($pass->isActive($at)) {
+                $timely[$index] = $pass->timely($at, ViewerKind::Learner) & $this->neverWorked;
+                $candidates |= $timely[$index];
+            }
+        }
+        if (! str_contains($candidates, Mask::IN)) {
+            return;
+        }
+        // Where nothing has to come first, time is all it takes.
+        $works = $candidates & $this->viewer->course->ungated;
+        $this->note($at, $works, $works);
+        foreach (array_keys($timely) as $index) {
+            $this->progress[$index] ??= new Progress($this->viewer->course, $this->viewer->passes[$index]->eligible($at), $this->done);
+        }
         do {
             $news = false;
-            $candidates = $any & $this->neverWorked;
-            for ($item = strpos($candidates, Mask::IN); $item !== false; $item = strpos($candidates, Mask::IN, $item + 1)) {
-                foreach ($timely as $index => $mask) {
-                    if ($mask[$item] === Mask::IN && $this->progressOf($index, $this->viewer->passes[$index], $at)->passesFor($item)) {
-                        $this->noteOne($item, $at);
-                        $news = true;
-                        break;
-                    }
+            foreach ($timely as $index => $mask) {
+                $new = $this->inTheirTurn($this->progress[$index], $mask & $this->neverWorked);
+                if (str_contains($new, Mask::IN)) {
+                    $this->note($at, $new, $new, $this->progress[$index]);
+                    $news = true;
                 }
             }
         } while ($news);
     }
 
-    private function progressOf(int $index, PassMasks $pass, int $at): Progress
+    /**
+     * Which of these open one after the other, in reading order, when each is finished as soon as it opens.
+     * What is finished is told to this progress at once.
+     */
+    private function inTheirTurn(Progress $progress, string $candidates): string
     {
-        return $this->progress[$index] ??= new Progress($this->viewer->course, $pass->eligible($at), $this->done);
+        $course = $this->viewer->course;
+        $lessonsAndParts = $course->lessonsAndParts;
+        $behindOne = $progress->turns->behindOne;
+        $done = $this->done;
+        $new = $course->none;
+        for ($item = strpos($candidates, Mask::IN); $item !== false; $item = strpos($candidates, Mask::IN, $item + 1)) {
+            // Done already, it is complete, and stays open whatever comes before it.
+            if ($done[$item] === Mask::OUT) {
+                if (isset($behindOne[$item])) {
+                    if ($done[$behindOne[$item]] === Mask::OUT) {
+                        continue;
+                    }
+                } elseif (! $progress->passesFor($item)) {
+                    continue;
+                }
+                if ($lessonsAndParts[$item] === Mask::IN) {
+                    $done[$item] = Mask::IN;
+                    $progress->finish($item);
+                }
+            }
+            $new[$item] = Mask::IN;
+        }
+
+        return $new;
     }
 
-    /** Everything here is open to work in. */
-    private function note(string $items, int $at): void
+    /**
+     * @param  string  $looks  what is open at least to look at
+     * @param  string  $works  what is open to work in
+     * @param  ?Progress  $knows  which has been told already
+     */
+    private function note(int $at, string $looks, string $works, ?Progress $knows = null): void
     {
-        $new = $items & $this->neverWorked;
-        for ($item = strpos($new, Mask::IN); $item !== false; $item = strpos($new, Mask::IN, $item + 1)) {
-            $this->noteOne($item, $at);
+        $opened = ($looks | $works) & $this->neverOpen;
+        if (str_contains($opened, Mask::IN)) {
+            $this->opened[$at] = ($this->opened[$at] ?? $this->viewer->course->none) | $opened;
+            $this->neverOpen ^= $opened;
         }
-    }
-
-    private function noteOne(int $item, int $at): void
-    {
-        $this->works[$item] = $at;
-        $this->neverWorked[$item] = Mask::OUT;
-        if ($this->neverOpen[$item] === Mask::IN) {
-            $this->open[$item] = $at;
-            $this->neverOpen[$item] = Mask::OUT;
+        $worked = $works & $this->neverWorked;
+        if (! str_contains($worked, Mask::IN)) {
+            return;
         }
-        if ($this->done[$item] === Mask::OUT && $this->viewer->course->lessonsAndParts[$item] === Mask::IN) {
-            $this->done[$item] = Mask::IN;
-            $this->finished[$item] = $at;
-            foreach ($this->progress as $progress) {
-                $progress->finish($item);
+        $this->worked[$at] = ($this->worked[$at] ?? $this->viewer->course->none) | $worked;
+        $this->neverWorked ^= $worked;
+        $finished = $worked & $this->viewer->course->lessonsAndParts & ($this->done ^ $this->viewer->course->all);
+        $this->done |= $finished;
+        foreach ($this->progress as $progress) {
+            if ($progress !== $knows) {
+                $progress->finishAll($finished);
             }
         }
-    }
-
-    /** Everything here is open at least to look at. */
-    private function noteOpen(string $items, int $at): void
-    {
-        $new = $items & $this->neverOpen;
-        for ($item = strpos($new, Mask::IN); $item !== false; $item = strpos($new, Mask::IN, $item + 1)) {
-            $this->open[$item] = $at;
-        }
-        $this->neverOpen ^= $new;
     }
 }

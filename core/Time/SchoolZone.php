@@ -30,6 +30,17 @@ final class SchoolZone
     /** @var list<int> wall-clock seconds from which the offset of the same index counts */
     private array $wallSince;
 
+    /** @var list<int> instants before which the offset of the same index counts */
+    private array $until;
+
+    /** @var list<int> wall-clock seconds before which the offset of the same index counts */
+    private array $wallUntil;
+
+    /** Where the last look-ups ended: the next one is mostly near by. */
+    private int $near = 0;
+
+    private int $wallNear = 0;
+
     private readonly \DateTimeZone $zone;
 
     private function __construct(public readonly string $name)
@@ -52,6 +63,8 @@ final class SchoolZone
             $this->offset = [$this->zone->getOffset(new \DateTimeImmutable('@0'))];
             $this->wallSince = [PHP_INT_MIN];
         }
+        $this->until = [...array_slice($this->since, 1), PHP_INT_MAX];
+        $this->wallUntil = [...array_slice($this->wallSince, 1), PHP_INT_MAX];
     }
 
     /** @throws InvalidTime if the IANA database has no zone of exactly this name */
@@ -109,16 +122,25 @@ final class SchoolZone
             return $this->zone->getOffset(new \DateTimeImmutable('@'.$instant));
         }
 
-        return $this->offset[self::lastNotAfter($this->since, $instant)];
+        if ($instant < $this->since[$this->near] || $instant >= $this->until[$this->near]) {
+            $this->near = self::lastNotAfter($this->since, $instant);
+        }
+
+        return $this->offset[$this->near];
     }
 
-    private function instantOfWall(int $wall): int
+    /** @param  int  $wall  as {@see LocalTime} counts */
+    public function instantOfWall(int $wall): int
     {
         if ($wall < self::TABLE_FROM + 86400 || $wall >= self::TABLE_UNTIL - 86400) {
             return $this->instantOfDistantWall($wall);
         }
 
-        return $wall - $this->offset[self::lastNotAfter($this->wallSince, $wall)];
+        if ($wall < $this->wallSince[$this->wallNear] || $wall >= $this->wallUntil[$this->wallNear]) {
+            $this->wallNear = self::lastNotAfter($this->wallSince, $wall);
+        }
+
+        return $wall - $this->offset[$this->wallNear];
     }
 
     /** No zone is a day or more from UTC, and none changes its clock twice in two days. */
