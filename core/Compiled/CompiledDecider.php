@@ -55,40 +55,40 @@ final readonly class CompiledDecider
     /** @return list<Decision> every item in reading order */
     public function decide(Viewer $viewer, int $at): array
     {
+        return $this->answers($viewer, $at)->decisions();
+    }
+
+    /** The same, not yet spelled out item by item. */
+    public function answers(Viewer $viewer, int $at): Answers
+    {
         $masks = $this->viewer($viewer, $at);
         $routes = $masks->routes($at);
         [$open, $works] = $masks->openBy($routes);
         $states = self::letters($open, $masks->hidden($open));
-        $why = Why::of($masks, $at, $open);
-        $via = $this->via($routes, $open);
-        $next = $this->nextChanges($masks, $at, $open, $states);
-        $named = ['o' => State::Open, 'l' => State::Locked, 'h' => State::Hidden];
-        $decisions = [];
-        foreach ($this->compiled->outline->items as $item => $it) {
-            $decisions[] = new Decision($it->key, $named[$states[$item]] ?? State::Locked, $via[$item], $works[$item] === Mask::IN, $why[$item], $next[$item]);
-        }
+        [$via, $routeOf] = $this->via($routes, $open);
 
-        return $decisions;
+        return new Answers($this->compiled->outline, $states, $via, $routeOf, $works, Why::of($masks, $at, $open), $this->nextChanges($masks, $at, $open, $states));
     }
 
     /**
+     * The first route that opens each item.
+     *
      * @param  array<string, string>  $routes  in the order in which they are tried
-     * @return list<?Route> the first route that opens each item
+     * @return array{string, array<array-key, ?Route>} a byte an item, and what it stands for
      */
     private function via(array $routes, string $open): array
     {
-        $via = array_fill(0, $this->compiled->count, null);
+        $bytes = $this->compiled->none;
+        $named = [Mask::OUT => null];
         $left = $open;
         foreach ($routes as $name => $mask) {
-            $route = Route::from($name);
-            $opens = $mask & $left;
-            for ($item = strpos($opens, Mask::IN); $item !== false; $item = strpos($opens, Mask::IN, $item + 1)) {
-                $via[$item] = $route;
-            }
-            $left ^= $opens;
+            $byte = count($named);
+            $named[chr($byte)] = Route::from($name);
+            $bytes |= Mask::as($mask & $left, $byte);
+            $left &= $mask ^ $this->compiled->all;
         }
 
-        return $via;
+        return [$bytes, $named];
     }
 
     /**

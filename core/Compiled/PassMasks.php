@@ -18,6 +18,11 @@ final class PassMasks
     /** @var list<int> by closing step */
     public readonly array $closingAt;
 
+    private int $lastingStretch = -1;
+
+    /** What passes all gates but those of time, within one stretch between the dates in conditions. */
+    private string $lasting = '';
+
     private int $progressStretch = -1;
 
     private ?Progress $progress = null;
@@ -80,6 +85,27 @@ final class PassMasks
         }
 
         return $timely;
+    }
+
+    /** What it opens, its time as a pass and the course gate left aside. */
+    public function opens(int $at, ViewerKind $kind): string
+    {
+        if ($kind !== ViewerKind::Learner) {
+            return $this->timely($at, $kind) & $this->progress($at)->passes();
+        }
+        $stretch = $this->course->stretch($at);
+        if ($stretch !== $this->lastingStretch) {
+            $this->lastingStretch = $stretch;
+            $this->lasting = $this->profile->covered & $this->audience($at, $kind) & $this->progress($at)->passes();
+        }
+        $opens = $this->lasting & $this->released($at);
+        foreach ($this->closingAt as $step => $instant) {
+            if ($instant <= $at) {
+                $opens &= $this->profile->closes[$step] ^ $this->course->all;
+            }
+        }
+
+        return $opens;
     }
 
     public function audience(int $at, ViewerKind $kind): string

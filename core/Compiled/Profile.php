@@ -29,6 +29,9 @@ final class Profile
 
     public readonly string $covered;
 
+    /** The failing gates that depend on neither time nor work, as {@see Why} has them: scope 1, tier 2, never released 16. */
+    public readonly string $failingAlways;
+
     /** Released never, whenever the pass begins. */
     public readonly string $held;
 
@@ -109,6 +112,7 @@ final class Profile
             $held = $isNever ? $held | $this->releases[$step] : $held;
         }
         $this->held = $held;
+        $this->failingAlways = Mask::as($this->inScope ^ $this->course->all, 1) | Mask::as($this->inTier ^ $this->course->all, 2) | Mask::as($held, 16);
     }
 
     /**

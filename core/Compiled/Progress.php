@@ -89,8 +89,14 @@ final class Progress
                 $unmet[$item] = Mask::IN;
             }
         }
-        foreach ($course->after as $item => $after) {
-            if ($unmet[$item] === Mask::OUT && ! $this->afterMet($item)) {
+        $done = $this->done;
+        foreach ($this->turns->after as $item => [$plain, $modules, $needed]) {
+            foreach ($plain as $key) {
+                if ($done[$key] === Mask::IN) {
+                    $needed--;
+                }
+            }
+            if ($needed > 0 && ($modules === [] || ! $this->modulesMake($modules, $needed))) {
                 $unmet[$item] = Mask::IN;
             }
         }
@@ -169,24 +175,33 @@ final class Progress
             return false;
         }
 
-        return ! isset($this->course->after[$item]) || $this->afterMet($item);
+        return $this->afterMet($item);
     }
 
     private function afterMet(int $item): bool
     {
-        $after = $this->course->after[$item];
-        $left = $met = 0;
-        foreach ($after->items as $key) {
-            if ($this->eligible[$key] === Mask::OUT) {
-                continue;
-            }
-            $left++;
-            // A module without a lesson that counts is met, one with lessons when none of them is left.
-            if ($this->course->isModule[$key] ? ! $this->holds($this->undoneLessons, $key) : $this->done[$key] === Mask::IN) {
-                $met++;
-            }
+        if (! isset($this->turns->after[$item])) {
+            return true;
+        }
+        [$plain, $modules, $needed] = $this->turns->after[$item];
+        foreach ($plain as $key) {
+            $needed -= $this->done[$key] === Mask::IN ? 1 : 0;
         }
 
-        return $met >= $after->required($left);
+        return $needed <= 0 || $this->modulesMake($modules, $needed);
+    }
+
+    /**
+     * Whether so many of these modules have no lesson left.
+     *
+     * @param  list<int>  $modules  with lessons that count
+     */
+    private function modulesMake(array $modules, int $needed): bool
+    {
+        foreach ($modules as $module) {
+            $needed -= $this->holds($this->undoneLessons, $module) ? 0 : 1;
+        }
+
+        return $needed <= 0;
     }
 }

@@ -25,6 +25,9 @@ final class Turns
     /** @var array<int, int> the item for which nothing but this lesson or part stands in the way */
     public readonly array $nextInTurn;
 
+    /** @var array<int, array{list<int>, list<int>, int}> what must be done first by name: lessons and parts, modules with lessons that count, and how many of them all; where none is needed, left out */
+    public readonly array $after;
+
     /** @var array<int, list<int>> other items whose own prerequisites may come to be met once this is complete */
     public readonly array $wakes;
 
@@ -56,6 +59,30 @@ final class Turns
                 $behindOne[$item] = $before[$item];
             }
         }
+        $after = [];
+        foreach ($course->after as $item => $prerequisites) {
+            $plain = $modules = [];
+            $left = $empty = 0;
+            foreach ($prerequisites->items as $key) {
+                if ($eligible[$key] === Mask::OUT) {
+                    continue;
+                }
+                $left++;
+                $lesson = $course->isModule[$key] ? strpos($lessons, Mask::IN, $key) : false;
+                if (! $course->isModule[$key]) {
+                    $plain[] = $key;
+                } elseif ($lesson !== false && $lesson < $course->outline->end[$key]) {
+                    $modules[] = $key;
+                } else {
+                    $empty++;
+                }
+            }
+            $needed = $prerequisites->required($left) - $empty;
+            if ($needed > 0) {
+                $after[$item] = [$plain, $modules, $needed];
+            }
+        }
+        $this->after = $after;
         $this->before = $before;
         $this->byDistance = $byDistance;
         $this->behindModules = $behindModules;

@@ -114,7 +114,7 @@ final class ViewerMasks
         $open = $this->course->none;
         foreach ($this->passes as $pass) {
             if ($pass->isActive($at)) {
-                $open |= $pass->timely($at, $kind) & $pass->progress($at)->passes();
+                $open |= $pass->opens($at, $kind);
             }
         }
 

@@ -45,20 +45,36 @@ final class Why
     {
         $course = $viewer->course;
         $gate = $viewer->gate($at);
+        $asked = $open ^ $course->all;
+        if ($gate === null && $viewer->holdsActivePass($at)) {
+            // What is open fails by no gate that matters; what is a draft only by being one.
+            $bits = self::nearestPass($viewer, $at, $open) & Mask::as($asked, 255);
+
+            return self::withDrafts(self::spelledOut($bits), $asked & ($course->published ^ $course->all));
+        }
         if ($gate !== null) {
             $why = array_fill(0, $course->count, [$gate]);
         } else {
-            $why = self::beyondTheGate($viewer, $at, $open);
-            $drafts = $course->published ^ $course->all;
-            for ($item = strpos($drafts, Mask::IN); $item !== false; $item = strpos($drafts, Mask::IN, $item + 1)) {
-                $why[$item] = [Reason::Draft];
-            }
+            $why = self::withDrafts(self::withoutPass($viewer, $at), $course->published ^ $course->all);
         }
         for ($item = strpos($open, Mask::IN); $item !== false; $item = strpos($open, Mask::IN, $item + 1)) {
             $why[$item] = [];
         }
 
         return $why;
+    }
+
+    /**
+     * @param  list<list<Reason>>  $why
+     * @return list<list<Reason>>
+     */
+    private static function withDrafts(array $why, string $drafts): array
+    {
+        for ($item = strpos($drafts, Mask::IN); $item !== false; $item = strpos($drafts, Mask::IN, $item + 1)) {
+            $why[$item] = [Reason::Draft];
+        }
+
+        return array_values($why);
     }
 
     /** @return list<list<Reason>> */
@@ -73,12 +89,9 @@ final class Why
     }
 
     /** @return list<list<Reason>> as if nothing were open and nothing a draft */
-    private static function beyondTheGate(ViewerMasks $viewer, int $at, string $open): array
+    private static function withoutPass(ViewerMasks $viewer, int $at): array
     {
         $course = $viewer->course;
-        if ($viewer->holdsActivePass($at)) {
-            return self::spelledOut(self::nearestPass($viewer, $at, $open));
-        }
         if ($viewer->observed !== null) {
             return self::observing($viewer, $viewer->observed, $at);
         }
@@ -197,16 +210,21 @@ final class Why
         $all = $course->all;
         $progress = $pass->progress($at);
         $failing = $progress->passes() ^ $all;
-        $stuck = str_contains($failing, Mask::IN) ? $progress->stuck(($pass->willOpen($at) | self::underGrant($viewer, $at)) & $course->lessonsAndParts) : $course->none;
+        $stuck = $failing !== $course->none ? $progress->stuck(($pass->willOpen($at) | self::underGrant($viewer, $at)) & $course->lessonsAndParts) : $course->none;
 
-        return Mask::as($pass->profile->inScope ^ $all, 1)
-            | Mask::as($pass->profile->inTier ^ $all, 2)
-            | Mask::as($pass->audience($at, ViewerKind::Learner) ^ $all, 4)
-            | Mask::as(($pass->released($at) | $pass->profile->held) ^ $all, 8)
-            | Mask::as($pass->profile->held, 16)
-            | Mask::as($pass->closed($at), 32)
-            | Mask::as($failing & ($stuck ^ $all), 64)
-            | Mask::as($stuck, 128);
+        $bits = $pass->profile->failingAlways | Mask::as(($pass->released($at) | $pass->profile->held) ^ $all, 8);
+        if (! $course->unconditional) {
+            $bits |= Mask::as($pass->audience($at, ViewerKind::Learner) ^ $all, 4);
+        }
+        $closed = $pass->closed($at);
+        if ($closed !== $course->none) {
+            $bits |= Mask::as($closed, 32);
+        }
+        if ($failing !== $course->none) {
+            $bits |= Mask::as($failing & ($stuck ^ $all), 64) | Mask::as($stuck, 128);
+        }
+
+        return $bits;
     }
 
     /** Under a grant that has not ended, begun or not. */

@@ -8,7 +8,7 @@ use App\Keep\Files\AskFile;
 use App\Keep\Files\PlanFile;
 use Illuminate\Console\Command;
 use SilentKeep\Core\CoreException;
-use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Format\AskReader;
 use SilentKeep\Core\Format\InvalidAsk;
@@ -23,7 +23,7 @@ final class DecideCommand extends Command
 
     protected $description = 'Answer asks about a plan: what is open, locked or hidden, and why';
 
-    /** @var array<array-key, Decider> by course */
+    /** @var array<array-key, CompiledDecider> by course */
     private array $deciders = [];
 
     public function handle(): int
@@ -56,7 +56,7 @@ final class DecideCommand extends Command
 
             return ['id' => is_scalar($id) ? $id : null, 'error' => $e->getMessage()];
         }
-        $decider = $this->deciders[$ask->course->key] ??= new Decider($plan, $ask->course);
+        $decider = $this->deciders[$ask->course->key] ??= new CompiledDecider($plan, $ask->course);
 
         return ['id' => $ask->id, 'items' => array_map(static fn (Decision $decision): array => $decision->toArray(), $decider->decide($ask->viewer, $ask->at))];
     }

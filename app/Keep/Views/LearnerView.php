@@ -10,6 +10,7 @@ use App\Keep\SchoolClock;
 use App\Keep\Words\ClosedWords;
 use App\Keep\Words\Notice;
 use App\Keep\Words\Sentence;
+use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Glance;
@@ -35,7 +36,7 @@ final readonly class LearnerView
     {
         $now = $clock->now();
         $this->glance = $decider->glance($viewer, $now);
-        $this->decisions = $decider->decide($viewer, $now);
+        $this->decisions = CompiledDecider::of($decider->prepared)->decide($viewer, $now);
         $this->words = new ClosedWords($decider, $this->glance, $clock);
     }
 

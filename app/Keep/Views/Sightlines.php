@@ -10,6 +10,7 @@ use App\Http\Pages\Keep\SightRow;
 use App\Http\Pages\Keep\Vantage;
 use App\Keep\SchoolClock;
 use App\Keep\Viewers;
+use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Reason;
@@ -35,13 +36,14 @@ final readonly class Sightlines
     public function grid(Decider $decider, int $at, array $days, bool $isDraft): SightlinesGrid
     {
         $zone = $decider->prepared->plan->zone;
+        $compiled = CompiledDecider::of($decider->prepared);
         $vantages = [new Vantage('visitor', 'Visitor', 'not signed in', null, null)];
-        $columns = [$decider->decide(Viewers::visitor(), $at)];
+        $columns = [$compiled->decide(Viewers::visitor(), $at)];
         foreach ($decider->course->offers as $offer) {
             $day = $days[$offer->key] ?? self::DAY_AT_FIRST;
             $from = $zone->plusDays($at, -$day);
             $vantages[] = new Vantage('offer:'.$offer->key, $offer->title ?? $offer->key, 'from '.$this->clock->shortDate($from, false), $offer->key, $day);
-            $columns[] = $decider->decide(Viewers::holderOf($offer, $from, $zone), $at);
+            $columns[] = $compiled->decide(Viewers::holderOf($offer, $from, $zone), $at);
         }
         $rows = [];
         foreach (array_keys($decider->course->outline->items) as $position) {

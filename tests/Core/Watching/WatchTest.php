@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Watching;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use SilentKeep\Core\Watching\Coverage;
+use SilentKeep\Core\Watching\InvalidReport;
+use SilentKeep\Core\Watching\PlayedSegments;
+use SilentKeep\Core\Watching\Watch;
+
+final class WatchTest extends TestCase
+{
+    /** @param  list<array{float, float}>  $expected */
+    #[DataProvider('reports')]
+    public function test_coverage_is_the_union_cut_to_the_video(string $played, array $expected): void
+    {
+        self::assertEquals($expected, Coverage::none(120)->with(PlayedSegments::parse($played))->segments);
+    }
+
+    /** @return \Generator<string, array{string, list<array{float, float}>}> */
+    public static function reports(): \Generator
+    {
+        yield 'nothing' => ['', []];
+        yield 'one' => ['0[.]62.5', [[0.0, 62.5]]];
+        yield 'overlapping' => ['0[.]62.5[,]60[.]118', [[0.0, 118.0]]];
+        yield 'touching' => ['0[.]60[,]60[.]90', [[0.0, 90.0]]];
+        yield 'apart and out of order' => ['100[.]110[,]0[.]10', [[0.0, 10.0], [100.0, 110.0]]];
+        yield 'the same twice' => ['5[.]9[,]5[.]9', [[5.0, 9.0]]];
+        yield 'one inside another' => ['0[.]100[,]20[.]30', [[0.0, 100.0]]];
+        yield 'backwards' => ['60[.]10', []];
+        yield 'of no length' => ['60[.]60', []];
+        yield 'past the end' => ['110[.]400', [[110.0, 120.0]]];
+        yield 'altogether past the end' => ['121[.]400', []];
+    }
+
+    #[DataProvider('nonsense')]
+    public function test_nonsense_is_refused(string $played): void
+    {
+        $this->expectException(InvalidReport::class);
+        PlayedSegments::parse($played);
+    }
+
+    /** @return list<array{string}> */
+    public static function nonsense(): array
+    {
+        return [['0'], ['0-5'], ['-5[.]5'], ['0[.]5[,]'], ['a[.]b'], ['0[.]INF'], ['0[.]NAN'], ['0[.]1e9'], ["0[.]5\n"], [' 0[.]5'], [implode('[,]', array_fill(0, 10_001, '0[.]1'))]];
+    }
+
+    public function test_a_report_credits_no_more_than_real_time_allows(): void
+    {
+        $watch = self::watch()->report(PlayedSegments::parse('0[.]100'), 1010, 1.0);
+
+        self::assertEqualsWithDelta(13.0, $watch->coverage->seconds(), 1e-9);
+        self::assertEquals([[0.0, 13.0]], $watch->coverage->segments);
+    }
+
+    public function test_the_fastest_allowed_speed_counts(): void
+    {
+        self::assertEqualsWithDelta(23.0, self::watch()->report(PlayedSegments::parse('0[.]100'), 1010, 2.0)->coverage->seconds(), 1e-9);
+    }
+
+    public function test_an_honest_viewer_gets_all_they_watched(): void
+    {
+        $watch = self::watch();
+        for ($at = 0; $at < 100; $at += 10) {
+            $watch = $watch->report(PlayedSegments::parse("{$at}[.]".($at + 10)), 1010 + $at, 1.0);
+        }
+
+        self::assertTrue($watch->isFinished(1.0));
+    }
+
+    public function test_replaying_a_report_brings_nothing(): void
+    {
+        $once = self::watch()->report(PlayedSegments::parse('0[.]10'), 1010, 1.0);
+
+        self::assertEquals($once->coverage, $once->report(PlayedSegments::parse('0[.]10'), 1060, 1.0)->coverage);
+    }
+
+    public function test_a_burst_of_reports_does_not_add_up_its_margins(): void
+    {
+        $watch = self::watch();
+        for ($n = 0; $n < 50; $n++) {
+            $watch = $watch->report(PlayedSegments::parse('0[.]100'), 1000, 1.0);
+        }
+
+        self::assertEqualsWithDelta(3.0, $watch->coverage->seconds(), 1e-9);
+    }
+
+    public function test_time_away_is_not_time_watched(): void
+    {
+        $watch = self::watch()->reopened(1000 + 86_400)->report(PlayedSegments::parse('0[.]100'), 1000 + 86_405, 1.0);
+
+        self::assertEqualsWithDelta(8.0, $watch->coverage->seconds(), 1e-9);
+    }
+
+    public function test_a_report_from_the_past_counts_as_no_time(): void
+    {
+        $watch = self::watch()->report(PlayedSegments::parse('0[.]10'), 1010, 1.0)->report(PlayedSegments::parse('50[.]100'), 900, 1.0);
+
+        self::assertEqualsWithDelta(10.0, $watch->coverage->seconds(), 1e-9);
+        self::assertSame(1010, $watch->heardAt);
+    }
+
+    public function test_coverage_never_falls(): void
+    {
+        mt_srand(11);
+        $watch = self::watch();
+        for ($n = 0; $n < 300; $n++) {
+            $before = $watch->coverage->seconds();
+            $watch = $watch->report(PlayedSegments::parse(mt_rand(0, 130).'[.]'.mt_rand(0, 130)), 1000 + mt_rand(0, 600), mt_rand(5, 20) / 10);
+            self::assertGreaterThanOrEqual($before - 1e-9, $watch->coverage->seconds());
+            self::assertLessThanOrEqual(100.0, $watch->coverage->seconds());
+        }
+    }
+
+    public function test_a_video_needs_a_length(): void
+    {
+        $this->expectException(InvalidReport::class);
+        Coverage::none(0);
+    }
+
+    private static function watch(): Watch
+    {
+        return Watch::opened(Coverage::none(100), 1000);
+    }
+}
