@@ -43,7 +43,8 @@ final class ViewerMasks
             $position = $since <= $asOf ? $course->outline->positionOf((string) $key) : null;
             if ($position !== null) {
                 $done[$position] = true;
-                $mask[$position] = Mask::IN;
+                // A module is complete by its lessons, whatever is recorded of itself.
+                $mask[$position] = $course->isModule[$position] ? Mask::OUT : Mask::IN;
             }
         }
         $this->done = $done;

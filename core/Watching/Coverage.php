@@ -8,7 +8,9 @@ namespace SilentKeep\Core\Watching;
 final readonly class Coverage
 {
     /** @param  list<array{float, float}>  $segments  ascending, apart from each other, within the video */
-    private function __construct(public float $length, public array $segments) {}
+    private function __construct(public float $length, public array $segments)
+    {
+    }
 
     /**
      * @param  float  $length  of the video, in seconds

@@ -11,7 +11,9 @@ final readonly class PlayedSegments
     private const MOST = 10_000;
 
     /** @param  list<array{float, float}>  $segments */
-    private function __construct(private array $segments) {}
+    private function __construct(private array $segments)
+    {
+    }
 
     /** @throws InvalidReport if it is not `from[.]until` in seconds, several of them joined by `[,]`; empty: nothing was played */
     public static function parse(string $text): self

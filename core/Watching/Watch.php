@@ -21,7 +21,9 @@ final readonly class Watch
      * @param  int  $heardAt  instant of the last report, or of the last opening of the lesson
      * @param  float  $credited  seconds of new coverage credited so far
      */
-    private function __construct(public Coverage $coverage, public int $openedAt, public int $heardAt, public float $credited) {}
+    private function __construct(public Coverage $coverage, public int $openedAt, public int $heardAt, public float $credited)
+    {
+    }
 
     public static function opened(Coverage $coverage, int $at): self
     {
