@@ -33,6 +33,9 @@ final class DatedSweep
     /** @var array<int, int> by pass: how many of them */
     private array $waits = [];
 
+    /** @var array<int, int> by pass: the instant from which it opens nothing more */
+    private array $ends = [];
+
     /** @var array<int, string> by pass: what its holder may ever come to */
     private array $reachable = [];
 
@@ -54,6 +57,7 @@ final class DatedSweep
             $this->progress[$index] = new Progress($course, $pass->eligible($from), $this->done);
             $this->waiting[$index] = $course->none;
             $this->waits[$index] = 0;
+            $this->ends[$index] = $ends;
             foreach ($pass->releaseAt as $step => $release) {
                 $at = $release > $begins ? $release : $begins;
                 if ($at < $ends && ($at < $before || $at === $from)) {
@@ -175,7 +179,8 @@ final class DatedSweep
     /** @param  bool  $passes  whether it is known already that nothing stands in the way */
     private function reconsider(int $index, int $item, int $at, bool $passes = false): void
     {
-        if ($this->waiting[$index][$item] === Mask::OUT || ! ($passes || $this->progress[$index]->passesFor($item))) {
+        // Work done by another pass may come to pass after this one has ended.
+        if ($this->waiting[$index][$item] === Mask::OUT || $at >= $this->ends[$index] || ! ($passes || $this->progress[$index]->passesFor($item))) {
             return;
         }
         $pass = $this->viewer->passes[$index];

@@ -179,6 +179,20 @@ final class PropertiesTest extends TestCase
         return array_map(static fn (int $seed): array => [$seed], range(1, self::SEEDS));
     }
 
+    public function test_a_pass_that_has_ended_opens_nothing_for_what_another_pass_lets_one_finish(): void
+    {
+        $decider = Documents::decider(
+            [Documents::lesson('a'), Documents::board('b', after: ['all' => ['a']])],
+            ['plans' => ['late' => ['a' => ['opens' => ['rule' => 'after_start', 'days' => 9]]]]],
+            [['key' => 'short', 'course' => 'c', 'plan' => 'late'], ['key' => 'other', 'course' => 'c', 'plan' => 'late', 'scope' => ['a']]],
+        );
+        $viewer = new Viewer(signedIn: true, passes: [new Pass('short', 0, 5 * 86400), new Pass('other', 0)]);
+        $reach = (new Reaching($decider))->reach($viewer, 0);
+
+        self::assertSame([9 * 86400, null], $reach->open);
+        self::assertSame((new SteppingReach($decider))->reach($viewer, 0)->open, $reach->open);
+    }
+
     public function test_a_module_recorded_as_done_is_complete_by_its_lessons_only(): void
     {
         $decider = Documents::decider(
