@@ -246,6 +246,7 @@ final class SentencesTest extends TestCase
         yield 'not if a grant may still open it' => [[D::lesson('x'), D::lesson('a', after: ['all' => ['x']])], $paced(['x' => ['opens' => ['rule' => 'held']]]), [...$holder, 'grants' => [['item' => 'x', 'from' => '2026-09-01T00:00:00Z']]], ['a' => 'locked: progress'], $byPlan];
         yield 'a grant that is over does not' => [[D::lesson('x'), D::lesson('a', after: ['all' => ['x']])], $paced(['x' => ['opens' => ['rule' => 'held']]]), [...$holder, 'grants' => [['item' => 'x', 'from' => '2026-01-01T00:00:00Z', 'until' => self::NOW]]], ['a' => 'locked: stuck'], $byPlan];
         yield 'what waits for what has closed is stuck' => [[D::lesson('x'), D::lesson('a', after: ['all' => ['x']])], $paced(['x' => ['closes' => ['rule' => 'on', 'at' => '2026-03-10T13:00']]]), $holder, ['a' => 'locked: stuck'], $byPlan];
+        yield 'what waits for what closes as it opens is stuck' => [[D::lesson('x'), D::lesson('a', after: ['all' => ['x']])], $paced(['x' => ['opens' => ['rule' => 'on', 'at' => '2026-04-01T00:00'], 'closes' => ['rule' => 'on', 'at' => '2026-04-01T00:00']]]), $holder, ['a' => 'locked: stuck'], $byPlan];
 
         // 4.9
         yield 'what hides when closed' => [[D::lesson('a', when_closed: 'hide')], [], [], ['a' => 'hidden: not_signed_in']];
