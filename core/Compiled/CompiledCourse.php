@@ -148,80 +148,80 @@ final class CompiledCourse
         $this->guestTiers = Mask::of($prepared->guests->tiersAllow);
         $this->observersAdmitted = Mask::of($prepared->observers->admits);
         $this->observerTiers = Mask::of($prepared->observers->tiersAllow);
-        $this->layOutHiding();
-        $this->layOutPrerequisites();
-        $this->layOutConditions();
+        [$this->mayHide, $this->hidesItself] = self::hiding($outline);
+        [$this->after, $this->earlier] = self::prerequisites($outline, $prepared->course->inOrder);
+        $waits = array_fill_keys([...array_keys($this->after), ...array_keys($this->earlier)], true);
+        $upward = array_map(array_reverse(...), $outline->path);
+        $this->upward = $upward;
+        $this->gates = array_map(static fn (array $steps): array => array_values(array_filter($steps, static fn (int $step): bool => isset($waits[$step]))), $upward);
+        $this->modules = array_map(fn (array $steps): array => array_values(array_filter(array_slice($steps, 1), fn (int $step): bool => $this->isModule[$step])), $upward);
+        $this->modulesThatWait = array_values(array_filter(array_keys($outline->items), fn (int $at): bool => $this->isModule[$at] && isset($waits[$at])));
+        $this->ungated = Mask::of(array_map(static fn (array $of): bool => $of === [], $this->gates));
+        $this->containers = Mask::of(array_map(static fn ($item): bool => $item->items !== [], $outline->items));
+        $conditions = array_values(array_filter(array_map(static fn ($item): ?Condition => $item->only, $outline->items)));
+        $this->unconditional = $conditions === [];
+        [$this->labels, $this->conditionInstants, $this->conditionsOnDone] = self::conditions($conditions);
         $this->mainPlan = new MainPlan($this);
     }
 
-    private function layOutHiding(): void
+    /** @return array{list<int>, list<bool>} what can come out hidden; what hides itself */
+    private static function hiding(Outline $outline): array
     {
         $mayHide = $hidesItself = $inside = [];
-        foreach ($this->outline->items as $at => $item) {
-            $above = $this->outline->parent[$at];
+        foreach ($outline->items as $at => $item) {
+            $above = $outline->parent[$at];
             $hidesItself[] = $item->draft || $item->hideWhenClosed;
             $inside[] = $hidesItself[$at] || ($above !== Outline::TOP && $inside[$above]);
             if ($inside[$at]) {
                 $mayHide[] = $at;
             }
         }
-        $this->mayHide = $mayHide;
-        $this->hidesItself = $hidesItself;
+
+        return [$mayHide, $hidesItself];
     }
 
-    private function layOutPrerequisites(): void
+    /** @return array{array<int, Prerequisites>, array<int, list<int>>} those by name; earlier siblings in an order, the nearest first */
+    private static function prerequisites(Outline $outline, bool $topInOrder): array
     {
-        $waiting = $after = $earlier = $upward = $gates = $siblings = [];
-        foreach ($this->outline->items as $at => $item) {
-            $above = $this->outline->parent[$at];
+        $after = $earlier = $siblings = [];
+        foreach ($outline->items as $at => $item) {
+            $above = $outline->parent[$at];
             if ($item->after !== null) {
                 $after[$at] = $item->after;
             }
-            if ($item->kind !== Kind::Board) {
-                $inOrder = $above === Outline::TOP ? $this->prepared->course->inOrder : $this->outline->items[$above]->inOrder;
-                if ($inOrder && isset($siblings[$above])) {
-                    $earlier[$at] = array_reverse($siblings[$above]);
-                }
-                $siblings[$above][] = $at;
+            if ($item->kind === Kind::Board) {
+                continue;
             }
-            if ($this->isModule[$at] && (isset($after[$at]) || isset($earlier[$at]))) {
-                $waiting[] = $at;
+            $inOrder = $above === Outline::TOP ? $topInOrder : $outline->items[$above]->inOrder;
+            if ($inOrder && isset($siblings[$above])) {
+                $earlier[$at] = array_reverse($siblings[$above]);
             }
-            $upward[] = array_reverse($this->outline->path[$at]);
-            $gates[] = array_values(array_filter($upward[$at], static fn (int $step): bool => isset($after[$step]) || isset($earlier[$step])));
+            $siblings[$above][] = $at;
         }
-        $this->modulesThatWait = $waiting;
-        $this->containers = Mask::of(array_map(static fn ($item): bool => $item->items !== [], $this->outline->items));
-        $this->after = $after;
-        $this->earlier = $earlier;
-        $this->upward = $upward;
-        $this->gates = $gates;
-        $this->modules = array_map(fn (array $steps): array => array_values(array_filter(array_slice($steps, 1), fn (int $step): bool => $this->isModule[$step])), $upward);
-        $this->ungated = Mask::of(array_map(static fn (array $of): bool => $of === [], $gates));
+
+        return [$after, $earlier];
     }
 
-    private function layOutConditions(): void
+    /**
+     * @param  list<Condition>  $conditions
+     * @return array{array<array-key, true>, list<int>, bool} labels named; instants named, ascending; whether what is done is asked
+     */
+    private static function conditions(array $conditions): array
     {
         $labels = $instants = [];
         $onDone = false;
-        $unconditional = true;
-        foreach ($this->outline->items as $item) {
-            foreach ($item->only === null ? [] : self::leaves($item->only) as $leaf) {
-                if ($leaf instanceof HasLabel) {
-                    $labels[$leaf->label] = true;
-                } elseif ($leaf instanceof FromInstant || $leaf instanceof UntilInstant) {
-                    $instants[] = $leaf->at;
-                }
-                $onDone = $onDone || $leaf instanceof IsDone;
+        foreach (array_merge([], ...array_map(self::leaves(...), $conditions)) as $leaf) {
+            if ($leaf instanceof HasLabel) {
+                $labels[$leaf->label] = true;
+            } elseif ($leaf instanceof FromInstant || $leaf instanceof UntilInstant) {
+                $instants[] = $leaf->at;
             }
-            $unconditional = $unconditional && $item->only === null;
+            $onDone = $onDone || $leaf instanceof IsDone;
         }
         $instants = array_values(array_unique($instants));
         sort($instants);
-        $this->labels = $labels;
-        $this->conditionInstants = $instants;
-        $this->conditionsOnDone = $onDone;
-        $this->unconditional = $unconditional;
+
+        return [$labels, $instants, $onDone];
     }
 
     /** @return list<Condition> */

@@ -122,7 +122,7 @@ final readonly class CompiledDecider
             }
         }
 
-        return $next;
+        return array_values($next);
     }
 
     // The letters differ in these bits only: o^l, o^h, l^h.

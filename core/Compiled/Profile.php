@@ -68,14 +68,14 @@ final class Profile
         $this->inScope = Mask::of($coverage->inScope);
         $this->inTier = Mask::of($coverage->inTier);
         $this->covered = $this->inScope & $this->inTier;
-        $this->layOutSteps();
-    }
-
-    private function layOutSteps(): void
-    {
-        $outline = $this->course->outline;
-        $open = $this->course->prepared->notRuledOut($this->offer, $this->labels);
-        $releaseStep = $closingStep = $previous = [];
+        $outline = $course->outline;
+        $open = $course->prepared->notRuledOut($offer, $labels);
+        /** @var list<int> $releaseStep */
+        $releaseStep = [];
+        /** @var list<int> $closingStep */
+        $closingStep = [];
+        /** @var array<int, int> $previous the step of the last item that can be a "previous" one, by depth */
+        $previous = [];
         $never = [false];
         foreach ($outline->items as $at => $item) {
             $above = $outline->parent[$at];
@@ -103,7 +103,7 @@ final class Profile
         foreach ($releaseStep as $at => $step) {
             $released[$step][] = $at;
         }
-        $this->released = array_values($released);
+        $this->released = $released;
         $this->closes = self::members($closingStep, count($this->closings) + 1);
         $this->stepBytes = implode('', array_map(chr(...), range(0, min(255, count($never) - 1))));
         $this->releaseBytes = count($never) > 256 ? '' : implode('', array_map(chr(...), $releaseStep));

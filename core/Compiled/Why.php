@@ -74,7 +74,7 @@ final class Why
             $why[$item] = [Reason::Draft];
         }
 
-        return array_values($why);
+        return $why;
     }
 
     /** @return list<list<Reason>> */
@@ -170,6 +170,8 @@ final class Why
     private static function nearestPass(ViewerMasks $viewer, int $at, string $open): string
     {
         $nearest = null;
+        /** @var array<int, PassMasks> $holder whose bits those are, by item */
+        $holder = [];
         foreach ($viewer->passes as $pass) {
             if (! $pass->isActive($at)) {
                 continue;

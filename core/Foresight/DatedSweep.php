@@ -16,10 +16,10 @@ use SilentKeep\Core\Time\Instant;
  */
 final class DatedSweep
 {
-    /** @var list<?int> by item */
+    /** @var array<int, ?int> by item, each of them */
     public array $open;
 
-    /** @var list<?int> by item */
+    /** @var array<int, ?int> by item, each of them */
     public array $works;
 
     private string $done;

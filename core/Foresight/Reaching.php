@@ -79,7 +79,7 @@ final readonly class Reaching
         if ($viewer->goesByDatesAlone()) {
             $sweep = new DatedSweep($viewer, $from, $before);
 
-            return [$sweep->open, $sweep->works];
+            return [array_values($sweep->open), array_values($sweep->works)];
         }
         $sweep = new Sweep($viewer);
         $sweep->at($from);
@@ -103,6 +103,6 @@ final readonly class Reaching
             }
         }
 
-        return $byItem;
+        return array_values($byItem);
     }
 }

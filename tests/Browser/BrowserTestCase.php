@@ -105,7 +105,7 @@ abstract class BrowserTestCase extends TestCase
         $entries = $this->browser->manage()->getLog('browser');
         $errors = array_filter($entries, static fn (array $entry): bool => $entry['level'] === 'SEVERE' && ! str_contains((string) $entry['message'], 'the server responded with a status of 40'));
 
-        self::assertSame([], array_values(array_column($errors, 'message')));
+        self::assertSame([], array_column($errors, 'message'));
     }
 
     protected function visit(string $path): void

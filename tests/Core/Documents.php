@@ -16,12 +16,25 @@ final class Documents
     {
     }
 
-    /** A course of these items in a school on Oslo time, with these settings over the usual ones. */
+    /**
+     * A course of these items in a school on Oslo time, with these settings over the usual ones.
+     *
+     * @param  list<array<string, mixed>>  $items
+     * @param  array<string, mixed>  $course
+     * @param  list<array<string, mixed>>  $offers
+     * @param  array<string, mixed>  $school
+     */
     public static function plan(array $items, array $course = [], array $offers = [['key' => 'o', 'course' => 'c']], array $school = []): Plan
     {
         return PlanReader::fromDecoded(self::document($items, $course, $offers, $school));
     }
 
+    /**
+     * @param  list<array<string, mixed>>  $items
+     * @param  array<string, mixed>  $course
+     * @param  list<array<string, mixed>>  $offers
+     * @param  array<string, mixed>  $school
+     */
     public static function document(array $items, array $course = [], array $offers = [['key' => 'o', 'course' => 'c']], array $school = []): \stdClass
     {
         return self::object(self::decoded([
@@ -32,6 +45,12 @@ final class Documents
         ]));
     }
 
+    /**
+     * @param  list<array<string, mixed>>  $items
+     * @param  array<string, mixed>  $course
+     * @param  list<array<string, mixed>>  $offers
+     * @param  array<string, mixed>  $school
+     */
     public static function decider(array $items, array $course = [], array $offers = [['key' => 'o', 'course' => 'c']], array $school = []): Decider
     {
         $plan = self::plan($items, $course, $offers, $school);
@@ -39,19 +58,34 @@ final class Documents
         return new Decider($plan, $plan->courses['c']);
     }
 
+    /** @return array<string, mixed> */
     public static function lesson(string $key, mixed ...$more): array
     {
-        return ['key' => $key, 'kind' => 'lesson', ...$more];
+        return self::named(['key' => $key, 'kind' => 'lesson', ...$more]);
     }
 
+    /**
+     * @param  list<array<string, mixed>>  $items
+     * @return array<string, mixed>
+     */
     public static function module(string $key, array $items, mixed ...$more): array
     {
-        return ['key' => $key, 'kind' => 'module', 'items' => $items, ...$more];
+        return self::named(['key' => $key, 'kind' => 'module', 'items' => $items, ...$more]);
     }
 
+    /** @return array<string, mixed> */
     public static function board(string $key, mixed ...$more): array
     {
-        return ['key' => $key, 'kind' => 'board', ...$more];
+        return self::named(['key' => $key, 'kind' => 'board', ...$more]);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    private static function named(array $fields): array
+    {
+        return array_filter($fields, is_string(...), ARRAY_FILTER_USE_KEY);
     }
 
     /** @return array{Decider, Offer} */

@@ -158,7 +158,7 @@ final class DraftTest extends TestCase
 
     private function queriesOf(string $address): int
     {
-        $this->app?->forgetScopedInstances();
+        $this->app->forgetScopedInstances();
         $queries = 0;
         \DB::listen(static function () use (&$queries): void {
             $queries++;

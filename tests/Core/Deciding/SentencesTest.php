@@ -68,7 +68,7 @@ final class SentencesTest extends TestCase
         };
     }
 
-    /** @return \Generator<string, array{0: list<array<string, mixed>>, 1: array<string, mixed>, 2: array<string, mixed>, 3: array<string, string>, 4?: list<array<string, mixed>>}> */
+    /** @return \Generator<string, list<mixed>> */
     public static function sentences(): \Generator
     {
         $one = [D::lesson('a')];
@@ -107,6 +107,7 @@ final class SentencesTest extends TestCase
         yield 'and not by being recorded itself' => [[D::module('m', [D::lesson('l')]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['m']), ['a' => 'locked: not_for_you']];
         yield 'a draft lesson does not count for it' => [[D::module('m', [D::lesson('l'), D::lesson('k', draft: true)]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'open']];
         yield 'a lesson of another tier does not count for it' => [[D::module('m', [D::lesson('l'), D::lesson('k', tiers: [])]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'open']];
+        yield 'a module without a lesson is never done' => [[D::module('m', [D::lesson('k', draft: true)]), D::lesson('a', only: ['done' => 'm'])], [], $holder, ['a' => 'locked: not_for_you']];
 
         // 4.3
         yield 'a draft course is hidden' => [$one, ['state' => 'draft'], $holder, ['a' => 'hidden: course_draft']];
@@ -218,6 +219,8 @@ final class SentencesTest extends TestCase
         yield 'a board is not the one before' => [[D::board('z'), D::lesson('a')], $paced(['z' => ['opens' => ['rule' => 'after_start', 'days' => 3]], 'a' => $after]), $holder, ['a' => 'open'], $byPlan];
         yield 'nor is a draft' => [[D::lesson('z', draft: true), D::lesson('a')], $paced(['z' => ['opens' => ['rule' => 'after_start', 'days' => 3]], 'a' => $after]), $holder, ['a' => 'open'], $byPlan];
         yield 'nor what is not covered' => [[D::lesson('z', tiers: []), D::lesson('a')], $paced(['z' => ['opens' => ['rule' => 'after_start', 'days' => 3]], 'a' => $after]), $holder, ['a' => 'open'], $byPlan];
+        yield 'nor what is for observers only' => [[D::lesson('z', only: ['kind' => 'observer']), D::lesson('a')], $paced(['z' => ['opens' => ['rule' => 'after_start', 'days' => 3]], 'a' => $after]), $holder, ['a' => 'open'], $byPlan];
+        yield 'but what somebody may still finish is' => [[D::lesson('z', only: ['not' => ['done' => 'y']]), D::lesson('y'), D::lesson('a')], $paced(['z' => ['opens' => ['rule' => 'after_start', 'days' => 3]], 'y' => ['opens' => ['rule' => 'held']], 'a' => $after]), self::holder(done: ['y']), ['a' => 'locked: not_yet'], $byPlan];
         yield 'nor what is held' => [[D::lesson('z'), D::lesson('a')], $paced(['z' => ['opens' => ['rule' => 'held']], 'a' => $after]), $holder, ['a' => 'open'], $byPlan];
         yield 'closing counts from the release' => [$one, $paced(['a' => ['closes' => ['rule' => 'after_open', 'days' => 9]]]), $holder, ['a' => 'locked: closed'], $byPlan];
         yield 'or from the beginning of the pass if that is later' => [$one, $paced(['a' => ['closes' => ['rule' => 'after_open', 'days' => 9]]]), self::holder(from: '2026-03-09T00:00:00Z', pacedFrom: '2026-01-01T00:00:00Z'), ['a' => 'open'], $byPlan];
@@ -241,6 +244,7 @@ final class SentencesTest extends TestCase
         yield 'and what is inside what is finished' => [[D::lesson('x'), D::lesson('b', after: ['all' => ['x']], items: [['key' => 'p', 'kind' => 'part']])], [], self::holder(done: ['b']), ['p' => 'open']];
         yield 'what is done later than now is not done' => [[D::lesson('x'), D::lesson('a', after: ['all' => ['x']])], [], [...$holder, 'done' => [['item' => 'x', 'at' => '2026-03-10T12:00:01Z']]], ['a' => 'locked: progress']];
         yield 'what is done now is' => [[D::lesson('x'), D::lesson('a', after: ['all' => ['x']])], [], [...$holder, 'done' => [['item' => 'x', 'at' => self::NOW]]], ['a' => 'open']];
+        yield 'an empty module inside a shut one is not complete' => [[D::lesson('x'), D::module('m', [], after: ['all' => ['x']])], [], $holder, ['m' => 'locked: progress']];
         yield 'two that wait for each other are not stuck: each could be done' => [[D::lesson('a', after: ['all' => ['b']]), D::lesson('b', after: ['all' => ['a']])], [], $holder, ['a' => 'locked: progress', 'b' => 'locked: progress']];
         yield 'what waits for what never opens is stuck' => [[D::lesson('x'), D::lesson('a', after: ['all' => ['x']])], $paced(['x' => ['opens' => ['rule' => 'held']]]), $holder, ['a' => 'locked: stuck'], $byPlan];
         yield 'not if a grant may still open it' => [[D::lesson('x'), D::lesson('a', after: ['all' => ['x']])], $paced(['x' => ['opens' => ['rule' => 'held']]]), [...$holder, 'grants' => [['item' => 'x', 'from' => '2026-09-01T00:00:00Z']]], ['a' => 'locked: progress'], $byPlan];
