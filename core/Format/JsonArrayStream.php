@@ -12,6 +12,9 @@ final class JsonArrayStream
 {
     private const BLOCK = 1 << 16;
 
+    /** Bytes of one element: far more than any ask needs, and a bound to the memory that nonsense can take. */
+    private const LARGEST = 8 * 1024 * 1024;
+
     private const WHITE = " \t\r\n";
 
     private string $buffer = '';
@@ -86,6 +89,9 @@ final class JsonArrayStream
             $length = strcspn($this->buffer, $inString ? '"\\' : '"{}[],', $this->offset);
             $text .= substr($this->buffer, $this->offset, $length);
             $this->offset += $length;
+            if (strlen($text) > self::LARGEST) {
+                throw InvalidAsk::at('', 'an element is larger than '.intdiv(self::LARGEST, 1024 * 1024).' MiB');
+            }
             if ($this->offset >= strlen($this->buffer)) {
                 if (! $this->refill()) {
                     throw InvalidAsk::at('', 'the list breaks off or is not well formed');
