@@ -20,6 +20,9 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/draft/edits', [Keep\DraftController::class, 'edit'])->name('draft.edit');
     Route::post('/courses/{course}/draft/undo', [Keep\DraftController::class, 'undo'])->name('draft.undo');
     Route::delete('/courses/{course}/draft', [Keep\DraftController::class, 'discard'])->name('draft.discard');
+    Route::get('/courses/{course}/rehearsal', [Keep\RevisionsController::class, 'rehearse'])->name('rehearsal');
+    Route::get('/courses/{course}/revisions', [Keep\RevisionsController::class, 'index'])->name('history');
+    Route::post('/courses/{course}/revisions/live', [Keep\RevisionsController::class, 'takeBack'])->name('take-back');
     Route::post('/courses/{course}/revisions', [Keep\DraftController::class, 'publish'])->name('publish');
 });
 

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Keep\CourseDocument;
 use App\Keep\Plans;
+use App\Keep\Rehearsal;
 use App\Keep\Words\Differences;
 use App\Keep\Words\Sentence;
 use App\Models\Course;
@@ -18,7 +19,7 @@ use Psr\Clock\ClockInterface;
 /** Makes the draft live, as a new revision, in one step. */
 final readonly class PublishDraft
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Rehearsal $rehearsal, private Journal $journal)
     {
     }
 
@@ -26,7 +27,8 @@ final readonly class PublishDraft
      * @param  int  $version  of the draft that the editor saw
      * @return array{Revision, list<Sentence>} the revision, and what it changes
      *
-     * @throws DraftConflict if the draft is another one by now, or says nothing new
+     * @throws DraftConflict if the draft is another one by now, says nothing new, or takes something away from
+     *                       people and its rehearsal was not shown
      */
     public function __invoke(Course $course, int $version, ?string $note, Person $author): array
     {
@@ -45,6 +47,9 @@ final readonly class PublishDraft
                 throw DraftConflict::nothingToPublish();
             }
             $this->plans->of($document);
+            if ($live !== null && $draft->rehearsed_version !== $draft->version) {
+                $this->refuseUnseenLosses($course, $live, $document);
+            }
             $changes = Differences::between($live, $document)->sentences;
             $revision = Revision::query()->create([
                 'course_id' => $course->id,
@@ -64,5 +69,13 @@ final readonly class PublishDraft
 
             return [$revision, $changes];
         });
+    }
+
+    private function refuseUnseenLosses(Course $course, CourseDocument $live, CourseDocument $document): void
+    {
+        $losers = Rehearsal::losers($this->rehearsal->impact($course, $live, $document, $this->clock->now()->getTimestamp())['touched']);
+        if ($losers > 0) {
+            throw DraftConflict::rehearseFirst($losers);
+        }
     }
 }

@@ -6,6 +6,9 @@ namespace App\Keep;
 
 use App\Http\Pages\Keep\CourseHead;
 use App\Http\Pages\Keep\CourseRow;
+use App\Http\Pages\Keep\HistoryPage;
+use App\Http\Pages\Keep\RehearsalPage;
+use App\Http\Pages\Keep\RevisionRow;
 use App\Http\Pages\Keep\WorkspacePage;
 use App\Keep\Views\RuleTable;
 use App\Keep\Views\Sightlines;
@@ -20,7 +23,7 @@ use Illuminate\Support\Facades\DB;
 /** Puts together what an administrator sees of courses. */
 final readonly class CourseDesk
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal)
     {
     }
 
@@ -73,16 +76,68 @@ final readonly class CourseDesk
         $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year());
 
         return new WorkspacePage(
-            course: new CourseHead($course->key, $document->title(), self::text($document->course, 'state'), $this->doors($document), $course->liveRevision?->number, $course->draft->version ?? 0, $course->draft?->edits()->count() ?? 0),
+            course: $this->head($course, $document),
             lens: $lens,
             rows: $table->outline(),
             plans: $plans,
             plan: $plan,
+            tiers: array_values(array_filter((array) ($document->course->tiers ?? []), is_string(...))),
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
             sightlines: $lens === 'sightlines' ? $this->sightlines->grid($this->plans->of($seen), $at ?? $this->clock->now(), $days, $showDraft) : null,
             mayEdit: $mayEdit,
         );
+    }
+
+    private function head(Course $course, CourseDocument $document): CourseHead
+    {
+        return new CourseHead(
+            $course->key, $document->title(), self::text($document->course, 'state'), $this->doors($document),
+            $course->liveRevision?->number, $course->draft->version ?? 0, $course->draft?->edits()->count() ?? 0,
+        );
+    }
+
+    /** Null where nothing waits to be published. */
+    public function rehearse(Course $course, bool $mayEdit): ?RehearsalPage
+    {
+        [$live, $draft] = self::documents($course);
+        if ($draft === null || ($live !== null && $live->equals($draft))) {
+            return null;
+        }
+        $now = $this->clock->now();
+        $told = $this->rehearsal->tell($course, $live, $draft, $now);
+
+        return new RehearsalPage(
+            course: $this->head($course, $draft),
+            changes: Differences::between($live, $draft)->sentences,
+            people: $told->people,
+            untilWords: $this->clock->date($now + Rehearsal::DAYS * 86400),
+            totals: $told->totals,
+            rows: $told->rows,
+            kinds: $told->kinds,
+            losers: $told->losers,
+            mayEdit: $mayEdit,
+        );
+    }
+
+    public function history(Course $course, bool $mayEdit): HistoryPage
+    {
+        $revisions = $course->revisions()->with('author')->orderByDesc('number')->get();
+        $rows = [];
+        foreach ($revisions as $index => $revision) {
+            $before = $revisions[$index + 1] ?? null;
+            $rows[] = new RevisionRow(
+                $revision->number,
+                $revision->id === $course->live_revision_id,
+                $this->clock->words($revision->published_at->getTimestamp()),
+                $revision->author?->name,
+                $revision->note,
+                Differences::between($before === null ? null : CourseDocument::fromJson($before->document), CourseDocument::fromJson($revision->document))->sentences,
+            );
+        }
+        [$live, $draft] = self::documents($course);
+
+        return new HistoryPage($this->head($course, $live ?? $draft ?? throw new \LogicException('A course has a revision or a draft.')), $rows, $mayEdit);
     }
 
     /** @return array{?CourseDocument, ?CourseDocument} live, draft */

@@ -26,6 +26,17 @@ final class Viewers
         return new Viewer;
     }
 
+    public static function guest(): Viewer
+    {
+        return new Viewer(guest: true);
+    }
+
+    /** Signed in, and no more. */
+    public static function member(): Viewer
+    {
+        return new Viewer(signedIn: true);
+    }
+
     /** Somebody who holds nothing but one pass, made at an instant as the offer says. */
     public static function holderOf(CoreOffer $offer, int $from, \SilentKeep\Core\Time\SchoolZone $zone): Viewer
     {

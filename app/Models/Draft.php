@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?int $base_revision_id
  * @property string $document JSON
  * @property int $version
+ * @property ?int $rehearsed_version
  */
 final class Draft extends Model
 {

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $author_id
  * @property ?string $note
  * @property \DateTimeImmutable $published_at
+ * @property ?Person $author
  */
 final class Revision extends Model
 {

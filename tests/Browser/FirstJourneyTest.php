@@ -23,7 +23,8 @@ final class FirstJourneyTest extends BrowserTestCase
 
         // Nothing has changed for learners yet.
         $this->named('Review 1 unpublished change')->click();
-        $this->waitForText('.review', 'Tools and timber opens 3 days after joining');
+        $this->waitForText('.publish', 'Tools and timber opens 3 days after joining');
+        $this->waitForText('.rehearsal-main', 'gain it now');
         $this->named('Publish 1 change')->click();
         $this->waitForText('.flash', 'Published as revision 2');
 

@@ -123,7 +123,7 @@ final class DraftTest extends TestCase
 
     public function test_an_item_that_is_gone_is_refused_with_a_reason(): void
     {
-        $this->edit(['rule' => 'at_once', 'item' => 'm-gone']);
+        $this->edit(['rule' => 'at_once', 'items' => ['m-gone']]);
 
         self::assertStringContainsString('no item m-gone', session('flash')['text']);
     }
@@ -180,6 +180,6 @@ final class DraftTest extends TestCase
      */
     private function edit(array $fields): TestResponse
     {
-        return $this->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'plan' => 'weekly', 'item' => 'm-tools', ...$fields]);
+        return $this->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'opens', 'plan' => 'weekly', 'items' => ['m-tools'], ...$fields]);
     }
 }

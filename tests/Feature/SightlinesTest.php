@@ -44,7 +44,7 @@ final class SightlinesTest extends TestCase
 
     public function test_the_draft_can_be_seen_beside_what_is_published(): void
     {
-        $this->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'plan' => 'weekly', 'item' => 'm-tools', 'rule' => 'after_start', 'days' => 3]);
+        $this->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'opens', 'plan' => 'weekly', 'items' => ['m-tools'], 'rule' => 'after_start', 'days' => 3]);
         $address = '/keep/courses/clinker?lens=sightlines&day[apprentice-pass]=4';
         $this->get($address)->assertInertia(fn (Page $page) => $page->where('sightlines.draft', true)->where('sightlines.rows.6.cells.1.glyph', 'open'));
         $this->get($address.'&see=published')->assertInertia(fn (Page $page) => $page->where('sightlines.draft', false)->where('sightlines.rows.6.cells.1.glyph', 'later'));

@@ -42,15 +42,18 @@ final readonly class RuleTable
         foreach ($this->walk($this->document->course, 0, false) as [$item, $above, $depth]) {
             $before = $this->live?->item(self::key($item));
             $opening = $this->rule($this->document, $item, 'opens');
+            $closing = $this->rule($this->document, $item, 'closes');
             $inherits = $depth === 0 ? 'at once' : 'with its '.self::text($above, 'kind');
             $turn = ($above->in_order ?? false) === true ? 'in its turn' : 'nothing';
             $inOrder = ($item->in_order ?? false) === true ? 'inside, in order' : null;
             $rows[] = new RuleRow(
                 opens: $this->planCell(RuleWords::opening($opening, $this->year), $inherits, $item, 'opens'),
                 opening: $opening === null ? null : self::opening($opening),
-                closes: $this->planCell(RuleWords::closing($this->rule($this->document, $item, 'closes'), $this->year), 'never', $item, 'closes'),
+                closes: $this->planCell(RuleWords::closing($closing, $this->year), 'never', $item, 'closes'),
+                closing: $closing === null ? null : self::opening($closing),
                 after: self::cell(self::join(RuleWords::after(self::object($item, 'after'), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'),
                 forWhom: self::cell(self::forWhom($item, $title), 'every pass', $item, $before, 'tiers', 'only'),
+                tiers: is_array($item->tiers ?? null) ? array_values(array_filter($item->tiers, is_string(...))) : null,
                 sample: self::cell(self::yes($item->sample ?? null), 'no', $item, $before, 'sample'),
                 guests: self::cell($this->audience($item, 'guests'), $this->inherited($item, 'guests', 'guest_door'), $item, $before, 'guests', 'never_for'),
                 observers: self::cell($this->audience($item, 'observers'), $this->inherited($item, 'observers', 'observer_door'), $item, $before, 'observers', 'never_for'),

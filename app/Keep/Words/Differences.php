@@ -10,12 +10,18 @@ use App\Keep\CourseDocument;
 final readonly class Differences
 {
     private const WORDS = [
-        'title' => 'title', 'kind' => 'kind', 'draft' => 'draft', 'sample' => 'sample', 'tiers' => 'tiers', 'only' => 'for whom',
+        'title' => 'title', 'kind' => 'kind', 'draft' => 'draft', 'sample' => 'sample', 'tiers' => 'for which passes', 'only' => 'for whom',
         'guests' => 'guests', 'observers' => 'observers', 'never_for' => 'never for', 'after' => 'what comes first', 'in_order' => 'in order',
         'when_closed' => 'when closed', 'finish' => 'how it is finished', 'display' => 'display', 'state' => 'state', 'entry' => 'who gets in',
         'opens' => 'beginning of the season', 'closes' => 'end of the season', 'keep_after_retiring' => 'kept after retiring',
         'sample_needs_account' => 'samples need an account', 'guest_door' => 'guest door', 'observer_door' => 'observer door', 'main_plan' => 'main plan',
         'tier' => 'tier', 'plan' => 'pace', 'scope' => 'scope', 'lasts' => 'how long a pass lasts',
+    ];
+
+    /** What it means where nothing is set. */
+    private const UNSET = [
+        'draft' => 'no', 'sample' => 'no', 'in_order' => 'no', 'tiers' => 'every pass', 'only' => 'everyone', 'guests' => 'as above', 'observers' => 'as above',
+        'when_closed' => 'title shows', 'after' => 'nothing', 'finish' => 'by a mark', 'plan' => 'all at once', 'scope' => 'the whole course', 'lasts' => 'for good',
     ];
 
     /** @param  list<Sentence>  $sentences */
@@ -178,7 +184,9 @@ final readonly class Differences
             $is = $after->{$key} ?? null;
             if (! in_array($key, $except, true) && json_encode($was) !== json_encode($is)) {
                 $word = self::WORDS[$key] ?? $key;
-                $sentences[] = Sentence::of("{$what}: {$word} is now ".self::value($key, $is, $title).' (was: '.self::value($key, $was, $title).')', $name);
+                $sentences[] = $key === 'tiers' && $what !== 'The course'
+                    ? Sentence::of("{$what} is now for ".self::value($key, $is, $title).' (was: '.self::value($key, $was, $title).')', $name)
+                    : Sentence::of("{$what}: {$word} is now ".self::value($key, $is, $title).' (was: '.self::value($key, $was, $title).')', $name);
             }
         }
 
@@ -189,7 +197,9 @@ final readonly class Differences
     private static function value(string $key, mixed $value, \Closure $title): string
     {
         return match (true) {
-            $value === null => 'not set',
+            $value === null => self::UNSET[$key] ?? 'not set',
+            $key === 'tiers' && $value === [] => 'no pass',
+            $key === 'when_closed' => $value === 'hide' ? 'hidden' : 'title shows',
             is_bool($value) => $value ? 'yes' : 'no',
             $key === 'only' => RuleWords::condition($value, $title),
             $key === 'after' && $value instanceof \stdClass => RuleWords::after($value, $title) ?? 'nothing',

@@ -3,7 +3,7 @@ import { Link } from '@inertiajs/react';
 import type { RuleCell, RuleRow } from '../lib/types';
 import type { GridColumn } from '../ui/Grid';
 
-type CellName = Exclude<keyof RuleRow, 'opening'>;
+type CellName = Exclude<keyof RuleRow, 'opening' | 'closing' | 'tiers'>;
 
 const COLUMNS: { id: CellName; title: string; detail: string; width?: number }[] = [
   { id: 'opens', title: 'Opens', detail: '', width: 248 },
@@ -16,8 +16,9 @@ const COLUMNS: { id: CellName; title: string; detail: string; width?: number }[]
   { id: 'whenClosed', title: 'When closed', detail: '' },
 ];
 
-/** Only when a row opens can be edited in its cell so far. */
-export const OPENS_COLUMN = 0;
+export function columnName(column: number): string {
+  return COLUMNS[column]?.id ?? '';
+}
 
 export interface RulesHeadProps {
   plans: string[];

@@ -40,9 +40,27 @@ export interface CoursesPage {
   courses: CourseRow[];
 }
 
+export interface EffectCount {
+  effect: string;
+  words: string;
+  count: number;
+  names: string[];
+}
+
 export interface Flash {
   kind: string;
   text: string;
+  lines: Sentence[];
+}
+
+export interface HistoryPage {
+  course: CourseHead;
+  revisions: RevisionRow[];
+  mayEdit: boolean;
+}
+
+export interface KindRow {
+  who: string;
   lines: Sentence[];
 }
 
@@ -107,6 +125,32 @@ export interface PathRow {
   status: Sentence;
 }
 
+export interface RehearsalPage {
+  course: CourseHead;
+  changes: Sentence[];
+  people: number;
+  untilWords: string;
+  totals: EffectCount[];
+  rows: RehearsalRow[];
+  kinds: KindRow[];
+  losers: number;
+  mayEdit: boolean;
+}
+
+export interface RehearsalRow {
+  title: string;
+  effects: EffectCount[];
+}
+
+export interface RevisionRow {
+  number: number;
+  live: boolean;
+  publishedAt: string;
+  author: string | null;
+  note: string | null;
+  changes: Sentence[];
+}
+
 export interface RuleCell {
   words: string;
   own: boolean;
@@ -117,8 +161,10 @@ export interface RuleRow {
   opens: RuleCell;
   opening: OpeningRule | null;
   closes: RuleCell;
+  closing: OpeningRule | null;
   after: RuleCell;
   forWhom: RuleCell;
+  tiers: string[] | null;
   sample: RuleCell;
   guests: RuleCell;
   observers: RuleCell;
@@ -180,6 +226,7 @@ export interface WorkspacePage {
   rows: OutlineRow[];
   plans: string[];
   plan: string | null;
+  tiers: string[];
   rules: RuleRow[];
   changes: Sentence[];
   sightlines: SightlinesGrid | null;

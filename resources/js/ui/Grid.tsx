@@ -21,13 +21,17 @@ export interface GridProps {
   cell: (index: number, column: number) => ReactNode;
   /** Enter or a click on a cell. */
   onActivate?: (index: number, column: number) => void;
+  /** The rows that are selected, by key; left out: rows cannot be selected. */
+  selected?: ReadonlySet<string>;
+  onSelect?: (selected: ReadonlySet<string>) => void;
 }
 
 /** The one grid: the outline on the left and the cells of a lens on its right. Only rows in sight are drawn. */
-export function Grid({ caption, corner, columns, rows, cell, onActivate }: GridProps) {
+export function Grid({ caption, corner, columns, rows, cell, onActivate, selected, onSelect }: GridProps) {
   const scroll = useRef<HTMLDivElement>(null);
   const [focus, setFocus] = useState({ row: 0, column: 0 });
   const [wantsFocus, setWantsFocus] = useState(false);
+  const anchor = useRef(0);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroll.current,
@@ -49,6 +53,26 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate }: GridP
     },
     [rows.length, columns.length, virtual],
   );
+
+  /** From the row where the selection began as far as this one. */
+  const selectTo = (to: number) => {
+    const [first, last] = [Math.min(anchor.current, to), Math.max(anchor.current, to)];
+    onSelect?.(new Set(rows.slice(first, last + 1).map(({ row }) => row.key)));
+  };
+  const selectByHand = (at: number, key: string, more: boolean, range: boolean) => {
+    if (range) {
+      selectTo(at);
+      return;
+    }
+    anchor.current = at;
+    const next = new Set(more ? selected : []);
+    if (selected?.has(key) === true && (more || selected.size === 1)) {
+      next.delete(key);
+    } else {
+      next.add(key);
+    }
+    onSelect?.(next);
+  };
 
   useEffect(() => {
     if (wantsFocus) {
@@ -75,7 +99,14 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate }: GridP
     const step = steps[event.key];
     if (step !== undefined) {
       event.preventDefault();
+      if (event.shiftKey) {
+        selectTo(Math.max(0, Math.min(rows.length - 1, step[0])));
+      } else {
+        anchor.current = Math.max(0, Math.min(rows.length - 1, step[0]));
+      }
       move(step[0], step[1]);
+    } else if (event.key === 'Escape' && selected !== undefined && selected.size > 0) {
+      onSelect?.(new Set());
     } else if (event.key === 'Enter') {
       const shown = rows[focused.row];
       if (shown !== undefined) {
@@ -125,9 +156,18 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate }: GridP
               <tr
                 key={row.key}
                 aria-rowindex={item.index + 2}
-                className={[row.kind, row.draft ? 'isdraft' : '', item.index === focused.row ? 'here' : ''].join(' ')}
+                aria-selected={selected?.has(row.key)}
+                className={[
+                  row.kind,
+                  row.draft ? 'isdraft' : '',
+                  item.index === focused.row ? 'here' : '',
+                  selected?.has(row.key) === true ? 'picked' : '',
+                ].join(' ')}
               >
-                <th scope="row">
+                <th
+                  scope="row"
+                  onClick={(event) => selectByHand(item.index, row.key, event.ctrlKey || event.metaKey, event.shiftKey)}
+                >
                   <div className="o" style={{ paddingLeft: 14 + row.depth * 16 }}>
                     <span className="t" title={row.title}>
                       {row.title}

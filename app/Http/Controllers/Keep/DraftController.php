@@ -10,7 +10,7 @@ use App\Actions\EditDraft;
 use App\Actions\PublishDraft;
 use App\Actions\UndoDraftEdit;
 use App\Http\Requests\DraftRequest;
-use App\Http\Requests\EditOpeningRequest;
+use App\Http\Requests\EditRulesRequest;
 use App\Keep\Edits\CannotEdit;
 use App\Models\Course;
 use App\Models\Person;
@@ -21,7 +21,7 @@ use SilentKeep\Core\Format\Offence;
 
 final class DraftController
 {
-    public function edit(EditOpeningRequest $request, Course $course, EditDraft $edit): RedirectResponse
+    public function edit(EditRulesRequest $request, Course $course, EditDraft $edit): RedirectResponse
     {
         $change = $request->edit();
         try {
@@ -65,7 +65,7 @@ final class DraftController
             return self::refused($e->getMessage());
         }
 
-        return back()->with('flash', ['kind' => 'done', 'text' => "Published as revision {$revision->number}. It is live now.", 'lines' => $changes]);
+        return redirect()->route('keep.course', $course)->with('flash', ['kind' => 'done', 'text' => "Published as revision {$revision->number}. It is live now.", 'lines' => $changes]);
     }
 
     private static function refused(string $message): RedirectResponse

@@ -1,15 +1,16 @@
 import { Link, router, usePage } from '@inertiajs/react';
+import { Button } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
 
-import { OpeningEditor } from '../../lenses/OpeningEditor';
-import { OPENS_COLUMN, RulesCell, rulesColumns } from '../../lenses/rules';
+import { isEditable, RuleEditor } from '../../lenses/RuleEditor';
+import { columnName, RulesCell, rulesColumns } from '../../lenses/rules';
 import { SightCell, sightlineColumns } from '../../lenses/sightlines';
 import { keepAddress, withQuery } from '../../lib/address';
 import { useShortcuts } from '../../lib/shortcuts';
 import type { CourseHead, Sentence, SightlinesGrid, WorkspacePage } from '../../lib/types';
+import { counted } from '../../lib/words';
 import { Grid } from '../../ui/Grid';
 import { KeepShell } from '../../ui/KeepShell';
-import { ReviewChanges } from '../../ui/ReviewChanges';
 import { Words } from '../../ui/Words';
 
 const LENSES = [
@@ -17,11 +18,12 @@ const LENSES = [
   { id: 'sightlines', title: 'Sightlines' },
 ];
 
-export default function Workspace({ course, lens, rows, plans, plan, rules, changes, sightlines, mayEdit }: WorkspacePage) {
+export default function Workspace({ course, lens, rows, plans, plan, tiers, rules, changes, sightlines, mayEdit }: WorkspacePage) {
   const { url } = usePage();
   const filterField = useRef<HTMLInputElement>(null);
   const [filter, setFilter] = useState(() => new URLSearchParams(url.split('?')[1]).get('find') ?? '');
-  const [editing, setEditing] = useState<number | null>(null);
+  const [editing, setEditing] = useState<{ index: number; column: number } | null>(null);
+  const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const shown = useMemo(() => {
     const wanted = filter.trim().toLowerCase();
     return rows.map((row, index) => ({ row, index })).filter(({ row }) => row.title.toLowerCase().includes(wanted));
@@ -92,9 +94,11 @@ export default function Workspace({ course, lens, rows, plans, plan, rules, chan
             corner={corner}
             columns={rulesColumns({ plans, plan, addressOf: (name) => withQuery(url, { plan: name }) })}
             rows={shown}
+            selected={selected}
+            onSelect={setSelected}
             onActivate={(index, column) => {
-              if (mayEdit && plan !== null && column === OPENS_COLUMN) {
-                setEditing(index);
+              if (mayEdit && isEditable(columnName(column), plan, tiers)) {
+                setEditing({ index, column });
               }
             }}
             cell={(index, column) => {
@@ -104,18 +108,19 @@ export default function Workspace({ course, lens, rows, plans, plan, rules, chan
                 return null;
               }
               const words = <RulesCell row={row} column={column} />;
-              return editing === index && column === OPENS_COLUMN && plan !== null ? (
-                <OpeningEditor
+              return editing?.index === index && editing.column === column ? (
+                <RuleEditor
                   course={course.key}
                   version={course.draftVersion}
                   plan={plan}
-                  item={item.key}
-                  title={item.title}
-                  opening={row.opening}
+                  tiers={tiers}
+                  column={columnName(column)}
+                  row={row}
+                  rows={selected.has(item.key) ? rows.filter((one) => selected.has(one.key)) : [item]}
                   onClose={() => setEditing(null)}
                 >
                   <div>{words}</div>
-                </OpeningEditor>
+                </RuleEditor>
               ) : (
                 words
               );
@@ -123,7 +128,7 @@ export default function Workspace({ course, lens, rows, plans, plan, rules, chan
           />
         )}
         <footer className="rail">
-          {sightlines === null ? <RulesFoot plan={plan} mayEdit={mayEdit} /> : <AsOf grid={sightlines} onAt={(at) => show({ at })} />}
+          {sightlines === null ? <RulesFoot plan={plan} mayEdit={mayEdit} selected={selected.size} onClear={() => setSelected(new Set())} /> : <AsOf grid={sightlines} onAt={(at) => show({ at })} />}
         </footer>
       </main>
     </KeepShell>
@@ -167,29 +172,43 @@ function Head({ course, changes, mayEdit, seen, onUndo, onSee }: HeadProps) {
             <kbd>Ctrl Z</kbd> undo the last edit
           </button>
         )}
-        {mayEdit ? (
-          <ReviewChanges course={course} changes={changes} />
-        ) : (
-          changes.length > 0 && <span className="soft">{changes.length} unpublished</span>
+        <Link href={keepAddress(course.key, '/revisions')}>History</Link>
+        {changes.length > 0 && (
+          <Button component={Link} href={keepAddress(course.key, '/rehearsal')} h={30} size="sm">
+            Review {counted(changes.length, 'unpublished change')}
+          </Button>
         )}
       </div>
     </div>
   );
 }
 
-function RulesFoot({ plan, mayEdit }: { plan: string | null; mayEdit: boolean }) {
+interface RulesFootProps {
+  plan: string | null;
+  mayEdit: boolean;
+  /** How many rows. */
+  selected: number;
+  onClear: () => void;
+}
+
+function RulesFoot({ plan, mayEdit, selected, onClear }: RulesFootProps) {
+  if (!mayEdit) {
+    return <p className="hint">You see every rule; only administrators change them.</p>;
+  }
+  if (selected > 1) {
+    return (
+      <p className="hint" role="status">
+        <b>{selected} rows selected.</b> Setting a cell of one of them sets all {selected} ·{' '}
+        <button type="button" className="linklike" onClick={onClear}>
+          <kbd>Esc</kbd> let go
+        </button>
+      </p>
+    );
+  }
   return (
     <p className="hint">
-      {!mayEdit ? (
-        'You see every rule; only administrators change them.'
-      ) : plan === null ? (
-        'This course has no release plan: everything opens at once.'
-      ) : (
-        <>
-          <kbd>↑</kbd> <kbd>↓</kbd> move · <kbd>Enter</kbd> in the column <i>Opens</i> edits · edits gather in the draft, learners see
-          them once published
-        </>
-      )}
+      <kbd>↑</kbd> <kbd>↓</kbd> move · <kbd>Shift</kbd> selects several · <kbd>Enter</kbd> edits a cell · edits gather in the draft, learners
+      see them once published{plan === null ? ' · no release plan: everything opens at once' : ''}
     </p>
   );
 }

@@ -5,50 +5,62 @@ import { type FormEvent, type KeyboardEvent, type ReactNode, useEffect } from 'r
 import { keepAddress } from '../lib/address';
 import type { OpeningRule } from '../lib/types';
 
-const RULES = [
-  { value: '', label: 'With what it stands in' },
-  { value: 'at_once', label: 'At once' },
-  { value: 'on', label: 'On a date' },
-  { value: 'after_start', label: 'Days after joining' },
-  { value: 'after_previous', label: 'Days after the one before' },
-  { value: 'held', label: 'Only when handed out' },
-];
+const RULES = {
+  opens: [
+    { value: '', label: 'With what it stands in' },
+    { value: 'at_once', label: 'At once' },
+    { value: 'on', label: 'On a date' },
+    { value: 'after_start', label: 'Days after joining' },
+    { value: 'after_previous', label: 'Days after the one before' },
+    { value: 'held', label: 'Only when handed out' },
+  ],
+  closes: [
+    { value: '', label: 'Never, or with what it stands in' },
+    { value: 'on', label: 'On a date' },
+    { value: 'after_open', label: 'Days after it opened' },
+  ],
+};
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((label, index) => ({
   value: String(index + 1),
   label: `on the next ${label}`,
 }));
 
-export interface OpeningEditorProps {
+export interface TimeEditorProps {
   course: string;
   /** Of the draft as it is shown. */
   version: number;
+  which: 'opens' | 'closes';
   plan: string;
-  item: string;
+  /** The rows that are set, by key. */
+  items: string[];
+  /** One row's title, or how many they are. */
   title: string;
-  opening: OpeningRule | null;
+  rule: OpeningRule | null;
   onClose: () => void;
   /** The cell that is edited. */
   children: ReactNode;
 }
 
-/** Edits when one row opens, in its cell. What is kept goes to the draft. */
-export function OpeningEditor({ course, version, plan, item, title, opening, onClose, children }: OpeningEditorProps) {
+/** Edits when rows open or close, in the cell. What is kept goes to the draft. */
+export function TimeEditor({ course, version, which, plan, items, title, rule, onClose, children }: TimeEditorProps) {
   const form = useForm({
     version,
+    set: which,
     plan,
-    item,
-    rule: opening?.rule ?? '',
-    at: opening?.at ?? '',
-    days: opening?.days ?? (null as number | null),
-    time: opening?.time ?? '',
-    weekday: opening?.weekday === null || opening?.weekday === undefined ? '' : String(opening.weekday),
+    items,
+    rule: rule?.rule ?? '',
+    at: rule?.at ?? '',
+    days: rule?.days ?? (null as number | null),
+    time: rule?.time ?? '',
+    weekday: rule?.weekday === null || rule?.weekday === undefined ? '' : String(rule.weekday),
   });
   const { setData, data, errors } = form;
 
   // The draft may have been reloaded underneath after a refusal; the next try must speak of what is shown.
   useEffect(() => setData('version', version), [version, setData]);
 
+  const verb = items.length > 1 ? which.slice(0, -1) : which;
   const relative = data.rule === 'after_start' || data.rule === 'after_previous';
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -65,15 +77,15 @@ export function OpeningEditor({ course, version, plan, item, title, opening, onC
     <Popover opened onClose={onClose} trapFocus returnFocus withArrow position="bottom-start" width={300} closeOnEscape>
       <Popover.Target>{children}</Popover.Target>
       <Popover.Dropdown className="editor">
-        <form onSubmit={submit} onKeyDownCapture={leave} noValidate aria-label={`When ${title} opens`}>
+        <form onSubmit={submit} onKeyDownCapture={leave} noValidate aria-label={`When ${title} ${verb}`}>
           <Select
-            label={`${title} opens`}
-            data={RULES}
+            label={`${title} ${verb}`}
+            data={RULES[which]}
             value={data.rule}
             allowDeselect={false}
             error={errors.rule}
             comboboxProps={{ withinPortal: false }}
-            onChange={(rule) => setData('rule', rule ?? '')}
+            onChange={(name) => setData('rule', name ?? '')}
           />
           {data.rule === 'on' && (
             <TextInput
@@ -84,16 +96,18 @@ export function OpeningEditor({ course, version, plan, item, title, opening, onC
               onChange={(event) => setData('at', event.currentTarget.value)}
             />
           )}
+          {(relative || data.rule === 'after_open') && (
+            <NumberInput
+              label="Days"
+              min={0}
+              allowDecimal={false}
+              value={data.days ?? ''}
+              error={errors.days}
+              onChange={(days) => setData('days', days === '' ? null : Number(days))}
+            />
+          )}
           {relative && (
             <>
-              <NumberInput
-                label="Days"
-                min={0}
-                allowDecimal={false}
-                value={data.days ?? ''}
-                error={errors.days}
-                onChange={(days) => setData('days', days === '' ? null : Number(days))}
-              />
               <TextInput
                 type="time"
                 label="At (left empty: at the time of joining)"

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Keep\Edits\Edit;
+use App\Keep\Edits\SetField;
+use App\Keep\Edits\SetTime;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** One rule, set for one row or for many at once. What the rule itself allows is checked by the core; this only shapes it. */
+final class EditRulesRequest extends FormRequest
+{
+    /** The fields that are set to one of a few words, and what each word is in the plan format. */
+    private const CHOICES = [
+        'draft' => ['yes' => true, 'no' => null],
+        'sample' => ['yes' => true, 'no' => null],
+        'guests' => ['yes' => true, 'no' => false, 'as above' => null],
+        'observers' => ['yes' => true, 'no' => false, 'as above' => null],
+        'in_order' => ['yes' => true, 'no' => null],
+        'when_closed' => ['shows' => null, 'hidden' => 'hide'],
+    ];
+
+    private const TIMES = ['opens' => ['at_once', 'on', 'held', 'after_start', 'after_previous'], 'closes' => ['on', 'after_open']];
+
+    public function authorize(): Response
+    {
+        return Gate::inspect('edit-rules');
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $set = is_string($this->input('set')) ? $this->input('set') : '';
+
+        return [
+            'version' => ['required', 'integer', 'min:0'],
+            'set' => ['required', Rule::in([...array_keys(self::TIMES), ...array_keys(self::CHOICES), 'tiers'])],
+            'items' => ['required', 'array', 'min:1', 'max:2000'],
+            'items.*' => ['string'],
+            ...match (true) {
+                isset(self::TIMES[$set]) => $this->timeRules($set),
+                isset(self::CHOICES[$set]) => ['value' => ['required', Rule::in(array_keys(self::CHOICES[$set]))]],
+                default => ['value' => ['nullable', 'array'], 'value.*' => ['string']],
+            },
+        ];
+    }
+
+    /** @return array<string, list<mixed>> */
+    private function timeRules(string $set): array
+    {
+        return [
+            'plan' => ['required', 'string'],
+            'rule' => ['nullable', Rule::in(self::TIMES[$set])],
+            'at' => ['nullable', 'required_if:rule,on', 'date_format:Y-m-d\TH:i'],
+            'days' => ['nullable', 'required_if:rule,after_start,after_previous,after_open', 'integer', 'min:0', 'max:36500'],
+            'time' => ['nullable', 'date_format:H:i'],
+            'weekday' => ['nullable', 'integer', 'between:1,7'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'at.required_if' => 'Please say on which day and at what time.',
+            'at.date_format' => 'This is not a date and time.',
+            'days.required_if' => 'Please say after how many days.',
+            'days.integer' => 'Whole days only.',
+            'days.min' => 'Days cannot be counted backwards.',
+            'days.max' => 'That is more than a hundred years.',
+            'time.date_format' => 'This is not a time of day, such as 09:00.',
+            'items.max' => 'That is more rows than can be set at once.',
+        ];
+    }
+
+    public function edit(): Edit
+    {
+        $set = $this->string('set')->toString();
+        $items = array_values(array_filter((array) $this->input('items'), is_string(...)));
+        if ($set === 'opens' || $set === 'closes') {
+            return new SetTime($set, $this->string('plan')->toString(), $items, $this->timeRule());
+        }
+        if ($set === 'tiers') {
+            $tiers = $this->input('value');
+
+            return new SetField('tiers', $items, is_array($tiers) ? array_values(array_filter($tiers, is_string(...))) : null);
+        }
+
+        return new SetField($set, $items, self::CHOICES[$set][$this->string('value')->toString()] ?? null);
+    }
+
+    private function timeRule(): ?\stdClass
+    {
+        $name = $this->input('rule');
+        if (! is_string($name)) {
+            return null;
+        }
+        $rule = (object) ['rule' => $name];
+        if ($name === 'on') {
+            $rule->at = $this->string('at')->toString();
+        }
+        if (in_array($name, ['after_start', 'after_previous', 'after_open'], true)) {
+            $rule->days = $this->integer('days');
+        }
+        foreach ($name === 'after_start' || $name === 'after_previous' ? ['time', 'weekday'] : [] as $key) {
+            if ($this->filled($key)) {
+                $rule->{$key} = $key === 'time' ? $this->string($key)->toString() : $this->integer($key);
+            }
+        }
+
+        return $rule;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+
+/** Which revision is to be live again, and which one is so as far as the editor saw. */
+final class TakeBackRequest extends FormRequest
+{
+    public function authorize(): Response
+    {
+        return Gate::inspect('edit-rules');
+    }
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['live' => ['required', 'integer'], 'number' => ['required', 'integer']];
+    }
+}

@@ -1,0 +1,280 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Keep\CourseDocument;
+use App\Keep\SchoolOf;
+use App\Models\Course;
+use App\Models\Draft;
+use App\Models\DraftEdit;
+use App\Models\Pass;
+use App\Models\Person;
+use App\Models\Revision;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+use Illuminate\Testing\TestResponse;
+use Inertia\Testing\AssertableInertia as Page;
+use SilentKeep\Core\Time\Instant;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+final class RehearsalTest extends TestCase
+{
+    private const NOW = '2026-03-10T12:00:00Z';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->demoSchool(self::NOW);
+        $this->actingAs($this->person('hege'));
+    }
+
+    public function test_it_names_who_gains_and_who_loses(): void
+    {
+        $this->edit(0, 'opens', ['m-tools'], ['plan' => 'weekly', 'rule' => 'after_start', 'days' => 3, 'time' => '09:00']);
+        $this->edit(1, 'tiers', ['l-garboard'], ['value' => ['journeyman']]);
+
+        $rows = $this->rehearsal()['rows'];
+        self::assertContains('Sindre Aune', self::names($rows, 'The garboard', 'lose'));
+        self::assertContains('Torvald Moe', self::names($rows, 'Tools and timber', 'gain'));
+        self::assertContains('Sunniva Dahl', self::names($rows, 'Tools and timber', 'sooner'));
+        // Who has it by another tier is not touched.
+        foreach (['lose', 'pause', 'never', 'gain'] as $effect) {
+            self::assertNotContains('Halvard Skog', self::names($rows, 'The garboard', $effect));
+        }
+    }
+
+    public function test_its_numbers_are_those_of_the_command_on_the_same_data(): void
+    {
+        $this->edit(0, 'opens', ['m-tools'], ['plan' => 'weekly', 'rule' => 'after_start', 'days' => 12]);
+        $this->edit(1, 'sample', ['l-timber'], ['value' => 'yes']);
+        $school = app(SchoolOf::class)();
+        $folder = sys_get_temp_dir().'/silent-keep-'.bin2hex(random_bytes(6));
+        mkdir($folder);
+        $course = $this->course();
+        file_put_contents("{$folder}/before", CourseDocument::fromJson((string) $course->liveRevision?->document)->planJson($school));
+        file_put_contents("{$folder}/after", CourseDocument::fromJson(Draft::query()->firstOrFail()->document)->planJson($school));
+        file_put_contents("{$folder}/people", json_encode($this->holders($course)));
+        $at = Instant::parse(self::NOW);
+        Artisan::call('keep:impact', [
+            '--before' => "{$folder}/before", '--after' => "{$folder}/after", '--course' => 'clinker', '--people' => "{$folder}/people",
+            '--at' => self::NOW, '--until' => Instant::format($at + 365 * 86400),
+        ]);
+        $command = json_decode(Artisan::output(), true);
+        File::deleteDirectory($folder);
+
+        $page = $this->rehearsal();
+        self::assertSame($command['people'], $page['people']);
+        self::assertGreaterThan(30, $page['people']);
+        $totals = array_column($page['totals'], 'count', 'effect');
+        self::assertEquals(array_filter($command['touched']), $totals);
+        self::assertSame(count(array_filter($command['items'], static fn (array $row): bool => array_sum(array_filter($row, is_int(...))) > 0)), count($page['rows']));
+    }
+
+    public function test_what_takes_something_away_is_not_published_unseen(): void
+    {
+        $this->edit(0, 'tiers', ['l-garboard'], ['value' => ['journeyman']]);
+        $this->post('/keep/courses/clinker/revisions', ['version' => 1]);
+        self::assertStringContainsString('Look at the rehearsal first', session('flash')['text']);
+        self::assertSame(1, $this->course()->liveRevision?->number);
+
+        $this->rehearsal();
+        $this->post('/keep/courses/clinker/revisions', ['version' => 1]);
+        self::assertSame(2, $this->course()->liveRevision->number);
+    }
+
+    public function test_a_rehearsal_of_an_earlier_version_does_not_count(): void
+    {
+        $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);
+        $this->rehearsal();
+        $this->edit(1, 'tiers', ['l-garboard'], ['value' => []]);
+        $this->post('/keep/courses/clinker/revisions', ['version' => 2]);
+
+        self::assertSame('refused', session('flash')['kind']);
+    }
+
+    public function test_what_only_gives_is_published_at_once(): void
+    {
+        $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);
+        $this->post('/keep/courses/clinker/revisions', ['version' => 1]);
+
+        self::assertSame('done', session('flash')['kind']);
+    }
+
+    public function test_an_assistant_who_looks_does_not_stand_for_one_who_publishes(): void
+    {
+        $this->edit(0, 'tiers', ['l-garboard'], ['value' => []]);
+        $this->actingAs($this->person('aksel'));
+        $this->rehearsal();
+
+        self::assertNull(Draft::query()->firstOrFail()->rehearsed_version);
+    }
+
+    public function test_kinds_of_viewers_are_told_too(): void
+    {
+        $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);
+        $visitor = array_column($this->rehearsal()['kinds'], null, 'who')['A visitor'];
+
+        self::assertSame('gains now: Choosing larch', implode('', array_column($visitor['lines'][0]['segments'], 'text')));
+    }
+
+    public function test_forty_rows_are_set_in_one_action_and_undone_in_one(): void
+    {
+        $items = [];
+        foreach (CourseDocument::fromJson((string) $this->course()->liveRevision?->document)->items() as $item) {
+            $items[] = (string) $item->key;
+        }
+        $this->edit(0, 'opens', $items, ['plan' => 'weekly', 'rule' => 'after_previous', 'days' => 7]);
+
+        self::assertSame(1, DraftEdit::query()->count());
+        $plan = json_decode(Draft::query()->firstOrFail()->document)->course->plans->weekly;
+        foreach ($items as $key) {
+            self::assertSame(7, $plan->{$key}->opens->days);
+        }
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => 1]);
+        self::assertEquals(json_decode((string) $this->course()->liveRevision?->document), json_decode(Draft::query()->firstOrFail()->document));
+    }
+
+    public function test_choices_and_closings_are_kept_as_the_format_has_them(): void
+    {
+        $this->edit(0, 'guests', ['l-timber'], ['value' => 'no']);
+        $this->edit(1, 'when_closed', ['l-timber'], ['value' => 'hidden']);
+        $this->edit(2, 'closes', ['l-timber'], ['plan' => 'weekly', 'rule' => 'after_open', 'days' => 9]);
+        $this->edit(3, 'observers', ['l-open-day'], ['value' => 'as above']);
+        $this->edit(4, 'sample', ['l-timber'], ['value' => 'perhaps'])->assertSessionHasErrors('value');
+        $this->edit(4, 'tiers', ['l-timber'], ['value' => ['admiral']])->assertSessionHasErrors();
+        $this->edit(4, 'owner', ['l-timber'], ['value' => 'me'])->assertSessionHasErrors('set');
+
+        $document = CourseDocument::fromJson(Draft::query()->firstOrFail()->document);
+        self::assertSame([false, 'hide'], [$document->item('l-timber')?->guests, $document->item('l-timber')?->when_closed]);
+        self::assertSame(['rule' => 'after_open', 'days' => 9], (array) $document->course->plans->weekly->{'l-timber'}->closes);
+        self::assertObjectNotHasProperty('observers', (object) $document->item('l-open-day'));
+    }
+
+    public function test_a_publication_is_taken_back_in_one_step_that_is_a_revision_itself(): void
+    {
+        $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);
+        $this->post('/keep/courses/clinker/revisions', ['version' => 1]);
+        $this->post('/keep/courses/clinker/revisions/live', ['live' => 2, 'number' => 1]);
+
+        $live = $this->course()->liveRevision;
+        self::assertSame([3, 'Back to revision 1'], [$live?->number, $live?->note]);
+        self::assertSame(Revision::query()->where('course_id', $this->course()->id)->where('number', 1)->value('document'), $live?->document);
+        $this->post('/keep/courses/clinker/revisions/live', ['live' => 2, 'number' => 1]);
+        self::assertSame('refused', session('flash')['kind']);
+    }
+
+    public function test_a_draft_outlives_a_publication_that_is_taken_back(): void
+    {
+        $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);
+        $this->post('/keep/courses/clinker/revisions', ['version' => 1]);
+        $this->edit(0, 'sample', ['l-planes'], ['value' => 'yes']);
+        $this->post('/keep/courses/clinker/revisions/live', ['live' => 2, 'number' => 1]);
+        self::assertCount(2, $this->rehearsal()['changes']);
+        $this->post('/keep/courses/clinker/revisions', ['version' => 1]);
+
+        self::assertSame(4, $this->course()->liveRevision?->number);
+    }
+
+    public function test_history_tells_what_each_publication_changed(): void
+    {
+        $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);
+        $this->post('/keep/courses/clinker/revisions', ['version' => 1, 'note' => 'a taste']);
+
+        $this->get('/keep/courses/clinker/revisions')->assertOk()->assertInertia(fn (Page $page) => $page
+            ->component('keep/History')
+            ->where('revisions.0.number', 2)->where('revisions.0.live', true)->where('revisions.0.author', 'Hege Strand')->where('revisions.0.note', 'a taste')
+            ->where('revisions.0.changes.0.segments.1.text', ': sample is now yes (was: no)')
+            ->where('revisions.1.number', 1));
+    }
+
+    public function test_without_a_change_there_is_nothing_to_rehearse(): void
+    {
+        $this->get('/keep/courses/clinker/rehearsal')->assertRedirect('/keep/courses/clinker');
+    }
+
+    public function test_learners_have_no_part_in_it(): void
+    {
+        $this->actingAs($this->person('eira'));
+        $this->get('/keep/courses/clinker/rehearsal')->assertNotFound();
+        $this->get('/keep/courses/clinker/revisions')->assertNotFound();
+        $this->post('/keep/courses/clinker/revisions/live', ['live' => 1, 'number' => 1])->assertNotFound();
+    }
+
+    public function test_a_rehearsal_asks_a_constant_number_of_queries(): void
+    {
+        $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);
+        $this->rehearsal();
+        $queries = 0;
+        DB::listen(static function () use (&$queries): void {
+            $queries++;
+        });
+        $this->rehearsal();
+        $few = $queries;
+        $template = Pass::query()->where('course_id', $this->course()->id)->firstOrFail();
+        foreach (range(1, 60) as $n) {
+            $person = Person::query()->create(['name' => "P {$n}", 'email' => "p{$n}@alder.test"]);
+            $template->replicate()->fill(['person_id' => $person->id])->save();
+        }
+        $queries = 0;
+        $this->rehearsal();
+
+        self::assertSame($few, $queries);
+    }
+
+    /**
+     * @param  list<array{title: string, effects: list<array{effect: string, names: list<string>}>}>  $rows
+     * @return list<string>
+     */
+    private static function names(array $rows, string $title, string $effect): array
+    {
+        $effects = array_column($rows, 'effects', 'title')[$title] ?? [];
+
+        return array_column($effects, 'names', 'effect')[$effect] ?? [];
+    }
+
+    /** @return list<array<string, mixed>> as keep:impact takes them */
+    private function holders(Course $course): array
+    {
+        $people = [];
+        foreach (Person::query()->whereHas('passes', fn ($query) => $query->where('course_id', $course->id))->with(['passes.offer', 'labels'])->get() as $person) {
+            $people[] = ['id' => (string) $person->id, 'viewer' => [
+                'signed_in' => true,
+                'labels' => $person->labels->pluck('label')->all(),
+                'passes' => $person->passes->where('course_id', $course->id)->map(static fn (Pass $pass): array => [
+                    'offer' => $pass->offer->key, 'from' => $pass->starts_at->format(DATE_RFC3339), 'until' => $pass->ends_at?->format(DATE_RFC3339),
+                    'state' => $pass->state, 'paced_from' => $pass->paced_from?->format(DATE_RFC3339),
+                ])->values()->all(),
+                'done' => DB::table('completions')->where('person_id', $person->id)->where('course_id', $course->id)->get()
+                    ->map(static fn (object $row): array => ['item' => $row->item_key, 'at' => str_replace(' ', 'T', $row->completed_at).'Z'])->all(),
+            ]];
+        }
+
+        return $people;
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @param  array<string, mixed>  $more
+     * @return TestResponse<Response>
+     */
+    private function edit(int $version, string $set, array $items, array $more): TestResponse
+    {
+        return $this->post('/keep/courses/clinker/draft/edits', ['version' => $version, 'set' => $set, 'items' => $items, ...$more]);
+    }
+
+    /** @return array<string, mixed> */
+    private function rehearsal(): array
+    {
+        $this->app->forgetScopedInstances();
+        $props = [];
+        $this->get('/keep/courses/clinker/rehearsal')->assertOk()->assertInertia(function (Page $page) use (&$props): void {
+            $props = $page->component('keep/Rehearsal')->toArray()['props'];
+        });
+
+        return $props;
+    }
+}
