@@ -17,6 +17,9 @@ Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth
 Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
     Route::get('/courses', [Keep\CoursesController::class, 'index'])->name('courses');
     Route::get('/courses/{course}', [Keep\CoursesController::class, 'show'])->name('course');
+    Route::post('/courses', [Keep\CoursesController::class, 'store'])->name('courses.make');
+    Route::post('/courses/{course}/draft/outline', [Keep\DraftController::class, 'outline'])->name('draft.outline');
+    Route::post('/courses/{course}/draft/course', [Keep\DraftController::class, 'course'])->name('draft.course');
     Route::post('/courses/{course}/draft/edits', [Keep\DraftController::class, 'edit'])->name('draft.edit');
     Route::post('/courses/{course}/draft/undo', [Keep\DraftController::class, 'undo'])->name('draft.undo');
     Route::delete('/courses/{course}/draft', [Keep\DraftController::class, 'discard'])->name('draft.discard');

@@ -6,10 +6,13 @@ namespace App\Keep;
 
 use App\Http\Pages\Keep\CourseHead;
 use App\Http\Pages\Keep\CourseRow;
+use App\Http\Pages\Keep\CourseSettings;
 use App\Http\Pages\Keep\HistoryPage;
 use App\Http\Pages\Keep\RehearsalPage;
 use App\Http\Pages\Keep\RevisionRow;
 use App\Http\Pages\Keep\WorkspacePage;
+use App\Keep\Edits\CannotEdit;
+use App\Keep\Edits\DeleteItems;
 use App\Keep\Views\RuleTable;
 use App\Keep\Views\Sightlines;
 use App\Keep\Words\Differences;
@@ -25,6 +28,11 @@ final readonly class CourseDesk
 {
     public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal)
     {
+    }
+
+    public function named(string $key): ?Course
+    {
+        return Course::query()->with(['liveRevision', 'draft'])->where('key', $key)->first();
     }
 
     /** @return list<CourseRow> */
@@ -86,6 +94,30 @@ final readonly class CourseDesk
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
             sightlines: $lens === 'sightlines' ? $this->sightlines->grid($this->plans->of($seen), $at ?? $this->clock->now(), $days, $showDraft) : null,
             mayEdit: $mayEdit,
+            settings: self::settings($document->course),
+        );
+    }
+
+    private static function settings(\stdClass $course): CourseSettings
+    {
+        $door = static fn (string $key): \stdClass => ($course->{$key} ?? null) instanceof \stdClass ? $course->{$key} : new \stdClass;
+        $yes = static fn (\stdClass $from, string $key, bool $default = false): bool => ($from->{$key} ?? $default) === true;
+
+        return new CourseSettings(
+            title: CourseDocument::titleOf($course),
+            state: self::text($course, 'state'),
+            entry: self::text($course, 'entry'),
+            opens: self::text($course, 'opens') ?: null,
+            closes: self::text($course, 'closes') ?: null,
+            keepAfterRetiring: $yes($course, 'keep_after_retiring', true),
+            sampleNeedsAccount: $yes($course, 'sample_needs_account'),
+            inOrder: $yes($course, 'in_order'),
+            guestsOpen: $yes($door('guest_door'), 'open'),
+            guestsDefault: $yes($door('guest_door'), 'default'),
+            observersOpen: $yes($door('observer_door'), 'open'),
+            observersDefault: $yes($door('observer_door'), 'default'),
+            observersFollow: $yes($door('observer_door'), 'follow', true),
+            tiers: implode(', ', array_values(array_filter((array) ($course->tiers ?? []), is_string(...)))),
         );
     }
 
@@ -118,6 +150,19 @@ final readonly class CourseDesk
             losers: $told->losers,
             mayEdit: $mayEdit,
         );
+    }
+
+    /** @return list<Sentence> what speaks of the items that an edit would take out */
+    public function dependents(Course $course, DeleteItems $edit): array
+    {
+        [$live, $draft] = self::documents($course);
+        $document = $draft ?? $live;
+        try {
+            return $document === null ? [] : $edit->dependents($document);
+        } catch (CannotEdit) {
+            // The edit itself will say so.
+            return [];
+        }
     }
 
     public function history(Course $course, bool $mayEdit): HistoryPage

@@ -15,4 +15,14 @@ final class CannotEdit extends \DomainException
     {
         return new self("This course has no release plan {$name} any more.");
     }
+
+    public static function nowhereToMove(string $why): self
+    {
+        return new self($why);
+    }
+
+    public static function stillAsked(string $item, string $asked): self
+    {
+        return new self("{$item} is only for those who finished {$asked}. Say who it is for first; then {$asked} can be taken out.");
+    }
 }

@@ -39,7 +39,16 @@ export function ChoiceEditor({ course, version, column, items, title, onClose, c
     );
   };
   return (
-    <Menu opened onClose={onClose} position="bottom-start" width={180} returnFocus withArrow>
+    // The key that opens it is still on its way to the document: a keydown elsewhere must not close it.
+    <Menu
+      opened
+      onClose={onClose}
+      clickOutsideEvents={['mousedown', 'touchstart']}
+      position="bottom-start"
+      width={180}
+      returnFocus
+      withArrow
+    >
       <Menu.Target>{children}</Menu.Target>
       <Menu.Dropdown>
         <Menu.Label>{title}</Menu.Label>

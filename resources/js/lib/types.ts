@@ -36,8 +36,26 @@ export interface CourseRow {
   changes: number;
 }
 
+export interface CourseSettings {
+  title: string;
+  state: string;
+  entry: string;
+  opens: string | null;
+  closes: string | null;
+  keepAfterRetiring: boolean;
+  sampleNeedsAccount: boolean;
+  inOrder: boolean;
+  guestsOpen: boolean;
+  guestsDefault: boolean;
+  observersOpen: boolean;
+  observersDefault: boolean;
+  observersFollow: boolean;
+  tiers: string;
+}
+
 export interface CoursesPage {
   courses: CourseRow[];
+  mayEdit: boolean;
 }
 
 export interface EffectCount {
@@ -231,4 +249,5 @@ export interface WorkspacePage {
   changes: Sentence[];
   sightlines: SightlinesGrid | null;
   mayEdit: boolean;
+  settings: CourseSettings;
 }

@@ -8,7 +8,8 @@ import { Words } from './Words';
 export function FlashNote() {
   const { flash } = useShared();
   const [closed, setClosed] = useState<typeof flash>(null);
-  const shown = flash !== null && flash !== closed ? flash : null;
+  // A question is asked by the page it belongs to.
+  const shown = flash !== null && flash !== closed && flash.kind !== 'asks' ? flash : null;
   return (
     <div role="status" aria-live="polite">
       {shown !== null && (

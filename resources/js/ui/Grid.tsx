@@ -24,10 +24,14 @@ export interface GridProps {
   /** The rows that are selected, by key; left out: rows cannot be selected. */
   selected?: ReadonlySet<string>;
   onSelect?: (selected: ReadonlySet<string>) => void;
+  /** What can be done with a row, shown in its outline cell. */
+  rowMenu?: (row: OutlineRow) => ReactNode;
+  /** A key pressed on a cell that the grid has no use for itself; true where it was taken. */
+  onRowKey?: (event: KeyboardEvent<HTMLTableElement>, row: OutlineRow) => boolean;
 }
 
 /** The one grid: the outline on the left and the cells of a lens on its right. Only rows in sight are drawn. */
-export function Grid({ caption, corner, columns, rows, cell, onActivate, selected, onSelect }: GridProps) {
+export function Grid({ caption, corner, columns, rows, cell, onActivate, selected, onSelect, rowMenu, onRowKey }: GridProps) {
   const scroll = useRef<HTMLDivElement>(null);
   const [focus, setFocus] = useState({ row: 0, column: 0 });
   const [wantsFocus, setWantsFocus] = useState(false);
@@ -82,7 +86,16 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
   }, [wantsFocus, focus]);
 
   const onKeyDown = (event: KeyboardEvent<HTMLTableElement>) => {
-    if (!(event.target instanceof HTMLTableCellElement) || event.ctrlKey || event.metaKey || event.altKey) {
+    if (!(event.target instanceof HTMLTableCellElement)) {
+      return;
+    }
+    const here = rows[focused.row];
+    if (here !== undefined && onRowKey?.(event, here.row) === true) {
+      event.preventDefault();
+      event.stopPropagation();
+      return;
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey) {
       return;
     }
     const page = Math.max(1, Math.floor((scroll.current?.clientHeight ?? 0) / ROW_HEIGHT) - 2);
@@ -173,6 +186,7 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                       {row.title}
                     </span>
                     <RowTag row={row} />
+                    {rowMenu?.(row)}
                   </div>
                 </th>
                 {columns.map((column, at) => (

@@ -10,23 +10,62 @@ use App\Actions\EditDraft;
 use App\Actions\PublishDraft;
 use App\Actions\UndoDraftEdit;
 use App\Http\Requests\DraftRequest;
+use App\Http\Requests\EditCourseRequest;
+use App\Http\Requests\EditOutlineRequest;
 use App\Http\Requests\EditRulesRequest;
+use App\Keep\CourseDesk;
 use App\Keep\Edits\CannotEdit;
+use App\Keep\Edits\DeleteItems;
+use App\Keep\Edits\DuplicateItem;
+use App\Keep\Edits\Edit;
+use App\Keep\Edits\MoveItem;
 use App\Models\Course;
 use App\Models\Person;
+use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
 use SilentKeep\Core\Format\InvalidPlan;
 use SilentKeep\Core\Format\Offence;
 
-final class DraftController
+final readonly class DraftController
 {
-    public function edit(EditRulesRequest $request, Course $course, EditDraft $edit): RedirectResponse
+    public function __construct(private EditDraft $edit)
     {
-        $change = $request->edit();
+    }
+
+    public function edit(EditRulesRequest $request, Course $course): RedirectResponse
+    {
+        return $this->make($request, $course, $request->edit());
+    }
+
+    public function outline(EditOutlineRequest $request, Course $course, CourseDesk $desk): RedirectResponse
+    {
+        $edit = $request->edit();
+        if ($edit instanceof DeleteItems && ! $request->boolean('meant')) {
+            $dependents = $desk->dependents($course, $edit);
+            if ($dependents !== []) {
+                // Named first; asked for again with `meant`, it is done.
+                return back()->with('flash', ['kind' => 'asks', 'text' => 'Something speaks of what you take out', 'lines' => $dependents]);
+            }
+        }
+
+        return $this->make($request, $course, $edit);
+    }
+
+    public function course(EditCourseRequest $request, Course $course): RedirectResponse
+    {
+        return $this->make($request, $course, $request->edit());
+    }
+
+    private function make(FormRequest $request, Course $course, Edit $change): RedirectResponse
+    {
         try {
-            $edit($course, $request->integer('version'), $change, self::editor($request));
+            ($this->edit)($course, $request->integer('version'), $change, self::editor($request));
         } catch (InvalidPlan $e) {
+            if ($change instanceof MoveItem || $change instanceof DuplicateItem || $change instanceof DeleteItems) {
+                // There is no form with fields to say it at.
+                return self::refused('That does not go: '.$e->offences[0]->message.'.');
+            }
             throw ValidationException::withMessages(self::messages($e, $change->pointer()));
         } catch (CannotEdit|DraftConflict $e) {
             return self::refused($e->getMessage());
@@ -86,8 +125,9 @@ final class DraftController
     {
         $messages = [];
         foreach ($refusal->offences as $offence) {
-            $field = str_starts_with($offence->pointer, $pointer.'/') ? substr($offence->pointer, strlen($pointer) + 1) : 'rule';
-            $messages[$field] ??= self::sentence($offence);
+            $field = str_starts_with($offence->pointer, $pointer.'/') ? substr($offence->pointer, strlen($pointer) + 1) : '';
+            // What no field of the form stands for is said of the form as a whole.
+            $messages[$field === '' || str_contains($field, '/') ? 'rule' : $field] ??= self::sentence($offence);
         }
 
         return $messages;

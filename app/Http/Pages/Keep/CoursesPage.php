@@ -15,6 +15,7 @@ final readonly class CoursesPage
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: CourseRow::class))] public array $courses,
+        #[OA\Property] public bool $mayEdit,
     ) {
     }
 }

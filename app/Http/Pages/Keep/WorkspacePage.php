@@ -32,6 +32,7 @@ final readonly class WorkspacePage
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
         #[OA\Property] public ?SightlinesGrid $sightlines,
         #[OA\Property] public bool $mayEdit,
+        #[OA\Property] public CourseSettings $settings,
     ) {
     }
 }

@@ -1,15 +1,22 @@
-import { Link } from '@inertiajs/react';
+import { Link, useForm } from '@inertiajs/react';
+import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
 
 import { keepAddress } from '../../lib/address';
 import type { CourseRow, CoursesPage } from '../../lib/types';
 import { counted } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 
-export default function Courses({ courses }: CoursesPage) {
+export default function Courses({ courses, mayEdit }: CoursesPage) {
+  const [making, setMaking] = useState(false);
   return (
     <KeepShell title="Courses">
       <main className="plainpage">
-        <h1>Courses</h1>
+        <div className="pagehead">
+          <h1>Courses</h1>
+          {mayEdit && <Button onClick={() => setMaking(true)}>New course</Button>}
+        </div>
+        {making && <NewCourse courses={courses} onClose={() => setMaking(false)} />}
         {courses.length === 0 ? <NoCourses /> : <CourseTable courses={courses} />}
       </main>
     </KeepShell>
@@ -23,13 +30,54 @@ function NoCourses() {
         <b>No course yet.</b> A course is an outline of modules and lessons with rules for who sees what, and when.
       </p>
       <p>
-        Bring one in from a plan file: <code>php artisan keep:import-plan FILE</code>
+        Begin with <i>New course</i>, or bring one in from a plan file: <code>php artisan keep:import-plan FILE</code>
       </p>
     </div>
   );
 }
 
-function CourseTable({ courses }: CoursesPage) {
+function NewCourse({ courses, onClose }: { courses: CourseRow[]; onClose: () => void }) {
+  const form = useForm({ title: '', like: '' });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    form.post('/keep/courses');
+  };
+  return (
+    <Modal opened onClose={onClose} title="New course">
+      <form onSubmit={submit} className="review" noValidate>
+        <TextInput
+          label="Title"
+          data-autofocus
+          maxLength={255}
+          value={form.data.title}
+          error={form.errors.title}
+          onChange={(event) => form.setData('title', event.currentTarget.value)}
+        />
+        {courses.length > 0 && (
+          <Select
+            label="Outline and rules"
+            data={[{ value: '', label: 'From nothing' }, ...courses.map(({ key, title }) => ({ value: key, label: `Like ${title}` }))]}
+            value={form.data.like}
+            error={form.errors.like}
+            allowDeselect={false}
+            onChange={(like) => form.setData('like', like ?? '')}
+          />
+        )}
+        <p className="soft">Nobody sees it before it is published.</p>
+        <div className="review-acts">
+          <Button type="button" variant="default" onClick={onClose}>
+            Leave
+          </Button>
+          <Button type="submit" loading={form.processing}>
+            Make the course
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+function CourseTable({ courses }: { courses: CourseRow[] }) {
   return (
     <table className="list">
       <thead>

@@ -1,16 +1,19 @@
 import { Link, router, usePage } from '@inertiajs/react';
-import { Button } from '@mantine/core';
-import { useMemo, useRef, useState } from 'react';
+import { Button, Modal } from '@mantine/core';
+import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
 
 import { isEditable, RuleEditor } from '../../lenses/RuleEditor';
 import { columnName, RulesCell, rulesColumns } from '../../lenses/rules';
 import { SightCell, sightlineColumns } from '../../lenses/sightlines';
 import { keepAddress, withQuery } from '../../lib/address';
+import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
-import type { CourseHead, Sentence, SightlinesGrid, WorkspacePage } from '../../lib/types';
-import { counted } from '../../lib/words';
+import type { CourseHead, OutlineRow, Sentence, SightlinesGrid, WorkspacePage } from '../../lib/types';
+import { counted, plainText } from '../../lib/words';
+import { CourseForm } from '../../ui/CourseForm';
 import { Grid } from '../../ui/Grid';
 import { KeepShell } from '../../ui/KeepShell';
+import { OutlineDialog, outlineKey, type OutlineTask, RowMenu, useOutlineActs } from '../../ui/outline';
 import { Words } from '../../ui/Words';
 
 const LENSES = [
@@ -18,12 +21,19 @@ const LENSES = [
   { id: 'sightlines', title: 'Sightlines' },
 ];
 
-export default function Workspace({ course, lens, rows, plans, plan, tiers, rules, changes, sightlines, mayEdit }: WorkspacePage) {
+export default function Workspace({ course, lens, rows, plans, plan, tiers, rules, changes, sightlines, mayEdit, settings }: WorkspacePage) {
   const { url } = usePage();
   const filterField = useRef<HTMLInputElement>(null);
   const [filter, setFilter] = useState(() => new URLSearchParams(url.split('?')[1]).get('find') ?? '');
   const [editing, setEditing] = useState<{ index: number; column: number } | null>(null);
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
+  const [task, setTask] = useState<OutlineTask | null>(null);
+  const [editsCourse, setEditsCourse] = useState(false);
+  const acts = useOutlineActs(course.key, course.draftVersion);
+  const { flash } = useShared();
+  const [answered, setAnswered] = useState<typeof flash>(null);
+  const [leaving, setLeaving] = useState<string[]>([]);
+  const take = { ...acts, remove: (items: string[]) => [setLeaving(items), acts.remove(items)] };
   const shown = useMemo(() => {
     const wanted = filter.trim().toLowerCase();
     return rows.map((row, index) => ({ row, index })).filter(({ row }) => row.title.toLowerCase().includes(wanted));
@@ -74,12 +84,61 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
 
   return (
     <KeepShell title={course.title}>
-      <Head course={course} changes={changes} mayEdit={mayEdit} seen={sightlines} onUndo={undo} onSee={(see) => show({ see })} />
+      <Head
+        course={course}
+        changes={changes}
+        mayEdit={mayEdit}
+        seen={sightlines}
+        onUndo={undo}
+        onSee={(see) => show({ see })}
+        onCourse={() => setEditsCourse(true)}
+      />
+      {task !== null && <OutlineDialog course={course.key} version={course.draftVersion} task={task} onClose={() => setTask(null)} />}
+      {editsCourse && (
+        <CourseForm course={course.key} version={course.draftVersion} settings={settings} onClose={() => setEditsCourse(false)} />
+      )}
+      <Modal
+        opened={flash?.kind === 'asks' && flash !== answered && leaving.length > 0}
+        onClose={() => setAnswered(flash)}
+        title="Take it out all the same?"
+      >
+        <p>{flash?.text}:</p>
+        <ul>
+          {flash?.lines.map((line) => (
+            <li key={plainText(line)}>
+              <Words segments={line.segments} />
+            </li>
+          ))}
+        </ul>
+        <p>That would be taken out too. One step of undo brings everything back.</p>
+        <div className="review-acts modal-acts">
+          <Button variant="default" onClick={() => setAnswered(flash)} data-autofocus>
+            Leave it
+          </Button>
+          <Button
+            color="red"
+            onClick={() => {
+              setAnswered(flash);
+              acts.remove(leaving, true);
+            }}
+          >
+            Take it out
+          </Button>
+        </div>
+      </Modal>
       <main className="work">
         {rows.length === 0 ? (
-          <p className="empty">
-            <b>This course has no modules or lessons yet.</b> Bring an outline in from a plan file.
-          </p>
+          <div className="empty">
+            <p>
+              <b>This course has no modules or lessons yet.</b> Type or paste their titles, one a line; openings, orders and samples are set in
+              the grid afterwards.
+            </p>
+            {mayEdit && (
+              <Button mt={14} onClick={() => setTask({ task: 'add', row: null })}>
+                Add the first rows
+              </Button>
+            )}
+          </div>
         ) : lens === 'sightlines' && sightlines !== null ? (
           <Grid
             caption={`What each vantage sees of ${course.title}, as of ${sightlines.atWords}`}
@@ -96,6 +155,12 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
             rows={shown}
             selected={selected}
             onSelect={setSelected}
+            {...(mayEdit
+              ? {
+                  rowMenu: (row: OutlineRow) => <RowMenu row={row} acts={take} onTask={setTask} />,
+                  onRowKey: (event: KeyboardEvent, row: OutlineRow) => outlineKey(event, row, take, setTask),
+                }
+              : {})}
             onActivate={(index, column) => {
               if (mayEdit && isEditable(columnName(column), plan, tiers)) {
                 setEditing({ index, column });
@@ -142,9 +207,10 @@ interface HeadProps {
   seen: SightlinesGrid | null;
   onUndo: () => void;
   onSee: (see: string | null) => void;
+  onCourse: () => void;
 }
 
-function Head({ course, changes, mayEdit, seen, onUndo, onSee }: HeadProps) {
+function Head({ course, changes, mayEdit, seen, onUndo, onSee, onCourse }: HeadProps) {
   return (
     <div className="head">
       <div>
@@ -154,6 +220,14 @@ function Head({ course, changes, mayEdit, seen, onUndo, onSee }: HeadProps) {
         </div>
         <p className="doors">
           <Words segments={course.doors} titles="b" />
+          {mayEdit && (
+            <>
+              {' '}
+              <button type="button" className="linklike" onClick={onCourse}>
+                change
+              </button>
+            </>
+          )}
         </p>
       </div>
       <div className="acts">
@@ -207,7 +281,7 @@ function RulesFoot({ plan, mayEdit, selected, onClear }: RulesFootProps) {
   }
   return (
     <p className="hint">
-      <kbd>↑</kbd> <kbd>↓</kbd> move · <kbd>Shift</kbd> selects several · <kbd>Enter</kbd> edits a cell · edits gather in the draft, learners
+      <kbd>↑</kbd> <kbd>↓</kbd> move · <kbd>Shift</kbd> selects several · <kbd>Enter</kbd> edits a cell · <kbd>N</kbd> adds rows · edits gather in the draft, learners
       see them once published{plan === null ? ' · no release plan: everything opens at once' : ''}
     </p>
   );

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Keep\Edits\SetCourse;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** The form of the course itself: its state, its season and its doors, all together. */
+final class EditCourseRequest extends FormRequest
+{
+    public function authorize(): Response
+    {
+        return Gate::inspect('edit-rules');
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $yes = ['required', 'boolean'];
+
+        return [
+            'version' => ['required', 'integer', 'min:0'],
+            'title' => ['required', 'string', 'max:255'],
+            'state' => ['required', Rule::in(['draft', 'live', 'retired'])],
+            'entry' => ['required', Rule::in(['anyone', 'signup', 'offer', 'invite'])],
+            'opens' => ['nullable', 'date_format:Y-m-d\TH:i'],
+            'closes' => ['nullable', 'date_format:Y-m-d\TH:i', 'after:opens'],
+            'keepAfterRetiring' => $yes, 'sampleNeedsAccount' => $yes, 'inOrder' => $yes,
+            'guestsOpen' => $yes, 'guestsDefault' => $yes, 'observersOpen' => $yes, 'observersDefault' => $yes, 'observersFollow' => $yes,
+            'tiers' => ['nullable', 'string', 'max:1000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'title.required' => 'A course needs a title.',
+            'opens.date_format' => 'This is not a date and time.',
+            'closes.date_format' => 'This is not a date and time.',
+            'closes.after' => 'The season must end after it begins.',
+        ];
+    }
+
+    public function edit(): SetCourse
+    {
+        $local = fn (string $key): ?string => $this->filled($key) ? $this->string($key)->toString() : null;
+
+        return new SetCourse([
+            'title' => $this->string('title')->trim()->toString(),
+            'state' => $this->string('state')->toString(),
+            'entry' => $this->string('entry')->toString(),
+            'opens' => $local('opens'),
+            'closes' => $local('closes'),
+            'keep_after_retiring' => $this->boolean('keepAfterRetiring'),
+            'sample_needs_account' => $this->boolean('sampleNeedsAccount'),
+            'in_order' => $this->boolean('inOrder'),
+            'guest_door' => (object) ['open' => $this->boolean('guestsOpen'), 'default' => $this->boolean('guestsDefault')],
+            'observer_door' => (object) ['open' => $this->boolean('observersOpen'), 'default' => $this->boolean('observersDefault'), 'follow' => $this->boolean('observersFollow')],
+            'tiers' => $this->tiers(),
+        ]);
+    }
+
+    /** @return list<string> */
+    private function tiers(): array
+    {
+        $tiers = array_map(trim(...), explode(',', $this->string('tiers')->toString()));
+
+        return array_values(array_unique(array_filter($tiers, static fn (string $tier): bool => $tier !== '')));
+    }
+}

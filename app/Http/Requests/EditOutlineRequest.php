@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Keep\Edits\AddItems;
+use App\Keep\Edits\DeleteItems;
+use App\Keep\Edits\DuplicateItem;
+use App\Keep\Edits\Edit;
+use App\Keep\Edits\MoveItem;
+use App\Keep\Edits\SetField;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** One change of the outline: what is there and in which order. */
+final class EditOutlineRequest extends FormRequest
+{
+    public function authorize(): Response
+    {
+        return Gate::inspect('edit-rules');
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'version' => ['required', 'integer', 'min:0'],
+            'do' => ['required', Rule::in(['add', 'rename', 'move', 'duplicate', 'delete'])],
+            'item' => ['nullable', 'required_if:do,rename,move,duplicate', 'string'],
+            'items' => ['required_if:do,delete', 'array', 'max:2000'],
+            'items.*' => ['string'],
+            'kind' => ['required_if:do,add', Rule::in(['module', 'lesson', 'part', 'board'])],
+            'titles' => ['required_if:do,add', 'nullable', 'string', 'max:100000'],
+            'inside' => ['boolean'],
+            'title' => ['required_if:do,rename', 'nullable', 'string', 'max:255'],
+            'step' => ['required_if:do,move', Rule::in(['up', 'down', 'in', 'out'])],
+            'meant' => ['boolean'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'titles.required_if' => 'Please type at least one title.',
+            'title.required_if' => 'A row needs a title.',
+            'title.max' => 'That is longer than 255 characters.',
+        ];
+    }
+
+    public function edit(): Edit
+    {
+        $item = $this->string('item')->toString();
+
+        return match ($this->input('do')) {
+            'add' => new AddItems($this->string('kind')->toString(), $this->titles(), $item === '' ? null : $item, $this->boolean('inside')),
+            'rename' => new SetField('title', [$item], $this->string('title')->trim()->toString()),
+            'move' => new MoveItem($item, $this->step()),
+            'duplicate' => new DuplicateItem($item),
+            default => new DeleteItems($this->keys()),
+        };
+    }
+
+    /** @return list<string> */
+    public function keys(): array
+    {
+        return array_values(array_filter((array) $this->input('items'), is_string(...)));
+    }
+
+    /** @return list<string> one a line */
+    private function titles(): array
+    {
+        $lines = preg_split('/\R/u', $this->string('titles')->toString()) ?: [];
+
+        return array_values(array_filter(array_map(static fn (string $line): string => mb_substr(trim($line), 0, 255), $lines), static fn (string $line): bool => $line !== ''));
+    }
+
+    /** @return 'up'|'down'|'in'|'out' */
+    private function step(): string
+    {
+        return match ($this->input('step')) {
+            'up' => 'up',
+            'in' => 'in',
+            'out' => 'out',
+            default => 'down',
+        };
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep\Edits;
+
+use App\Keep\CourseDocument;
+
+/** Sets fields of the course itself, all that is set on one form at once. */
+final readonly class SetCourse implements Edit
+{
+    /** What the format takes where nothing is said. */
+    private const DEFAULTS = [
+        'keep_after_retiring' => true, 'sample_needs_account' => false, 'in_order' => false, 'tiers' => [],
+        'guest_door' => ['open' => false, 'default' => false],
+        'observer_door' => ['open' => false, 'default' => false, 'follow' => true],
+    ];
+
+    /** @param  array<string, mixed>  $fields  as the plan format has them; null: nothing set */
+    public function __construct(private array $fields)
+    {
+    }
+
+    public function applyTo(CourseDocument $document): void
+    {
+        foreach ($this->fields as $field => $value) {
+            if (self::effective($field, $document->course->{$field} ?? null) === self::effective($field, $value)) {
+                // What says the same as before stays as it was written.
+                continue;
+            }
+            if ($value === null) {
+                unset($document->course->{$field});
+            } else {
+                $document->course->{$field} = $value;
+            }
+        }
+    }
+
+    private static function effective(string $field, mixed $value): string
+    {
+        $default = self::DEFAULTS[$field] ?? null;
+        if (is_array($default) && ! array_is_list($default)) {
+            $value = array_filter((array) $value, static fn (mixed $one): bool => $one !== null) + $default;
+            ksort($value);
+        }
+
+        return (string) json_encode($value ?? $default);
+    }
+
+    public function toArray(): array
+    {
+        return ['set' => 'course', 'to' => $this->fields];
+    }
+
+    public function pointer(): string
+    {
+        return '/courses/0';
+    }
+}

@@ -1,0 +1,101 @@
+import { useForm } from '@inertiajs/react';
+import { Button, Checkbox, Modal, Select, TextInput } from '@mantine/core';
+import type { FormEvent } from 'react';
+
+import { keepAddress } from '../lib/address';
+import type { CourseSettings } from '../lib/types';
+
+export interface CourseFormProps {
+  course: string;
+  version: number;
+  settings: CourseSettings;
+  onClose: () => void;
+}
+
+/** The course itself: its state, its season and all its doors, edited together. */
+export function CourseForm({ course, version, settings, onClose }: CourseFormProps) {
+  const form = useForm({ ...settings, opens: settings.opens ?? '', closes: settings.closes ?? '', version, rule: '' });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    form.post(keepAddress(course, '/draft/course'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  };
+  const check = (name: 'keepAfterRetiring' | 'sampleNeedsAccount' | 'inOrder' | 'guestsOpen' | 'guestsDefault' | 'observersOpen' | 'observersDefault' | 'observersFollow', label: string) => (
+    <Checkbox label={label} checked={form.data[name]} onChange={(event) => form.setData(name, event.currentTarget.checked)} />
+  );
+  return (
+    <Modal opened onClose={onClose} title="The course: who gets in, and when" size="lg">
+      <form onSubmit={submit} className="review courseform" noValidate>
+        <TextInput label="Title" data-autofocus value={form.data.title} error={form.errors.title} onChange={(event) => form.setData('title', event.currentTarget.value)} />
+        <div className="pair">
+          <Select
+            label="State"
+            data={[
+              { value: 'draft', label: 'Draft: hidden from everybody' },
+              { value: 'live', label: 'Live' },
+              { value: 'retired', label: 'Retired' },
+            ]}
+            value={form.data.state}
+            allowDeselect={false}
+            onChange={(state) => form.setData('state', state ?? 'draft')}
+          />
+          <Select
+            label="Who gets in"
+            data={[
+              { value: 'anyone', label: 'Anyone, without a pass' },
+              { value: 'signup', label: 'Whoever signs up' },
+              { value: 'offer', label: 'Whoever takes an offer' },
+              { value: 'invite', label: 'By invitation only' },
+            ]}
+            value={form.data.entry}
+            allowDeselect={false}
+            onChange={(entry) => form.setData('entry', entry ?? 'invite')}
+          />
+          <TextInput
+            type="datetime-local"
+            label="Season begins (left empty: no beginning)"
+            value={form.data.opens}
+            error={form.errors.opens}
+            onChange={(event) => form.setData('opens', event.currentTarget.value)}
+          />
+          <TextInput
+            type="datetime-local"
+            label="Season ends (left empty: no end)"
+            value={form.data.closes}
+            error={form.errors.closes}
+            onChange={(event) => form.setData('closes', event.currentTarget.value)}
+          />
+        </div>
+        <TextInput
+          label="Tiers, with commas between them"
+          value={form.data.tiers}
+          error={form.errors.tiers ?? form.errors.rule}
+          onChange={(event) => form.setData('tiers', event.currentTarget.value)}
+        />
+        <div className="pair">
+          <fieldset>
+            <legend>Guest door</legend>
+            {check('guestsOpen', 'Open to whoever has the link')}
+            {check('guestsDefault', 'They see what says nothing of guests')}
+          </fieldset>
+          <fieldset>
+            <legend>Observer door</legend>
+            {check('observersOpen', 'Open to observers')}
+            {check('observersDefault', 'They see what says nothing of observers')}
+            {check('observersFollow', 'They see what their learner sees')}
+          </fieldset>
+        </div>
+        {check('inOrder', 'Its modules one after the other')}
+        {check('sampleNeedsAccount', 'Samples need an account')}
+        {check('keepAfterRetiring', 'Those who hold it keep it once it is retired')}
+        <div className="review-acts">
+          <Button type="button" variant="default" onClick={onClose}>
+            Leave
+          </Button>
+          <Button type="submit" loading={form.processing}>
+            Keep in the draft
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+
+/** A course from nothing, by keyboard. */
+final class NewCourseJourneyTest extends BrowserTestCase
+{
+    public function test_a_course_is_made_ordered_and_published_without_the_mouse(): void
+    {
+        $this->signIn('hege');
+        $this->find('.pagehead button')->sendKeys(Keys::ENTER);
+        $this->type('Caulking for beginners'.Keys::ENTER);
+        $this->waitForText('.head', 'Caulking for beginners');
+
+        // Three modules, then lessons inside the first.
+        $this->named('Add the first rows')->sendKeys(Keys::ENTER);
+        $this->find('.mantine-Modal-content textarea');
+        $this->type('Seams'.Keys::ENTER.'Oakum'.Keys::ENTER.'Pitch');
+        $this->keys(Keys::CONTROL, Keys::ENTER);
+        $this->waitForText('tr.module', 'Pitch');
+        $this->waitUntilGone('.mantine-Modal-content');
+        $this->focusGrid();
+        $this->type('n');
+        $this->find('.mantine-Modal-content textarea');
+        $this->type('Reaming'.Keys::ENTER.'Brushing out');
+        $this->keys(Keys::CONTROL, Keys::ENTER);
+        $this->waitForText('tr.lesson', 'Brushing out');
+        $this->waitUntilGone('.mantine-Modal-content');
+
+        // The second module opens two days after the one before; the first lesson is a sample.
+        $this->focusGrid();
+        $this->type(Keys::ARROW_DOWN.Keys::ARROW_DOWN.Keys::ARROW_DOWN.Keys::ENTER);
+        $this->waitForText('.editor', 'Oakum opens');
+        $this->choose(4);
+        $this->find('.editor input[inputmode]');
+        $this->type(Keys::TAB.'2'.Keys::ENTER);
+        $this->waitForText('td[data-row=oakum][data-column=opens]', '2 days after the one before');
+        $this->focusGrid();
+        $this->type(Keys::ARROW_DOWN.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ENTER);
+        $this->find('[role=menuitem]');
+        $this->type(Keys::ARROW_DOWN.Keys::ENTER);
+        $this->waitForText('td[data-row=reaming][data-column=sample]', 'yes');
+
+        // Pitch goes up, and back by undo.
+        $this->focusGrid();
+        $this->type(str_repeat(Keys::ARROW_DOWN, 4));
+        $this->keys(Keys::ALT, Keys::ARROW_UP);
+        $this->waitForText('tbody tr:nth-child(4)', 'Pitch');
+        $this->keys(Keys::CONTROL, 'z');
+        $this->waitForText('tbody tr:nth-child(4)', 'Oakum');
+
+        $this->named('Review')->sendKeys(Keys::ENTER);
+        $this->waitForText('.publish', 'is published for the first time');
+        $this->named('Publish 1 change')->sendKeys(Keys::ENTER);
+        $this->waitForText('.flash', 'Published as revision 1');
+        $this->assertNoScriptErrors();
+
+        $this->browser->manage()->deleteAllCookies();
+        $this->visit('/courses/caulking-for-beginners');
+        $this->waitForText('#reaming', 'A sample, open to everyone');
+    }
+
+    private function type(string $keys): void
+    {
+        // A dialog takes the focus a moment after it has come.
+        usleep(350_000);
+        $this->browser->switchTo()->activeElement()->sendKeys($keys);
+    }
+
+    private function keys(string $held, string $key): void
+    {
+        $this->browser->switchTo()->activeElement()->sendKeys($held.$key.Keys::NULL);
+    }
+
+    private function focusGrid(): void
+    {
+        usleep(350_000);
+        $this->browser->executeScript('document.querySelector(".scroll").scrollTop = 0; document.querySelector("tbody tr td").focus()');
+    }
+
+    /** In the list of rules that has the focus: the n-th below the present one. */
+    private function choose(int $below): void
+    {
+        $this->type(Keys::ARROW_DOWN);
+        $this->find('[role=option]');
+        $this->type(str_repeat(Keys::ARROW_DOWN, $below).Keys::ENTER);
+    }
+}
