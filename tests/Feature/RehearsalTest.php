@@ -154,6 +154,23 @@ final class RehearsalTest extends TestCase
         self::assertObjectNotHasProperty('observers', (object) $document->item('l-open-day'));
     }
 
+    public function test_what_comes_first_is_kept_as_the_format_has_it(): void
+    {
+        $after = fn (int $version, array $more) => $this->edit($version, 'after', ['l-rivets'], ['inOrder' => false, ...$more]);
+        $after(0, ['mode' => 'at_least', 'count' => 1, 'of' => ['l-garboard', 'l-steam']]);
+        self::assertSame('{"at_least":1,"of":["l-garboard","l-steam"]}', json_encode(CourseDocument::fromJson(Draft::query()->firstOrFail()->document)->item('l-rivets')?->after));
+        $after(1, ['mode' => 'at_least', 'count' => 3, 'of' => ['l-garboard', 'l-steam']])->assertSessionHasErrors('count');
+        $after(1, ['mode' => 'all', 'of' => ['l-rivets']])->assertSessionHasErrors('rule');
+        $after(1, ['mode' => 'all', 'of' => ['b-news']])->assertSessionHasErrors('rule');
+        $after(1, ['mode' => 'any', 'of' => []]);
+        self::assertObjectNotHasProperty('after', (object) CourseDocument::fromJson(Draft::query()->firstOrFail()->document)->item('l-rivets'));
+        $this->edit(2, 'after', ['m-planks', 'l-rivets'], ['mode' => 'all', 'of' => ['m-start'], 'inOrder' => true]);
+
+        $document = CourseDocument::fromJson(Draft::query()->firstOrFail()->document);
+        self::assertTrue($document->item('m-planks')?->in_order);
+        self::assertObjectNotHasProperty('in_order', (object) $document->item('l-rivets'));
+    }
+
     public function test_a_publication_is_taken_back_in_one_step_that_is_a_revision_itself(): void
     {
         $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);

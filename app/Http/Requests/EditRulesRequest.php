@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Keep\Edits\Edit;
+use App\Keep\Edits\SetAfter;
 use App\Keep\Edits\SetField;
 use App\Keep\Edits\SetTime;
 use Illuminate\Auth\Access\Response;
@@ -39,12 +40,19 @@ final class EditRulesRequest extends FormRequest
 
         return [
             'version' => ['required', 'integer', 'min:0'],
-            'set' => ['required', Rule::in([...array_keys(self::TIMES), ...array_keys(self::CHOICES), 'tiers'])],
+            'set' => ['required', Rule::in([...array_keys(self::TIMES), ...array_keys(self::CHOICES), 'tiers', 'after'])],
             'items' => ['required', 'array', 'min:1', 'max:2000'],
             'items.*' => ['string'],
             ...match (true) {
                 isset(self::TIMES[$set]) => $this->timeRules($set),
                 isset(self::CHOICES[$set]) => ['value' => ['required', Rule::in(array_keys(self::CHOICES[$set]))]],
+                $set === 'after' => [
+                    'mode' => ['required', Rule::in(['all', 'any', 'at_least'])],
+                    'of' => ['present', 'array', 'max:500'],
+                    'of.*' => ['string'],
+                    'count' => ['nullable', 'required_if:mode,at_least', 'integer', 'min:1', 'lte:'.count((array) $this->input('of'))],
+                    'inOrder' => ['required', 'boolean'],
+                ],
                 default => ['value' => ['nullable', 'array'], 'value.*' => ['string']],
             },
         ];
@@ -74,6 +82,8 @@ final class EditRulesRequest extends FormRequest
             'days.min' => 'Days cannot be counted backwards.',
             'days.max' => 'That is more than a hundred years.',
             'time.date_format' => 'This is not a time of day, such as 09:00.',
+            'count.required_if' => 'Please say how many of them.',
+            'count.lte' => 'There are not so many of them.',
             'items.max' => 'That is more rows than can be set at once.',
         ];
     }
@@ -85,6 +95,9 @@ final class EditRulesRequest extends FormRequest
         if ($set === 'opens' || $set === 'closes') {
             return new SetTime($set, $this->string('plan')->toString(), $items, $this->timeRule());
         }
+        if ($set === 'after') {
+            return new SetAfter($items, $this->prerequisites(), $this->boolean('inOrder'));
+        }
         if ($set === 'tiers') {
             $tiers = $this->input('value');
 
@@ -92,6 +105,18 @@ final class EditRulesRequest extends FormRequest
         }
 
         return new SetField($set, $items, self::CHOICES[$set][$this->string('value')->toString()] ?? null);
+    }
+
+    private function prerequisites(): ?\stdClass
+    {
+        $of = array_values(array_filter((array) $this->input('of'), is_string(...)));
+
+        return match (true) {
+            $of === [] => null,
+            $this->input('mode') === 'any' => (object) ['any' => $of],
+            $this->input('mode') === 'at_least' => (object) ['at_least' => $this->integer('count'), 'of' => $of],
+            default => (object) ['all' => $of],
+        };
     }
 
     private function timeRule(): ?\stdClass

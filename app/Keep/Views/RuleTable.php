@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Keep\Views;
 
+use App\Http\Pages\Keep\AfterRule;
 use App\Http\Pages\Keep\OpeningRule;
 use App\Http\Pages\Keep\OutlineRow;
 use App\Http\Pages\Keep\RuleCell;
@@ -52,6 +53,7 @@ final readonly class RuleTable
                 closes: $this->planCell(RuleWords::closing($closing, $this->year), 'never', $item, 'closes'),
                 closing: $closing === null ? null : self::opening($closing),
                 after: self::cell(self::join(RuleWords::after(self::object($item, 'after'), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'),
+                afterRule: self::afterRule($item),
                 forWhom: self::cell(self::forWhom($item, $title), 'every pass', $item, $before, 'tiers', 'only'),
                 tiers: is_array($item->tiers ?? null) ? array_values(array_filter($item->tiers, is_string(...))) : null,
                 sample: self::cell(self::yes($item->sample ?? null), 'no', $item, $before, 'sample'),
@@ -158,6 +160,24 @@ final readonly class RuleTable
         $number = static fn (string $key): ?int => is_int($rule->{$key} ?? null) ? $rule->{$key} : null;
 
         return new OpeningRule($text('rule') ?? 'at_once', $text('at'), $number('days'), $text('time'), $number('weekday'));
+    }
+
+    private static function afterRule(\stdClass $item): AfterRule
+    {
+        $after = self::object($item, 'after') ?? new \stdClass;
+        $mode = match (true) {
+            isset($after->any) => 'any',
+            isset($after->of) => 'at_least',
+            default => 'all',
+        };
+        $of = $mode === 'at_least' ? $after->of : $after->{$mode} ?? [];
+
+        return new AfterRule(
+            $mode,
+            array_values(array_filter(is_array($of) ? $of : [], is_string(...))),
+            is_int($after->at_least ?? null) ? $after->at_least : null,
+            ($item->in_order ?? false) === true,
+        );
     }
 
     private static function join(?string ...$parts): ?string

@@ -3,7 +3,7 @@ import { Link } from '@inertiajs/react';
 import type { RuleCell, RuleRow } from '../lib/types';
 import type { GridColumn } from '../ui/Grid';
 
-type CellName = Exclude<keyof RuleRow, 'opening' | 'closing' | 'tiers'>;
+type CellName = Exclude<keyof RuleRow, 'opening' | 'closing' | 'afterRule' | 'tiers'>;
 
 const COLUMNS: { id: CellName; title: string; detail: string; width?: number }[] = [
   { id: 'opens', title: 'Opens', detail: '', width: 248 },

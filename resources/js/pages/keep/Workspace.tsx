@@ -181,6 +181,7 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
                   tiers={tiers}
                   column={columnName(column)}
                   row={row}
+                  outline={rows}
                   rows={selected.has(item.key) ? rows.filter((one) => selected.has(one.key)) : [item]}
                   onClose={() => setEditing(null)}
                 >
