@@ -81,7 +81,7 @@ final readonly class CourseDesk
         $plan = in_array($plan, $plans, true) ? $plan : (self::text($document->course, 'main_plan') ?: ($plans[0] ?? null));
         $showDraft = $draft !== null && ! ($asPublished && $live !== null);
         $seen = $showDraft ? $draft : $live ?? $document;
-        $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year());
+        $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
 
         return new WorkspacePage(
             course: $this->head($course, $document),

@@ -33,6 +33,11 @@ final class Plans
         return $revision === null ? null : $this->of(CourseDocument::fromJson($revision->document));
     }
 
+    public function schoolLetsGuestsIn(): bool
+    {
+        return ($this->school)()->guests;
+    }
+
     /** @throws \SilentKeep\Core\Format\InvalidPlan */
     public function of(CourseDocument $document): Decider
     {

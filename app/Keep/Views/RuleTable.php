@@ -19,8 +19,9 @@ final readonly class RuleTable
      * @param  CourseDocument  $document  the draft, or what is live where there is none
      * @param  ?CourseDocument  $live  to mark what is not published yet
      * @param  int  $year  which cells need not name
+     * @param  bool  $schoolGuests  whether the school lets guests in at all
      */
-    public function __construct(private CourseDocument $document, private ?CourseDocument $live, private ?string $plan, private int $year)
+    public function __construct(private CourseDocument $document, private ?CourseDocument $live, private ?string $plan, private int $year, private bool $schoolGuests)
     {
     }
 
@@ -28,7 +29,7 @@ final readonly class RuleTable
     public function outline(): array
     {
         $rows = [];
-        foreach ($this->walk($this->document->course, 0, false) as [$item, , $depth, $draft]) {
+        foreach ($this->walk($this->document->course, [], false) as [$item, , $depth, $draft]) {
             $rows[] = new OutlineRow(self::key($item), CourseDocument::titleOf($item), self::text($item, 'kind'), $depth, $draft);
         }
 
@@ -38,27 +39,30 @@ final readonly class RuleTable
     /** @return list<RuleRow> */
     public function rows(): array
     {
-        $title = fn (string $key): string => ($item = $this->document->item($key)) === null ? $key : CourseDocument::titleOf($item);
+        $titles = array_map(CourseDocument::titleOf(...), self::byKey($this->document));
+        $title = static fn (string $key): string => $titles[$key] ?? $key;
+        $published = $this->live === null ? [] : self::byKey($this->live);
+        $vain = new VainValues($this->document, $this->plan, $this->schoolGuests);
         $rows = [];
-        foreach ($this->walk($this->document->course, 0, false) as [$item, $above, $depth]) {
-            $before = $this->live?->item(self::key($item));
+        foreach ($this->walk($this->document->course, [], false) as [$item, $above, $depth, , $path]) {
+            $before = $published[self::key($item)] ?? null;
             $opening = $this->rule($this->document, $item, 'opens');
             $closing = $this->rule($this->document, $item, 'closes');
             $inherits = $depth === 0 ? 'at once' : 'with its '.self::text($above, 'kind');
             $turn = ($above->in_order ?? false) === true ? 'in its turn' : 'nothing';
             $inOrder = ($item->in_order ?? false) === true ? 'inside, in order' : null;
             $rows[] = new RuleRow(
-                opens: $this->planCell(RuleWords::opening($opening, $this->year), $inherits, $item, 'opens'),
+                opens: self::vain($this->planCell(RuleWords::opening($opening, $this->year), $inherits, $item, 'opens'), $vain->time()),
                 opening: $opening === null ? null : self::opening($opening),
-                closes: $this->planCell(RuleWords::closing($closing, $this->year), 'never', $item, 'closes'),
+                closes: self::vain($this->planCell(RuleWords::closing($closing, $this->year), 'never', $item, 'closes'), $vain->time()),
                 closing: $closing === null ? null : self::opening($closing),
-                after: self::cell(self::join(RuleWords::after(self::object($item, 'after'), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'),
+                after: self::vain(self::cell(self::join(RuleWords::after(self::object($item, 'after'), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'), $vain->order($item)),
                 afterRule: self::afterRule($item),
                 forWhom: self::cell(self::forWhom($item, $title), 'every pass', $item, $before, 'tiers', 'only'),
                 tiers: is_array($item->tiers ?? null) ? array_values(array_filter($item->tiers, is_string(...))) : null,
-                sample: self::cell(self::yes($item->sample ?? null), 'no', $item, $before, 'sample'),
-                guests: self::cell($this->audience($item, 'guests'), $this->inherited($item, 'guests', 'guest_door'), $item, $before, 'guests', 'never_for'),
-                observers: self::cell($this->audience($item, 'observers'), $this->inherited($item, 'observers', 'observer_door'), $item, $before, 'observers', 'never_for'),
+                sample: self::vain(self::cell(self::yes($item->sample ?? null), 'no', $item, $before, 'sample'), $vain->sample($item, $path)),
+                guests: self::vain(self::cell($this->audience($item, 'guests'), $this->inherited($path, 'guests', 'guest_door'), $item, $before, 'guests', 'never_for'), $vain->guests($item)),
+                observers: self::vain(self::cell($this->audience($item, 'observers'), $this->inherited($path, 'observers', 'observer_door'), $item, $before, 'observers', 'never_for'), $vain->observers($item)),
                 whenClosed: self::cell(self::text($item, 'when_closed') === 'hide' ? 'hidden' : null, 'title shows', $item, $before, 'when_closed'),
             );
         }
@@ -66,14 +70,17 @@ final readonly class RuleTable
         return $rows;
     }
 
-    /** @return \Generator<int, array{\stdClass, \stdClass, int, bool}> item, what it stands in, depth, whether it is a draft */
-    private function walk(\stdClass $container, int $depth, bool $draft): \Generator
+    /**
+     * @param  list<\stdClass>  $path  the items above, from the top
+     * @return \Generator<int, array{\stdClass, \stdClass, int, bool, list<\stdClass>}> item, what it stands in, depth, whether it is a draft, the items above it
+     */
+    private function walk(\stdClass $container, array $path, bool $draft): \Generator
     {
         foreach (is_array($container->items ?? null) ? $container->items : [] as $item) {
             if ($item instanceof \stdClass) {
                 $isDraft = $draft || ($item->draft ?? false) === true;
-                yield [$item, $container, $depth, $isDraft];
-                foreach ($this->walk($item, $depth + 1, $isDraft) as $inside) {
+                yield [$item, $container, count($path), $isDraft, $path];
+                foreach ($this->walk($item, [...$path, $item], $isDraft) as $inside) {
                     yield $inside;
                 }
             }
@@ -124,11 +131,15 @@ final readonly class RuleTable
         return is_array($never) && in_array($audience, $never, true) ? 'never' : self::yes($item->{$audience} ?? null);
     }
 
-    /** What an item that says nothing takes over from what it stands in, or from the door. */
-    private function inherited(\stdClass $item, string $audience, string $door): string
+    /**
+     * What an item that says nothing takes over from what it stands in, or from the door.
+     *
+     * @param  list<\stdClass>  $path  the items above, from the top
+     */
+    private function inherited(array $path, string $audience, string $door): string
     {
         $inherited = self::yes(self::object($this->document->course, $door)->default ?? false) ?? 'no';
-        foreach ($this->pathTo($this->document->course, $item) as $above) {
+        foreach ($path as $above) {
             $own = $this->audience($above, $audience);
             if ($inherited !== 'never' && $own !== null) {
                 $inherited = $own;
@@ -136,22 +147,6 @@ final readonly class RuleTable
         }
 
         return $inherited;
-    }
-
-    /** @return list<\stdClass> what stands above the item, from the top */
-    private function pathTo(\stdClass $container, \stdClass $item): array
-    {
-        $path = [];
-        $depth = 0;
-        foreach ($this->walk($container, 0, false) as [$one, , $depth]) {
-            $path = array_slice($path, 0, $depth);
-            if ($one === $item) {
-                return $path;
-            }
-            $path[] = $one;
-        }
-
-        return [];
     }
 
     private static function opening(\stdClass $rule): OpeningRule
@@ -162,8 +157,29 @@ final readonly class RuleTable
         return new OpeningRule($text('rule') ?? 'at_once', $text('at'), $number('days'), $text('time'), $number('weekday'));
     }
 
-    private static function afterRule(\stdClass $item): AfterRule
+    /** @return array<array-key, \stdClass> */
+    private static function byKey(CourseDocument $document): array
     {
+        $items = [];
+        foreach ($document->items() as $item) {
+            $items[self::key($item)] = $item;
+        }
+
+        return $items;
+    }
+
+    /** A value of its own that does nothing says why. */
+    private static function vain(RuleCell $cell, ?string $reason): RuleCell
+    {
+        return $cell->own && $reason !== null ? new RuleCell($cell->words, true, $cell->edited, $reason) : $cell;
+    }
+
+    /** Null where nothing is set. */
+    private static function afterRule(\stdClass $item): ?AfterRule
+    {
+        if (! isset($item->after) && ($item->in_order ?? false) !== true) {
+            return null;
+        }
         $after = self::object($item, 'after') ?? new \stdClass;
         $mode = match (true) {
             isset($after->any) => 'any',

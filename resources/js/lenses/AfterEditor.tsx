@@ -11,7 +11,7 @@ export interface AfterEditorProps {
   outline: OutlineRow[];
   items: string[];
   title: string;
-  rule: AfterRule;
+  rule: AfterRule | null;
   /** Whether all rows that are set are modules, which can have what is inside in order. */
   modules: boolean;
   onClose: () => void;
@@ -26,7 +26,7 @@ const MODES = [
 
 /** Says what must be finished before rows, in the cell. */
 export function AfterEditor({ course, version, outline, items, title, rule, modules, onClose, children }: AfterEditorProps) {
-  const form = useForm({ version, set: 'after', items, mode: rule.mode, of: rule.of, count: rule.count, inOrder: rule.inOrder, rule: '' });
+  const form = useForm({ version, set: 'after', items, mode: rule?.mode ?? 'all', of: rule?.of ?? [], count: rule?.count ?? null, inOrder: rule?.inOrder ?? false, rule: '' });
   const { data, errors, setData } = form;
   const choices = outline
     .filter((row) => row.kind !== 'board' && !items.includes(row.key))

@@ -59,8 +59,15 @@ export function RulesCell({ row, column }: { row: RuleRow; column: number }) {
 
 function RuleWords({ cell }: { cell: RuleCell }) {
   return (
-    <div className={`r${cell.own ? ' own' : ''}${cell.edited ? ' edit' : ''}`} title={cell.words}>
-      <span className="t">{cell.words}</span>
+    <div className={`r${cell.own ? ' own' : ''}${cell.edited ? ' edit' : ''}`} title={cell.vain ?? cell.words}>
+      {cell.vain === null ? (
+        <span className="t">{cell.words}</span>
+      ) : (
+        <>
+          <s className="t">{cell.words}</s>
+          <span className="vh"> (no effect: {cell.vain})</span>
+        </>
+      )}
       {cell.edited && <span className="vh"> (not published yet)</span>}
     </div>
   );

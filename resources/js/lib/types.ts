@@ -180,6 +180,7 @@ export interface RuleCell {
   words: string;
   own: boolean;
   edited: boolean;
+  vain: string | null;
 }
 
 export interface RuleRow {
@@ -188,7 +189,7 @@ export interface RuleRow {
   closes: RuleCell;
   closing: OpeningRule | null;
   after: RuleCell;
-  afterRule: AfterRule;
+  afterRule: AfterRule | null;
   forWhom: RuleCell;
   tiers: string[] | null;
   sample: RuleCell;

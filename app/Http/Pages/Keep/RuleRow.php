@@ -20,7 +20,7 @@ final readonly class RuleRow
         #[OA\Property] public RuleCell $closes,
         #[OA\Property] public ?OpeningRule $closing,
         #[OA\Property] public RuleCell $after,
-        #[OA\Property] public AfterRule $afterRule,
+        #[OA\Property] public ?AfterRule $afterRule,
         #[OA\Property] public RuleCell $forWhom,
         #[OA\Property(items: new OA\Items(type: 'string'), nullable: true)] public ?array $tiers,
         #[OA\Property] public RuleCell $sample,
