@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Words;
+
+use App\Keep\CourseDocument;
+use App\Keep\Words\Differences;
+use App\Keep\Words\RuleWords;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class RuleWordsTest extends TestCase
+{
+    /** @param  ?array<string, mixed>  $rule */
+    #[DataProvider('openings')]
+    public function test_an_opening_in_words(?array $rule, ?string $words): void
+    {
+        self::assertSame($words, RuleWords::opening($rule === null ? null : (object) $rule, 2026));
+    }
+
+    /** @return list<array{?array<string, mixed>, ?string}> */
+    public static function openings(): array
+    {
+        return [
+            [null, null],
+            [['rule' => 'at_once'], 'at once'],
+            [['rule' => 'held'], 'only when handed out'],
+            [['rule' => 'on', 'at' => '2026-03-09T09:00'], 'Mon 9 Mar, 09:00'],
+            [['rule' => 'on', 'at' => '2027-03-09T09:00'], 'Tue 9 Mar 2027, 09:00'],
+            [['rule' => 'after_start', 'days' => 0], 'on joining'],
+            [['rule' => 'after_start', 'days' => 1], '1 day after joining'],
+            [['rule' => 'after_start', 'days' => 7, 'time' => '09:00'], '7 days after joining, 09:00'],
+            [['rule' => 'after_previous', 'days' => 7, 'weekday' => 1, 'time' => '09:00'], '7 days after the one before, next Mon, 09:00'],
+            [['rule' => 'after_previous', 'days' => 0, 'weekday' => 7], 'with the one before, next Sun'],
+        ];
+    }
+
+    #[DataProvider('conditions')]
+    public function test_a_condition_in_words(mixed $condition, string $words): void
+    {
+        $title = static fn (string $key): string => "«{$key}»";
+
+        self::assertSame($words, RuleWords::condition(json_decode((string) json_encode($condition)), $title));
+    }
+
+    /** @return list<array{mixed, string}> */
+    public static function conditions(): array
+    {
+        return [
+            [null, 'everyone'],
+            [['label' => 'oar-bonus'], 'label oar-bonus'],
+            [['kind' => 'guest'], 'guests only'],
+            [['not' => ['label' => 'x']], 'not label x'],
+            [['all' => [['label' => 'x'], ['any' => [['tier' => 'gold'], ['done' => 'l1']]]]], 'label x and (tier gold or who finished «l1»)'],
+            [['all' => []], 'everyone'],
+            [['any' => []], 'nobody'],
+            [['from' => '2026-03-09T09:00'], 'from Mon 9 Mar 2026, 09:00'],
+            [['until' => '2026-03-09T09:00'], 'until Mon 9 Mar 2026, 09:00'],
+            [['offer' => 'full'], 'by offer full'],
+        ];
+    }
+
+    public function test_prerequisites_in_words(): void
+    {
+        $title = static fn (string $key): string => strtoupper($key);
+        $after = static fn (array $rule): ?string => RuleWords::after((object) $rule, $title);
+
+        self::assertSame('A, B and C', $after(['all' => ['a', 'b', 'c']]));
+        self::assertSame('A or B', $after(['any' => ['a', 'b']]));
+        self::assertSame('any 2 of A, B and C', $after(['at_least' => 2, 'of' => ['a', 'b', 'c']]));
+        self::assertNull($after(['all' => []]));
+        self::assertNull(RuleWords::after(null, $title));
+    }
+
+    /** @param  \Closure(CourseDocument): void  $change */
+    #[DataProvider('changes')]
+    public function test_each_change_has_its_sentence(\Closure $change, string ...$sentences): void
+    {
+        $before = CourseDocument::fromJson((string) json_encode([
+            'course' => ['key' => 'c', 'title' => 'Course', 'state' => 'live', 'entry' => 'offer', 'plans' => ['w' => ['a' => ['opens' => ['rule' => 'held']]]], 'items' => [
+                ['key' => 'm', 'kind' => 'module', 'title' => 'Module', 'items' => [['key' => 'a', 'kind' => 'lesson', 'title' => 'First'], ['key' => 'b', 'kind' => 'lesson', 'title' => 'Second']]],
+                ['key' => 'z', 'kind' => 'lesson', 'title' => 'Last'],
+            ]],
+            'offers' => [['key' => 'o', 'course' => 'c', 'title' => 'Full pass', 'plan' => 'w']],
+        ]));
+        $after = $before->copy();
+        $change($after);
+
+        self::assertSame(array_values($sentences), array_map(strval(...), Differences::between($before, $after)->sentences));
+    }
+
+    /** @return \Generator<string, list<mixed>> */
+    public static function changes(): \Generator
+    {
+        $item = static fn (string $field, mixed $value): \Closure => static function (CourseDocument $d) use ($field, $value): void {
+            $item = $d->item('a');
+            self::assertNotNull($item);
+            $item->{$field} = json_decode((string) json_encode($value));
+        };
+        yield 'nothing' => [static fn () => null];
+        yield 'a sample' => [$item('sample', true), 'First: sample is now yes (was: no)'];
+        yield 'tiers' => [$item('tiers', ['gold', 'silver']), 'First is now for gold and silver (was: every pass)'];
+        yield 'no tier' => [$item('tiers', []), 'First is now for no pass (was: every pass)'];
+        yield 'a condition' => [$item('only', ['label' => 'x']), 'First: for whom is now label x (was: everyone)'];
+        yield 'guests' => [$item('guests', false), 'First: guests is now no (was: as above)'];
+        yield 'what comes first' => [$item('after', ['all' => ['z']]), 'First: what comes first is now Last (was: nothing)'];
+        yield 'when closed' => [$item('when_closed', 'hide'), 'First: when closed is now hidden (was: title shows)'];
+        yield 'another title' => [$item('title', 'Foremost'), 'Foremost: title is now Foremost (was: First)'];
+        yield 'an opening' => [static function (CourseDocument $d): void {
+            $d->course->plans->w->a->opens = (object) ['rule' => 'at_once'];
+        }, 'First opens at once (was: only when handed out)'];
+        yield 'a closing' => [static function (CourseDocument $d): void {
+            $d->course->plans->w->a->closes = (object) ['rule' => 'after_open', 'days' => 9];
+        }, 'First closes 9 days after opening (was: never)'];
+        yield 'an opening among several plans' => [static function (CourseDocument $d): void {
+            $d->course->plans->v = new \stdClass;
+            unset($d->course->plans->w->a);
+        }, 'First opens as what it stands in in the w plan (was: only when handed out)', 'The release plan v is added'];
+        yield 'an item more' => [static function (CourseDocument $d): void {
+            $d->course->items[] = (object) ['key' => 'n', 'kind' => 'lesson', 'title' => 'New'];
+        }, 'New is added'];
+        yield 'an item less' => [static function (CourseDocument $d): void {
+            array_pop($d->course->items);
+        }, 'Last is taken out'];
+        yield 'another order' => [static function (CourseDocument $d): void {
+            $d->course->items[0]->items = array_reverse($d->course->items[0]->items);
+        }, 'The outline is in another order'];
+        yield 'another place' => [static function (CourseDocument $d): void {
+            $d->course->items[] = array_pop($d->course->items[0]->items);
+        }, 'The outline is in another order'];
+        yield 'the season' => [static function (CourseDocument $d): void {
+            $d->course->opens = '2026-03-09T09:00';
+        }, 'The course: beginning of the season is now Mon 9 Mar 2026, 09:00 (was: not set)'];
+        yield 'who gets in' => [static function (CourseDocument $d): void {
+            $d->course->entry = 'anyone';
+        }, 'The course: who gets in is now anyone (was: offer)'];
+        yield 'an offer\'s scope' => [static function (CourseDocument $d): void {
+            [$offer] = $d->offers;
+            $offer->scope = ['m'];
+        }, 'The offer Full pass: scope is now Module (was: the whole course)'];
+    }
+
+    public function test_a_first_publication_says_so(): void
+    {
+        $document = CourseDocument::fromJson('{"course": {"key": "c", "title": "Course"}, "offers": []}');
+
+        self::assertSame(['Course is published for the first time'], array_map(strval(...), Differences::between(null, $document)->sentences));
+    }
+}
