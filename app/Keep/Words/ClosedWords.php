@@ -64,6 +64,10 @@ final readonly class ClosedWords
         $has = static fn (Reason ...$reasons): bool => array_intersect(array_map(static fn (Reason $r): string => $r->value, $reasons), array_map(static fn (Reason $r): string => $r->value, $why)) !== [];
 
         [$heading, $text] = match (true) {
+            $has(Reason::LearnerCannot) => ['{} is not open to your learner', Sentence::of('You see what the learner you observe may enter, and they cannot enter this now.')],
+            $has(Reason::NotForYou) => ['{} is meant for others', Sentence::of('Ask the school if you think it should be yours too.')],
+            $has(Reason::GuestsShut, Reason::GuestsNotHere) => ['{} is not open to guests', Sentence::of('If you hold a pass, sign in with it.')],
+            $has(Reason::ObserversShut, Reason::ObserversNotHere) => ['{} is not open to observers', Sentence::of('The school shows this to learners alone.')],
             $has(Reason::NotSignedIn) => ['{} needs a pass', Sentence::of('If you have one, sign in and you will be back at exactly this page.')],
             $has(Reason::SampleNeedsAccount) => ['{} is open to everyone with an account', Sentence::of('Sign in and you will be back at exactly this page.')],
             $has(Reason::NoPass) => ['{} needs a pass', Sentence::of('You are signed in, but you hold no pass for this course.')],
