@@ -22,6 +22,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/draft/course', [Keep\DraftController::class, 'course'])->name('draft.course');
     Route::post('/courses/{course}/draft/edits', [Keep\DraftController::class, 'edit'])->name('draft.edit');
     Route::post('/courses/{course}/draft/undo', [Keep\DraftController::class, 'undo'])->name('draft.undo');
+    Route::post('/courses/{course}/draft/redo', [Keep\DraftController::class, 'redo'])->name('draft.redo');
     Route::delete('/courses/{course}/draft', [Keep\DraftController::class, 'discard'])->name('draft.discard');
     Route::get('/courses/{course}/rehearsal', [Keep\RevisionsController::class, 'rehearse'])->name('rehearsal');
     Route::get('/courses/{course}/revisions', [Keep\RevisionsController::class, 'index'])->name('history');

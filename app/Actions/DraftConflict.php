@@ -27,6 +27,11 @@ final class DraftConflict extends \DomainException
         return new self('There is nothing left to undo.');
     }
 
+    public static function nothingToRedo(): self
+    {
+        return new self('There is nothing left to redo.');
+    }
+
     public static function rehearseFirst(int $people): self
     {
         return new self(($people === 1 ? 'One person has' : "{$people} people have").' something now that this takes away or puts off. Look at the rehearsal first; then it can be published.');

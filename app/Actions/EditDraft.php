@@ -42,6 +42,8 @@ final readonly class EditDraft
             $draft->document = $after->toJson();
             $draft->version++;
             $draft->save();
+            // From here on there is another way forward than the one that was undone.
+            $draft->edits()->whereNotNull('undone_from')->delete();
             DraftEdit::query()->create([
                 'draft_id' => $draft->id,
                 'author_id' => $author->id,

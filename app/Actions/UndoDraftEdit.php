@@ -9,7 +9,7 @@ use App\Models\Draft;
 use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 
-/** Takes the draft back to before its last edit. */
+/** Takes the draft back to before its last edit, which a redo can bring back until the next edit. */
 final readonly class UndoDraftEdit
 {
     public function __construct(private Journal $journal)
@@ -24,14 +24,15 @@ final readonly class UndoDraftEdit
             if ($draft !== null && $draft->version !== $version) {
                 throw DraftConflict::changedMeanwhile();
             }
-            $last = $draft?->edits()->reorder()->latest('id')->first();
+            $last = $draft?->lastMade();
             if ($draft === null || $last === null) {
                 throw DraftConflict::nothingToUndo();
             }
+            $last->undone_from = $draft->document;
+            $last->save();
             $draft->document = $last->before;
             $draft->version++;
             $draft->save();
-            $last->delete();
             $this->journal->note('draft.undone', $author, $course, before: (array) json_decode($last->change, true));
         });
     }

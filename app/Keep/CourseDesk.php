@@ -123,9 +123,12 @@ final readonly class CourseDesk
 
     private function head(Course $course, CourseDocument $document): CourseHead
     {
+        $undone = $course->draft?->edits()->whereNotNull('undone_from')->count() ?? 0;
+
         return new CourseHead(
             $course->key, $document->title(), self::text($document->course, 'state'), $this->doors($document),
-            $course->liveRevision?->number, $course->draft->version ?? 0, $course->draft?->edits()->count() ?? 0,
+            $course->liveRevision?->number, $course->draft->version ?? 0,
+            ($course->draft?->edits()->count() ?? 0) - $undone, $undone,
         );
     }
 

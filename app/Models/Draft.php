@@ -19,9 +19,21 @@ final class Draft extends Model
 {
     protected $guarded = [];
 
-    /** @return HasMany<DraftEdit, $this> */
+    /** @return HasMany<DraftEdit, $this> those that stand and those that were undone, as made */
     public function edits(): HasMany
     {
         return $this->hasMany(DraftEdit::class)->orderBy('id');
+    }
+
+    /** What an undo takes back. */
+    public function lastMade(): ?DraftEdit
+    {
+        return $this->edits()->whereNull('undone_from')->reorder()->latest('id')->first();
+    }
+
+    /** What a redo brings back. */
+    public function firstUndone(): ?DraftEdit
+    {
+        return $this->edits()->whereNotNull('undone_from')->first();
     }
 }

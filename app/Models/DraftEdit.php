@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?int $author_id
  * @property string $change JSON
  * @property string $before JSON
+ * @property ?string $undone_from JSON; the document that redo brings back, null while the edit stands
  * @property \DateTimeImmutable $made_at
  */
 final class DraftEdit extends Model

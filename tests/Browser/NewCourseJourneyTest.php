@@ -45,10 +45,14 @@ final class NewCourseJourneyTest extends BrowserTestCase
         $this->type(Keys::ARROW_DOWN.Keys::ENTER);
         $this->waitForText('td[data-row=reaming][data-column=sample]', 'yes');
 
-        // Pitch goes up, and back by undo.
+        // Pitch goes up, back by undo, up again by redo.
         $this->focusGrid();
         $this->type(str_repeat(Keys::ARROW_DOWN, 4));
         $this->keys(Keys::ALT, Keys::ARROW_UP);
+        $this->waitForText('tbody tr:nth-child(4)', 'Pitch');
+        $this->keys(Keys::CONTROL, 'z');
+        $this->waitForText('tbody tr:nth-child(4)', 'Oakum');
+        $this->keys(Keys::CONTROL, 'y');
         $this->waitForText('tbody tr:nth-child(4)', 'Pitch');
         $this->keys(Keys::CONTROL, 'z');
         $this->waitForText('tbody tr:nth-child(4)', 'Oakum');

@@ -82,6 +82,53 @@ final class DraftTest extends TestCase
         self::assertSame('refused', session('flash')['kind']);
     }
 
+    public function test_what_was_undone_can_be_redone_step_by_step(): void
+    {
+        $this->openToolsAfter(3);
+        $this->openToolsAfter(5, version: 1);
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => 2]);
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => 3]);
+        foreach ([[3, 1, 1], [5, 2, 0]] as $step => [$days, $edits, $undone]) {
+            $this->post('/keep/courses/clinker/draft/redo', ['version' => 4 + $step]);
+            $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page
+                ->where('rules.5.opening.days', $days)->where('course.edits', $edits)->where('course.undone', $undone));
+        }
+        $this->post('/keep/courses/clinker/draft/redo', ['version' => 6]);
+        self::assertSame('There is nothing left to redo.', session('flash')['text']);
+    }
+
+    public function test_a_new_edit_ends_what_could_be_redone(): void
+    {
+        $this->openToolsAfter(3);
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => 1]);
+        $this->openToolsAfter(5, version: 2);
+        $this->post('/keep/courses/clinker/draft/redo', ['version' => 3]);
+
+        self::assertSame('refused', session('flash')['kind']);
+        $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page
+            ->where('rules.5.opening.days', 5)->where('course.edits', 1)->where('course.undone', 0));
+    }
+
+    public function test_an_edit_that_changes_nothing_leaves_what_can_be_redone(): void
+    {
+        $this->openToolsAfter(3);
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => 1]);
+        $this->openToolsAfter(7, version: 2);
+        $this->post('/keep/courses/clinker/draft/redo', ['version' => 2]);
+
+        $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page->where('rules.5.opening.days', 3));
+    }
+
+    public function test_redo_is_refused_to_one_who_saw_another_version(): void
+    {
+        $this->openToolsAfter(3);
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => 1]);
+        $this->post('/keep/courses/clinker/draft/redo', ['version' => 1]);
+
+        self::assertSame('refused', session('flash')['kind']);
+        $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page->where('rules.5.opening.days', 7)->where('course.undone', 1));
+    }
+
     public function test_a_discarded_draft_is_gone_and_what_is_live_stays(): void
     {
         $this->openToolsAfter(3);

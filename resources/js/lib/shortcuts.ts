@@ -12,7 +12,9 @@ export function useShortcuts(keys: Record<string, () => void>): void {
       if (target instanceof HTMLElement && target.closest('input, textarea, select, [role="dialog"], [contenteditable]') !== null) {
         return;
       }
-      const name = `${event.ctrlKey || event.metaKey ? 'ctrl+' : ''}${event.key.toLowerCase()}`;
+      const held = event.ctrlKey || event.metaKey;
+      // Shift makes other characters by itself; with control it makes another command.
+      const name = `${held ? 'ctrl+' : ''}${held && event.shiftKey ? 'shift+' : ''}${event.key.toLowerCase()}`;
       const act = latest.current[name];
       if (act !== undefined && !event.altKey) {
         event.preventDefault();

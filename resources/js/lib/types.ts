@@ -24,6 +24,7 @@ export interface CourseHead {
   revision: number | null;
   draftVersion: number;
   edits: number;
+  undone: number;
 }
 
 export interface CoursePage {

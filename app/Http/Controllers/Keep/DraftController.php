@@ -8,6 +8,7 @@ use App\Actions\DiscardDraft;
 use App\Actions\DraftConflict;
 use App\Actions\EditDraft;
 use App\Actions\PublishDraft;
+use App\Actions\RedoDraftEdit;
 use App\Actions\UndoDraftEdit;
 use App\Http\Requests\DraftRequest;
 use App\Http\Requests\EditCourseRequest;
@@ -78,6 +79,17 @@ final readonly class DraftController
     {
         try {
             $undo($course, $request->version(), self::editor($request));
+        } catch (DraftConflict $e) {
+            return self::refused($e->getMessage());
+        }
+
+        return back();
+    }
+
+    public function redo(DraftRequest $request, Course $course, RedoDraftEdit $redo): RedirectResponse
+    {
+        try {
+            $redo($course, $request->version(), self::editor($request));
         } catch (DraftConflict $e) {
             return self::refused($e->getMessage());
         }

@@ -16,6 +16,7 @@ final readonly class CourseHead
      * @param  list<Segment>  $doors  who gets in
      * @param  int  $draftVersion  0 while there is no draft
      * @param  int  $edits  how many can be undone
+     * @param  int  $undone  how many can be redone
      */
     public function __construct(
         #[OA\Property] public string $key,
@@ -25,6 +26,7 @@ final readonly class CourseHead
         #[OA\Property] public ?int $revision,
         #[OA\Property] public int $draftVersion,
         #[OA\Property] public int $edits,
+        #[OA\Property] public int $undone,
     ) {
     }
 }

@@ -41,9 +41,9 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
 
   const show = (query: Record<string, string | number | null>) =>
     router.get(withQuery(url, query), {}, { preserveState: true, preserveScroll: true, replace: true });
-  const undo = () => {
-    if (mayEdit && course.edits > 0) {
-      router.post(keepAddress(course.key, '/draft/undo'), { version: course.draftVersion }, { preserveScroll: true, preserveState: true });
+  const step = (way: 'undo' | 'redo') => {
+    if (mayEdit && (way === 'undo' ? course.edits : course.undone) > 0) {
+      router.post(keepAddress(course.key, `/draft/${way}`), { version: course.draftVersion }, { preserveScroll: true, preserveState: true });
     }
   };
   useShortcuts({
@@ -51,7 +51,9 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
     '2': () => show({ lens: 'sightlines' }),
     '/': () => filterField.current?.focus(),
     '0': () => show({ at: null }),
-    'ctrl+z': undo,
+    'ctrl+z': () => step('undo'),
+    'ctrl+y': () => step('redo'),
+    'ctrl+shift+z': () => step('redo'),
   });
 
   const corner = (
@@ -89,7 +91,7 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
         changes={changes}
         mayEdit={mayEdit}
         seen={sightlines}
-        onUndo={undo}
+        onStep={step}
         onSee={(see) => show({ see })}
         onCourse={() => setEditsCourse(true)}
       />
@@ -206,12 +208,12 @@ interface HeadProps {
   changes: Sentence[];
   mayEdit: boolean;
   seen: SightlinesGrid | null;
-  onUndo: () => void;
+  onStep: (way: 'undo' | 'redo') => void;
   onSee: (see: string | null) => void;
   onCourse: () => void;
 }
 
-function Head({ course, changes, mayEdit, seen, onUndo, onSee, onCourse }: HeadProps) {
+function Head({ course, changes, mayEdit, seen, onStep, onSee, onCourse }: HeadProps) {
   return (
     <div className="head">
       <div>
@@ -243,8 +245,13 @@ function Head({ course, changes, mayEdit, seen, onUndo, onSee, onCourse }: HeadP
           </div>
         )}
         {mayEdit && course.edits > 0 && (
-          <button type="button" className="linklike" onClick={onUndo}>
+          <button type="button" className="linklike" onClick={() => onStep('undo')}>
             <kbd>Ctrl Z</kbd> undo the last edit
+          </button>
+        )}
+        {mayEdit && course.undone > 0 && (
+          <button type="button" className="linklike" onClick={() => onStep('redo')}>
+            <kbd>Ctrl Y</kbd> redo
           </button>
         )}
         <Link href={keepAddress(course.key, '/revisions')}>History</Link>
