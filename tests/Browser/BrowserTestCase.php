@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -134,6 +135,31 @@ abstract class BrowserTestCase extends TestCase
         $quoted = '"'.$words.'"';
 
         return $this->located(WebDriverBy::xpath("//button[contains(normalize-space(.), {$quoted})] | //a[contains(normalize-space(.), {$quoted})] | //*[@id=(//label[contains(normalize-space(.), {$quoted})]/@for)]"), $words);
+    }
+
+    /**
+     * Types into what is found, found again where the page has put another in its place meanwhile: nothing was typed then.
+     *
+     * @param  callable(): RemoteWebElement  $find
+     */
+    protected function typeInto(callable $find, string $keys): void
+    {
+        for ($try = 1; ; $try++) {
+            try {
+                $find()->sendKeys($keys);
+
+                return;
+            } catch (StaleElementReferenceException $e) {
+                if ($try === 5) {
+                    throw $e;
+                }
+            }
+        }
+    }
+
+    protected function typeAtFocus(string $keys): void
+    {
+        $this->typeInto(fn (): RemoteWebElement => $this->browser->switchTo()->activeElement(), $keys);
     }
 
     protected function waitForText(string $css, string $words): void

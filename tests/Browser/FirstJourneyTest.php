@@ -31,8 +31,7 @@ final class FirstJourneyTest extends BrowserTestCase
         // Sightlines: locked on day 2, open on day 4.
         $this->find('body')->sendKeys('2');
         foreach ([['2', 'later'], ['4', 'open']] as [$day, $glyph]) {
-            $field = $this->find('input[aria-label="Day of Apprentice pass"]');
-            $field->sendKeys(WebDriverKeys::BACKSPACE.$day.WebDriverKeys::ENTER);
+            $this->typeInto(fn () => $this->find('input[aria-label="Day of Apprentice pass"]'), WebDriverKeys::BACKSPACE.$day.WebDriverKeys::ENTER);
             $cell = "td[data-row=l-planes][data-column='offer:apprentice-pass']";
             $this->find("{$cell} [data-glyph={$glyph}]");
         }
@@ -71,7 +70,7 @@ final class FirstJourneyTest extends BrowserTestCase
         $keyboard->sendKeys(WebDriverKeys::ESCAPE);
         $this->waitUntilGone('.editor');
         $keyboard->sendKeys('/');
-        $this->browser->switchTo()->activeElement()->sendKeys('riv');
+        $this->typeAtFocus('riv');
         $this->waitForText('.filter', '1 of 8');
         $this->assertNoScriptErrors();
     }

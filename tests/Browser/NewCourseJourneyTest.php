@@ -72,12 +72,12 @@ final class NewCourseJourneyTest extends BrowserTestCase
     {
         // A dialog takes the focus a moment after it has come.
         usleep(350_000);
-        $this->browser->switchTo()->activeElement()->sendKeys($keys);
+        $this->typeAtFocus($keys);
     }
 
     private function keys(string $held, string $key): void
     {
-        $this->browser->switchTo()->activeElement()->sendKeys($held.$key.Keys::NULL);
+        $this->typeAtFocus($held.$key.Keys::NULL);
     }
 
     private function focusGrid(): void
