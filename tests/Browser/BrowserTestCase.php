@@ -157,9 +157,20 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** Key by key, to whatever has the focus: what a key makes go away does not take the rest of the typing with it. */
     protected function typeAtFocus(string $keys): void
     {
-        $this->typeInto(fn (): RemoteWebElement => $this->browser->switchTo()->activeElement(), $keys);
+        foreach (mb_str_split($keys) as $key) {
+            $this->browser->getKeyboard()->pressKey($key)->releaseKey($key);
+        }
+    }
+
+    protected function waitForFocus(string $css): void
+    {
+        $this->browser->wait(self::WAIT, 100)->until(
+            fn (): bool => $this->browser->executeScript('return document.activeElement?.matches(arguments[0]) ?? false', [$css]) === true,
+            "The focus did not come to {$css}",
+        );
     }
 
     protected function waitForText(string $css, string $words): void

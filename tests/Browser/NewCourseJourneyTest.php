@@ -15,17 +15,18 @@ final class NewCourseJourneyTest extends BrowserTestCase
         $this->find('.pagehead button')->sendKeys(Keys::ENTER);
         $this->type('Caulking for beginners'.Keys::ENTER);
         $this->waitForText('.head', 'Caulking for beginners');
+        $this->waitForText('.head .state', 'not live yet');
 
         // Three modules, then lessons inside the first.
         $this->named('Add the first rows')->sendKeys(Keys::ENTER);
-        $this->find('.mantine-Modal-content textarea');
+        $this->waitForFocus('.mantine-Modal-content textarea');
         $this->type('Seams'.Keys::ENTER.'Oakum'.Keys::ENTER.'Pitch');
         $this->keys(Keys::CONTROL, Keys::ENTER);
         $this->waitForText('tr.module', 'Pitch');
         $this->waitUntilGone('.mantine-Modal-content');
         $this->focusGrid();
         $this->type('n');
-        $this->find('.mantine-Modal-content textarea');
+        $this->waitForFocus('.mantine-Modal-content textarea');
         $this->type('Reaming'.Keys::ENTER.'Brushing out');
         $this->keys(Keys::CONTROL, Keys::ENTER);
         $this->waitForText('tr.lesson', 'Brushing out');
@@ -61,6 +62,8 @@ final class NewCourseJourneyTest extends BrowserTestCase
         $this->waitForText('.publish', 'is published for the first time');
         $this->named('Publish 1 change')->sendKeys(Keys::ENTER);
         $this->waitForText('.flash', 'Published as revision 1');
+        $this->waitForText('.head .state', 'live');
+        self::assertSame('live', $this->find('.head .state')->getText());
         $this->assertNoScriptErrors();
 
         $this->browser->manage()->deleteAllCookies();
@@ -77,7 +80,7 @@ final class NewCourseJourneyTest extends BrowserTestCase
 
     private function keys(string $held, string $key): void
     {
-        $this->typeAtFocus($held.$key.Keys::NULL);
+        $this->browser->getKeyboard()->pressKey($held)->pressKey($key)->releaseKey($key)->releaseKey($held);
     }
 
     private function focusGrid(): void

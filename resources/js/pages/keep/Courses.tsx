@@ -110,7 +110,11 @@ function Row({ course }: { course: CourseRow }) {
       <th scope="row">
         <Link href={keepAddress(course.key)}>{course.title}</Link>
       </th>
-      <td className={`state-${course.state}`}>{course.state}</td>
+      {course.revision === null ? (
+        <td className="state-draft">not live yet</td>
+      ) : (
+        <td className={`state-${course.state}`}>{course.state}</td>
+      )}
       <td>{course.entry}</td>
       <td className="num">{course.lessons}</td>
       <td className="num">{course.holders}</td>

@@ -219,7 +219,11 @@ function Head({ course, changes, mayEdit, seen, onStep, onSee, onCourse }: HeadP
       <div>
         <div className="title">
           <h1>{course.title}</h1>
-          <span className={`state state-${course.state}`}>{course.state}</span>
+          {course.revision === null ? (
+            <span className="state state-draft">not live yet</span>
+          ) : (
+            <span className={`state state-${course.state}`}>{course.state}</span>
+          )}
         </div>
         <p className="doors">
           <Words segments={course.doors} titles="b" />
