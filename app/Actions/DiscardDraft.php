@@ -20,10 +20,7 @@ final readonly class DiscardDraft
     public function __invoke(Course $course, int $version, Person $author): void
     {
         DB::transaction(function () use ($course, $version, $author): void {
-            $draft = Draft::query()->where('course_id', $course->id)->first() ?? throw DraftConflict::nothingToPublish();
-            if ($draft->version !== $version) {
-                throw DraftConflict::changedMeanwhile();
-            }
+            $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToPublish();
             $this->journal->note('draft.discarded', $author, $course, before: ['document' => $draft->document]);
             $draft->delete();
         });

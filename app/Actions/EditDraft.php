@@ -59,12 +59,13 @@ final readonly class EditDraft
 
     private static function current(Course $course, int $version): Draft
     {
-        $draft = Draft::query()->where('course_id', $course->id)->first();
-        if (($draft->version ?? 0) !== $version) {
-            throw DraftConflict::changedMeanwhile();
-        }
+        $draft = SeenDraft::of($course, $version);
         if ($draft !== null) {
             return $draft;
+        }
+        if ($version !== 0) {
+            // What the editor saw has been published or thrown away.
+            throw DraftConflict::changedMeanwhile();
         }
         $revision = $course->liveRevision()->first();
 

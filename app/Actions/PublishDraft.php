@@ -33,11 +33,8 @@ final readonly class PublishDraft
     public function __invoke(Course $course, int $version, ?string $note, Person $author): array
     {
         return DB::transaction(function () use ($course, $version, $note, $author): array {
-            $draft = Draft::query()->where('course_id', $course->id)->first() ?? throw DraftConflict::nothingToPublish();
+            $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToPublish();
             $course->refresh();
-            if ($draft->version !== $version) {
-                throw DraftConflict::changedMeanwhile();
-            }
             if ($draft->base_revision_id !== $course->live_revision_id) {
                 throw DraftConflict::publishedMeanwhile();
             }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Course;
-use App\Models\Draft;
 use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 
@@ -20,10 +19,7 @@ final readonly class RedoDraftEdit
     public function __invoke(Course $course, int $version, Person $author): void
     {
         DB::transaction(function () use ($course, $version, $author): void {
-            $draft = Draft::query()->where('course_id', $course->id)->first();
-            if ($draft !== null && $draft->version !== $version) {
-                throw DraftConflict::changedMeanwhile();
-            }
+            $draft = SeenDraft::of($course, $version);
             $undone = $draft?->firstUndone();
             if ($draft === null || $undone?->undone_from === null) {
                 throw DraftConflict::nothingToRedo();
