@@ -21,10 +21,16 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/draft/outline', [Keep\DraftController::class, 'outline'])->name('draft.outline');
     Route::post('/courses/{course}/draft/course', [Keep\DraftController::class, 'course'])->name('draft.course');
     Route::post('/courses/{course}/draft/edits', [Keep\DraftController::class, 'edit'])->name('draft.edit');
+    Route::get('/courses/{course}/draft/news', [Keep\DraftController::class, 'news'])->name('draft.news');
+    Route::post('/courses/{course}/draft/plans', [Keep\DraftController::class, 'plans'])->name('draft.plans');
     Route::post('/courses/{course}/draft/undo', [Keep\DraftController::class, 'undo'])->name('draft.undo');
     Route::post('/courses/{course}/draft/redo', [Keep\DraftController::class, 'redo'])->name('draft.redo');
     Route::delete('/courses/{course}/draft', [Keep\DraftController::class, 'discard'])->name('draft.discard');
     Route::get('/courses/{course}/rehearsal', [Keep\RevisionsController::class, 'rehearse'])->name('rehearsal');
+    Route::post('/courses/{course}/rehearsal', [Keep\RevisionsController::class, 'goOn'])->name('rehearsal.go-on');
+    Route::put('/courses/{course}/publication', [Keep\RevisionsController::class, 'setTime'])->name('publication.set');
+    Route::delete('/courses/{course}/publication', [Keep\RevisionsController::class, 'unsetTime'])->name('publication.unset');
+    Route::get('/courses/{course}/plan.json', [Keep\RevisionsController::class, 'file'])->name('plan-file');
     Route::get('/courses/{course}/revisions', [Keep\RevisionsController::class, 'index'])->name('history');
     Route::post('/courses/{course}/revisions/live', [Keep\RevisionsController::class, 'takeBack'])->name('take-back');
     Route::post('/courses/{course}/revisions', [Keep\DraftController::class, 'publish'])->name('publish');

@@ -20,9 +20,9 @@ final readonly class DiscardDraft
     public function __invoke(Course $course, int $version, Person $author): void
     {
         DB::transaction(function () use ($course, $version, $author): void {
-            $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToPublish();
+            $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToDiscard();
             $this->journal->note('draft.discarded', $author, $course, before: ['document' => $draft->document]);
-            $draft->delete();
+            $draft->end();
         });
     }
 }

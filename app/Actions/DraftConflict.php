@@ -22,6 +22,26 @@ final class DraftConflict extends \DomainException
         return new self('There is nothing to publish: the draft says what is live already.');
     }
 
+    public static function nothingToDiscard(): self
+    {
+        return new self('There is no draft any more: it was published or thrown away. What is live is shown now.');
+    }
+
+    public static function timeIsOver(): self
+    {
+        return new self('That time is over already. Choose a later one, or publish at once.');
+    }
+
+    public static function changedSinceSet(): self
+    {
+        return new self('The draft was changed after the time was set. Rehearse it as it is now, then publish it or set a time again.');
+    }
+
+    public static function mayNotPublish(?string $name): self
+    {
+        return new self(($name ?? 'Whoever set the time').' may not publish any more. Somebody who may has to set the time again.');
+    }
+
     public static function nothingToUndo(): self
     {
         return new self('There is nothing left to undo.');

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Keep\CourseDocument;
+use App\Keep\DraftPast;
+use App\Keep\Edits\Aspects;
+use App\Keep\Edits\CannotEdit;
 use App\Keep\Edits\Edit;
 use App\Keep\Plans;
+use App\Keep\Words\Differences;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\DraftEdit;
@@ -22,22 +26,30 @@ final readonly class EditDraft
     }
 
     /**
+     * What others have set meanwhile stays, as long as it is not what this edit sets.
+     *
      * @param  int  $version  of the draft that the editor saw; 0 where there was none
      *
-     * @throws DraftConflict if somebody has changed the draft since
+     * @throws DraftCollision if somebody else has set the same since
+     * @throws DraftConflict if what the editor saw has been published or thrown away
      * @throws \App\Keep\Edits\CannotEdit
      * @throws \SilentKeep\Core\Format\InvalidPlan if the document would no longer be valid
      */
-    public function __invoke(Course $course, int $version, Edit $edit, Person $author): Draft
+    public function __invoke(Course $course, int $version, Edit $edit, Person $author): MadeEdit
     {
-        return DB::transaction(function () use ($course, $version, $edit, $author): Draft {
+        return DB::transaction(function () use ($course, $version, $edit, $author): MadeEdit {
             $draft = self::current($course, $version);
             $before = CourseDocument::fromJson($draft->document);
-            $after = $before->copy();
-            $edit->applyTo($after);
+            $after = self::with($edit, $before);
             if ($after->equals($before)) {
-                return $draft;
+                return new MadeEdit($draft);
             }
+            $seen = DraftPast::at($draft, $version);
+            if ($seen === null || self::collides($edit, $seen, $before, $after)) {
+                $past = DraftPast::since($draft, $version);
+                throw new DraftCollision($past['who'], $past['who'] === $author->name, $past['sentences'], Differences::between($before, $after)->sentences);
+            }
+            $past = DraftPast::since($draft, $version, $author);
             $this->plans->of($after);
             $draft->document = $after->toJson();
             $draft->version++;
@@ -49,21 +61,50 @@ final readonly class EditDraft
                 'author_id' => $author->id,
                 'change' => json_encode($edit->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
                 'before' => $before->toJson(),
+                'version' => $draft->version,
                 'made_at' => $this->clock->now(),
             ]);
             $this->journal->note('draft.edited', $author, $course, after: $edit->toArray());
 
-            return $draft;
+            return new MadeEdit($draft, $past['sentences'], $past['who']);
         });
+    }
+
+    /** @throws \App\Keep\Edits\CannotEdit */
+    private static function with(Edit $edit, CourseDocument $document): CourseDocument
+    {
+        $after = $document->copy();
+        $edit->applyTo($after);
+
+        return $after;
+    }
+
+    /**
+     * Whether an edit sets what somebody else has set since the editor looked.
+     *
+     * @param  CourseDocument  $seen  what the editor saw
+     * @param  CourseDocument  $present  what others have made of it
+     * @param  CourseDocument  $after  what the edit would make of that
+     */
+    private static function collides(Edit $edit, CourseDocument $seen, CourseDocument $present, CourseDocument $after): bool
+    {
+        try {
+            $meant = Aspects::changed($seen, self::with($edit, $seen));
+        } catch (CannotEdit) {
+            return true;
+        }
+
+        // What it would set beyond what its editor meant would take back what others have set.
+        return array_intersect($meant, Aspects::changed($seen, $present)) !== [] || array_diff(Aspects::changed($present, $after), $meant) !== [];
     }
 
     private static function current(Course $course, int $version): Draft
     {
-        $draft = SeenDraft::of($course, $version);
-        if ($draft !== null) {
+        $draft = Draft::query()->where('course_id', $course->id)->first();
+        if ($draft !== null && $draft->version >= $version) {
             return $draft;
         }
-        if ($version !== 0) {
+        if ($draft !== null || $version !== 0) {
             // What the editor saw has been published or thrown away.
             throw DraftConflict::changedMeanwhile();
         }
@@ -73,7 +114,7 @@ final readonly class EditDraft
             'course_id' => $course->id,
             'base_revision_id' => $revision?->id,
             'document' => $revision->document ?? throw new \LogicException('A course has a revision or a draft.'),
-            'version' => 0,
+            'version' => Course::query()->whereKey($course->id)->value('last_draft_version'),
         ]);
     }
 }

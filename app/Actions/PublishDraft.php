@@ -62,7 +62,7 @@ final readonly class PublishDraft
             );
             $course->liveRevision()->associate($revision);
             $course->save();
-            $draft->delete();
+            $draft->end();
 
             return [$revision, $changes];
         });
@@ -70,7 +70,7 @@ final readonly class PublishDraft
 
     private function refuseUnseenLosses(Course $course, CourseDocument $live, CourseDocument $document): void
     {
-        $losers = Rehearsal::losers($this->rehearsal->impact($course, $live, $document, $this->clock->now()->getTimestamp())['touched']);
+        $losers = $this->rehearsal->losers($course, $live, $document, $this->clock->now()->getTimestamp());
         if ($losers > 0) {
             throw DraftConflict::rehearseFirst($losers);
         }

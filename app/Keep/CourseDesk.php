@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Keep;
 
+use App\Actions\GoOnRehearsing;
 use App\Http\Pages\Keep\CourseHead;
 use App\Http\Pages\Keep\CourseRow;
 use App\Http\Pages\Keep\CourseSettings;
+use App\Http\Pages\Keep\DraftNews;
 use App\Http\Pages\Keep\HistoryPage;
 use App\Http\Pages\Keep\RehearsalPage;
+use App\Http\Pages\Keep\RehearsalProgress;
 use App\Http\Pages\Keep\RevisionRow;
 use App\Http\Pages\Keep\WorkspacePage;
 use App\Keep\Edits\CannotEdit;
@@ -20,13 +23,15 @@ use App\Keep\Words\RuleWords;
 use App\Keep\Words\Segment;
 use App\Keep\Words\Sentence;
 use App\Models\Course;
+use App\Models\Draft;
 use App\Models\Pass;
+use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 
 /** Puts together what an administrator sees of courses. */
 final readonly class CourseDesk
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal, private GoOnRehearsing $rehearsing)
     {
     }
 
@@ -94,12 +99,14 @@ final readonly class CourseDesk
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
             sightlines: $lens === 'sightlines' ? $this->sightlines->grid($this->plans->of($seen), $at ?? $this->clock->now(), $days, $showDraft) : null,
             mayEdit: $mayEdit,
-            settings: self::settings($document->course),
+            settings: self::settings($document, $mayEdit),
         );
     }
 
-    private static function settings(\stdClass $course): CourseSettings
+    /** @param  bool  $mayEdit  who may not has no use for the pass phrase */
+    private static function settings(CourseDocument $document, bool $mayEdit): CourseSettings
     {
+        $course = $document->course;
         $door = static fn (string $key): \stdClass => ($course->{$key} ?? null) instanceof \stdClass ? $course->{$key} : new \stdClass;
         $yes = static fn (\stdClass $from, string $key, bool $default = false): bool => ($from->{$key} ?? $default) === true;
 
@@ -114,6 +121,7 @@ final readonly class CourseDesk
             inOrder: $yes($course, 'in_order'),
             guestsOpen: $yes($door('guest_door'), 'open'),
             guestsDefault: $yes($door('guest_door'), 'default'),
+            guestPhrase: $mayEdit ? $document->guestPhrase() : null,
             observersOpen: $yes($door('observer_door'), 'open'),
             observersDefault: $yes($door('observer_door'), 'default'),
             observersFollow: $yes($door('observer_door'), 'follow', true),
@@ -125,34 +133,86 @@ final readonly class CourseDesk
     {
         $undone = $course->draft?->edits()->whereNotNull('undone_from')->count() ?? 0;
 
+        $draft = $course->draft;
+
         return new CourseHead(
             $course->key, $document->title(), self::text($document->course, 'state'), $this->doors($document),
-            $course->liveRevision?->number, $course->draft->version ?? 0,
-            ($course->draft?->edits()->count() ?? 0) - $undone, $undone,
+            $course->liveRevision?->number, $draft->version ?? 0, ($draft?->edits()->count() ?? 0) - $undone, $undone,
+            goesLive: $draft?->publish_at === null ? null : $this->clock->words($draft->publish_at->getTimestamp()),
+            goesLiveAsIs: $draft !== null && $draft->publish_version === $draft->version,
+            notPublished: $draft?->publish_refused,
         );
     }
 
-    /** Null where nothing waits to be published. */
-    public function rehearse(Course $course, bool $mayEdit): ?RehearsalPage
+    /**
+     * Null where nothing waits to be published.
+     *
+     * @param  ?int  $setFor  instant for which the publication may be set; null: at once
+     * @param  bool  $anew  though a long one may be finished already
+     */
+    public function rehearse(Course $course, ?int $setFor, bool $anew, bool $mayEdit): ?RehearsalPage
     {
         [$live, $draft] = self::documents($course);
-        if ($draft === null || ($live !== null && $live->equals($draft))) {
+        if ($draft === null || $course->draft === null || ($live !== null && $live->equals($draft))) {
             return null;
         }
-        $now = $this->clock->now();
-        $told = $this->rehearsal->tell($course, $live, $draft, $now);
+        $run = ($this->rehearsing)($course, $course->draft, $setFor, $anew);
+        $at = $run->instant->getTimestamp();
+        $finished = $run->finished_at !== null;
+        $told = $finished ? $this->rehearsal->tell($course, $live, $draft, $at, RehearsalTally::fromJson($run->tally)) : null;
 
         return new RehearsalPage(
             course: $this->head($course, $draft),
             changes: Differences::between($live, $draft)->sentences,
-            people: $told->people,
-            untilWords: $this->clock->date($now + Rehearsal::DAYS * 86400),
-            totals: $told->totals,
-            rows: $told->rows,
-            kinds: $told->kinds,
-            losers: $told->losers,
+            editors: self::editors($course->draft),
+            finished: $finished,
+            people: $run->people,
+            of: $run->of,
+            setFor: $setFor === null ? null : $this->clock->wall($setFor),
+            atWords: $this->clock->words($at),
+            kept: $run->exists,
+            untilWords: $this->clock->date($at + Rehearsal::DAYS * 86400),
+            totals: $told->totals ?? [],
+            rows: $told->rows ?? [],
+            kinds: $told->kinds ?? [],
+            losers: $told->losers ?? 0,
             mayEdit: $mayEdit,
         );
+    }
+
+    /** One more step of a rehearsal that is under way; null where nothing waits to be published. */
+    public function goOnRehearsing(Course $course, ?int $setFor): ?RehearsalProgress
+    {
+        if ($course->draft === null) {
+            return null;
+        }
+        $run = ($this->rehearsing)($course, $course->draft, $setFor);
+
+        return new RehearsalProgress($run->people, $run->of, $run->finished_at !== null);
+    }
+
+    /** @return list<string> who made the edits that stand, with how many */
+    private static function editors(Draft $draft): array
+    {
+        $counts = [];
+        foreach ($draft->edits()->whereNull('undone_from')->with('author:id,name')->get(['id', 'draft_id', 'author_id']) as $edit) {
+            $name = $edit->author->name ?? 'the program';
+            $counts[$name] = ($counts[$name] ?? 0) + 1;
+        }
+
+        return array_map(static fn (string $name, int $count): string => $name.($count === 1 ? ', 1 edit' : ", {$count} edits"), array_map(strval(...), array_keys($counts)), array_values($counts));
+    }
+
+    /** What others have done to the draft since somebody looked at it. */
+    public function news(Course $course, int $since, Person $reader): DraftNews
+    {
+        $draft = $course->draft;
+        if ($draft === null || $draft->version <= $since) {
+            return new DraftNews($draft->version ?? 0, null, []);
+        }
+        $past = DraftPast::since($draft, $since, $reader);
+
+        return new DraftNews($draft->version, $past['who'], array_slice($past['sentences'], 0, 3));
     }
 
     /** @return list<Sentence> what speaks of the items that an edit would take out */
@@ -227,7 +287,7 @@ final readonly class CourseDesk
             '{} · guest door {}'.($guestOpen && ($guest->default ?? false) !== true ? ', only where marked' : '')
             .' · observer door {}'.($observerOpen ? (($observer->follow ?? true) === true ? ', observers follow their learner' : ', observers see what is marked') : '').' · {}',
             self::entryWords($document),
-            $guestOpen ? 'open' : 'shut',
+            $guestOpen ? ($document->guestPhrase() === null ? 'open' : 'open with a pass phrase') : 'shut',
             $observerOpen ? 'open' : 'shut',
             self::season($course),
         );

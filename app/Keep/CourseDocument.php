@@ -63,6 +63,17 @@ final readonly class CourseDocument
         return is_string($title) ? $title : '';
     }
 
+    /**
+     * What guests must say at the guest door; null: nothing. It is kept in `display`, which the core never reads and
+     * no learner's page is sent.
+     */
+    public function guestPhrase(): ?string
+    {
+        $phrase = ($this->course->display ?? null) instanceof \stdClass ? $this->course->display->guest_phrase ?? null : null;
+
+        return is_string($phrase) && $phrase !== '' ? $phrase : null;
+    }
+
     /** A copy of its own, which may be changed. */
     public function copy(): self
     {

@@ -12,8 +12,8 @@ use App\Models\Course;
 use App\Models\Grant;
 use App\Models\Pass;
 use App\Models\Person;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use SilentKeep\Core\Foresight\Effect;
 use SilentKeep\Core\Foresight\Impact;
 use SilentKeep\Core\Foresight\Person as Somebody;
 
@@ -22,9 +22,6 @@ final readonly class Rehearsal
 {
     /** How far the rehearsal looks ahead. */
     public const DAYS = 365;
-
-    /** Names that are told of each number. */
-    private const NAMES = 40;
 
     /** Titles that are told of each kind of viewer. */
     private const TITLES = 6;
@@ -49,60 +46,88 @@ final readonly class Rehearsal
     {
     }
 
-    /**
-     * @param  int  $at  instant of the change
-     * @return array{people: int, items: list<array<string, string|int|list<string>>>, touched: array<string, int|list<string>>} with the ids of people
-     */
-    public function impact(Course $course, CourseDocument $before, CourseDocument $after, int $at): array
+    /** How many people have something at an instant that a change would take away, put off or make worse. */
+    public function losers(Course $course, CourseDocument $before, CourseDocument $after, int $at): int
     {
-        $impact = new Impact($this->plans->read($before), $this->plans->read($after), $course->key, $at, $at + self::DAYS * 86400);
+        $tally = RehearsalTally::none();
+        $this->goOn($course, $before, $after, $at, $tally, 0, null);
 
-        return $impact->on($this->people($course))->toArray(true);
+        return $tally->losers;
+    }
+
+    /** How many people a rehearsal looks at. */
+    public function count(Course $course): int
+    {
+        return $this->holders($course)->count();
+    }
+
+    /**
+     * Looks at people in groups, in the order of their ids, and adds what happens to them to a tally.
+     *
+     * @param  int  $at  instant of the change
+     * @param  int  $from  everybody up to this id is in the tally already
+     * @param  ?float  $seconds  after about so long it stops; null: never
+     * @return ?int up to which id everybody is in the tally; null once all are
+     */
+    public function goOn(Course $course, ?CourseDocument $before, CourseDocument $after, int $at, RehearsalTally $tally, int $from, ?float $seconds): ?int
+    {
+        $start = hrtime(true);
+        $before ??= self::nothing($course);
+        $impact = new Impact($this->plans->read($before), $this->plans->read($after), $course->key, $at, $at + self::DAYS * 86400);
+        while (true) {
+            $people = $this->holders($course)->where('people.id', '>', $from)->orderBy('people.id')->limit(self::GROUP)->get();
+            $viewers = $this->viewers->ofAll($people->toBase(), (new Collection([$course]))->toBase());
+            $tally->add($impact->on($people->map(static fn (Person $person): Somebody => new Somebody((string) $person->id, $viewers[$person->id][$course->id]))));
+            if ($people->count() < self::GROUP) {
+                return null;
+            }
+            $from = $people->last()->id ?? $from;
+            if ($seconds !== null && (hrtime(true) - $start) / 1e9 >= $seconds) {
+                return $from;
+            }
+        }
     }
 
     /** In words, for people and for each kind of viewer. */
-    public function tell(Course $course, ?CourseDocument $before, CourseDocument $after, int $at): RehearsalTold
+    public function tell(Course $course, ?CourseDocument $before, CourseDocument $after, int $at, RehearsalTally $tally): RehearsalTold
     {
-        $nothing = $before ?? new CourseDocument((object) ['key' => $course->key, 'state' => 'draft', 'entry' => 'invite', 'items' => []], []);
-        $impact = $this->impact($course, $nothing, $after, $at);
-        $ids = [];
-        foreach ([$impact['touched'], ...$impact['items']] as $row) {
-            foreach (Effect::cases() as $effect) {
-                $of = $row[$effect->value] ?? [];
-                array_push($ids, ...array_slice(is_array($of) ? $of : [], 0, self::NAMES));
-            }
-        }
-        $names = Person::query()->whereIn('id', array_values(array_unique($ids)))->pluck('name', 'id')->all();
-        $title = self::titles($nothing, $after);
+        $before ??= self::nothing($course);
+        $names = Person::query()->whereIn('id', $tally->named())->pluck('name', 'id')->all();
+        $title = self::titles($before, $after);
         $rows = [];
-        foreach ($impact['items'] as $row) {
-            $effects = self::counts($row, $names);
-            if ($effects !== [] && is_string($row['item'])) {
-                $rows[] = new RehearsalRow($title($row['item']), $effects);
+        foreach ($tally->items as $item => $counts) {
+            $effects = self::counts($counts, $names);
+            if ($effects !== []) {
+                $rows[] = new RehearsalRow($title((string) $item), $effects);
             }
         }
 
-        return new RehearsalTold($impact['people'], self::counts($impact['touched'], $names), $rows, $this->kinds($course, $nothing, $after, $at, $title), self::losers($impact['touched']));
+        return new RehearsalTold($tally->people, self::counts($tally->touched, $names), $rows, $this->kinds($course, $before, $after, $at, $title), $tally->losers);
+    }
+
+    private static function nothing(Course $course): CourseDocument
+    {
+        return new CourseDocument((object) ['key' => $course->key, 'state' => 'draft', 'entry' => 'invite', 'items' => []], []);
     }
 
     /**
-     * @param  array<string, string|int|list<string>>  $row  ids by effect
+     * @param  array<string, array{int, list<string>}>  $counts
      * @param  array<array-key, mixed>  $names  by id
      * @return list<EffectCount>
      */
-    private static function counts(array $row, array $names): array
+    private static function counts(array $counts, array $names): array
     {
-        $counts = [];
+        $told = [];
         foreach (self::WORDS as $effect => $words) {
-            $of = $row[$effect] ?? [];
-            if (is_array($of) && $of !== []) {
-                $told = array_map(static fn (string $id): string => is_string($names[$id] ?? null) ? $names[$id] : '', array_slice($of, 0, self::NAMES));
-                sort($told, SORT_LOCALE_STRING);
-                $counts[] = new EffectCount($effect, $words, count($of), $told);
+            [$number, $ids] = $counts[$effect] ?? [0, []];
+            if ($number > 0) {
+                $named = array_map(static fn (string $id): string => is_string($names[$id] ?? null) ? $names[$id] : '', $ids);
+                sort($named, SORT_LOCALE_STRING);
+                $told[] = new EffectCount($effect, $words, $number, $named);
             }
         }
 
-        return $counts;
+        return $told;
     }
 
     /**
@@ -114,7 +139,9 @@ final readonly class Rehearsal
         $plan = $this->plans->read($after);
         $kinds = ['A visitor' => Viewers::visitor(), 'A guest' => Viewers::guest(), 'Somebody signed in, without a pass' => Viewers::member()];
         foreach ($plan->courses[$course->key]->offers ?? [] as $offer) {
-            $kinds['Whoever takes '.($offer->title ?? $offer->key).' today'] = Viewers::holderOf($offer, $at, $plan->zone);
+            $holder = Viewers::holderOf($offer, $at, $plan->zone);
+            $kinds['Whoever takes '.($offer->title ?? $offer->key).' then'] = $holder;
+            $kinds['An observer of whoever takes '.($offer->title ?? $offer->key).' then'] = Viewers::observerOf($holder);
         }
         $impact = new Impact($this->plans->read($before), $plan, $course->key, $at, $at + self::DAYS * 86400);
         $rows = [];
@@ -152,33 +179,11 @@ final readonly class Rehearsal
         return static fn (string $key): string => $titles[$key] ?? $key;
     }
 
-    /**
-     * How many people have something now that this takes away, for good or for a while, or makes worse.
-     *
-     * @param  array<string, int|list<string>>  $touched
-     */
-    public static function losers(array $touched): int
+    /** @return Builder<Person> everybody with a pass or a grant of the course */
+    private function holders(Course $course): Builder
     {
-        $ids = [];
-        foreach ([Effect::Lose, Effect::Pause, Effect::LoseWork, Effect::Shorter, Effect::Later, Effect::Never] as $effect) {
-            $of = $touched[$effect->value] ?? [];
-            $ids = [...$ids, ...(is_array($of) ? $of : [])];
-        }
-
-        return count(array_unique($ids));
-    }
-
-    /** @return \Generator<int, Somebody> everybody with a pass or a grant of the course */
-    private function people(Course $course): \Generator
-    {
-        $ids = Pass::query()->where('course_id', $course->id)->distinct()->pluck('person_id')
-            ->merge(Grant::query()->where('course_id', $course->id)->distinct()->pluck('person_id'))->unique()->sort()->values();
-        foreach ($ids->chunk(self::GROUP) as $group) {
-            $people = Person::query()->whereIn('id', $group)->whereNull('role')->orderBy('id')->get();
-            $viewers = $this->viewers->ofAll($people->toBase(), (new Collection([$course]))->toBase());
-            foreach ($people as $person) {
-                yield new Somebody((string) $person->id, $viewers[$person->id][$course->id]);
-            }
-        }
+        return Person::query()->whereNull('role')->where(static fn (Builder $query): Builder => $query
+            ->whereExists(Pass::query()->whereColumn('person_id', 'people.id')->where('course_id', $course->id))
+            ->orWhereExists(Grant::query()->whereColumn('person_id', 'people.id')->where('course_id', $course->id)));
     }
 }

@@ -7,6 +7,9 @@ namespace App\Keep;
 use DateTimeImmutable;
 use DateTimeZone;
 use Psr\Clock\ClockInterface;
+use SilentKeep\Core\Time\InvalidTime;
+use SilentKeep\Core\Time\LocalTime;
+use SilentKeep\Core\Time\SchoolZone;
 
 /** The present instant, and instants in the words of the school's wall clock. */
 final readonly class SchoolClock
@@ -53,6 +56,16 @@ final readonly class SchoolClock
     public function wall(int $instant): string
     {
         return $this->local($instant)->format('Y-m-d\TH:i');
+    }
+
+    /** The instant that a wall-clock time of the plan format means here; null where it is none. */
+    public function instant(string $local): ?int
+    {
+        try {
+            return SchoolZone::named($this->zone())->instantOf(LocalTime::parse($local));
+        } catch (InvalidTime) {
+            return null;
+        }
     }
 
     public function zone(): string

@@ -43,6 +43,12 @@ final class Viewers
         return new Viewer(signedIn: true, passes: [new CorePass($offer->key, $from, $offer->lasts->end($from, $zone))]);
     }
 
+    /** Somebody signed in who looks with a learner, and holds nothing. */
+    public static function observerOf(Viewer $learner): Viewer
+    {
+        return new Viewer(signedIn: true, observes: $learner);
+    }
+
     public function of(?Person $person, Course $course): Viewer
     {
         if ($person === null) {

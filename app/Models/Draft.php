@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -14,10 +16,31 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $document JSON
  * @property int $version
  * @property ?int $rehearsed_version
+ * @property ?\DateTimeImmutable $publish_at when it is to go live
+ * @property ?int $publish_version the version that is to go live
+ * @property ?int $publish_by
+ * @property ?string $publish_note
+ * @property ?string $publish_refused why the last set time passed without a publication
+ * @property Course $course
  */
 final class Draft extends Model
 {
     protected $guarded = [];
+
+    protected $casts = ['publish_at' => UtcInstant::class];
+
+    /** @return BelongsTo<Course, $this> */
+    public function course(): BelongsTo
+    {
+        return $this->belongsTo(Course::class);
+    }
+
+    /** Ends it, published or thrown away. The next draft of the course counts its versions on from there. */
+    public function end(): void
+    {
+        Course::query()->whereKey($this->course_id)->update(['last_draft_version' => $this->version]);
+        $this->delete();
+    }
 
     /** @return HasMany<DraftEdit, $this> those that stand and those that were undone, as made */
     public function edits(): HasMany

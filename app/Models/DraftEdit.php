@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * @property int $id
@@ -15,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $before JSON
  * @property ?string $undone_from JSON; the document that redo brings back, null while the edit stands
  * @property \DateTimeImmutable $made_at
+ * @property ?int $version of the draft once it was made; null in drafts older than this column
+ * @property ?Person $author
  */
 final class DraftEdit extends Model
 {
@@ -23,4 +26,10 @@ final class DraftEdit extends Model
     protected $guarded = [];
 
     protected $casts = ['made_at' => UtcInstant::class];
+
+    /** @return BelongsTo<Person, $this> */
+    public function author(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'author_id');
+    }
 }

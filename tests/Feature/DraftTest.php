@@ -66,7 +66,7 @@ final class DraftTest extends TestCase
         $this->openToolsAfter(3);
         $this->openToolsAfter(5, version: 0);
 
-        self::assertSame('refused', session('flash')['kind']);
+        self::assertSame('collision', session('flash')['kind']);
         $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page->where('rules.5.opening.days', 3));
     }
 

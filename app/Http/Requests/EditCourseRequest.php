@@ -33,6 +33,7 @@ final class EditCourseRequest extends FormRequest
             'keepAfterRetiring' => $yes, 'sampleNeedsAccount' => $yes, 'inOrder' => $yes,
             'guestsOpen' => $yes, 'guestsDefault' => $yes, 'observersOpen' => $yes, 'observersDefault' => $yes, 'observersFollow' => $yes,
             'tiers' => ['nullable', 'string', 'max:1000'],
+            'guestPhrase' => ['nullable', 'string', 'min:6', 'max:100'],
         ];
     }
 
@@ -43,6 +44,7 @@ final class EditCourseRequest extends FormRequest
             'title.required' => 'A course needs a title.',
             'opens.date_format' => 'This is not a date and time.',
             'closes.date_format' => 'This is not a date and time.',
+            'guestPhrase.min' => 'Please take at least six characters: it can be tried by anybody who has the link.',
             'closes.after' => 'The season must end after it begins.',
         ];
     }
@@ -63,7 +65,7 @@ final class EditCourseRequest extends FormRequest
             'guest_door' => (object) ['open' => $this->boolean('guestsOpen'), 'default' => $this->boolean('guestsDefault')],
             'observer_door' => (object) ['open' => $this->boolean('observersOpen'), 'default' => $this->boolean('observersDefault'), 'follow' => $this->boolean('observersFollow')],
             'tiers' => $this->tiers(),
-        ]);
+        ], $local('guestPhrase'));
     }
 
     /** @return list<string> */

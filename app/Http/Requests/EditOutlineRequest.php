@@ -9,6 +9,7 @@ use App\Keep\Edits\DeleteItems;
 use App\Keep\Edits\DuplicateItem;
 use App\Keep\Edits\Edit;
 use App\Keep\Edits\MoveItem;
+use App\Keep\Edits\PlaceItems;
 use App\Keep\Edits\SetField;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
@@ -28,15 +29,17 @@ final class EditOutlineRequest extends FormRequest
     {
         return [
             'version' => ['required', 'integer', 'min:0'],
-            'do' => ['required', Rule::in(['add', 'rename', 'move', 'duplicate', 'delete'])],
+            'do' => ['required', Rule::in(['add', 'rename', 'move', 'place', 'duplicate', 'delete'])],
             'item' => ['nullable', 'required_if:do,rename,move,duplicate', 'string'],
-            'items' => ['required_if:do,delete', 'array', 'max:2000'],
+            'items' => ['required_if:do,delete,place', 'array', 'max:2000'],
             'items.*' => ['string'],
             'kind' => ['required_if:do,add', Rule::in(['module', 'lesson', 'part', 'board'])],
             'titles' => ['required_if:do,add', 'nullable', 'string', 'max:100000'],
             'inside' => ['boolean'],
             'title' => ['required_if:do,rename', 'nullable', 'string', 'max:255'],
             'step' => ['required_if:do,move', Rule::in(['up', 'down', 'in', 'out'])],
+            'target' => ['required_if:do,place', 'nullable', 'string'],
+            'where' => ['required_if:do,place', Rule::in(['before', 'after', 'inside'])],
             'meant' => ['boolean'],
         ];
     }
@@ -59,6 +62,7 @@ final class EditOutlineRequest extends FormRequest
             'add' => new AddItems($this->string('kind')->toString(), $this->titles(), $item === '' ? null : $item, $this->boolean('inside')),
             'rename' => new SetField('title', [$item], $this->string('title')->trim()->toString()),
             'move' => new MoveItem($item, $this->step()),
+            'place' => new PlaceItems($this->keys(), $this->string('target')->toString(), $this->where()),
             'duplicate' => new DuplicateItem($item),
             default => new DeleteItems($this->keys()),
         };
@@ -76,6 +80,16 @@ final class EditOutlineRequest extends FormRequest
         $lines = preg_split('/\R/u', $this->string('titles')->toString()) ?: [];
 
         return array_values(array_filter(array_map(static fn (string $line): string => mb_substr(trim($line), 0, 255), $lines), static fn (string $line): bool => $line !== ''));
+    }
+
+    /** @return 'before'|'after'|'inside' */
+    private function where(): string
+    {
+        return match ($this->input('where')) {
+            'before' => 'before',
+            'inside' => 'inside',
+            default => 'after',
+        };
     }
 
     /** @return 'up'|'down'|'in'|'out' */

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Keep\Edits\Edit;
+use App\Keep\Edits\PasteRules;
 use App\Keep\Edits\SetAfter;
+use App\Keep\Edits\SetAudience;
 use App\Keep\Edits\SetField;
+use App\Keep\Edits\SetFinish;
 use App\Keep\Edits\SetTime;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
@@ -20,11 +23,11 @@ final class EditRulesRequest extends FormRequest
     private const CHOICES = [
         'draft' => ['yes' => true, 'no' => null],
         'sample' => ['yes' => true, 'no' => null],
-        'guests' => ['yes' => true, 'no' => false, 'as above' => null],
-        'observers' => ['yes' => true, 'no' => false, 'as above' => null],
         'in_order' => ['yes' => true, 'no' => null],
         'when_closed' => ['shows' => null, 'hidden' => 'hide'],
     ];
+
+    private const AUDIENCES = ['guests', 'observers'];
 
     private const TIMES = ['opens' => ['at_once', 'on', 'held', 'after_start', 'after_previous'], 'closes' => ['on', 'after_open']];
 
@@ -40,12 +43,19 @@ final class EditRulesRequest extends FormRequest
 
         return [
             'version' => ['required', 'integer', 'min:0'],
-            'set' => ['required', Rule::in([...array_keys(self::TIMES), ...array_keys(self::CHOICES), 'tiers', 'after'])],
+            'set' => ['required', Rule::in([...array_keys(self::TIMES), ...array_keys(self::CHOICES), ...self::AUDIENCES, 'tiers', 'only', 'after', 'finish', 'rules'])],
             'items' => ['required', 'array', 'min:1', 'max:2000'],
             'items.*' => ['string'],
             ...match (true) {
                 isset(self::TIMES[$set]) => $this->timeRules($set),
                 isset(self::CHOICES[$set]) => ['value' => ['required', Rule::in(array_keys(self::CHOICES[$set]))]],
+                in_array($set, self::AUDIENCES, true) => ['value' => ['required', Rule::in(['yes', 'no', 'as above', 'never'])]],
+                $set === 'rules' => ['from' => ['required', 'string']],
+                $set === 'only' => ['value' => ['nullable', 'array']],
+                $set === 'finish' => [
+                    'by' => ['required', Rule::in(['mark', 'visit', 'watch', 'quiz'])],
+                    'percent' => ['nullable', 'required_if:by,watch,quiz', 'integer', 'max:100', $this->input('by') === 'watch' ? 'min:1' : 'min:0'],
+                ],
                 $set === 'after' => [
                     'mode' => ['required', Rule::in(['all', 'any', 'at_least'])],
                     'of' => ['present', 'array', 'max:500'],
@@ -84,6 +94,10 @@ final class EditRulesRequest extends FormRequest
             'time.date_format' => 'This is not a time of day, such as 09:00.',
             'count.required_if' => 'Please say how many of them.',
             'count.lte' => 'There are not so many of them.',
+            'percent.required_if' => $this->input('by') === 'watch' ? 'Please say how much of it.' : 'Please say from which score.',
+            'percent.integer' => 'Whole percents only.',
+            'percent.max' => 'There is no more than all of it.',
+            'percent.min' => $this->input('by') === 'watch' ? 'At least one percent must be watched.' : 'A score is not below nothing.',
             'items.max' => 'That is more rows than can be set at once.',
         ];
     }
@@ -98,6 +112,18 @@ final class EditRulesRequest extends FormRequest
         if ($set === 'after') {
             return new SetAfter($items, $this->prerequisites(), $this->boolean('inOrder'));
         }
+        if ($set === 'guests' || $set === 'observers') {
+            return new SetAudience($set, $items, $this->audienceValue());
+        }
+        if ($set === 'rules') {
+            return new PasteRules($this->string('from')->toString(), $items);
+        }
+        if ($set === 'only') {
+            return new SetField('only', $items, ConditionInput::read($this->input('value')));
+        }
+        if ($set === 'finish') {
+            return new SetFinish($items, $this->finish());
+        }
         if ($set === 'tiers') {
             $tiers = $this->input('value');
 
@@ -105,6 +131,29 @@ final class EditRulesRequest extends FormRequest
         }
 
         return new SetField($set, $items, self::CHOICES[$set][$this->string('value')->toString()] ?? null);
+    }
+
+    /** @return 'yes'|'no'|'as above'|'never' */
+    private function audienceValue(): string
+    {
+        return match ($this->input('value')) {
+            'yes' => 'yes',
+            'no' => 'no',
+            'never' => 'never',
+            default => 'as above',
+        };
+    }
+
+    private function finish(): ?\stdClass
+    {
+        $share = fn (): float|int => $this->integer('percent') === 100 ? 1 : $this->integer('percent') / 100;
+
+        return match ($this->input('by')) {
+            'visit' => (object) ['by' => 'visit'],
+            'watch' => (object) ['by' => 'watch', 'share' => $share()],
+            'quiz' => (object) ['by' => 'quiz', 'score' => $share()],
+            default => null,
+        };
     }
 
     private function prerequisites(): ?\stdClass

@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\SchoolOf;
+use App\Keep\SchoolClock;
 use App\Keep\Views\Sightlines;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
-use SilentKeep\Core\Time\InvalidTime;
-use SilentKeep\Core\Time\LocalTime;
-use SilentKeep\Core\Time\SchoolZone;
 
 /** The view of a course that an address names. What makes no sense in it falls back to the usual. */
 final class WorkspaceRequest extends FormRequest
@@ -41,11 +38,8 @@ final class WorkspaceRequest extends FormRequest
     public function at(): ?int
     {
         $at = $this->query('at');
-        try {
-            return is_string($at) ? SchoolZone::named((app(SchoolOf::class))()->zone)->instantOf(LocalTime::parse($at)) : null;
-        } catch (InvalidTime) {
-            return null;
-        }
+
+        return is_string($at) ? app(SchoolClock::class)->instant($at) : null;
     }
 
     /** @return array<array-key, int> by offer key */

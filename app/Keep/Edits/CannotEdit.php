@@ -16,6 +16,26 @@ final class CannotEdit extends \DomainException
         return new self("This course has no release plan {$name} any more.");
     }
 
+    public static function neverFinished(string $item): self
+    {
+        return new self("Only lessons and parts are finished by themselves; {$item} is neither.");
+    }
+
+    public static function planTaken(string $name): self
+    {
+        return new self("This course has a release plan {$name} already.");
+    }
+
+    public static function noSuchOffer(string $key): self
+    {
+        return new self("This course has no offer {$key} any more.");
+    }
+
+    public static function wouldWaitForItself(string $from, string $item, string $asked): self
+    {
+        return new self("{$from} waits for {$asked}; {$item} cannot, so these rules do not fit it. Nothing was pasted.");
+    }
+
     public static function nowhereToMove(string $why): self
     {
         return new self($why);

@@ -25,7 +25,7 @@ final readonly class DeleteItems implements Edit
             if (isset($gone[is_string($item->key ?? null) ? $item->key : ''])) {
                 continue;
             }
-            foreach (self::named($item->after ?? null) as $key) {
+            foreach (ItemReferences::inPrerequisites($item->after ?? null) as $key) {
                 if (isset($gone[$key])) {
                     $sentences[] = Sentence::of('{} waits for {}', CourseDocument::titleOf($item), $title($key));
                 }
@@ -83,7 +83,7 @@ final readonly class DeleteItems implements Edit
             if (isset($after->at_least) && $after->at_least > $left) {
                 $after->at_least = $left;
             }
-            if (self::named($after) === []) {
+            if (ItemReferences::inPrerequisites($after) === []) {
                 unset($item->after);
             }
         }
@@ -98,7 +98,7 @@ final readonly class DeleteItems implements Edit
     private static function refuseConditions(CourseDocument $document, array $gone): void
     {
         foreach ($document->items() as $item) {
-            foreach (isset($gone[is_string($item->key ?? null) ? $item->key : '']) ? [] : self::asked($item->only ?? null) as $key) {
+            foreach (isset($gone[is_string($item->key ?? null) ? $item->key : '']) ? [] : ItemReferences::inCondition($item->only ?? null) as $key) {
                 if (isset($gone[$key])) {
                     throw CannotEdit::stillAsked(CourseDocument::titleOf($item), CourseDocument::titleOf($document->item($key) ?? new \stdClass));
                 }
@@ -116,32 +116,6 @@ final readonly class DeleteItems implements Edit
         }
 
         return $gone;
-    }
-
-    /** @return list<string> the items that prerequisites name */
-    private static function named(mixed $after): array
-    {
-        $named = [];
-        foreach (['all', 'any', 'of'] as $list) {
-            $keys = $after instanceof \stdClass ? $after->{$list} ?? [] : [];
-            array_push($named, ...array_values(array_filter(is_array($keys) ? $keys : [], is_string(...))));
-        }
-
-        return $named;
-    }
-
-    /** @return list<string> the items that a condition wants done */
-    private static function asked(mixed $condition): array
-    {
-        if (is_array($condition)) {
-            return array_merge([], ...array_map(self::asked(...), array_values($condition)));
-        }
-        if (! $condition instanceof \stdClass) {
-            return [];
-        }
-        $asked = is_string($condition->done ?? null) ? [$condition->done] : [];
-
-        return [...$asked, ...self::asked($condition->all ?? null), ...self::asked($condition->any ?? null), ...self::asked($condition->not ?? null)];
     }
 
     public function toArray(): array

@@ -16,8 +16,11 @@ final readonly class SetCourse implements Edit
         'observer_door' => ['open' => false, 'default' => false, 'follow' => true],
     ];
 
-    /** @param  array<string, mixed>  $fields  as the plan format has them; null: nothing set */
-    public function __construct(private array $fields)
+    /**
+     * @param  array<string, mixed>  $fields  as the plan format has them; null: nothing set
+     * @param  ?string  $guestPhrase  what guests must say at their door; null: nothing
+     */
+    public function __construct(private array $fields, private ?string $guestPhrase)
     {
     }
 
@@ -34,6 +37,22 @@ final readonly class SetCourse implements Edit
                 $document->course->{$field} = $value;
             }
         }
+        if ($document->guestPhrase() !== $this->guestPhrase) {
+            $this->setPhrase($document->course);
+        }
+    }
+
+    private function setPhrase(\stdClass $course): void
+    {
+        $display = ($course->display ?? null) instanceof \stdClass ? $course->display : new \stdClass;
+        unset($display->guest_phrase);
+        if ($this->guestPhrase !== null) {
+            $display->guest_phrase = $this->guestPhrase;
+        }
+        unset($course->display);
+        if (get_object_vars($display) !== []) {
+            $course->display = $display;
+        }
     }
 
     private static function effective(string $field, mixed $value): string
@@ -49,7 +68,8 @@ final readonly class SetCourse implements Edit
 
     public function toArray(): array
     {
-        return ['set' => 'course', 'to' => $this->fields];
+        // The phrase itself stays out of the log.
+        return ['set' => 'course', 'to' => $this->fields, 'asks for a phrase' => $this->guestPhrase !== null];
     }
 
     public function pointer(): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Keep\Words;
 
 use App\Keep\CourseDocument;
+use App\Keep\Edits\PlanList;
 
 /** What differs between two documents of a course, one sentence for each thing that was set. */
 final readonly class Differences
@@ -21,7 +22,7 @@ final readonly class Differences
     /** What it means where nothing is set. */
     private const UNSET = [
         'draft' => 'no', 'sample' => 'no', 'in_order' => 'no', 'tiers' => 'every pass', 'only' => 'everyone', 'guests' => 'as above', 'observers' => 'as above',
-        'when_closed' => 'title shows', 'after' => 'nothing', 'finish' => 'by a mark', 'plan' => 'all at once', 'scope' => 'the whole course', 'lasts' => 'for good',
+        'when_closed' => 'title shows', 'after' => 'nothing', 'never_for' => 'nobody', 'plan' => 'all at once', 'scope' => 'the whole course', 'lasts' => 'for good',
     ];
 
     /** @param  list<Sentence>  $sentences */
@@ -35,19 +36,65 @@ final readonly class Differences
             return new self([Sentence::of('{} is published for the first time', $after->title())]);
         }
         $title = self::titles($before, $after);
+        [$before, $renamed] = self::renamePlans($before, $after);
 
         return new self([
-            ...self::fields('The course', $before->course, $after->course, ['items', 'plans', 'key'], $title),
+            ...self::fields('The course', $before->course, $after->course, ['items', 'plans', 'key', 'display'], $title),
+            ...self::phrase($before, $after),
             ...self::items($before, $after, $title),
+            ...$renamed,
             ...self::plans($before, $after, $title),
             ...self::offers($before, $after, $title),
         ]);
     }
 
-    /** @return \Closure(string): string the title of an item, as it is after the change */
+    /**
+     * A plan that is gone and one that is new with the same times are one, renamed.
+     *
+     * @return array{CourseDocument, list<Sentence>} what was before, with the new names
+     */
+    private static function renamePlans(CourseDocument $before, CourseDocument $after): array
+    {
+        $old = self::members($before->course->plans ?? null);
+        $new = self::members($after->course->plans ?? null);
+        $sentences = [];
+        foreach (array_diff_key($old, $new) as $name => $plan) {
+            foreach (array_diff_key($new, $old) as $to => $same) {
+                if (json_encode($plan) === json_encode($same)) {
+                    $before = $sentences === [] ? $before->copy() : $before;
+                    PlanList::of($before)->rename((string) $name, (string) $to);
+                    $sentences[] = Sentence::of('The release plan {} is called {}', (string) $name, (string) $to);
+                    unset($new[$to]);
+                    break;
+                }
+            }
+        }
+
+        return [$before, $sentences];
+    }
+
+    /**
+     * The phrase itself is nobody's to read in a history.
+     *
+     * @return list<Sentence>
+     */
+    private static function phrase(CourseDocument $before, CourseDocument $after): array
+    {
+        return match (true) {
+            $before->guestPhrase() === $after->guestPhrase() => [],
+            $after->guestPhrase() === null => [Sentence::of('The guest door asks for no pass phrase any more')],
+            $before->guestPhrase() === null => [Sentence::of('The guest door asks for a pass phrase')],
+            default => [Sentence::of('The guest door asks for another pass phrase')],
+        };
+    }
+
+    /** @return \Closure(string): string the title of an item or offer, as it is after the change */
     private static function titles(CourseDocument $before, CourseDocument $after): \Closure
     {
         $titles = [];
+        foreach ([...$before->offers, ...$after->offers] as $offer) {
+            $titles[is_string($offer->key ?? null) ? $offer->key : ''] = CourseDocument::titleOf($offer);
+        }
         foreach ([...$before->items(), ...$after->items()] as $item) {
             $titles[is_string($item->key ?? null) ? $item->key : ''] = CourseDocument::titleOf($item);
         }
@@ -64,21 +111,45 @@ final readonly class Differences
         $old = self::byKey(iterator_to_array($before->items(), false));
         $new = self::byKey(iterator_to_array($after->items(), false));
         $sentences = [];
+        $stoodIn = self::containers($before);
+        $standsIn = self::containers($after);
         foreach ($new as $key => $item) {
             if (! isset($old[$key])) {
                 $sentences[] = Sentence::of('{} is added', CourseDocument::titleOf($item));
             } else {
+                if (($stoodIn[$key] ?? '') !== ($standsIn[$key] ?? '')) {
+                    $sentences[] = ($standsIn[$key] ?? '') === ''
+                        ? Sentence::of('{} moves to the top', CourseDocument::titleOf($item))
+                        : Sentence::of('{} moves into {}', CourseDocument::titleOf($item), $title($standsIn[$key]));
+                }
                 array_push($sentences, ...self::fields('{}', $old[$key], $item, ['items', 'key'], $title, CourseDocument::titleOf($item)));
             }
         }
         foreach (array_diff_key($old, $new) as $item) {
             $sentences[] = Sentence::of('{} is taken out', CourseDocument::titleOf($item));
         }
-        if (self::order($old, $new) !== self::order($new, $old)) {
+        $moved = array_filter(array_keys($new), static fn (int|string $key): bool => ($stoodIn[$key] ?? '') !== ($standsIn[$key] ?? ''));
+        $stayed = array_diff_key($new, array_flip($moved));
+        if (self::order($old, $stayed) !== self::order($new, $stayed) || array_keys(array_intersect_key($old, $stayed)) !== array_keys(array_intersect_key($stayed, $old))) {
             $sentences[] = Sentence::of('The outline is in another order');
         }
 
         return $sentences;
+    }
+
+    /** @return array<array-key, string> the key of what each item stands in; nothing at the top */
+    private static function containers(CourseDocument $document): array
+    {
+        $in = [];
+        foreach ($document->items() as $item) {
+            foreach (is_array($item->items ?? null) ? $item->items : [] as $inside) {
+                if ($inside instanceof \stdClass && is_string($inside->key ?? null)) {
+                    $in[$inside->key] = is_string($item->key ?? null) ? $item->key : '';
+                }
+            }
+        }
+
+        return $in;
     }
 
     /**
@@ -196,12 +267,18 @@ final readonly class Differences
     /** @param  \Closure(string): string  $title */
     private static function value(string $key, mixed $value, \Closure $title): string
     {
+        $object = $value instanceof \stdClass ? $value : null;
+
         return match (true) {
+            $key === 'finish' => RuleWords::finish($object),
+            $key === 'guest_door' || $key === 'observer_door' => RuleWords::door($object),
+            $key === 'lasts' => RuleWords::lasts($object),
+            $key === 'main_plan' && $value === null => 'none',
             $value === null => self::UNSET[$key] ?? 'not set',
             $key === 'tiers' && $value === [] => 'no pass',
             $key === 'when_closed' => $value === 'hide' ? 'hidden' : 'title shows',
             is_bool($value) => $value ? 'yes' : 'no',
-            $key === 'only' => RuleWords::condition($value, $title),
+            $key === 'only' => RuleWords::condition($value, $title, $title),
             $key === 'after' && $value instanceof \stdClass => RuleWords::after($value, $title) ?? 'nothing',
             ($key === 'opens' || $key === 'closes') && is_string($value) => RuleWords::local($value),
             is_string($value) => $value,

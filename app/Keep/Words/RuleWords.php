@@ -59,10 +59,44 @@ final class RuleWords
         };
     }
 
+    /** How a lesson or part is finished. */
+    public static function finish(?\stdClass $finish): string
+    {
+        $percent = static fn (mixed $share): string => round((is_int($share) || is_float($share) ? $share : 0) * 100, 1).' %';
+
+        return match ($finish->by ?? null) {
+            'visit' => 'by the first visit',
+            'watch' => 'by watching '.$percent($finish->share ?? 1).' of its video',
+            'quiz' => 'by a quiz, from '.$percent($finish->score ?? 0),
+            default => 'by its learner’s mark',
+        };
+    }
+
+    /** Of the guest door or the observer door. */
+    public static function door(?\stdClass $door): string
+    {
+        return match (true) {
+            ($door->open ?? false) !== true => 'shut',
+            ($door->default ?? false) === true => 'open',
+            default => 'open, only where marked',
+        }.(isset($door->follow) && $door->follow === false ? ', not bound to what the learner sees' : '');
+    }
+
+    /** How long a pass lasts. */
+    public static function lasts(?\stdClass $lasts): string
+    {
+        return match (true) {
+            isset($lasts->days) => self::days($lasts->days),
+            isset($lasts->until) => 'until '.self::local($lasts->until),
+            default => 'for good',
+        };
+    }
+
     /**
      * @param  \Closure(string): string  $title  of an item
+     * @param  (\Closure(string): string)|null  $offer  title of an offer; null: its key
      */
-    public static function condition(mixed $only, \Closure $title, bool $inner = false): string
+    public static function condition(mixed $only, \Closure $title, ?\Closure $offer = null, bool $inner = false): string
     {
         if (! $only instanceof \stdClass) {
             return 'everyone';
@@ -70,16 +104,16 @@ final class RuleWords
         $key = (string) array_key_first(get_object_vars($only));
         $value = $only->{$key} ?? null;
         $text = is_string($value) ? $value : '';
-        $parts = is_array($value) ? array_values(array_map(static fn (mixed $part): string => self::condition($part, $title, true), $value)) : [];
+        $parts = is_array($value) ? array_values(array_map(static fn (mixed $part): string => self::condition($part, $title, $offer, true), $value)) : [];
         $joined = static fn (string $word): string => $inner && count($parts) > 1 ? '('.implode(" {$word} ", $parts).')' : implode(" {$word} ", $parts);
 
         return match ($key) {
             'all' => $parts === [] ? 'everyone' : $joined('and'),
             'any' => $parts === [] ? 'nobody' : $joined('or'),
-            'not' => 'not '.self::condition($value, $title, true),
+            'not' => 'not '.self::condition($value, $title, $offer, true),
             'label' => 'label '.$text,
             'tier' => 'tier '.$text,
-            'offer' => 'by offer '.$text,
+            'offer' => 'by offer '.($offer === null ? $text : $offer($text)),
             'kind' => $text === 'staff' ? 'staff only' : $text.'s only',
             'done' => 'who finished '.$title($text),
             'from' => 'from '.self::local($text),

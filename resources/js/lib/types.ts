@@ -25,6 +25,9 @@ export interface CourseHead {
   draftVersion: number;
   edits: number;
   undone: number;
+  goesLive: string | null;
+  goesLiveAsIs: boolean;
+  notPublished: string | null;
 }
 
 export interface CoursePage {
@@ -55,6 +58,7 @@ export interface CourseSettings {
   inOrder: boolean;
   guestsOpen: boolean;
   guestsDefault: boolean;
+  guestPhrase: string | null;
   observersOpen: boolean;
   observersDefault: boolean;
   observersFollow: boolean;
@@ -64,6 +68,12 @@ export interface CourseSettings {
 export interface CoursesPage {
   courses: CourseRow[];
   mayEdit: boolean;
+}
+
+export interface DraftNews {
+  version: number;
+  who: string | null;
+  sentences: Sentence[];
 }
 
 export interface EffectCount {
@@ -77,6 +87,7 @@ export interface Flash {
   kind: string;
   text: string;
   lines: Sentence[];
+  mine: Sentence[];
 }
 
 export interface HistoryPage {
@@ -154,13 +165,25 @@ export interface PathRow {
 export interface RehearsalPage {
   course: CourseHead;
   changes: Sentence[];
+  editors: string[];
+  finished: boolean;
   people: number;
+  of: number;
+  setFor: string | null;
+  atWords: string;
+  kept: boolean;
   untilWords: string;
   totals: EffectCount[];
   rows: RehearsalRow[];
   kinds: KindRow[];
   losers: number;
   mayEdit: boolean;
+}
+
+export interface RehearsalProgress {
+  people: number;
+  of: number;
+  finished: boolean;
 }
 
 export interface RehearsalRow {

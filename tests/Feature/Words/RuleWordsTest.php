@@ -128,7 +128,48 @@ final class RuleWordsTest extends TestCase
         }, 'The outline is in another order'];
         yield 'another place' => [static function (CourseDocument $d): void {
             $d->course->items[] = array_pop($d->course->items[0]->items);
+        }, 'Second moves to the top'];
+        yield 'into a module' => [static function (CourseDocument $d): void {
+            $d->course->items[0]->items[] = array_pop($d->course->items);
+        }, 'Last moves into Module'];
+        yield 'another order at the top' => [static function (CourseDocument $d): void {
+            $d->course->items = array_reverse($d->course->items);
         }, 'The outline is in another order'];
+        yield 'finished by a visit' => [$item('finish', ['by' => 'visit']), 'First: how it is finished is now by the first visit (was: by its learner’s mark)'];
+        yield 'finished by watching' => [$item('finish', ['by' => 'watch', 'share' => 0.9]), 'First: how it is finished is now by watching 90 % of its video (was: by its learner’s mark)'];
+        yield 'finished by a quiz' => [$item('finish', ['by' => 'quiz', 'score' => 0.7]), 'First: how it is finished is now by a quiz, from 70 % (was: by its learner’s mark)'];
+        yield 'never for guests' => [$item('never_for', ['guests']), 'First: never for is now guests (was: nobody)'];
+        yield 'in order' => [static function (CourseDocument $d): void {
+            $d->course->items[0]->in_order = true;
+        }, 'Module: in order is now yes (was: no)'];
+        yield 'a draft' => [$item('draft', true), 'First: draft is now yes (was: no)'];
+        yield 'observers' => [$item('observers', true), 'First: observers is now yes (was: as above)'];
+        yield 'a condition on an offer' => [$item('only', ['offer' => 'o']), 'First: for whom is now by offer Full pass (was: everyone)'];
+        yield 'the guest door' => [static function (CourseDocument $d): void {
+            $d->course->guest_door = (object) ['open' => true, 'default' => false];
+        }, 'The course: guest door is now open, only where marked (was: shut)'];
+        yield 'the observer door' => [static function (CourseDocument $d): void {
+            $d->course->observer_door = (object) ['open' => true, 'default' => true, 'follow' => false];
+        }, 'The course: observer door is now open, not bound to what the learner sees (was: shut)'];
+        yield 'a pass phrase, which is not told' => [static function (CourseDocument $d): void {
+            $d->course->display = (object) ['guest_phrase' => 'tar and oakum'];
+        }, 'The guest door asks for a pass phrase'];
+        yield 'the main plan' => [static function (CourseDocument $d): void {
+            $d->course->main_plan = 'w';
+        }, 'The course: main plan is now w (was: none)'];
+        yield 'the pace of an offer' => [static function (CourseDocument $d): void {
+            [$offer] = $d->offers;
+            $offer->plan = null;
+        }, 'The offer Full pass: pace is now all at once (was: w)'];
+        yield 'how long a pass lasts' => [static function (CourseDocument $d): void {
+            [$offer] = $d->offers;
+            $offer->lasts = (object) ['days' => 10];
+        }, 'The offer Full pass: how long a pass lasts is now 10 days (was: for good)'];
+        yield 'another name of a plan' => [static function (CourseDocument $d): void {
+            $d->course->plans = (object) ['weekly' => $d->course->plans->w];
+            [$offer] = $d->offers;
+            $offer->plan = 'weekly';
+        }, 'The release plan w is called weekly'];
         yield 'the season' => [static function (CourseDocument $d): void {
             $d->course->opens = '2026-03-09T09:00';
         }, 'The course: beginning of the season is now Mon 9 Mar 2026, 09:00 (was: not set)'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Keep;
 
 use App\Actions\DiscardDraft;
+use App\Actions\DraftCollision;
 use App\Actions\DraftConflict;
 use App\Actions\EditDraft;
 use App\Actions\PublishDraft;
@@ -13,6 +14,7 @@ use App\Actions\UndoDraftEdit;
 use App\Http\Requests\DraftRequest;
 use App\Http\Requests\EditCourseRequest;
 use App\Http\Requests\EditOutlineRequest;
+use App\Http\Requests\EditPlansRequest;
 use App\Http\Requests\EditRulesRequest;
 use App\Keep\CourseDesk;
 use App\Keep\Edits\CannotEdit;
@@ -20,10 +22,14 @@ use App\Keep\Edits\DeleteItems;
 use App\Keep\Edits\DuplicateItem;
 use App\Keep\Edits\Edit;
 use App\Keep\Edits\MoveItem;
+use App\Keep\Edits\PasteRules;
+use App\Keep\Edits\PlaceItems;
 use App\Models\Course;
 use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use SilentKeep\Core\Format\InvalidPlan;
 use SilentKeep\Core\Format\Offence;
@@ -58,21 +64,34 @@ final readonly class DraftController
         return $this->make($request, $course, $request->edit());
     }
 
+    public function plans(EditPlansRequest $request, Course $course): RedirectResponse
+    {
+        return $this->make($request, $course, $request->edit());
+    }
+
     private function make(FormRequest $request, Course $course, Edit $change): RedirectResponse
     {
         try {
-            ($this->edit)($course, $request->integer('version'), $change, self::editor($request));
+            $made = ($this->edit)($course, $request->integer('version'), $change, self::editor($request));
         } catch (InvalidPlan $e) {
-            if ($change instanceof MoveItem || $change instanceof DuplicateItem || $change instanceof DeleteItems) {
+            if ($change instanceof MoveItem || $change instanceof PlaceItems || $change instanceof PasteRules || $change instanceof DuplicateItem || $change instanceof DeleteItems) {
                 // There is no form with fields to say it at.
                 return self::refused('That does not go: '.$e->offences[0]->message.'.');
             }
             throw ValidationException::withMessages(self::messages($e, $change->pointer()));
+        } catch (DraftCollision $e) {
+            return back()->with('flash', ['kind' => 'collision', 'text' => $e->getMessage(), 'lines' => $e->theirs, 'mine' => $e->mine]);
         } catch (CannotEdit|DraftConflict $e) {
             return self::refused($e->getMessage());
         }
 
-        return back();
+        return $made->meanwhile === [] ? back() : back()->with('flash', ['kind' => 'done', 'text' => "{$made->who} has edited this draft too; both edits stand", 'lines' => $made->meanwhile]);
+    }
+
+    /** What happened to the draft since a version, for those who have it open. */
+    public function news(Request $request, Course $course, CourseDesk $desk): JsonResponse
+    {
+        return new JsonResponse($desk->news($course, $request->integer('since'), self::editor($request)));
     }
 
     public function undo(DraftRequest $request, Course $course, UndoDraftEdit $undo): RedirectResponse
@@ -124,7 +143,7 @@ final readonly class DraftController
         return back()->with('flash', ['kind' => 'refused', 'text' => $message, 'lines' => []]);
     }
 
-    private static function editor(\Illuminate\Http\Request $request): Person
+    private static function editor(Request $request): Person
     {
         $person = $request->user();
         assert($person instanceof Person);
@@ -137,6 +156,12 @@ final readonly class DraftController
     {
         $messages = [];
         foreach ($refusal->offences as $offence) {
+            if (preg_match('#/only(/.+)?$#D', $offence->pointer, $found) === 1) {
+                // At the very part of the condition.
+                $messages['only'.str_replace('/', '.', $found[1] ?? '')] ??= self::sentence($offence);
+
+                continue;
+            }
             $field = str_starts_with($offence->pointer, $pointer.'/') ? substr($offence->pointer, strlen($pointer) + 1) : '';
             // What no field of the form stands for is said of the form as a whole.
             $messages[$field === '' || str_contains($field, '/') ? 'rule' : $field] ??= self::sentence($offence);

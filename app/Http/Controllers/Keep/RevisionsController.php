@@ -6,12 +6,21 @@ namespace App\Http\Controllers\Keep;
 
 use App\Actions\DraftConflict;
 use App\Actions\NoteRehearsal;
+use App\Actions\SetPublication;
 use App\Actions\TakeBackRevision;
+use App\Http\Requests\DraftRequest;
+use App\Http\Requests\RehearsalRequest;
+use App\Http\Requests\SetPublicationRequest;
 use App\Http\Requests\TakeBackRequest;
 use App\Keep\CourseDesk;
+use App\Keep\CourseDocument;
+use App\Keep\SchoolClock;
+use App\Keep\SchoolOf;
 use App\Models\Course;
 use App\Models\Person;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Support\Facades\Gate;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -22,18 +31,60 @@ final readonly class RevisionsController
     {
     }
 
-    public function rehearse(Course $course, NoteRehearsal $note): Response|RedirectResponse
+    public function rehearse(RehearsalRequest $request, Course $course, NoteRehearsal $note, SchoolClock $clock): Response|RedirectResponse
     {
         $mayEdit = Gate::allows('edit-rules');
-        $page = $this->desk->rehearse($course, $mayEdit);
+        $page = $this->desk->rehearse($course, $request->setFor($clock), $request->anew(), $mayEdit);
         if ($page === null) {
             return redirect()->route('keep.course', $course);
         }
-        if ($mayEdit) {
+        if ($mayEdit && $page->finished) {
             $note($course, $page->course->draftVersion);
         }
 
         return Inertia::render('keep/Rehearsal', get_object_vars($page));
+    }
+
+    /** A step of a long rehearsal. */
+    public function goOn(RehearsalRequest $request, Course $course, SchoolClock $clock): JsonResponse
+    {
+        $progress = $this->desk->goOnRehearsing($course, $request->setFor($clock));
+
+        return $progress === null ? new JsonResponse(['message' => 'There is nothing to rehearse any more.'], 410) : new JsonResponse($progress);
+    }
+
+    public function setTime(SetPublicationRequest $request, Course $course, SetPublication $set, SchoolClock $clock): RedirectResponse
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+        try {
+            $set($course, $request->integer('version'), $request->at($clock), $request->note(), $person);
+        } catch (DraftConflict $e) {
+            return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+        }
+
+        return redirect()->route('keep.course', $course)->with('flash', ['kind' => 'done', 'text' => "The draft goes live {$clock->words($request->at($clock))}, as it is now.", 'lines' => []]);
+    }
+
+    public function unsetTime(DraftRequest $request, Course $course, SetPublication $set): RedirectResponse
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+        $set->takeBack($course, $person);
+
+        return back();
+    }
+
+    /** The rules of what is live, or of the draft where nothing is, as an open plan document. */
+    public function file(Course $course, SchoolOf $school): HttpResponse
+    {
+        $document = $course->liveRevision->document ?? $course->draft?->document;
+        abort_if($document === null, 404);
+
+        return new HttpResponse(CourseDocument::fromJson($document)->planJson($school()), 200, [
+            'Content-Type' => 'application/json; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$course->key}.plan.json\"",
+        ]);
     }
 
     public function index(Course $course): Response

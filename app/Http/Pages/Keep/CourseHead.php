@@ -17,6 +17,9 @@ final readonly class CourseHead
      * @param  int  $draftVersion  0 while there is no draft
      * @param  int  $edits  how many can be undone
      * @param  int  $undone  how many can be redone
+     * @param  ?string  $goesLive  the time set for the draft, in words
+     * @param  bool  $goesLiveAsIs  the draft has not been changed since that time was set
+     * @param  ?string  $notPublished  why the draft did not go live when it should have
      */
     public function __construct(
         #[OA\Property] public string $key,
@@ -27,6 +30,9 @@ final readonly class CourseHead
         #[OA\Property] public int $draftVersion,
         #[OA\Property] public int $edits,
         #[OA\Property] public int $undone,
+        #[OA\Property] public ?string $goesLive,
+        #[OA\Property] public bool $goesLiveAsIs,
+        #[OA\Property] public ?string $notPublished,
     ) {
     }
 }

@@ -14,6 +14,7 @@ final readonly class CourseSettings
      * @param  string  $state  draft, live or retired
      * @param  string  $entry  anyone, signup, offer or invite
      * @param  ?string  $opens  wall-clock time in the school's zone
+     * @param  ?string  $guestPhrase  what guests must say at their door
      * @param  string  $tiers  joined by commas
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class CourseSettings
         #[OA\Property] public bool $inOrder,
         #[OA\Property] public bool $guestsOpen,
         #[OA\Property] public bool $guestsDefault,
+        #[OA\Property] public ?string $guestPhrase,
         #[OA\Property] public bool $observersOpen,
         #[OA\Property] public bool $observersDefault,
         #[OA\Property] public bool $observersFollow,

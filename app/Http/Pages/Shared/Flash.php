@@ -12,13 +12,15 @@ use OpenApi\Attributes as OA;
 final readonly class Flash
 {
     /**
-     * @param  string  $kind  done or refused
+     * @param  string  $kind  done, refused, asks or collision
      * @param  list<Sentence>  $lines
+     * @param  list<Sentence>  $mine  in a collision: what was not saved
      */
     public function __construct(
         #[OA\Property] public string $kind,
         #[OA\Property] public string $text,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $lines,
+        #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $mine = [],
     ) {
     }
 }

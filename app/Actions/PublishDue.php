@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Keep\SchoolClock;
+use App\Models\Draft;
+use App\Models\Person;
+use App\Models\Revision;
+use App\Models\Role;
+use Psr\Clock\ClockInterface;
+use SilentKeep\Core\Format\InvalidPlan;
+
+/** Publishes each draft whose time has come, as it was when the time was set; where that does not go, the draft says why. */
+final readonly class PublishDue
+{
+    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishDraft $publish, private Journal $journal)
+    {
+    }
+
+    /** @return list<array{course: string, revision: ?int, refused: ?string}> one for each draft that was due */
+    public function __invoke(): array
+    {
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp());
+        $outcomes = [];
+        foreach (Draft::query()->with('course')->whereNotNull('publish_at')->where('publish_at', '<=', $now)->orderBy('publish_at')->orderBy('id')->get() as $draft) {
+            try {
+                $outcomes[] = ['course' => $draft->course->key, 'revision' => $this->publish($draft)->number, 'refused' => null];
+            } catch (DraftConflict|InvalidPlan $e) {
+                $outcomes[] = ['course' => $draft->course->key, 'revision' => null, 'refused' => $this->refuse($draft, $e->getMessage())];
+            }
+        }
+
+        return $outcomes;
+    }
+
+    /** @throws DraftConflict|InvalidPlan */
+    private function publish(Draft $draft): Revision
+    {
+        $author = Person::query()->find($draft->publish_by);
+        if ($author?->role !== Role::Administrator) {
+            throw DraftConflict::mayNotPublish($author?->name);
+        }
+        if ($draft->version !== $draft->publish_version) {
+            throw DraftConflict::changedSinceSet();
+        }
+
+        return ($this->publish)($draft->course, $draft->version, $draft->publish_note, $author)[0];
+    }
+
+    private function refuse(Draft $draft, string $why): string
+    {
+        $said = $draft->publish_at === null ? $why : "It was to go live {$this->words->words($draft->publish_at->getTimestamp())}, and did not. {$why}";
+        // The edit that stands in its way may come at this very moment; that stays as it is.
+        Draft::query()->whereKey($draft->id)->update(['publish_at' => null, 'publish_version' => null, 'publish_by' => null, 'publish_note' => null, 'publish_refused' => $said]);
+        $this->journal->note('publication.refused', null, $draft->course, after: ['why' => $why]);
+
+        return $said;
+    }
+}

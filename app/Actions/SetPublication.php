@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Keep\CourseDocument;
+use App\Keep\Plans;
+use App\Keep\Rehearsal;
+use App\Models\Course;
+use App\Models\Draft;
+use App\Models\Person;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/** Sets the time at which the draft, as it is now, goes live by itself; or takes that back. */
+final readonly class SetPublication
+{
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Rehearsal $rehearsal, private Journal $journal)
+    {
+    }
+
+    /**
+     * @param  int  $version  of the draft that the editor saw
+     * @param  int  $at  instant
+     *
+     * @throws DraftConflict if the draft is another one by now, says nothing new, takes something away from people and
+     *                       its rehearsal was not shown, or the time is over already
+     */
+    public function __invoke(Course $course, int $version, int $at, ?string $note, Person $author): void
+    {
+        DB::transaction(function () use ($course, $version, $at, $note, $author): void {
+            $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToPublish();
+            $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
+            $document = CourseDocument::fromJson($draft->document);
+            if ($live !== null && $live->equals($document)) {
+                throw DraftConflict::nothingToPublish();
+            }
+            if ($at <= $this->clock->now()->getTimestamp()) {
+                throw DraftConflict::timeIsOver();
+            }
+            $this->plans->of($document);
+            if ($live !== null && $draft->rehearsed_version !== $draft->version && ($losers = $this->rehearsal->losers($course, $live, $document, $at)) > 0) {
+                throw DraftConflict::rehearseFirst($losers);
+            }
+            $draft->fill(['publish_at' => $at, 'publish_version' => $draft->version, 'publish_by' => $author->id, 'publish_note' => $note, 'publish_refused' => null])->save();
+            $this->journal->note('publication.set', $author, $course, after: ['at' => gmdate('Y-m-d\TH:i:s\Z', $at), 'version' => $draft->version]);
+        });
+    }
+
+    /** Also lets go of the note of why an earlier one did not take place. */
+    public function takeBack(Course $course, Person $author): void
+    {
+        DB::transaction(function () use ($course, $author): void {
+            $draft = Draft::query()->where('course_id', $course->id)->first();
+            if ($draft?->publish_at !== null) {
+                $this->journal->note('publication.unset', $author, $course, before: ['at' => $draft->publish_at->format('Y-m-d\TH:i:s\Z')]);
+            }
+            $draft?->fill(['publish_at' => null, 'publish_version' => null, 'publish_by' => null, 'publish_note' => null, 'publish_refused' => null])->save();
+        });
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Keep\SchoolClock;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A rehearsal: for now, or for the time that a publication may be set for. */
+final class RehearsalRequest extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [];
+    }
+
+    /** The instant that the wall-clock time in the address means; null for now, and where it is over or none at all. */
+    public function setFor(SchoolClock $clock): ?int
+    {
+        $for = $this->input('for');
+        $instant = is_string($for) ? $clock->instant($for) : null;
+
+        return $instant !== null && $instant > $clock->now() ? $instant : null;
+    }
+
+    public function anew(): bool
+    {
+        return $this->boolean('anew');
+    }
+}

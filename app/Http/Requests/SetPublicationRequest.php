@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Keep\SchoolClock;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+
+/** When a draft is to go live, in the school's wall-clock time. */
+final class SetPublicationRequest extends FormRequest
+{
+    public function authorize(): Response
+    {
+        return Gate::inspect('edit-rules');
+    }
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['version' => ['required', 'integer', 'min:0'], 'at' => ['required', 'date_format:Y-m-d\TH:i'], 'note' => ['nullable', 'string', 'max:255']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['at.required' => 'Please say on which day and at what time.', 'at.date_format' => 'This is not a date and time.', 'note.max' => 'That is longer than 255 characters.'];
+    }
+
+    public function at(SchoolClock $clock): int
+    {
+        return $clock->instant($this->string('at')->toString()) ?? 0;
+    }
+
+    public function note(): ?string
+    {
+        return $this->filled('note') ? $this->string('note')->toString() : null;
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep;
+
+use SilentKeep\Core\Foresight\Effect;
+use SilentKeep\Core\Foresight\ImpactTally;
+
+/**
+ * Impacts on groups of people, added up. Nobody may be in two groups. Of each number only so many people are
+ * kept by name, so that it stays small however many there are.
+ */
+final class RehearsalTally
+{
+    /** People that are told by name of each number. */
+    public const NAMES = 100;
+
+    private const TAKES = [Effect::Lose, Effect::Pause, Effect::LoseWork, Effect::Shorter, Effect::Later, Effect::Never];
+
+    /**
+     * @param  array<array-key, array<string, array{int, list<string>}>>  $items  count and ids by item and effect, in the order in which they are told
+     * @param  array<string, array{int, list<string>}>  $touched  count and ids by effect
+     */
+    private function __construct(public int $people = 0, public array $items = [], public array $touched = [], public int $losers = 0)
+    {
+    }
+
+    public static function none(): self
+    {
+        return new self;
+    }
+
+    public static function fromJson(string $json): self
+    {
+        /** @var array{int, array<array-key, array<string, array{int, list<string>}>>, array<string, array{int, list<string>}>, int} $parts as toJson() wrote them */
+        $parts = json_decode($json, true, 512, JSON_THROW_ON_ERROR);
+
+        return new self(...$parts);
+    }
+
+    public function toJson(): string
+    {
+        return json_encode([$this->people, $this->items, $this->touched, $this->losers], JSON_THROW_ON_ERROR);
+    }
+
+    public function add(ImpactTally $group): void
+    {
+        $impact = $group->toArray(true);
+        $this->people += $impact['people'];
+        $losers = [];
+        foreach (Effect::cases() as $effect) {
+            $ids = $impact['touched'][$effect->value] ?? [];
+            $ids = is_array($ids) ? $ids : [];
+            self::count($this->touched, $effect->value, $ids);
+            if (in_array($effect, self::TAKES, true)) {
+                $losers += array_fill_keys($ids, true);
+            }
+        }
+        $this->losers += count($losers);
+        foreach ($impact['items'] as $row) {
+            $item = is_string($row['item']) ? $row['item'] : '';
+            $this->items[$item] ??= [];
+            foreach (Effect::cases() as $effect) {
+                $ids = $row[$effect->value] ?? [];
+                self::count($this->items[$item], $effect->value, is_array($ids) ? $ids : []);
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, array{int, list<string>}>  $counts
+     * @param  list<string>  $ids
+     */
+    private static function count(array &$counts, string $effect, array $ids): void
+    {
+        if ($ids !== []) {
+            [$number, $named] = $counts[$effect] ?? [0, []];
+            $counts[$effect] = [$number + count($ids), [...$named, ...array_slice($ids, 0, self::NAMES - count($named))]];
+        }
+    }
+
+    /** @return list<string> everybody who is told by name somewhere */
+    public function named(): array
+    {
+        $ids = [];
+        foreach ([$this->touched, ...$this->items] as $counts) {
+            foreach ($counts as [, $named]) {
+                $ids += array_fill_keys($named, true);
+            }
+        }
+
+        return array_map(strval(...), array_keys($ids));
+    }
+}
