@@ -18,10 +18,12 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/courses', [Keep\CoursesController::class, 'index'])->name('courses');
     Route::get('/courses/{course}', [Keep\CoursesController::class, 'show'])->name('course');
     Route::post('/courses', [Keep\CoursesController::class, 'store'])->name('courses.make');
+    Route::post('/courses/plan-file', [Keep\CoursesController::class, 'storeFile'])->name('courses.from-file');
     Route::post('/courses/{course}/draft/outline', [Keep\DraftController::class, 'outline'])->name('draft.outline');
     Route::post('/courses/{course}/draft/course', [Keep\DraftController::class, 'course'])->name('draft.course');
     Route::post('/courses/{course}/draft/edits', [Keep\DraftController::class, 'edit'])->name('draft.edit');
     Route::get('/courses/{course}/draft/news', [Keep\DraftController::class, 'news'])->name('draft.news');
+    Route::post('/courses/{course}/condition', [Keep\DraftController::class, 'condition'])->name('condition');
     Route::post('/courses/{course}/draft/plans', [Keep\DraftController::class, 'plans'])->name('draft.plans');
     Route::post('/courses/{course}/draft/undo', [Keep\DraftController::class, 'undo'])->name('draft.undo');
     Route::post('/courses/{course}/draft/redo', [Keep\DraftController::class, 'redo'])->name('draft.redo');

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Keep\CourseDocument;
 use App\Models\Course;
+use App\Models\Draft;
 use App\Models\Offer;
 use App\Models\Person;
 use App\Models\Revision;
@@ -25,25 +26,29 @@ final readonly class ImportPlan
     }
 
     /**
+     * @param  bool  $asDrafts  courses that are new wait to be published; the others are refused
      * @return list<array{course: string, outcome: string}> the outcome being `new`, `unchanged` or `revised`
      *
      * @throws InvalidPlan if the document is bad, or does not fit this school
      */
-    public function __invoke(string $json, School $school, ?Person $author = null, bool $publishOverExisting = false): array
+    public function __invoke(string $json, School $school, ?Person $author = null, bool $publishOverExisting = false, bool $asDrafts = false): array
     {
         $known = array_values(Offer::query()->pluck('key')->map(strval(...))->all());
         PlanReader::fromJson($json, $known);
         $plan = json_decode($json, false, 512, JSON_THROW_ON_ERROR);
         assert($plan instanceof \stdClass && is_array($plan->courses) && is_array($plan->offers) && $plan->school instanceof \stdClass);
 
-        return DB::transaction(function () use ($plan, $school, $author, $publishOverExisting): array {
+        return DB::transaction(function () use ($plan, $school, $author, $publishOverExisting, $asDrafts): array {
             $this->settleSchool($plan->school, $school);
             $outcomes = [];
             foreach (array_values($plan->courses) as $index => $course) {
                 assert($course instanceof \stdClass && is_string($course->key));
                 $offers = array_values(array_filter($plan->offers, static fn (\stdClass $offer): bool => $offer->course === $course->key));
                 $this->refuseForeignOffers($plan->offers, $course->key);
-                $outcomes[] = ['course' => $course->key, 'outcome' => $this->importCourse(new CourseDocument($course, $offers), $course->key, $index, $author, $publishOverExisting)];
+                $document = new CourseDocument($course, $offers);
+                $outcomes[] = ['course' => $course->key, 'outcome' => $asDrafts
+                    ? $this->draftCourse($document, $course->key, $index, $author)
+                    : $this->importCourse($document, $course->key, $index, $author, $publishOverExisting)];
             }
 
             return $outcomes;
@@ -89,9 +94,7 @@ final readonly class ImportPlan
         }
         $outcome = $course === null ? 'new' : 'revised';
         $course ??= Course::query()->create(['key' => $key]);
-        foreach ($document->offers as $offer) {
-            Offer::query()->firstOrCreate(['key' => $offer->key], ['course_id' => $course->id, 'name' => CourseDocument::titleOf($offer)]);
-        }
+        self::makeOffers($document, $course);
         $revision = Revision::query()->create([
             'course_id' => $course->id,
             'number' => 1 + (int) Revision::query()->where('course_id', $course->id)->max('number'),
@@ -105,5 +108,25 @@ final readonly class ImportPlan
         $this->journal->note('course.imported', $author, $course, before: ['revision' => $live?->number], after: ['revision' => $revision->number]);
 
         return $outcome;
+    }
+
+    private function draftCourse(CourseDocument $document, string $key, int $index, ?Person $author): string
+    {
+        if (Course::query()->where('key', $key)->exists()) {
+            throw new InvalidPlan([new Offence("/courses/{$index}/key", "this school has a course {$key} already")]);
+        }
+        $course = Course::query()->create(['key' => $key]);
+        self::makeOffers($document, $course);
+        Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => $document->toJson(), 'version' => 1]);
+        $this->journal->note('course.made', $author, $course, after: ['title' => $document->title(), 'from' => 'a plan file']);
+
+        return 'new';
+    }
+
+    private static function makeOffers(CourseDocument $document, Course $course): void
+    {
+        foreach ($document->offers as $offer) {
+            Offer::query()->firstOrCreate(['key' => $offer->key], ['course_id' => $course->id, 'name' => CourseDocument::titleOf($offer)]);
+        }
     }
 }

@@ -5,17 +5,20 @@ declare(strict_types=1);
 namespace App\Keep;
 
 use App\Actions\GoOnRehearsing;
+use App\Http\Pages\Keep\ConditionWords;
 use App\Http\Pages\Keep\CourseHead;
 use App\Http\Pages\Keep\CourseRow;
 use App\Http\Pages\Keep\CourseSettings;
 use App\Http\Pages\Keep\DraftNews;
 use App\Http\Pages\Keep\HistoryPage;
+use App\Http\Pages\Keep\OfferPick;
 use App\Http\Pages\Keep\RehearsalPage;
 use App\Http\Pages\Keep\RehearsalProgress;
 use App\Http\Pages\Keep\RevisionRow;
 use App\Http\Pages\Keep\WorkspacePage;
 use App\Keep\Edits\CannotEdit;
 use App\Keep\Edits\DeleteItems;
+use App\Keep\Edits\OutlineTree;
 use App\Keep\Views\RuleTable;
 use App\Keep\Views\Sightlines;
 use App\Keep\Words\Differences;
@@ -24,13 +27,18 @@ use App\Keep\Words\Segment;
 use App\Keep\Words\Sentence;
 use App\Models\Course;
 use App\Models\Draft;
+use App\Models\Label;
 use App\Models\Pass;
 use App\Models\Person;
 use Illuminate\Support\Facades\DB;
+use SilentKeep\Core\Format\InvalidPlan;
 
 /** Puts together what an administrator sees of courses. */
 final readonly class CourseDesk
 {
+    /** Labels that are proposed; any other can be typed. */
+    private const LABELS = 200;
+
     public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal, private GoOnRehearsing $rehearsing)
     {
     }
@@ -94,7 +102,10 @@ final readonly class CourseDesk
             rows: $table->outline(),
             plans: $plans,
             plan: $plan,
+            mainPlan: self::text($document->course, 'main_plan') ?: null,
             tiers: array_values(array_filter((array) ($document->course->tiers ?? []), is_string(...))),
+            offers: array_map(static fn (\stdClass $offer): OfferPick => new OfferPick(self::text($offer, 'key'), CourseDocument::titleOf($offer), self::text($offer, 'plan') ?: null), $document->offers),
+            labels: $mayEdit && $lens === 'rules' ? array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
             sightlines: $lens === 'sightlines' ? $this->sightlines->grid($this->plans->of($seen), $at ?? $this->clock->now(), $days, $showDraft) : null,
@@ -201,6 +212,34 @@ final readonly class CourseDesk
         }
 
         return array_map(static fn (string $name, int $count): string => $name.($count === 1 ? ', 1 edit' : ", {$count} edits"), array_map(strval(...), array_keys($counts)), array_values($counts));
+    }
+
+    /** A condition that somebody is building, as a sentence, and what is wrong with it. */
+    public function conditionWords(Course $course, ?\stdClass $only): ConditionWords
+    {
+        [$live, $draft] = self::documents($course);
+        $document = ($draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.'))->copy();
+        $titles = $offers = [];
+        foreach ($document->items() as $item) {
+            $titles[self::text($item, 'key')] = CourseDocument::titleOf($item);
+        }
+        foreach ($document->offers as $offer) {
+            $offers[self::text($offer, 'key')] = CourseDocument::titleOf($offer);
+        }
+        $words = RuleWords::condition($only, static fn (string $key): string => $titles[$key] ?? $key, static fn (string $key): string => $offers[$key] ?? $key);
+        // An item of its own to ask the core about, at the end so that its pointers are known.
+        $items = is_array($document->course->items ?? null) ? $document->course->items : [];
+        $document->course->items = [...$items, (object) ['key' => (new OutlineTree($document))->freeKey('probe'), 'kind' => 'lesson', 'only' => $only]];
+        $errors = [];
+        try {
+            $this->plans->read($document);
+        } catch (InvalidPlan $e) {
+            foreach ($e->offences as $offence) {
+                $errors['only'.str_replace('/', '.', substr($offence->pointer, strlen('/courses/0/items/'.count($items).'/only')))] ??= "This {$offence->message}.";
+            }
+        }
+
+        return new ConditionWords($words, $errors);
     }
 
     /** What others have done to the draft since somebody looked at it. */

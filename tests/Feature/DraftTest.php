@@ -31,7 +31,7 @@ final class DraftTest extends TestCase
         $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page
             ->component('keep/Workspace')
             ->where('course.draftVersion', 1)
-            ->where('rules.5.opens', ['words' => '3 days after joining, 09:00', 'own' => true, 'edited' => true, 'vain' => null])
+            ->where('rules.5.opens', ['words' => '3 days after joining, 09:00', 'own' => true, 'edited' => true])
             ->has('changes', 1)
             ->where('changes.0.segments.0', ['text' => 'Tools and timber', 'title' => true])
             ->where('changes.0.segments.1.text', ' opens 3 days after joining, 09:00 in the weekly plan (was: 7 days after joining, 09:00)'));

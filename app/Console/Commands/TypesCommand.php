@@ -44,7 +44,10 @@ final class TypesCommand extends Command
         foreach ($schemas as $schema) {
             $text .= "\nexport interface {$schema->schema} {\n";
             foreach ($schema->properties as $property) {
-                $text .= "  {$property->property}: ".self::type($property).";\n";
+                // What is left out of the JSON where it says nothing.
+                $optional = self::given($property->x) && ($property->x['optional'] ?? false) === true ? '?' : '';
+                $type = self::type($property);
+                $text .= "  {$property->property}{$optional}: ".($optional === '?' ? preg_replace('/ \| null$/D', '', $type) : $type).";\n";
             }
             $text .= "}\n";
         }
@@ -61,6 +64,7 @@ final class TypesCommand extends Command
             self::given($schema->allOf) => implode(' & ', array_map(self::type(...), $schema->allOf)),
             $schema->type === 'array' => self::given($schema->items) ? self::type($schema->items).'[]' : 'unknown[]',
             $schema->type === 'integer' => 'number',
+            $schema->type === 'object' => 'Record<string, '.($schema->additionalProperties instanceof Schema ? self::type($schema->additionalProperties) : 'unknown').'>',
             self::given($schema->type) => (string) $schema->type,
             default => 'unknown',
         };

@@ -12,6 +12,9 @@ use SilentKeep\Core\Plan;
 /** Plan documents in files. */
 final class PlanFile
 {
+    /** Bytes. */
+    public const LARGEST = PlanReader::LARGEST;
+
     private function __construct()
     {
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Keep\Views;
 
 use App\Http\Pages\Keep\AfterRule;
+use App\Http\Pages\Keep\FinishRule;
 use App\Http\Pages\Keep\OpeningRule;
 use App\Http\Pages\Keep\OutlineRow;
 use App\Http\Pages\Keep\RuleCell;
@@ -41,6 +42,8 @@ final readonly class RuleTable
     {
         $titles = array_map(CourseDocument::titleOf(...), self::byKey($this->document));
         $title = static fn (string $key): string => $titles[$key] ?? $key;
+        $offers = array_map(CourseDocument::titleOf(...), array_column($this->document->offers, null, 'key'));
+        $offer = static fn (string $key): string => $offers[$key] ?? $key;
         $published = $this->live === null ? [] : self::byKey($this->live);
         $vain = new VainValues($this->document, $this->plan, $this->schoolGuests);
         $rows = [];
@@ -58,12 +61,15 @@ final readonly class RuleTable
                 closing: $closing === null ? null : self::opening($closing),
                 after: self::vain(self::cell(self::join(RuleWords::after(self::object($item, 'after'), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'), $vain->order($item)),
                 afterRule: self::afterRule($item),
-                forWhom: self::cell(self::forWhom($item, $title), 'every pass', $item, $before, 'tiers', 'only'),
+                forWhom: self::cell(self::forWhom($item, $title, $offer), 'every pass', $item, $before, 'tiers', 'only'),
                 tiers: is_array($item->tiers ?? null) ? array_values(array_filter($item->tiers, is_string(...))) : null,
+                only: self::object($item, 'only'),
+                onlyWords: isset($item->only) ? RuleWords::condition($item->only, $title, $offer) : null,
                 sample: self::vain(self::cell(self::yes($item->sample ?? null), 'no', $item, $before, 'sample'), $vain->sample($item, $path)),
                 guests: self::vain(self::cell($this->audience($item, 'guests'), $this->inherited($path, 'guests', 'guest_door'), $item, $before, 'guests', 'never_for'), $vain->guests($item)),
                 observers: self::vain(self::cell($this->audience($item, 'observers'), $this->inherited($path, 'observers', 'observer_door'), $item, $before, 'observers', 'never_for'), $vain->observers($item)),
                 whenClosed: self::cell(self::text($item, 'when_closed') === 'hide' ? 'hidden' : null, 'title shows', $item, $before, 'when_closed'),
+                finish: self::finish($item, $before),
             );
         }
 
@@ -112,15 +118,34 @@ final readonly class RuleTable
         return new RuleCell($own ?? $otherwise, $own !== null, $edited);
     }
 
-    /** @param  \Closure(string): string  $title */
-    private static function forWhom(\stdClass $item, \Closure $title): ?string
+    private static function finish(\stdClass $item, ?\stdClass $before): ?FinishRule
+    {
+        if (! in_array(self::text($item, 'kind'), ['lesson', 'part'], true)) {
+            return null;
+        }
+        $finish = self::object($item, 'finish');
+        $share = $finish->share ?? $finish->score ?? null;
+
+        return new FinishRule(
+            $finish === null ? 'mark' : self::text($finish, 'by'),
+            is_int($share) || is_float($share) ? round($share * 100, 1) : null,
+            RuleWords::finish($finish),
+            $before !== null && json_encode($item->finish ?? null) !== json_encode($before->finish ?? null),
+        );
+    }
+
+    /**
+     * @param  \Closure(string): string  $title  of an item
+     * @param  \Closure(string): string  $offer  title of an offer
+     */
+    private static function forWhom(\stdClass $item, \Closure $title, \Closure $offer): ?string
     {
         $tiers = $item->tiers ?? null;
         $only = $item->only ?? null;
 
         return self::join(
             is_array($tiers) ? ($tiers === [] ? 'no pass' : RuleWords::enumeration(array_values(array_filter($tiers, is_string(...))), 'or')) : null,
-            $only === null ? null : RuleWords::condition($only, $title),
+            $only === null ? null : RuleWords::condition($only, $title, $offer),
         );
     }
 

@@ -129,7 +129,7 @@ final readonly class Differences
             $sentences[] = Sentence::of('{} is taken out', CourseDocument::titleOf($item));
         }
         $moved = array_filter(array_keys($new), static fn (int|string $key): bool => ($stoodIn[$key] ?? '') !== ($standsIn[$key] ?? ''));
-        $stayed = array_diff_key($new, array_flip($moved));
+        $stayed = array_diff_key(array_intersect_key($new, $old), array_flip($moved));
         if (self::order($old, $stayed) !== self::order($new, $stayed) || array_keys(array_intersect_key($old, $stayed)) !== array_keys(array_intersect_key($stayed, $old))) {
             $sentences[] = Sentence::of('The outline is in another order');
         }

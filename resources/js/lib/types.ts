@@ -7,6 +7,11 @@ export interface AfterRule {
   inOrder: boolean;
 }
 
+export interface ConditionWords {
+  words: string;
+  errors: Record<string, string>;
+}
+
 export interface CourseFrame {
   key: string;
   title: string;
@@ -83,6 +88,13 @@ export interface EffectCount {
   names: string[];
 }
 
+export interface FinishRule {
+  by: string;
+  percent?: number;
+  words: string;
+  edited?: boolean;
+}
+
 export interface Flash {
   kind: string;
   text: string;
@@ -131,6 +143,12 @@ export interface NoticePage {
   contactName: string | null;
   contactEmail: string | null;
   lookAt: PathRow | null;
+}
+
+export interface OfferPick {
+  key: string;
+  title: string;
+  plan: string | null;
 }
 
 export interface OpeningRule {
@@ -202,24 +220,27 @@ export interface RevisionRow {
 
 export interface RuleCell {
   words: string;
-  own: boolean;
-  edited: boolean;
-  vain: string | null;
+  own?: boolean;
+  edited?: boolean;
+  vain?: string;
 }
 
 export interface RuleRow {
   opens: RuleCell;
-  opening: OpeningRule | null;
+  opening?: OpeningRule;
   closes: RuleCell;
-  closing: OpeningRule | null;
+  closing?: OpeningRule;
   after: RuleCell;
-  afterRule: AfterRule | null;
+  afterRule?: AfterRule;
   forWhom: RuleCell;
-  tiers: string[] | null;
+  tiers?: string[];
+  only?: Record<string, unknown>;
+  onlyWords?: string;
   sample: RuleCell;
   guests: RuleCell;
   observers: RuleCell;
   whenClosed: RuleCell;
+  finish?: FinishRule;
 }
 
 export interface SchoolHead {
@@ -277,7 +298,10 @@ export interface WorkspacePage {
   rows: OutlineRow[];
   plans: string[];
   plan: string | null;
+  mainPlan: string | null;
   tiers: string[];
+  offers: OfferPick[];
+  labels: string[];
   rules: RuleRow[];
   changes: Sentence[];
   sightlines: SightlinesGrid | null;

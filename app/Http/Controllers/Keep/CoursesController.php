@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Keep;
 
+use App\Actions\ImportPlan;
 use App\Actions\MakeCourse;
 use App\Http\Pages\Keep\CoursesPage;
 use App\Http\Requests\MakeCourseRequest;
+use App\Http\Requests\PlanFileRequest;
 use App\Http\Requests\WorkspaceRequest;
 use App\Keep\CourseDesk;
+use App\Keep\SchoolOf;
 use App\Models\Course;
 use App\Models\Person;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
 use Inertia\Inertia;
 use Inertia\Response;
+use SilentKeep\Core\Format\InvalidPlan;
 
 final readonly class CoursesController
 {
@@ -34,6 +38,21 @@ final readonly class CoursesController
         $like = $request->filled('like') ? $this->desk->named($request->string('like')->toString()) : null;
 
         return redirect()->route('keep.course', $make($request->string('title')->trim()->toString(), $like, $person));
+    }
+
+    /** Courses from a plan file, as drafts: all of them, or none. */
+    public function storeFile(PlanFileRequest $request, ImportPlan $import, SchoolOf $school): RedirectResponse
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+        try {
+            $made = array_column($import($request->text(), $school(), $person, asDrafts: true), 'course');
+        } catch (InvalidPlan $e) {
+            throw PlanFileRequest::refusal($e);
+        }
+
+        return count($made) === 1 ? redirect()->route('keep.course', $made[0]) : redirect()->route('keep.courses')
+            ->with('flash', ['kind' => 'done', 'text' => count($made).' courses are in, not live yet.', 'lines' => []]);
     }
 
     public function show(WorkspaceRequest $request, Course $course): Response

@@ -11,6 +11,7 @@ use App\Actions\EditDraft;
 use App\Actions\PublishDraft;
 use App\Actions\RedoDraftEdit;
 use App\Actions\UndoDraftEdit;
+use App\Http\Requests\ConditionInput;
 use App\Http\Requests\DraftRequest;
 use App\Http\Requests\EditCourseRequest;
 use App\Http\Requests\EditOutlineRequest;
@@ -92,6 +93,12 @@ final readonly class DraftController
     public function news(Request $request, Course $course, CourseDesk $desk): JsonResponse
     {
         return new JsonResponse($desk->news($course, $request->integer('since'), self::editor($request)));
+    }
+
+    /** Reads a condition back while it is being built. Nothing is saved. */
+    public function condition(Request $request, Course $course, CourseDesk $desk): JsonResponse
+    {
+        return new JsonResponse($desk->conditionWords($course, ConditionInput::read($request->input('only'))));
     }
 
     public function undo(DraftRequest $request, Course $course, UndoDraftEdit $undo): RedirectResponse

@@ -16,7 +16,10 @@ final readonly class WorkspacePage
      * @param  list<OutlineRow>  $rows
      * @param  list<string>  $plans  names of the release plans
      * @param  ?string  $plan  the one that is shown
+     * @param  ?string  $mainPlan  that of everybody without a pass
      * @param  list<string>  $tiers  of the course
+     * @param  list<OfferPick>  $offers  of the course
+     * @param  list<string>  $labels  that people have
      * @param  list<RuleRow>  $rules  in the order of the rows
      * @param  list<Sentence>  $changes  what publishing would change
      * @param  ?SightlinesGrid  $sightlines  null in the other lens
@@ -27,7 +30,10 @@ final readonly class WorkspacePage
         #[OA\Property(items: new OA\Items(ref: OutlineRow::class))] public array $rows,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $plans,
         #[OA\Property] public ?string $plan,
+        #[OA\Property] public ?string $mainPlan,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $tiers,
+        #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
         #[OA\Property(items: new OA\Items(ref: RuleRow::class))] public array $rules,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
         #[OA\Property] public ?SightlinesGrid $sightlines,
