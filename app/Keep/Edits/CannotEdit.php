@@ -6,6 +6,12 @@ namespace App\Keep\Edits;
 
 final class CannotEdit extends \DomainException
 {
+    /** @param  ?string  $field  of the form that the refusal is about; null: the edit as a whole */
+    private function __construct(string $message, public readonly ?string $field = null)
+    {
+        parent::__construct($message);
+    }
+
     public static function noSuchItem(string $key): self
     {
         return new self("This course has no item {$key} any more. Somebody may have taken it out; reload to see the present outline.");
@@ -23,7 +29,7 @@ final class CannotEdit extends \DomainException
 
     public static function planTaken(string $name): self
     {
-        return new self("This course has a release plan {$name} already.");
+        return new self("This course has a release plan {$name} already.", 'name');
     }
 
     public static function noSuchOffer(string $key): self

@@ -61,6 +61,8 @@ final readonly class RuleTable
                 closing: $closing === null ? null : self::opening($closing),
                 after: self::vain(self::cell(self::join(RuleWords::after(self::object($item, 'after'), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'), $vain->order($item)),
                 afterRule: self::afterRule($item),
+                afterWords: RuleWords::after(self::object($item, 'after'), $title),
+                turn: ($above->in_order ?? false) === true ? true : null,
                 forWhom: self::cell(self::forWhom($item, $title, $offer), 'every pass', $item, $before, 'tiers', 'only'),
                 tiers: is_array($item->tiers ?? null) ? array_values(array_filter($item->tiers, is_string(...))) : null,
                 only: self::object($item, 'only'),

@@ -111,7 +111,7 @@ final class RuleWords
             'all' => $parts === [] ? 'everyone' : $joined('and'),
             'any' => $parts === [] ? 'nobody' : $joined('or'),
             'not' => 'not '.self::condition($value, $title, $offer, true),
-            'label' => 'label '.$text,
+            'label' => 'label '.($text === '' ? '…' : $text),
             'tier' => 'tier '.$text,
             'offer' => 'by offer '.($offer === null ? $text : $offer($text)),
             'kind' => $text === 'staff' ? 'staff only' : $text.'s only',

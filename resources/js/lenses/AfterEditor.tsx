@@ -1,9 +1,10 @@
 import { useForm } from '@inertiajs/react';
-import { Button, Checkbox, MultiSelect, NumberInput, Popover, Select } from '@mantine/core';
-import type { FormEvent, ReactNode } from 'react';
+import { Checkbox, MultiSelect, NumberInput, Select } from '@mantine/core';
+import type { ReactNode } from 'react';
 
 import { keepAddress } from '../lib/address';
 import type { AfterRule, OutlineRow } from '../lib/types';
+import { EditorShell } from '../ui/EditorShell';
 
 export interface AfterEditorProps {
   course: string;
@@ -11,7 +12,8 @@ export interface AfterEditorProps {
   outline: OutlineRow[];
   items: string[];
   title: string;
-  rule: AfterRule | null;
+  /** Left out: nothing comes first. */
+  rule: AfterRule | undefined;
   /** Whether all rows that are set are modules, which can have what is inside in order. */
   modules: boolean;
   onClose: () => void;
@@ -31,67 +33,53 @@ export function AfterEditor({ course, version, outline, items, title, rule, modu
   const choices = outline
     .filter((row) => row.kind !== 'board' && !items.includes(row.key))
     .map((row) => ({ value: row.key, label: row.kind === 'module' ? `${row.title} (module)` : row.title }));
-  const keep = (event: FormEvent) => {
-    event.preventDefault();
-    form.transform((sent) => ({ ...sent, version, inOrder: modules && sent.inOrder }));
+  const keep = () => {
+    form.transform((sent) => ({ ...sent, inOrder: modules && sent.inOrder }));
     form.post(keepAddress(course, '/draft/edits'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   return (
-    <Popover opened onClose={onClose} trapFocus returnFocus withArrow position="bottom-start" width={340}>
-      <Popover.Target>{children}</Popover.Target>
-      <Popover.Dropdown className="editor">
-        <form onSubmit={keep} noValidate aria-label={`What comes before ${title}`}>
-          <MultiSelect
-            label={`${title} opens once this is finished`}
-            placeholder={data.of.length === 0 ? 'nothing' : ''}
-            data={choices}
-            value={data.of}
-            error={errors.of ?? errors.rule}
-            searchable
-            clearable
-            hidePickedOptions
-            nothingFoundMessage="No such row"
-            comboboxProps={{ withinPortal: false }}
-            onChange={(of) => setData('of', of)}
-          />
-          {data.of.length > 1 && (
-            <Select
-              label="Which of them"
-              data={MODES}
-              value={data.mode}
-              allowDeselect={false}
-              comboboxProps={{ withinPortal: false }}
-              onChange={(mode) => setData('mode', mode ?? 'all')}
-            />
-          )}
-          {data.of.length > 1 && data.mode === 'at_least' && (
-            <NumberInput
-              label="How many"
-              min={1}
-              max={data.of.length}
-              allowDecimal={false}
-              value={data.count ?? ''}
-              error={errors.count}
-              onChange={(count) => setData('count', count === '' ? null : Number(count))}
-            />
-          )}
-          {modules && (
-            <Checkbox
-              label="What is inside comes one after the other"
-              checked={data.inOrder}
-              onChange={(event) => setData('inOrder', event.currentTarget.checked)}
-            />
-          )}
-          <div className="editor-acts">
-            <Button type="button" variant="default" onClick={onClose}>
-              Leave
-            </Button>
-            <Button type="submit" loading={form.processing}>
-              Keep in the draft
-            </Button>
-          </div>
-        </form>
-      </Popover.Dropdown>
-    </Popover>
+    <EditorShell label={`What comes before ${title}`} width={340} busy={form.processing} onSubmit={keep} onClose={onClose} target={children}>
+      <MultiSelect
+        label={`${title} opens once this is finished`}
+        placeholder={data.of.length === 0 ? 'nothing' : ''}
+        data={choices}
+        value={data.of}
+        error={errors.of ?? errors.rule}
+        searchable
+        clearable
+        hidePickedOptions
+        nothingFoundMessage="No such row"
+        comboboxProps={{ withinPortal: false }}
+        onChange={(of) => setData('of', of)}
+      />
+      {data.of.length > 1 && (
+        <Select
+          label="Which of them"
+          data={MODES}
+          value={data.mode}
+          allowDeselect={false}
+          comboboxProps={{ withinPortal: false }}
+          onChange={(mode) => setData('mode', mode ?? 'all')}
+        />
+      )}
+      {data.of.length > 1 && data.mode === 'at_least' && (
+        <NumberInput
+          label="How many"
+          min={1}
+          max={data.of.length}
+          allowDecimal={false}
+          value={data.count ?? ''}
+          error={errors.count}
+          onChange={(count) => setData('count', count === '' ? null : Number(count))}
+        />
+      )}
+      {modules && (
+        <Checkbox
+          label="What is inside comes one after the other"
+          checked={data.inOrder}
+          onChange={(event) => setData('inOrder', event.currentTarget.checked)}
+        />
+      )}
+    </EditorShell>
   );
 }

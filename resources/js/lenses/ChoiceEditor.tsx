@@ -7,9 +7,10 @@ import { keepAddress } from '../lib/address';
 /** What can be chosen in each column, in the words of its cells. */
 export const CHOICES = {
   sample: { set: 'sample', values: ['yes', 'no'] },
-  guests: { set: 'guests', values: ['yes', 'no', 'as above'] },
-  observers: { set: 'observers', values: ['yes', 'no', 'as above'] },
+  guests: { set: 'guests', values: ['yes', 'no', 'as above', 'never'] },
+  observers: { set: 'observers', values: ['yes', 'no', 'as above', 'never'] },
   whenClosed: { set: 'when_closed', values: ['shows', 'hidden'] },
+  inOrder: { set: 'in_order', values: ['yes', 'no'] },
 } as const;
 
 export type ChoiceColumn = keyof typeof CHOICES;
@@ -45,7 +46,7 @@ export function ChoiceEditor({ course, version, column, items, title, onClose, c
       onClose={onClose}
       clickOutsideEvents={['mousedown', 'touchstart']}
       position="bottom-start"
-      width={180}
+      width={240}
       returnFocus
       withArrow
     >
@@ -55,6 +56,7 @@ export function ChoiceEditor({ course, version, column, items, title, onClose, c
         {values.map((value) => (
           <Menu.Item key={value} onClick={() => choose(value)}>
             {value}
+            {value === 'never' && <span className="soft">, whatever is said inside</span>}
           </Menu.Item>
         ))}
       </Menu.Dropdown>

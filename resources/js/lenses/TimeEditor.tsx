@@ -1,9 +1,10 @@
-import { Button, NumberInput, Popover, Select, TextInput } from '@mantine/core';
+import { NumberInput, Select, TextInput } from '@mantine/core';
 import { useForm } from '@inertiajs/react';
-import { type FormEvent, type KeyboardEvent, type ReactNode, useEffect } from 'react';
+import type { ReactNode } from 'react';
 
 import { keepAddress } from '../lib/address';
 import type { OpeningRule } from '../lib/types';
+import { EditorShell } from '../ui/EditorShell';
 
 const RULES = {
   opens: [
@@ -36,7 +37,8 @@ export interface TimeEditorProps {
   items: string[];
   /** One row's title, or how many they are. */
   title: string;
-  rule: OpeningRule | null;
+  /** Left out: no rule of its own. */
+  rule: OpeningRule | undefined;
   onClose: () => void;
   /** The cell that is edited. */
   children: ReactNode;
@@ -57,85 +59,59 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
   });
   const { setData, data, errors } = form;
 
-  // The draft may have been reloaded underneath after a refusal; the next try must speak of what is shown.
-  useEffect(() => setData('version', version), [version, setData]);
-
   const verb = items.length > 1 ? which.slice(0, -1) : which;
   const relative = data.rule === 'after_start' || data.rule === 'after_previous';
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    form.post(keepAddress(course, '/draft/edits'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
-  };
-  // A list that is unfolded takes the key for itself.
-  const leave = (event: KeyboardEvent<HTMLFormElement>) => {
-    if (event.key === 'Escape' && !(event.target instanceof HTMLElement && event.target.getAttribute('aria-expanded') === 'true')) {
-      event.stopPropagation();
-      onClose();
-    }
-  };
+  const submit = () => form.post(keepAddress(course, '/draft/edits'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   return (
-    <Popover opened onClose={onClose} trapFocus returnFocus withArrow position="bottom-start" width={300} closeOnEscape>
-      <Popover.Target>{children}</Popover.Target>
-      <Popover.Dropdown className="editor">
-        <form onSubmit={submit} onKeyDownCapture={leave} noValidate aria-label={`When ${title} ${verb}`}>
-          <Select
-            label={`${title} ${verb}`}
-            data={RULES[which]}
-            value={data.rule}
-            allowDeselect={false}
-            error={errors.rule}
-            comboboxProps={{ withinPortal: false }}
-            onChange={(name) => setData('rule', name ?? '')}
+    <EditorShell label={`When ${title} ${verb}`} width={300} busy={form.processing} onSubmit={submit} onClose={onClose} target={children}>
+      <Select
+        label={`${title} ${verb}`}
+        data={RULES[which]}
+        value={data.rule}
+        allowDeselect={false}
+        error={errors.rule}
+        comboboxProps={{ withinPortal: false }}
+        onChange={(name) => setData('rule', name ?? '')}
+      />
+      {data.rule === 'on' && (
+        <TextInput
+          type="datetime-local"
+          label="Date and time, school time"
+          value={data.at}
+          error={errors.at}
+          onChange={(event) => setData('at', event.currentTarget.value)}
+        />
+      )}
+      {(relative || data.rule === 'after_open') && (
+        <NumberInput
+          label="Days"
+          min={0}
+          allowDecimal={false}
+          value={data.days ?? ''}
+          error={errors.days}
+          onChange={(days) => setData('days', days === '' ? null : Number(days))}
+        />
+      )}
+      {relative && (
+        <>
+          <TextInput
+            type="time"
+            label="At (left empty: at the time of joining)"
+            value={data.time}
+            error={errors.time}
+            onChange={(event) => setData('time', event.currentTarget.value)}
           />
-          {data.rule === 'on' && (
-            <TextInput
-              type="datetime-local"
-              label="Date and time, school time"
-              value={data.at}
-              error={errors.at}
-              onChange={(event) => setData('at', event.currentTarget.value)}
-            />
-          )}
-          {(relative || data.rule === 'after_open') && (
-            <NumberInput
-              label="Days"
-              min={0}
-              allowDecimal={false}
-              value={data.days ?? ''}
-              error={errors.days}
-              onChange={(days) => setData('days', days === '' ? null : Number(days))}
-            />
-          )}
-          {relative && (
-            <>
-              <TextInput
-                type="time"
-                label="At (left empty: at the time of joining)"
-                value={data.time}
-                error={errors.time}
-                onChange={(event) => setData('time', event.currentTarget.value)}
-              />
-              <Select
-                label="Weekday"
-                data={[{ value: '', label: 'any day' }, ...WEEKDAYS]}
-                value={data.weekday}
-                allowDeselect={false}
-                error={errors.weekday}
-                comboboxProps={{ withinPortal: false }}
-                onChange={(weekday) => setData('weekday', weekday ?? '')}
-              />
-            </>
-          )}
-          <div className="editor-acts">
-            <Button type="button" variant="default" onClick={onClose}>
-              Leave
-            </Button>
-            <Button type="submit" loading={form.processing}>
-              Keep in the draft
-            </Button>
-          </div>
-        </form>
-      </Popover.Dropdown>
-    </Popover>
+          <Select
+            label="Weekday"
+            data={[{ value: '', label: 'any day' }, ...WEEKDAYS]}
+            value={data.weekday}
+            allowDeselect={false}
+            error={errors.weekday}
+            comboboxProps={{ withinPortal: false }}
+            onChange={(weekday) => setData('weekday', weekday ?? '')}
+          />
+        </>
+      )}
+    </EditorShell>
   );
 }

@@ -1,9 +1,9 @@
-import { Link } from '@inertiajs/react';
+import { router } from '@inertiajs/react';
 
 import type { RuleCell, RuleRow } from '../lib/types';
 import type { GridColumn } from '../ui/Grid';
 
-type CellName = Exclude<keyof RuleRow, 'opening' | 'closing' | 'afterRule' | 'tiers'>;
+type CellName = 'opens' | 'closes' | 'after' | 'forWhom' | 'sample' | 'guests' | 'observers' | 'whenClosed';
 
 const COLUMNS: { id: CellName; title: string; detail: string; width?: number }[] = [
   { id: 'opens', title: 'Opens', detail: '', width: 248 },
@@ -24,25 +24,36 @@ export interface RulesHeadProps {
   plans: string[];
   plan: string | null;
   addressOf: (plan: string) => string;
+  /** Opens the list of release plans; left out: it cannot be changed. */
+  onPlans?: () => void;
 }
 
-export function rulesColumns({ plans, plan, addressOf }: RulesHeadProps): GridColumn[] {
+export function rulesColumns({ plans, plan, addressOf, onPlans }: RulesHeadProps): GridColumn[] {
   return COLUMNS.map(({ id, title, detail, width }) => ({
     id,
     ...(width === undefined ? {} : { width }),
     head: (
       <div className="h">
         <b>{title}</b>
-        {id === 'opens' && plans.length > 1 ? (
-          <span>
-            {plans.map((name) => (
-              <Link key={name} href={addressOf(name)} preserveState preserveScroll aria-current={name === plan || undefined}>
-                {name}
-              </Link>
-            ))}
+        {id === 'opens' ? (
+          <span className="plans">
+            {plans.length > 1 ? (
+              <select aria-label="Release plan that is shown" value={plan ?? ''} onChange={(event) => router.visit(addressOf(event.currentTarget.value), { preserveState: true, preserveScroll: true })}>
+                {plans.map((name) => (
+                  <option key={name}>{name}</option>
+                ))}
+              </select>
+            ) : (
+              <span>{plan ?? 'no release plan'}</span>
+            )}
+            {onPlans !== undefined && (
+              <button type="button" className="linklike" onClick={onPlans}>
+                plans…
+              </button>
+            )}
           </span>
         ) : (
-          <span>{id === 'opens' || id === 'closes' ? (plan ?? 'no release plan') : detail}</span>
+          <span>{id === 'closes' ? (plan ?? '') : detail}</span>
         )}
       </div>
     ),
@@ -59,8 +70,8 @@ export function RulesCell({ row, column }: { row: RuleRow; column: number }) {
 
 function RuleWords({ cell }: { cell: RuleCell }) {
   return (
-    <div className={`r${cell.own ? ' own' : ''}${cell.edited ? ' edit' : ''}`} title={cell.vain ?? cell.words}>
-      {cell.vain === null ? (
+    <div className={`r${cell.own === true ? ' own' : ''}${cell.edited === true ? ' edit' : ''}`} title={cell.vain ?? cell.words}>
+      {cell.vain === undefined ? (
         <span className="t">{cell.words}</span>
       ) : (
         <>
@@ -68,7 +79,7 @@ function RuleWords({ cell }: { cell: RuleCell }) {
           <span className="vh"> (no effect: {cell.vain})</span>
         </>
       )}
-      {cell.edited && <span className="vh"> (not published yet)</span>}
+      {cell.edited === true && <span className="vh"> (not published yet)</span>}
     </div>
   );
 }

@@ -232,6 +232,8 @@ export interface RuleRow {
   closing?: OpeningRule;
   after: RuleCell;
   afterRule?: AfterRule;
+  afterWords?: string;
+  turn?: boolean;
   forWhom: RuleCell;
   tiers?: string[];
   only?: Record<string, unknown>;

@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
+import { type DragEvent, type KeyboardEvent, type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
 
 import type { OutlineRow } from '../lib/types';
 
@@ -12,6 +12,8 @@ export interface GridColumn {
   head: ReactNode;
 }
 
+export type DropPlace = 'before' | 'after' | 'inside';
+
 export interface GridProps {
   caption: string;
   corner: ReactNode;
@@ -19,21 +21,29 @@ export interface GridProps {
   /** What is shown, in order, with its index among all rows of the course. */
   rows: { row: OutlineRow; index: number }[];
   cell: (index: number, column: number) => ReactNode;
-  /** Enter or a click on a cell. */
-  onActivate?: (index: number, column: number) => void;
+  /** Enter (by key) or a click on a cell. */
+  onActivate?: (index: number, column: number, byKey: boolean) => void;
   /** The rows that are selected, by key; left out: rows cannot be selected. */
   selected?: ReadonlySet<string>;
   onSelect?: (selected: ReadonlySet<string>) => void;
   /** What can be done with a row, shown in its outline cell. */
   rowMenu?: (row: OutlineRow) => ReactNode;
+  /** The row that has the focus. */
+  onFocusRow?: (row: OutlineRow) => void;
+  /** The row that has the focus at first, by key. */
+  startAt?: string | null;
+  /** Rows were dragged to another one; left out: they cannot be. */
+  onDropRows?: (rows: string[], target: string, place: DropPlace) => void;
   /** A key pressed on a cell that the grid has no use for itself; true where it was taken. */
   onRowKey?: (event: KeyboardEvent<HTMLTableElement>, row: OutlineRow) => boolean;
 }
 
 /** The one grid: the outline on the left and the cells of a lens on its right. Only rows in sight are drawn. */
-export function Grid({ caption, corner, columns, rows, cell, onActivate, selected, onSelect, rowMenu, onRowKey }: GridProps) {
+export function Grid({ caption, corner, columns, rows, cell, onActivate, selected, onSelect, rowMenu, onRowKey, onFocusRow, startAt = null, onDropRows }: GridProps) {
   const scroll = useRef<HTMLDivElement>(null);
-  const [focus, setFocus] = useState({ row: 0, column: 0 });
+  const [focus, setFocus] = useState(() => ({ row: Math.max(0, rows.findIndex(({ row }) => row.key === startAt)), column: 0 }));
+  const [drop, setDrop] = useState<{ key: string; place: DropPlace } | null>(null);
+  const dragged = useRef<string[]>([]);
   const [wantsFocus, setWantsFocus] = useState(false);
   const anchor = useRef(0);
   const virtual = useVirtualizer({
@@ -77,6 +87,49 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
     }
     onSelect?.(next);
   };
+
+  // A row that was asked for by its address is in sight at once.
+  const atFirst = useRef(startAt === null ? null : focus.row);
+  useEffect(() => {
+    if (atFirst.current !== null) {
+      virtual.scrollToIndex(atFirst.current);
+      atFirst.current = null;
+    }
+  }, [virtual]);
+
+  /** A module takes rows inside in its middle; everything else only before and after. */
+  const placeOf = (event: DragEvent<HTMLTableRowElement>, row: OutlineRow): DropPlace => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const at = (event.clientY - box.top) / box.height;
+    const kinds = rows.filter((one) => dragged.current.includes(one.row.key)).map((one) => one.row.kind);
+    const takes = kinds.every((kind) => (kind === 'part' ? row.kind === 'lesson' : row.kind === 'module'));
+    if (takes && at > 0.25 && at < 0.75) {
+      return 'inside';
+    }
+    return at < 0.5 ? 'before' : 'after';
+  };
+  const dragging = (row: OutlineRow) =>
+    onDropRows === undefined
+      ? {}
+      : {
+          onDragOver: (event: DragEvent<HTMLTableRowElement>) => {
+            if (dragged.current.length > 0 && !dragged.current.includes(row.key)) {
+              event.preventDefault();
+              const place = placeOf(event, row);
+              if (drop?.key !== row.key || drop.place !== place) {
+                setDrop({ key: row.key, place });
+              }
+            }
+          },
+          onDrop: (event: DragEvent<HTMLTableRowElement>) => {
+            event.preventDefault();
+            if (dragged.current.length > 0) {
+              onDropRows(dragged.current, row.key, placeOf(event, row));
+            }
+            dragged.current = [];
+            setDrop(null);
+          },
+        };
 
   useEffect(() => {
     if (wantsFocus) {
@@ -124,7 +177,7 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
       const shown = rows[focused.row];
       if (shown !== undefined) {
         event.preventDefault();
-        onActivate?.(shown.index, focused.column);
+        onActivate?.(shown.index, focused.column, true);
       }
     }
   };
@@ -175,10 +228,22 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                   row.draft ? 'isdraft' : '',
                   item.index === focused.row ? 'here' : '',
                   selected?.has(row.key) === true ? 'picked' : '',
+                  drop?.key === row.key ? `drop-${drop.place}` : '',
                 ].join(' ')}
+                {...dragging(row)}
               >
                 <th
                   scope="row"
+                  draggable={onDropRows !== undefined}
+                  onDragStart={(event) => {
+                    dragged.current = selected?.has(row.key) === true ? rows.filter((one) => selected.has(one.row.key)).map((one) => one.row.key) : [row.key];
+                    event.dataTransfer.effectAllowed = 'move';
+                    event.dataTransfer.setData('text/plain', row.title);
+                  }}
+                  onDragEnd={() => {
+                    dragged.current = [];
+                    setDrop(null);
+                  }}
                   onClick={(event) => selectByHand(item.index, row.key, event.ctrlKey || event.metaKey, event.shiftKey)}
                 >
                   <div className="o" style={{ paddingLeft: 14 + row.depth * 16 }}>
@@ -195,8 +260,11 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                     data-row={row.key}
                     data-column={column.id}
                     tabIndex={item.index === focused.row && at === focused.column ? 0 : -1}
-                    onFocus={() => setFocus({ row: item.index, column: at })}
-                    onClick={() => onActivate?.(index, at)}
+                    onFocus={() => {
+                      setFocus({ row: item.index, column: at });
+                      onFocusRow?.(row);
+                    }}
+                    onClick={() => onActivate?.(index, at, false)}
                   >
                     {cell(index, at)}
                   </td>

@@ -4,6 +4,7 @@ import type { FormEvent, KeyboardEvent } from 'react';
 
 import { keepAddress } from '../lib/address';
 import type { OutlineRow } from '../lib/types';
+import type { DropPlace } from './Grid';
 
 export type OutlineTask = { task: 'add' | 'rename'; row: OutlineRow | null };
 
@@ -29,8 +30,11 @@ export function useOutlineActs(course: string, version: number) {
     router.post(keepAddress(course, '/draft/outline'), { version, ...data }, { preserveScroll: true, preserveState: true });
   return {
     move: (row: OutlineRow, step: Step) => send({ do: 'move', item: row.key, step }),
+    place: (items: string[], target: string, where: DropPlace) => send({ do: 'place', items, target, where }),
     duplicate: (row: OutlineRow) => send({ do: 'duplicate', item: row.key }),
     remove: (items: string[], meant = false) => send({ do: 'delete', items, meant }),
+    paste: (from: OutlineRow, items: string[]) =>
+      router.post(keepAddress(course, '/draft/edits'), { version, set: 'rules', from: from.key, items }, { preserveScroll: true, preserveState: true }),
     setDraft: (row: OutlineRow) =>
       router.post(
         keepAddress(course, '/draft/edits'),
@@ -69,9 +73,10 @@ export interface RowMenuProps {
   row: OutlineRow;
   acts: OutlineActs;
   onTask: (task: OutlineTask) => void;
+  onCopy: (row: OutlineRow) => void;
 }
 
-export function RowMenu({ row, acts, onTask }: RowMenuProps) {
+export function RowMenu({ row, acts, onTask, onCopy }: RowMenuProps) {
   return (
     <Menu position="bottom-start" width={236} withArrow>
       <Menu.Target>
@@ -88,6 +93,9 @@ export function RowMenu({ row, acts, onTask }: RowMenuProps) {
         </Menu.Item>
         <Menu.Item rightSection={<kbd>Ctrl D</kbd>} onClick={() => acts.duplicate(row)}>
           Duplicate
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>Ctrl C</kbd>} onClick={() => onCopy(row)}>
+          Copy its rules
         </Menu.Item>
         <Menu.Divider />
         <Menu.Item rightSection={<kbd>Alt ↑</kbd>} onClick={() => acts.move(row, 'up')}>
@@ -141,7 +149,7 @@ function AddDialog({ course, version, row, onClose }: DialogProps & { row: Outli
   const kind = kinds.some(({ value }) => value === form.data.kind) ? form.data.kind : (kinds[0]?.value ?? 'lesson');
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    form.transform((data) => ({ ...data, version, kind }));
+    form.transform((data) => ({ ...data, kind }));
     form.post(keepAddress(course, '/draft/outline'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   return (
@@ -192,7 +200,6 @@ function RenameDialog({ course, version, row, onClose }: DialogProps & { row: Ou
   const form = useForm({ version, do: 'rename', item: row.key, title: row.title });
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    form.transform((data) => ({ ...data, version }));
     form.post(keepAddress(course, '/draft/outline'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   return (

@@ -82,7 +82,13 @@ final readonly class DraftController
             throw ValidationException::withMessages(self::messages($e, $change->pointer()));
         } catch (DraftCollision $e) {
             return back()->with('flash', ['kind' => 'collision', 'text' => $e->getMessage(), 'lines' => $e->theirs, 'mine' => $e->mine]);
-        } catch (CannotEdit|DraftConflict $e) {
+        } catch (CannotEdit $e) {
+            if ($e->field !== null) {
+                throw ValidationException::withMessages([$e->field => $e->getMessage()]);
+            }
+
+            return self::refused($e->getMessage());
+        } catch (DraftConflict $e) {
             return self::refused($e->getMessage());
         }
 

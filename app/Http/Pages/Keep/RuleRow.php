@@ -12,6 +12,8 @@ final readonly class RuleRow implements \JsonSerializable
 {
     /**
      * @param  ?OpeningRule  $opening  null: no rule of its own
+     * @param  ?string  $afterWords  what must be finished first; null: nothing is set
+     * @param  ?bool  $turn  true: what it stands in opens one thing after the other
      * @param  ?list<string>  $tiers  null: every pass
      * @param  ?\stdClass  $only  a condition as the plan format has it; null: everyone
      * @param  ?string  $onlyWords  the condition as a sentence
@@ -24,6 +26,8 @@ final readonly class RuleRow implements \JsonSerializable
         #[OA\Property(x: ['optional' => true])] public ?OpeningRule $closing,
         #[OA\Property] public RuleCell $after,
         #[OA\Property(x: ['optional' => true])] public ?AfterRule $afterRule,
+        #[OA\Property(x: ['optional' => true])] public ?string $afterWords,
+        #[OA\Property(x: ['optional' => true])] public ?bool $turn,
         #[OA\Property] public RuleCell $forWhom,
         #[OA\Property(items: new OA\Items(type: 'string'), x: ['optional' => true])] public ?array $tiers,
         #[OA\Property(type: 'object', x: ['optional' => true])] public ?\stdClass $only,

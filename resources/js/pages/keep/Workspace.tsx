@@ -1,50 +1,108 @@
 import { Link, router, usePage } from '@inertiajs/react';
-import { Button, Modal } from '@mantine/core';
-import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { Button } from '@mantine/core';
+import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 
-import { isEditable, RuleEditor } from '../../lenses/RuleEditor';
+import { editorOf, RuleEditor } from '../../lenses/RuleEditor';
 import { columnName, RulesCell, rulesColumns } from '../../lenses/rules';
 import { SightCell, sightlineColumns } from '../../lenses/sightlines';
 import { keepAddress, withQuery } from '../../lib/address';
+import { useDraftNews } from '../../lib/draftNews';
 import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
-import type { CourseHead, OutlineRow, Sentence, SightlinesGrid, WorkspacePage } from '../../lib/types';
-import { counted, plainText } from '../../lib/words';
+import type { OutlineRow, WorkspacePage } from '../../lib/types';
+import { RuleSheet, type SheetRow } from '../../sheet/RuleSheet';
+import { CollisionDialog } from '../../ui/CollisionDialog';
 import { CourseForm } from '../../ui/CourseForm';
+import { CourseHeadLine } from '../../ui/CourseHeadLine';
+import { DraftNewsNote } from '../../ui/DraftNewsNote';
 import { Grid } from '../../ui/Grid';
 import { KeepShell } from '../../ui/KeepShell';
+import { LeavingDialog } from '../../ui/LeavingDialog';
 import { OutlineDialog, outlineKey, type OutlineTask, RowMenu, useOutlineActs } from '../../ui/outline';
-import { Words } from '../../ui/Words';
+import { PlansDialog } from '../../ui/PlansDialog';
+import { AsOf, RulesFoot } from '../../ui/WorkspaceFoot';
 
 const LENSES = [
   { id: 'rules', title: 'Rules' },
   { id: 'sightlines', title: 'Sightlines' },
 ];
 
-export default function Workspace({ course, lens, rows, plans, plan, tiers, rules, changes, sightlines, mayEdit, settings }: WorkspacePage) {
+/** What is edited: a word of the sheet, or a rule in its cell. */
+interface Editing {
+  word: string;
+  /** The row of the cell; null: the sheet. */
+  cell: { index: number; column: number } | null;
+}
+
+/** Shows the same page with some of its address changed; what the page has put into the address itself is kept. */
+function show(query: Record<string, string | number | null>) {
+  router.get(withQuery(window.location.pathname + window.location.search, query), {}, { preserveState: true, preserveScroll: true, replace: true });
+}
+
+export default function Workspace(page: WorkspacePage) {
+  const { course, lens, rows, plans, plan, mainPlan, tiers, offers, labels, rules, changes, sightlines, mayEdit, settings } = page;
   const { url } = usePage();
+  const [asked] = useState(() => new URLSearchParams(url.split('?')[1]));
   const filterField = useRef<HTMLInputElement>(null);
-  const [filter, setFilter] = useState(() => new URLSearchParams(url.split('?')[1]).get('find') ?? '');
-  const [editing, setEditing] = useState<{ index: number; column: number } | null>(null);
+  const [filter, setFilter] = useState(asked.get('find') ?? '');
+  const [editing, setEditing] = useState<Editing | null>(null);
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
+  const [here, setHere] = useState<string | null>(asked.get('row'));
+  const [sheet, setSheet] = useState(asked.has('row') && lens === 'rules');
+  const [copied, setCopied] = useState<OutlineRow | null>(null);
   const [task, setTask] = useState<OutlineTask | null>(null);
-  const [editsCourse, setEditsCourse] = useState(false);
-  const acts = useOutlineActs(course.key, course.draftVersion);
-  const { flash } = useShared();
-  const [answered, setAnswered] = useState<typeof flash>(null);
+  const [dialog, setDialog] = useState<'course' | 'plans' | null>(null);
   const [leaving, setLeaving] = useState<string[]>([]);
+  const acts = useOutlineActs(course.key, course.draftVersion);
+  const news = useDraftNews(course.key, course.draftVersion);
+  const { flash } = useShared();
   const take = { ...acts, remove: (items: string[]) => [setLeaving(items), acts.remove(items)] };
+  const names = useMemo(() => ({ tiers, offers, labels, outline: rows }), [tiers, offers, labels, rows]);
   const shown = useMemo(() => {
     const wanted = filter.trim().toLowerCase();
     return rows.map((row, index) => ({ row, index })).filter(({ row }) => row.title.toLowerCase().includes(wanted));
   }, [rows, filter]);
+  const all = useMemo(
+    () => rows.flatMap((row, index): SheetRow[] => (rules[index] === undefined ? [] : [{ row, rule: rules[index] }])),
+    [rows, rules],
+  );
+  const opensSheet = sheet && lens === 'rules' && rows.length > 0;
+  const current = rows.some((row) => row.key === here) ? here : (rows[0]?.key ?? null);
+  const about = !opensSheet ? [] : selected.size > 0 ? all.filter(({ row }) => selected.has(row.key)) : all.filter(({ row }) => row.key === current);
 
-  const show = (query: Record<string, string | number | null>) =>
-    router.get(withQuery(url, query), {}, { preserveState: true, preserveScroll: true, replace: true });
+  // The row of the sheet lives in the address, so that it can be sent to somebody.
+  const addressed = about.length === 1 ? (about[0]?.row.key ?? null) : null;
+  useEffect(() => {
+    window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { row: addressed }));
+  }, [addressed]);
+
   const step = (way: 'undo' | 'redo') => {
     if (mayEdit && (way === 'undo' ? course.edits : course.undone) > 0) {
       router.post(keepAddress(course.key, `/draft/${way}`), { version: course.draftVersion }, { preserveScroll: true, preserveState: true });
     }
+  };
+  const closeSheet = () => {
+    setSheet(false);
+    setEditing(null);
+    document.querySelector<HTMLElement>('.grid td[tabindex="0"]')?.focus();
+  };
+  /** Rows that an act on one of them is for. */
+  const together = (row: OutlineRow) => (selected.has(row.key) ? rows.filter((one) => selected.has(one.key)) : [row]);
+  const onRowKey = (event: KeyboardEvent, row: OutlineRow): boolean => {
+    const held = (event.ctrlKey || event.metaKey) && !event.altKey && !event.shiftKey;
+    if (held && event.key === 'c') {
+      setCopied(row);
+      return true;
+    }
+    if (held && event.key === 'v' && copied !== null) {
+      acts.paste(copied, together(row).map((one) => one.key));
+      return true;
+    }
+    if (event.key === 'Escape' && opensSheet) {
+      closeSheet();
+      return true;
+    }
+    return outlineKey(event, row, take, setTask);
   };
   useShortcuts({
     '1': () => show({ lens: 'rules' }),
@@ -54,6 +112,7 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
     'ctrl+z': () => step('undo'),
     'ctrl+y': () => step('redo'),
     'ctrl+shift+z': () => step('redo'),
+    ...(opensSheet ? { escape: closeSheet } : {}),
   });
 
   const corner = (
@@ -61,7 +120,7 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
       <ul className="lenses">
         {LENSES.map(({ id, title }, index) => (
           <li key={id}>
-            <Link href={withQuery(url, { lens: id })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined}>
+            <Link href={withQuery(url, { lens: id, row: addressed })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined}>
               <kbd>{index + 1}</kbd>
               {title}
             </Link>
@@ -77,7 +136,7 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
           aria-label="Filter rows"
           value={filter}
           onChange={(event) => setFilter(event.currentTarget.value)}
-          onBlur={() => window.history.replaceState(window.history.state, '', withQuery(url, { find: filter === '' ? null : filter }))}
+          onBlur={() => window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { find: filter === '' ? null : filter }))}
         />
         <span>{shown.length === rows.length ? `${rows.length} rows` : `${shown.length} of ${rows.length}`}</span>
       </label>
@@ -86,49 +145,24 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
 
   return (
     <KeepShell title={course.title}>
-      <Head
+      <CourseHeadLine
         course={course}
         changes={changes}
         mayEdit={mayEdit}
         seen={sightlines}
         onStep={step}
         onSee={(see) => show({ see })}
-        onCourse={() => setEditsCourse(true)}
+        onCourse={() => setDialog('course')}
       />
+      <DraftNewsNote news={news} />
       {task !== null && <OutlineDialog course={course.key} version={course.draftVersion} task={task} onClose={() => setTask(null)} />}
-      {editsCourse && (
-        <CourseForm course={course.key} version={course.draftVersion} settings={settings} onClose={() => setEditsCourse(false)} />
+      {dialog === 'course' && <CourseForm course={course.key} version={course.draftVersion} settings={settings} onClose={() => setDialog(null)} />}
+      {dialog === 'plans' && (
+        <PlansDialog course={course.key} version={course.draftVersion} plans={plans} mainPlan={mainPlan} offers={offers} onClose={() => setDialog(null)} />
       )}
-      <Modal
-        opened={flash?.kind === 'asks' && flash !== answered && leaving.length > 0}
-        onClose={() => setAnswered(flash)}
-        title="Take it out all the same?"
-      >
-        <p>{flash?.text}:</p>
-        <ul>
-          {flash?.lines.map((line) => (
-            <li key={plainText(line)}>
-              <Words segments={line.segments} />
-            </li>
-          ))}
-        </ul>
-        <p>That would be taken out too. One step of undo brings everything back.</p>
-        <div className="review-acts modal-acts">
-          <Button variant="default" onClick={() => setAnswered(flash)} data-autofocus>
-            Leave it
-          </Button>
-          <Button
-            color="red"
-            onClick={() => {
-              setAnswered(flash);
-              acts.remove(leaving, true);
-            }}
-          >
-            Take it out
-          </Button>
-        </div>
-      </Modal>
-      <main className="work">
+      <LeavingDialog asks={leaving.length > 0 ? flash : null} onLeave={() => acts.remove(leaving, true)} />
+      <CollisionDialog version={course.draftVersion} />
+      <main className={opensSheet ? 'work sheeted' : 'work'}>
         {rows.length === 0 ? (
           <div className="empty">
             <p>
@@ -153,19 +187,32 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
           <Grid
             caption={`What is set for each row of ${course.title}`}
             corner={corner}
-            columns={rulesColumns({ plans, plan, addressOf: (name) => withQuery(url, { plan: name }) })}
+            columns={rulesColumns({
+              plans,
+              plan,
+              addressOf: (name) => withQuery(url, { plan: name, row: addressed }),
+              ...(mayEdit ? { onPlans: () => setDialog('plans') } : {}),
+            })}
             rows={shown}
             selected={selected}
             onSelect={setSelected}
+            startAt={here}
+            onFocusRow={(row) => setHere(row.key)}
+            onRowKey={mayEdit ? onRowKey : (event) => event.key === 'Escape' && opensSheet && (closeSheet(), true)}
             {...(mayEdit
               ? {
-                  rowMenu: (row: OutlineRow) => <RowMenu row={row} acts={take} onTask={setTask} />,
-                  onRowKey: (event: KeyboardEvent, row: OutlineRow) => outlineKey(event, row, take, setTask),
+                  rowMenu: (row: OutlineRow) => <RowMenu row={row} acts={take} onTask={setTask} onCopy={setCopied} />,
+                  onDropRows: acts.place,
                 }
               : {})}
-            onActivate={(index, column) => {
-              if (mayEdit && isEditable(columnName(column), plan, tiers)) {
-                setEditing({ index, column });
+            onActivate={(index, column, byKey) => {
+              const word = editorOf(columnName(column), plan, tiers);
+              if (byKey || opensSheet || !mayEdit || word === null) {
+                setSheet(true);
+                setHere(rows[index]?.key ?? null);
+                setEditing(mayEdit && word !== null ? { word, cell: null } : null);
+              } else {
+                setEditing({ word, cell: { index, column } });
               }
             }}
             cell={(index, column) => {
@@ -175,16 +222,15 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
                 return null;
               }
               const words = <RulesCell row={row} column={column} />;
-              return editing?.index === index && editing.column === column ? (
+              return editing?.cell?.index === index && editing.cell.column === column ? (
                 <RuleEditor
                   course={course.key}
                   version={course.draftVersion}
                   plan={plan}
-                  tiers={tiers}
-                  column={columnName(column)}
+                  names={names}
+                  column={editing.word}
                   row={row}
-                  outline={rows}
-                  rows={selected.has(item.key) ? rows.filter((one) => selected.has(one.key)) : [item]}
+                  rows={together(item)}
                   onClose={() => setEditing(null)}
                 >
                   <div>{words}</div>
@@ -195,141 +241,32 @@ export default function Workspace({ course, lens, rows, plans, plan, tiers, rule
             }}
           />
         )}
+        {opensSheet && (
+          <RuleSheet
+            course={course.key}
+            version={course.draftVersion}
+            plan={plan}
+            names={names}
+            shown={about}
+            all={all}
+            mayEdit={mayEdit}
+            editing={editing?.cell === null ? editing.word : null}
+            onEdit={(word) => setEditing(word === null ? null : { word, cell: null })}
+            copied={copied}
+            onCopy={setCopied}
+            onPaste={(items) => copied !== null && acts.paste(copied, items)}
+            onShow={(key) => [setSelected(new Set()), setHere(key)]}
+            onClose={closeSheet}
+          />
+        )}
         <footer className="rail">
-          {sightlines === null ? <RulesFoot plan={plan} mayEdit={mayEdit} selected={selected.size} onClear={() => setSelected(new Set())} /> : <AsOf grid={sightlines} onAt={(at) => show({ at })} />}
+          {sightlines === null ? (
+            <RulesFoot plan={plan} mayEdit={mayEdit} selected={selected.size} copied={copied} onClear={() => setSelected(new Set())} />
+          ) : (
+            <AsOf grid={sightlines} onAt={(at) => show({ at })} />
+          )}
         </footer>
       </main>
     </KeepShell>
-  );
-}
-
-interface HeadProps {
-  course: CourseHead;
-  changes: Sentence[];
-  mayEdit: boolean;
-  seen: SightlinesGrid | null;
-  onStep: (way: 'undo' | 'redo') => void;
-  onSee: (see: string | null) => void;
-  onCourse: () => void;
-}
-
-function Head({ course, changes, mayEdit, seen, onStep, onSee, onCourse }: HeadProps) {
-  return (
-    <div className="head">
-      <div>
-        <div className="title">
-          <h1>{course.title}</h1>
-          {course.revision === null ? (
-            <span className="state state-draft">not live yet</span>
-          ) : (
-            <span className={`state state-${course.state}`}>{course.state}</span>
-          )}
-        </div>
-        <p className="doors">
-          <Words segments={course.doors} titles="b" />
-          {mayEdit && (
-            <>
-              {' '}
-              <button type="button" className="linklike" onClick={onCourse}>
-                change
-              </button>
-            </>
-          )}
-        </p>
-      </div>
-      <div className="acts">
-        {seen !== null && changes.length > 0 && (
-          <div className="seg" role="group" aria-label="Which rules are looked at">
-            <button type="button" aria-pressed={!seen.draft} onClick={() => onSee('published')}>
-              As published
-            </button>
-            <button type="button" aria-pressed={seen.draft} onClick={() => onSee(null)}>
-              With the changes
-            </button>
-          </div>
-        )}
-        {mayEdit && course.edits > 0 && (
-          <button type="button" className="linklike" onClick={() => onStep('undo')}>
-            <kbd>Ctrl Z</kbd> undo the last edit
-          </button>
-        )}
-        {mayEdit && course.undone > 0 && (
-          <button type="button" className="linklike" onClick={() => onStep('redo')}>
-            <kbd>Ctrl Y</kbd> redo
-          </button>
-        )}
-        <Link href={keepAddress(course.key, '/revisions')}>History</Link>
-        {changes.length > 0 && (
-          <Button component={Link} href={keepAddress(course.key, '/rehearsal')} h={30} size="sm">
-            Review {counted(changes.length, 'unpublished change')}
-          </Button>
-        )}
-      </div>
-    </div>
-  );
-}
-
-interface RulesFootProps {
-  plan: string | null;
-  mayEdit: boolean;
-  /** How many rows. */
-  selected: number;
-  onClear: () => void;
-}
-
-function RulesFoot({ plan, mayEdit, selected, onClear }: RulesFootProps) {
-  if (!mayEdit) {
-    return <p className="hint">You see every rule; only administrators change them.</p>;
-  }
-  if (selected > 1) {
-    return (
-      <p className="hint" role="status">
-        <b>{selected} rows selected.</b> Setting a cell of one of them sets all {selected} ·{' '}
-        <button type="button" className="linklike" onClick={onClear}>
-          <kbd>Esc</kbd> let go
-        </button>
-      </p>
-    );
-  }
-  return (
-    <p className="hint">
-      <kbd>↑</kbd> <kbd>↓</kbd> move · <kbd>Shift</kbd> selects several · <kbd>Enter</kbd> edits a cell · <kbd>N</kbd> adds rows · edits gather in the draft, learners
-      see them once published{plan === null ? ' · no release plan: everything opens at once' : ''}
-    </p>
-  );
-}
-
-function AsOf({ grid, onAt }: { grid: SightlinesGrid; onAt: (at: string | null) => void }) {
-  return (
-    <div className="asof">
-      <label>
-        As of{' '}
-        <input
-          key={grid.at}
-          type="datetime-local"
-          defaultValue={grid.at}
-          onBlur={(event) => {
-            const at = event.currentTarget.value;
-            if (at !== '' && at !== grid.at) {
-              onAt(at);
-            }
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') {
-              event.currentTarget.blur();
-            }
-          }}
-        />
-      </label>
-      <b>
-        {grid.atWords}
-        {grid.isNow ? ', now' : ''}
-      </b>
-      {!grid.isNow && (
-        <button type="button" className="linklike" onClick={() => onAt(null)}>
-          <kbd>0</kbd> back to now
-        </button>
-      )}
-    </div>
   );
 }

@@ -1,0 +1,93 @@
+import { Link, router } from '@inertiajs/react';
+import { Button } from '@mantine/core';
+
+import { keepAddress } from '../lib/address';
+import type { CourseHead, Sentence, SightlinesGrid } from '../lib/types';
+import { counted } from '../lib/words';
+import { Words } from './Words';
+
+export interface CourseHeadLineProps {
+  course: CourseHead;
+  changes: Sentence[];
+  mayEdit: boolean;
+  seen: SightlinesGrid | null;
+  onStep: (way: 'undo' | 'redo') => void;
+  onSee: (see: string | null) => void;
+  onCourse: () => void;
+}
+
+/** What stands above the grid: who gets in, and what waits to be published. */
+export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, onCourse }: CourseHeadLineProps) {
+  return (
+    <>
+    {course.notPublished !== null && (
+      <div className="flash flash-refused" role="alert">
+        <p>
+          <b>{course.notPublished}</b>
+        </p>
+        {mayEdit && (
+          <button type="button" onClick={() => router.delete(keepAddress(course.key, '/publication'), { data: { version: course.draftVersion }, preserveScroll: true })}>
+            Close
+          </button>
+        )}
+      </div>
+    )}
+    <div className="head">
+      <div>
+        <div className="title">
+          <h1>{course.title}</h1>
+          {course.revision === null ? (
+            <span className="state state-draft">not live yet</span>
+          ) : (
+            <span className={`state state-${course.state}`}>{course.state}</span>
+          )}
+        </div>
+        <p className="doors">
+          <Words segments={course.doors} titles="b" />
+          {mayEdit && (
+            <>
+              {' '}
+              <button type="button" className="linklike" onClick={onCourse}>
+                change
+              </button>
+            </>
+          )}
+        </p>
+      </div>
+      <div className="acts">
+        {seen !== null && changes.length > 0 && (
+          <div className="seg" role="group" aria-label="Which rules are looked at">
+            <button type="button" aria-pressed={!seen.draft} onClick={() => onSee('published')}>
+              As published
+            </button>
+            <button type="button" aria-pressed={seen.draft} onClick={() => onSee(null)}>
+              With the changes
+            </button>
+          </div>
+        )}
+        {mayEdit && course.edits > 0 && (
+          <button type="button" className="linklike" onClick={() => onStep('undo')}>
+            <kbd>Ctrl Z</kbd> undo the last edit
+          </button>
+        )}
+        {mayEdit && course.undone > 0 && (
+          <button type="button" className="linklike" onClick={() => onStep('redo')}>
+            <kbd>Ctrl Y</kbd> redo
+          </button>
+        )}
+        {course.goesLive !== null && (
+          <Link href={keepAddress(course.key, '/rehearsal')} className={course.goesLiveAsIs ? 'golive' : 'golive stale'}>
+            {course.goesLiveAsIs ? `Goes live ${course.goesLive}` : `Changed since it was set for ${course.goesLive}: set it again`}
+          </Link>
+        )}
+        <Link href={keepAddress(course.key, '/revisions')}>History</Link>
+        {changes.length > 0 && (
+          <Button component={Link} href={keepAddress(course.key, '/rehearsal')} h={30} size="sm">
+            Review {counted(changes.length, 'unpublished change')}
+          </Button>
+        )}
+      </div>
+    </div>
+    </>
+  );
+}

@@ -1,0 +1,47 @@
+import { Button, Popover } from '@mantine/core';
+import type { FormEvent, KeyboardEvent, ReactNode } from 'react';
+
+export interface EditorShellProps {
+  /** What the form is, for those who do not see it. */
+  label: string;
+  width: number;
+  busy?: boolean;
+  onSubmit: () => void;
+  onClose: () => void;
+  /** The cell or word that is edited. */
+  target: ReactNode;
+  children: ReactNode;
+}
+
+/** The form that opens beside what it edits. What is kept goes to the draft. */
+export function EditorShell({ label, width, busy = false, onSubmit, onClose, target, children }: EditorShellProps) {
+  const keep = (event: FormEvent) => {
+    event.preventDefault();
+    onSubmit();
+  };
+  // A list that is unfolded takes the key for itself.
+  const leave = (event: KeyboardEvent<HTMLFormElement>) => {
+    if (event.key === 'Escape' && !(event.target instanceof HTMLElement && event.target.getAttribute('aria-expanded') === 'true')) {
+      event.stopPropagation();
+      onClose();
+    }
+  };
+  return (
+    <Popover opened onClose={onClose} trapFocus returnFocus withArrow position="bottom-start" width={width} closeOnEscape>
+      <Popover.Target>{target}</Popover.Target>
+      <Popover.Dropdown className="editor">
+        <form onSubmit={keep} onKeyDownCapture={leave} noValidate aria-label={label}>
+          {children}
+          <div className="editor-acts">
+            <Button type="button" variant="default" onClick={onClose}>
+              Leave
+            </Button>
+            <Button type="submit" loading={busy}>
+              Keep in the draft
+            </Button>
+          </div>
+        </form>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
