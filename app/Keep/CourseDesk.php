@@ -76,6 +76,8 @@ final readonly class CourseDesk
                 $revision?->number,
                 $revision === null ? null : $this->clock->words($revision->published_at->getTimestamp()),
                 $draft === null ? 0 : count(Differences::between($live, $draft)->sentences),
+                $course->draft?->publish_at === null ? null : $this->clock->words($course->draft->publish_at->getTimestamp()),
+                $course->draft?->publish_refused !== null,
             );
         }
 

@@ -165,6 +165,30 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    protected function type(string $keys): void
+    {
+        // A dialog takes the focus a moment after it has come.
+        usleep(350_000);
+        $this->typeAtFocus($keys);
+    }
+
+    protected function keys(string $held, string $key): void
+    {
+        $this->browser->getKeyboard()->pressKey($held)->pressKey($key)->releaseKey($key)->releaseKey($held);
+    }
+
+    protected function focusGrid(): void
+    {
+        usleep(350_000);
+        $this->browser->executeScript('document.querySelector(".scroll").scrollTop = 0; document.querySelector("tbody tr td").focus()');
+    }
+
+    /** Puts the focus on the field with this label, as Tab would sooner or later. */
+    protected function focusField(string $label): void
+    {
+        $this->browser->executeScript('[...document.querySelectorAll("label")].find((one) => one.textContent.includes(arguments[0])).control.focus()', [$label]);
+    }
+
     protected function waitForFocus(string $css): void
     {
         $this->browser->wait(self::WAIT, 100)->until(

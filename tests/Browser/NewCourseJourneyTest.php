@@ -27,14 +27,14 @@ final class NewCourseJourneyTest extends BrowserTestCase
         $this->focusGrid();
         $this->type('n');
         $this->waitForFocus('.mantine-Modal-content textarea');
-        $this->type('Reaming'.Keys::ENTER.'Brushing out');
+        $this->type(implode(Keys::ENTER, ['Reaming', 'Raking out', 'Hooks', 'Irons', 'Mallets', 'Gauging', 'Oiling', 'Brushing out']));
         $this->keys(Keys::CONTROL, Keys::ENTER);
         $this->waitForText('tr.lesson', 'Brushing out');
         $this->waitUntilGone('.mantine-Modal-content');
 
         // The second module opens two days after the one before; the first lesson is a sample.
         $this->focusGrid();
-        $this->type(Keys::ARROW_DOWN.Keys::ARROW_DOWN.Keys::ARROW_DOWN.Keys::ENTER);
+        $this->type(str_repeat(Keys::ARROW_DOWN, 9).Keys::ENTER);
         $this->waitForText('.editor', 'Oakum opens');
         $this->choose(4);
         $this->find('.editor input[inputmode]');
@@ -48,15 +48,48 @@ final class NewCourseJourneyTest extends BrowserTestCase
 
         // Pitch goes up, back by undo, up again by redo.
         $this->focusGrid();
-        $this->type(str_repeat(Keys::ARROW_DOWN, 4));
+        $this->type(str_repeat(Keys::ARROW_DOWN, 10));
         $this->keys(Keys::ALT, Keys::ARROW_UP);
-        $this->waitForText('tbody tr:nth-child(4)', 'Pitch');
+        $this->waitForText('tbody tr:nth-child(10)', 'Pitch');
         $this->keys(Keys::CONTROL, 'z');
-        $this->waitForText('tbody tr:nth-child(4)', 'Oakum');
+        $this->waitForText('tbody tr:nth-child(10)', 'Oakum');
         $this->keys(Keys::CONTROL, 'y');
-        $this->waitForText('tbody tr:nth-child(4)', 'Pitch');
+        $this->waitForText('tbody tr:nth-child(10)', 'Pitch');
         $this->keys(Keys::CONTROL, 'z');
-        $this->waitForText('tbody tr:nth-child(4)', 'Oakum');
+        $this->waitForText('tbody tr:nth-child(10)', 'Oakum');
+
+        // The modules come one after the other, and the course has two tiers; Oakum is for the higher one.
+        $this->named('change')->sendKeys(Keys::ENTER);
+        $this->waitForFocus('.courseform input');
+        $this->focusField('Tiers');
+        $this->type('hand, foreman');
+        $this->focusField('Its modules one after the other');
+        $this->type(' '.Keys::ENTER);
+        $this->waitUntilGone('.mantine-Modal-content');
+        $this->focusGrid();
+        $this->type(str_repeat(Keys::ARROW_DOWN, 9).Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ENTER);
+        $this->waitForText('.editor', 'Every pass');
+        $this->type(' ');
+        $this->waitForText('.editor', 'Passes of these tiers');
+        $this->type(Keys::TAB.Keys::TAB.' '.Keys::ENTER);
+        $this->waitForText('td[data-row=oakum][data-column=forWhom]', 'foreman');
+        $this->waitForText('td[data-row=oakum][data-column=after]', 'in its turn');
+
+        // Pitch opens on a date, the first module some days after joining.
+        $this->focusGrid();
+        $this->type(str_repeat(Keys::ARROW_DOWN, 10).Keys::ENTER);
+        $this->waitForText('.editor', 'Pitch opens');
+        $this->choose(2);
+        $this->find('.editor input[type=datetime-local]');
+        $this->type(Keys::TAB.'03032027'.Keys::TAB.'0900AM'.Keys::ENTER);
+        $this->waitForText('td[data-row=pitch][data-column=opens]', 'Mar 2027, 09:00');
+        $this->focusGrid();
+        $this->type(Keys::ENTER);
+        $this->waitForText('.editor', 'Seams opens');
+        $this->choose(3);
+        $this->find('.editor input[inputmode]');
+        $this->type(Keys::TAB.'1'.Keys::ENTER);
+        $this->waitForText('td[data-row=seams][data-column=opens]', '1 day after joining');
 
         $this->named('Review')->sendKeys(Keys::ENTER);
         $this->waitForText('.publish', 'is published for the first time');
@@ -69,24 +102,6 @@ final class NewCourseJourneyTest extends BrowserTestCase
         $this->browser->manage()->deleteAllCookies();
         $this->visit('/courses/caulking-for-beginners');
         $this->waitForText('#reaming', 'A sample, open to everyone');
-    }
-
-    private function type(string $keys): void
-    {
-        // A dialog takes the focus a moment after it has come.
-        usleep(350_000);
-        $this->typeAtFocus($keys);
-    }
-
-    private function keys(string $held, string $key): void
-    {
-        $this->browser->getKeyboard()->pressKey($held)->pressKey($key)->releaseKey($key)->releaseKey($held);
-    }
-
-    private function focusGrid(): void
-    {
-        usleep(350_000);
-        $this->browser->executeScript('document.querySelector(".scroll").scrollTop = 0; document.querySelector("tbody tr td").focus()');
     }
 
     /** In the list of rules that has the focus: the n-th below the present one. */

@@ -30,4 +30,21 @@ final class ConditionInput
 
         return (object) array_map(self::part(...), $input);
     }
+
+    /**
+     * Labels that nobody has typed yet: the format takes any text, a person means something by it.
+     *
+     * @return array<string, string> messages by the part, as in `only.all.1.label`
+     */
+    public static function emptyLabels(mixed $condition, string $at = 'only'): array
+    {
+        $found = [];
+        foreach (is_array($condition) || $condition instanceof \stdClass ? (array) $condition : [] as $key => $part) {
+            $found += $key === 'label' && is_string($part) && trim($part) === ''
+                ? ["{$at}.label" => 'Please type a label.']
+                : self::emptyLabels($part, "{$at}.{$key}");
+        }
+
+        return $found;
+    }
 }

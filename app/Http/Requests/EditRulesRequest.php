@@ -15,6 +15,7 @@ use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
 
 /** One rule, set for one row or for many at once. What the rule itself allows is checked by the core; this only shapes it. */
 final class EditRulesRequest extends FormRequest
@@ -79,6 +80,18 @@ final class EditRulesRequest extends FormRequest
             'time' => ['nullable', 'date_format:H:i'],
             'weekday' => ['nullable', 'integer', 'between:1,7'],
         ];
+    }
+
+    /** @return list<\Closure(Validator): void> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            if ($this->input('set') === 'only') {
+                foreach (ConditionInput::emptyLabels(ConditionInput::read($this->input('value'))) as $at => $message) {
+                    $validator->errors()->add($at, $message);
+                }
+            }
+        }];
     }
 
     /** @return array<string, string> */

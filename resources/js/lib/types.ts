@@ -50,6 +50,8 @@ export interface CourseRow {
   revision: number | null;
   publishedAt: string | null;
   changes: number;
+  goesLive: string | null;
+  notPublished: boolean;
 }
 
 export interface CourseSettings {

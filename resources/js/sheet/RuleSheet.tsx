@@ -52,9 +52,23 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
       return <b className={look}>{text}</b>;
     }
     const control = (
-      <button type="button" className={look} data-word={name} aria-label={`${WORD_NAMES[name] ?? name}: ${text}`} onClick={() => onEdit(name)}>
+      // A button would not break over lines as the sentence around it does.
+      <span
+        role="button"
+        tabIndex={0}
+        className={look}
+        data-word={name}
+        aria-label={`${WORD_NAMES[name] ?? name}: ${text}`}
+        onClick={() => onEdit(name)}
+        onKeyDown={(event) => {
+          if (event.target === event.currentTarget && (event.key === 'Enter' || event.key === ' ')) {
+            event.preventDefault();
+            onEdit(name);
+          }
+        }}
+      >
         {text}
-      </button>
+      </span>
     );
     return editing === name ? (
       <RuleEditor course={course} version={version} plan={plan} names={names} column={name} row={first.rule} rows={rows} onClose={() => onEdit(null)}>

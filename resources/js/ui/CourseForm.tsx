@@ -14,7 +14,7 @@ export interface CourseFormProps {
 
 /** The course itself: its state, its season and all its doors, edited together. */
 export function CourseForm({ course, version, settings, onClose }: CourseFormProps) {
-  const form = useForm({ ...settings, opens: settings.opens ?? '', closes: settings.closes ?? '', version, rule: '' });
+  const form = useForm({ ...settings, opens: settings.opens ?? '', closes: settings.closes ?? '', guestPhrase: settings.guestPhrase ?? '', version, rule: '' });
   const submit = (event: FormEvent) => {
     event.preventDefault();
     form.post(keepAddress(course, '/draft/course'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
@@ -76,6 +76,13 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
             <legend>Guest door</legend>
             {check('guestsOpen', 'Open to whoever has the link')}
             {check('guestsDefault', 'They see what says nothing of guests')}
+            <TextInput
+              label="Pass phrase (left empty: the link is enough)"
+              autoComplete="off"
+              value={form.data.guestPhrase}
+              error={form.errors.guestPhrase}
+              onChange={(event) => form.setData('guestPhrase', event.currentTarget.value)}
+            />
           </fieldset>
           <fieldset>
             <legend>Observer door</legend>

@@ -46,6 +46,8 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
   const dragged = useRef<string[]>([]);
   const [wantsFocus, setWantsFocus] = useState(false);
   const anchor = useRef(0);
+  /** The focus is on its way to the other end of a selection: its beginning stays. */
+  const extending = useRef(false);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroll.current,
@@ -167,9 +169,8 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
       event.preventDefault();
       if (event.shiftKey) {
         selectTo(Math.max(0, Math.min(rows.length - 1, step[0])));
-      } else {
-        anchor.current = Math.max(0, Math.min(rows.length - 1, step[0]));
       }
+      extending.current = event.shiftKey;
       move(step[0], step[1]);
     } else if (event.key === 'Escape' && selected !== undefined && selected.size > 0) {
       onSelect?.(new Set());
@@ -262,6 +263,10 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                     tabIndex={item.index === focused.row && at === focused.column ? 0 : -1}
                     onFocus={() => {
                       setFocus({ row: item.index, column: at });
+                      if (!extending.current) {
+                        anchor.current = item.index;
+                      }
+                      extending.current = false;
                       onFocusRow?.(row);
                     }}
                     onClick={() => onActivate?.(index, at, false)}

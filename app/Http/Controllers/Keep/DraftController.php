@@ -11,6 +11,7 @@ use App\Actions\EditDraft;
 use App\Actions\PublishDraft;
 use App\Actions\RedoDraftEdit;
 use App\Actions\UndoDraftEdit;
+use App\Http\Pages\Keep\ConditionWords;
 use App\Http\Requests\ConditionInput;
 use App\Http\Requests\DraftRequest;
 use App\Http\Requests\EditCourseRequest;
@@ -104,7 +105,10 @@ final readonly class DraftController
     /** Reads a condition back while it is being built. Nothing is saved. */
     public function condition(Request $request, Course $course, CourseDesk $desk): JsonResponse
     {
-        return new JsonResponse($desk->conditionWords($course, ConditionInput::read($request->input('only'))));
+        $only = ConditionInput::read($request->input('only'));
+        $read = $desk->conditionWords($course, $only);
+
+        return new JsonResponse(new ConditionWords($read->words, $read->errors + ConditionInput::emptyLabels($only)));
     }
 
     public function undo(DraftRequest $request, Course $course, UndoDraftEdit $undo): RedirectResponse

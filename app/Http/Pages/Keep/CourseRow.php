@@ -17,6 +17,8 @@ final readonly class CourseRow
      * @param  ?int  $revision  the number of the live one
      * @param  ?string  $publishedAt  in words
      * @param  int  $changes  how many wait in the draft
+     * @param  ?string  $goesLive  the time set for the draft, in words
+     * @param  bool  $notPublished  the draft should have gone live and did not
      */
     public function __construct(
         #[OA\Property] public string $key,
@@ -28,6 +30,8 @@ final readonly class CourseRow
         #[OA\Property] public ?int $revision,
         #[OA\Property] public ?string $publishedAt,
         #[OA\Property] public int $changes,
+        #[OA\Property] public ?string $goesLive,
+        #[OA\Property] public bool $notPublished,
     ) {
     }
 }

@@ -1,5 +1,5 @@
 import { Link, useForm } from '@inertiajs/react';
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Button, FileInput, Modal, Select, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 
 import { keepAddress } from '../../lib/address';
@@ -30,46 +30,65 @@ function NoCourses() {
         <b>No course yet.</b> A course is an outline of modules and lessons with rules for who sees what, and when.
       </p>
       <p>
-        Begin with <i>New course</i>, or bring one in from a plan file: <code>php artisan keep:import-plan FILE</code>
+        Begin with <i>New course</i>: from nothing, or from a plan file.
       </p>
     </div>
   );
 }
 
+const FROM_FILE = '/file';
+
 function NewCourse({ courses, onClose }: { courses: CourseRow[]; onClose: () => void }) {
-  const form = useForm({ title: '', like: '' });
+  const form = useForm({ title: '', like: '', plan: null as File | null });
+  const fromFile = form.data.like === FROM_FILE;
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    form.post('/keep/courses');
+    form.transform((data) => (fromFile ? { plan: data.plan } : { title: data.title, like: data.like }));
+    form.post(fromFile ? '/keep/courses/plan-file' : '/keep/courses');
   };
   return (
     <Modal opened onClose={onClose} title="New course">
       <form onSubmit={submit} className="review" noValidate>
-        <TextInput
-          label="Title"
-          data-autofocus
-          maxLength={255}
-          value={form.data.title}
-          error={form.errors.title}
-          onChange={(event) => form.setData('title', event.currentTarget.value)}
-        />
-        {courses.length > 0 && (
-          <Select
-            label="Outline and rules"
-            data={[{ value: '', label: 'From nothing' }, ...courses.map(({ key, title }) => ({ value: key, label: `Like ${title}` }))]}
-            value={form.data.like}
-            error={form.errors.like}
-            allowDeselect={false}
-            onChange={(like) => form.setData('like', like ?? '')}
+        {!fromFile && (
+          <TextInput
+            label="Title"
+            data-autofocus
+            maxLength={255}
+            value={form.data.title}
+            error={form.errors.title}
+            onChange={(event) => form.setData('title', event.currentTarget.value)}
           />
         )}
-        <p className="soft">Nobody sees it before it is published.</p>
+        <Select
+          label="Outline and rules"
+          data={[
+            { value: '', label: 'From nothing' },
+            ...courses.map(({ key, title }) => ({ value: key, label: `Like ${title}` })),
+            { value: FROM_FILE, label: 'From a plan file' },
+          ]}
+          value={form.data.like}
+          error={form.errors.like}
+          allowDeselect={false}
+          onChange={(like) => form.setData('like', like ?? '')}
+        />
+        {fromFile && (
+          <FileInput
+            label="Plan file (silent-keep.plan/1, JSON)"
+            accept=".json,application/json"
+            placeholder="Choose a file"
+            classNames={{ error: 'offences' }}
+            value={form.data.plan}
+            error={form.errors.plan}
+            onChange={(plan) => form.setData('plan', plan)}
+          />
+        )}
+        <p className="soft">{fromFile ? 'All the courses in the file, or none. ' : ''}Nobody sees it before it is published.</p>
         <div className="review-acts">
           <Button type="button" variant="default" onClick={onClose}>
             Leave
           </Button>
           <Button type="submit" loading={form.processing}>
-            Make the course
+            {fromFile ? 'Read the file' : 'Make the course'}
           </Button>
         </div>
       </form>
@@ -119,7 +138,11 @@ function Row({ course }: { course: CourseRow }) {
       <td className="num">{course.lessons}</td>
       <td className="num">{course.holders}</td>
       <td>{course.revision === null ? 'not yet' : `revision ${course.revision}, ${course.publishedAt}`}</td>
-      <td>{course.changes === 0 ? '' : <b>{counted(course.changes, 'change')}</b>}</td>
+      <td>
+        {course.changes === 0 ? '' : <b>{counted(course.changes, 'change')}</b>}
+        {course.goesLive !== null && <span className="soft">, live {course.goesLive}</span>}
+        {course.notPublished && <span className="takes">, did not go live</span>}
+      </td>
     </tr>
   );
 }

@@ -26,7 +26,8 @@ export default function History({ course, revisions, mayEdit }: HistoryPage) {
             <h1>History</h1>
           </div>
           <p className="doors">
-            <Link href={keepAddress(course.key)}>{course.title}</Link> · every publication, the newest first
+            <Link href={keepAddress(course.key)}>{course.title}</Link> · every publication, the newest first ·{' '}
+            <a href={keepAddress(course.key, '/plan.json')}>plan file of what is live</a>
           </p>
         </div>
       </div>

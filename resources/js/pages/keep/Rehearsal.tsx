@@ -1,16 +1,18 @@
-import { Link, useForm } from '@inertiajs/react';
+import { Link, router, useForm } from '@inertiajs/react';
 import { Button, TextInput } from '@mantine/core';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useEffect, useState } from 'react';
 
-import { keepAddress } from '../../lib/address';
-import type { CourseHead, EffectCount, KindRow, RehearsalPage, RehearsalRow, Sentence } from '../../lib/types';
+import { keepAddress, withQuery } from '../../lib/address';
+import { postJson } from '../../lib/http';
+import type { CourseHead, EffectCount, KindRow, RehearsalPage, RehearsalProgress, RehearsalRow, Sentence } from '../../lib/types';
 import { counted, plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 
 const TAKES = new Set(['lose', 'pause', 'lose_work', 'shorter', 'never', 'later']);
 
-export default function Rehearsal({ course, changes, people, untilWords, totals, rows, kinds, losers, mayEdit }: RehearsalPage) {
+export default function Rehearsal(page: RehearsalPage) {
+  const { course, changes, editors, finished, people, setFor, atWords, kept, untilWords, totals, rows, kinds, losers, mayEdit } = page;
   return (
     <KeepShell title={`Rehearsal of ${course.title}`}>
       <div className="head">
@@ -19,23 +21,89 @@ export default function Rehearsal({ course, changes, people, untilWords, totals,
             <h1>Rehearsal</h1>
           </div>
           <p className="doors">
-            <Link href={keepAddress(course.key)}>{course.title}</Link> · looked at {counted(people, 'person', 'people')} who hold something of it,
-            ahead to {untilWords}
+            <Link href={keepAddress(course.key)}>{course.title}</Link>
+            {finished &&
+              ` · looked at ${counted(people, 'person', 'people')} who hold something of it, as if published ${setFor === null ? 'now' : atWords}, ahead to ${untilWords}`}
+            {finished && kept && (
+              <>
+                {' '}
+                · reckoned {atWords},{' '}
+                <Link href={withQuery(keepAddress(course.key, '/rehearsal'), { for: setFor, anew: 1 })}>rehearse anew</Link>
+              </>
+            )}
           </p>
         </div>
       </div>
       <main className="rehearsal review">
         <div className="rehearsal-main">
-          <section aria-label="In all">
-            <h2>{totals.length === 0 ? 'Nobody who holds something of this course is touched.' : 'Of those who hold something of it'}</h2>
-            {totals.length > 0 && <Totals totals={totals} />}
-          </section>
-          {rows.length > 0 && <Items rows={rows} />}
-          {kinds.length > 0 && <Kinds kinds={kinds} />}
+          {finished ? (
+            <>
+              <section aria-label="In all">
+                <h2>{totals.length === 0 ? 'Nobody who holds something of this course is touched.' : 'Of those who hold something of it'}</h2>
+                {totals.length > 0 && <Totals totals={totals} />}
+              </section>
+              {rows.length > 0 && <Items rows={rows} />}
+              {kinds.length > 0 && <Kinds kinds={kinds} />}
+            </>
+          ) : (
+            <Progress course={course.key} setFor={setFor} people={people} of={page.of} />
+          )}
         </div>
-        <PublishBlock course={course} changes={changes} losers={losers} mayEdit={mayEdit} />
+        <PublishBlock key={course.draftVersion} course={course} changes={changes} editors={editors} finished={finished} setFor={setFor} losers={losers} mayEdit={mayEdit} />
       </main>
     </KeepShell>
+  );
+}
+
+interface ProgressProps {
+  course: string;
+  setFor: string | null;
+  people: number;
+  of: number;
+}
+
+/** Goes on with a long rehearsal while somebody looks; it can be left, and goes on when the page is opened again. */
+function Progress({ course, setFor, people, of }: ProgressProps) {
+  const [done, setDone] = useState(people);
+  const [stopped, setStopped] = useState(false);
+  useEffect(() => {
+    let left = false;
+    const goOn = async () => {
+      const progress = await postJson<RehearsalProgress>(keepAddress(course, '/rehearsal'), { for: setFor });
+      if (left) {
+        return;
+      }
+      if (progress === null) {
+        setStopped(true);
+      } else if (progress.finished) {
+        router.reload();
+      } else {
+        setDone(progress.people);
+        void goOn();
+      }
+    };
+    void goOn();
+    return () => {
+      left = true;
+    };
+  }, [course, setFor]);
+  return (
+    <section aria-label="Progress" className="progress">
+      <h2>Looking at everybody who holds something of it</h2>
+      <progress max={of} value={done} aria-label="People looked at" />
+      <p role="status">
+        {stopped ? (
+          <>
+            It stopped: the server did not answer, or the draft is gone.{' '}
+            <button type="button" className="linklike" onClick={() => router.reload()}>
+              Go on
+            </button>
+          </>
+        ) : (
+          `${done.toLocaleString('en')} of ${of.toLocaleString('en')} people. You can leave this page; it goes on from here when you come back.`
+        )}
+      </p>
+    </section>
   );
 }
 
@@ -113,18 +181,15 @@ function Kinds({ kinds }: { kinds: KindRow[] }) {
 interface PublishBlockProps {
   course: CourseHead;
   changes: Sentence[];
+  editors: string[];
+  finished: boolean;
+  setFor: string | null;
   losers: number;
   mayEdit: boolean;
 }
 
-function PublishBlock({ course, changes, losers, mayEdit }: PublishBlockProps) {
-  const [discarding, setDiscarding] = useState(false);
-  const form = useForm({ version: course.draftVersion, note: '' });
+function PublishBlock({ course, changes, editors, finished, setFor, losers, mayEdit }: PublishBlockProps) {
   const count = counted(changes.length, 'change');
-  const publish = (event: FormEvent) => {
-    event.preventDefault();
-    form.post(keepAddress(course.key, '/revisions'));
-  };
   return (
     <aside className="publish">
       <h2>{count} in the draft</h2>
@@ -135,49 +200,121 @@ function PublishBlock({ course, changes, losers, mayEdit }: PublishBlockProps) {
           </li>
         ))}
       </ol>
-      {mayEdit ? (
-        <form onSubmit={publish}>
-          {losers > 0 && (
-            <p className="takes">
-              Publishing takes something from {counted(losers, 'person', 'people')}, or puts it off.
-            </p>
-          )}
-          <TextInput
-            label="Note for the history (may be left empty)"
-            maxLength={255}
-            value={form.data.note}
-            error={form.errors.note}
-            onChange={(event) => form.setData('note', event.currentTarget.value)}
-          />
-          <Button type="submit" loading={form.processing} fullWidth>
-            Publish {count}
-          </Button>
-          <p>It is live from that moment, and can be taken back in one step.</p>
-          {discarding ? (
-            <div className="review-acts">
-              <span>All {count} would be lost.</span>
-              <Button
-                type="button"
-                variant="outline"
-                color="red"
-                loading={form.processing}
-                onClick={() => form.delete(keepAddress(course.key, '/draft'))}
-              >
-                Throw {changes.length === 1 ? 'it' : `all ${changes.length}`} away
-              </Button>
-              <Button type="button" variant="default" onClick={() => setDiscarding(false)}>
-                Keep the draft
-              </Button>
-            </div>
-          ) : (
-            <button type="button" className="linklike" onClick={() => setDiscarding(true)}>
-              Discard the draft…
+      {editors.length > 0 && <p>By {editors.join('; ')}.</p>}
+      {course.goesLive !== null && (
+        <p className={course.goesLiveAsIs ? 'set' : 'takes'}>
+          {course.goesLiveAsIs ? `Set to go live ${course.goesLive}. ` : `It was set to go live ${course.goesLive}, but has been changed since: as it is, it will not. `}
+          {mayEdit && (
+            <button
+              type="button"
+              className="linklike"
+              onClick={() => router.delete(keepAddress(course.key, '/publication'), { data: { version: course.draftVersion }, preserveScroll: true, preserveState: true })}
+            >
+              Take the time back
             </button>
           )}
-        </form>
-      ) : (
-        <p className="soft">Only administrators publish.</p>
+        </p>
       )}
+      {!mayEdit ? (
+        <p className="soft">Only administrators publish.</p>
+      ) : finished ? (
+        <PublishForm course={course} count={count} setFor={setFor} losers={losers} />
+      ) : (
+        <p className="soft">It can be published once the rehearsal is finished.</p>
+      )}
+      {mayEdit && <Discard course={course} changes={changes.length} />}
     </aside>
+  );
+}
+
+interface PublishFormProps {
+  course: CourseHead;
+  count: string;
+  setFor: string | null;
+  losers: number;
+}
+
+function PublishForm({ course, count, setFor, losers }: PublishFormProps) {
+  const [later, setLater] = useState(setFor !== null);
+  const form = useForm({ version: course.draftVersion, note: '', at: setFor ?? '' });
+  const publish = (event: FormEvent) => {
+    event.preventDefault();
+    if (later) {
+      form.put(keepAddress(course.key, '/publication'));
+    } else {
+      form.post(keepAddress(course.key, '/revisions'));
+    }
+  };
+  const rehearseFor = (at: string | null) =>
+    router.get(withQuery(keepAddress(course.key, '/rehearsal'), { for: at }), {}, { preserveState: true, preserveScroll: true, replace: true });
+  const choose = (toLater: boolean) => {
+    setLater(toLater);
+    if (!toLater && setFor !== null) {
+      rehearseFor(null);
+    }
+  };
+  return (
+    <form onSubmit={publish} noValidate>
+      {losers > 0 && <p className="takes">Publishing takes something from {counted(losers, 'person', 'people')}, or puts it off.</p>}
+      <fieldset className="whenlive">
+        <legend>When</legend>
+        <label>
+          <input type="radio" name="when" checked={!later} onChange={() => choose(false)} /> At once
+        </label>
+        <label>
+          <input type="radio" name="when" checked={later} onChange={() => choose(true)} /> At a set time
+        </label>
+      </fieldset>
+      {later && (
+        <>
+          <TextInput
+            type="datetime-local"
+            label="Day and time, school time"
+            value={form.data.at}
+            error={form.errors.at}
+            onChange={(event) => form.setData('at', event.currentTarget.value)}
+            onBlur={() => form.data.at !== '' && form.data.at !== setFor && rehearseFor(form.data.at)}
+          />
+          <p>What is shown beside this is then reckoned for that time. If the draft is changed before, it does not go live, and the course says so.</p>
+        </>
+      )}
+      <TextInput
+        label="Note for the history (may be left empty)"
+        maxLength={255}
+        value={form.data.note}
+        error={form.errors.note}
+        onChange={(event) => form.setData('note', event.currentTarget.value)}
+      />
+      <Button type="submit" loading={form.processing} fullWidth>
+        {later ? `Set the time for ${count}` : `Publish ${count}`}
+      </Button>
+      {!later && <p>It is live from that moment, and can be taken back in one step.</p>}
+    </form>
+  );
+}
+
+function Discard({ course, changes }: { course: CourseHead; changes: number }) {
+  const [discarding, setDiscarding] = useState(false);
+  return discarding ? (
+    <div className="review-acts">
+      <span>All {counted(changes, 'change')} would be lost.</span>
+      <Button
+        type="button"
+        variant="outline"
+        color="red"
+        onClick={() => router.delete(keepAddress(course.key, '/draft'), { data: { version: course.draftVersion } })}
+      >
+        Throw {changes === 1 ? 'it' : `all ${changes}`} away
+      </Button>
+      <Button type="button" variant="default" onClick={() => setDiscarding(false)}>
+        Keep the draft
+      </Button>
+    </div>
+  ) : (
+    <p>
+      <button type="button" className="linklike" onClick={() => setDiscarding(true)}>
+        Discard the draft…
+      </button>
+    </p>
   );
 }
