@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Keep\CourseDocument;
+use App\Keep\Plans;
 use App\Keep\SchoolOf;
+use App\Keep\Viewers;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\DraftEdit;
@@ -17,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
+use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
@@ -45,6 +48,35 @@ final class RehearsalTest extends TestCase
         foreach (['lose', 'pause', 'never', 'gain'] as $effect) {
             self::assertNotContains('Halvard Skog', self::names($rows, 'The garboard', $effect));
         }
+    }
+
+    public function test_what_it_says_of_three_people_is_what_deciding_before_and_after_says(): void
+    {
+        $this->edit(0, 'opens', ['m-tools'], ['plan' => 'weekly', 'rule' => 'after_start', 'days' => 3, 'time' => '09:00']);
+        $this->edit(1, 'tiers', ['l-garboard'], ['value' => ['journeyman']]);
+        $rows = $this->rehearsal()['rows'];
+        $before = CourseDocument::fromJson((string) $this->course()->liveRevision?->document);
+        $after = CourseDocument::fromJson(Draft::query()->firstOrFail()->document);
+        $seen = 0;
+        foreach (['Sindre Aune', 'Torvald Moe', 'Sunniva Dahl'] as $name) {
+            $viewer = app(Viewers::class)->of(Person::query()->where('name', $name)->firstOrFail(), $this->course());
+            [$was, $is] = array_map(static function (CourseDocument $document) use ($viewer): array {
+                $open = [];
+                foreach (app(Plans::class)->of($document)->decide($viewer, Instant::parse(self::NOW)) as $decision) {
+                    $open[$decision->item] = $decision->state === State::Open;
+                }
+
+                return $open;
+            }, [$before, $after]);
+            foreach ($after->items() as $item) {
+                $title = CourseDocument::titleOf($item);
+                $lost = [...self::names($rows, $title, 'lose'), ...self::names($rows, $title, 'pause')];
+                self::assertSame($is[$item->key] && ! $was[$item->key], in_array($name, self::names($rows, $title, 'gain'), true), "{$name} gains {$title}");
+                self::assertSame($was[$item->key] && ! $is[$item->key], in_array($name, $lost, true), "{$name} loses {$title}");
+                $seen += $is[$item->key] === $was[$item->key] ? 0 : 1;
+            }
+        }
+        self::assertGreaterThan(2, $seen);
     }
 
     public function test_its_numbers_are_those_of_the_command_on_the_same_data(): void

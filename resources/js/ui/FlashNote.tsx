@@ -9,7 +9,7 @@ export function FlashNote() {
   const { flash } = useShared();
   const [closed, setClosed] = useState<typeof flash>(null);
   // A question is asked by the page it belongs to.
-  const shown = flash !== null && flash !== closed && flash.kind !== 'asks' ? flash : null;
+  const shown = flash !== null && flash !== closed && flash.kind !== 'asks' && flash.kind !== 'collision' ? flash : null;
   return (
     <div role="status" aria-live="polite">
       {shown !== null && (

@@ -5,6 +5,9 @@ import type { OutlineRow } from '../lib/types';
 
 const ROW_HEIGHT = 34;
 
+/** Of the heads, which stay in sight above the rows. */
+const HEAD_HEIGHT = 56;
+
 export interface GridColumn {
   id: string;
   /** Of the column in pixels; left out: a share of what is left. */
@@ -53,6 +56,8 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
     getScrollElement: () => scroll.current,
     estimateSize: () => ROW_HEIGHT,
     overscan: 12,
+    scrollMargin: HEAD_HEIGHT,
+    scrollPaddingStart: HEAD_HEIGHT,
     initialRect: { width: 1280, height: 800 },
   });
   const focused = { row: Math.min(focus.row, rows.length - 1), column: Math.min(focus.column, columns.length - 1) };
@@ -94,7 +99,7 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
   const atFirst = useRef(startAt === null ? null : focus.row);
   useEffect(() => {
     if (atFirst.current !== null) {
-      virtual.scrollToIndex(atFirst.current);
+      virtual.scrollToIndex(atFirst.current, { align: 'center' });
       atFirst.current = null;
     }
   }, [virtual]);
@@ -187,8 +192,8 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
   const filled = columns.some((column) => column.width === undefined);
   const least = columns.reduce((sum, column) => sum + (column.width ?? 90), 288);
   const items = virtual.getVirtualItems();
-  const before = items[0]?.start ?? 0;
-  const after = virtual.getTotalSize() - (items[items.length - 1]?.end ?? 0);
+  const before = (items[0]?.start ?? HEAD_HEIGHT) - HEAD_HEIGHT;
+  const after = virtual.getTotalSize() - ((items[items.length - 1]?.end ?? HEAD_HEIGHT) - HEAD_HEIGHT);
   return (
     <div className="scroll" ref={scroll}>
       <table className="grid" role="grid" aria-rowcount={rows.length + 1} style={{ minWidth: least }} onKeyDown={onKeyDown}>
