@@ -62,12 +62,19 @@ final readonly class CompiledDecider
     public function answers(Viewer $viewer, int $at): Answers
     {
         $masks = $this->viewer($viewer, $at);
-        $routes = $masks->routes($at);
-        [$open, $works] = $masks->openBy($routes);
-        $states = self::letters($open, $masks->hidden($open));
+        [$open] = $masks->open($at);
+
+        return $this->spellOut($masks, $at, $this->nextChanges($masks, $at, $open, self::letters($open, $masks->hidden($open))));
+    }
+
+    /** @param  list<?StateChange>  $next  what time will change first, found already */
+    public function spellOut(ViewerMasks $viewer, int $at, array $next): Answers
+    {
+        $routes = $viewer->routes($at);
+        [$open, $works] = $viewer->openBy($routes);
         [$via, $routeOf] = $this->via($routes, $open);
 
-        return new Answers($this->compiled->outline, $states, $via, $routeOf, $works, Why::of($masks, $at, $open), $this->nextChanges($masks, $at, $open, $states));
+        return new Answers($this->compiled->outline, self::letters($open, $viewer->hidden($open)), $via, $routeOf, $works, Why::of($viewer, $at, $open), $next);
     }
 
     /**

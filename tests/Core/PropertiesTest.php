@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use SilentKeep\Core\Compiled\Chronicle;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
@@ -40,6 +41,26 @@ final class PropertiesTest extends TestCase
             $states = implode('', array_map(static fn (Standing $standing): string => $standing->state->value[0], $decider->glance($viewer, $at)->standings));
             self::assertSame($states, $compiled->states($compiled->viewer($viewer, $at), $at));
         });
+    }
+
+    #[DataProvider('seeds')]
+    public function test_a_chronicle_holds_the_answers_of_every_instant(int $seed): void
+    {
+        $this->forViewers($seed, static function (Decider $decider, Viewer $viewer, int $at): void {
+            $compiled = CompiledDecider::of($decider->prepared);
+            $from = $at - mt_rand(0, 60) * 86400;
+            $chronicle = (new Chronicle($compiled))->of($viewer, $from);
+            $instants = array_keys($chronicle);
+            self::assertSame($from, $instants[0]);
+            $asked = [$from, $at, ...array_map(static fn (): int => $from + mt_rand(0, 200 * 86400), range(1, 4))];
+            foreach ($instants as $instant) {
+                array_push($asked, $instant, max($from, $instant - 1));
+            }
+            foreach ($asked as $when) {
+                $holds = max(array_filter($instants, static fn (int $instant): bool => $instant <= $when));
+                self::assertSame(self::answer($compiled->decide($viewer, $when)), self::answer($chronicle[$holds]->decisions()), "at {$when}");
+            }
+        }, viewers: 3);
     }
 
     #[DataProvider('seeds')]
