@@ -19,6 +19,8 @@ use App\Http\Pages\Keep\WorkspacePage;
 use App\Keep\Edits\CannotEdit;
 use App\Keep\Edits\DeleteItems;
 use App\Keep\Edits\OutlineTree;
+use App\Keep\Vantages\Look;
+use App\Keep\Vantages\See;
 use App\Keep\Views\RuleTable;
 use App\Keep\Views\Sightlines;
 use App\Keep\Words\Differences;
@@ -84,18 +86,13 @@ final readonly class CourseDesk
         return $rows;
     }
 
-    /**
-     * @param  ?int  $at  the instant of Sightlines; null: now
-     * @param  array<array-key, int>  $days
-     */
-    public function workspace(Course $course, string $lens, ?string $plan, ?int $at, array $days, bool $asPublished, bool $mayEdit): WorkspacePage
+    public function workspace(Course $course, string $lens, ?string $plan, Look $look, bool $mayEdit): WorkspacePage
     {
         [$live, $draft] = self::documents($course);
         $document = $draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.');
         $plans = self::planNames($document);
         $plan = in_array($plan, $plans, true) ? $plan : (self::text($document->course, 'main_plan') ?: ($plans[0] ?? null));
-        $showDraft = $draft !== null && ! ($asPublished && $live !== null);
-        $seen = $showDraft ? $draft : $live ?? $document;
+        $seen = $look->see === See::Published ? $live ?? $document : $document;
         $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
 
         return new WorkspacePage(
@@ -110,7 +107,13 @@ final readonly class CourseDesk
             labels: $mayEdit && $lens === 'rules' ? array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
-            sightlines: $lens === 'sightlines' ? $this->sightlines->grid($this->plans->of($seen), $at ?? $this->clock->now(), $days, $showDraft) : null,
+            sightlines: $lens === 'rules' ? null : $this->sightlines->grid(
+                $course,
+                $this->plans->of($seen),
+                $look->see === See::Both && $draft !== null && $live !== null ? $this->plans->of($live) : null,
+                $look,
+                $lens === 'timeline' ? $table : null,
+            ),
             mayEdit: $mayEdit,
             settings: self::settings($document, $mayEdit),
         );

@@ -40,21 +40,33 @@ final readonly class Answers
         return $this->routes[$this->via[$item]] ?? null;
     }
 
+    /** State, way in and leave to work there, in a few letters: the same for the same. */
+    public function codeOf(int $item): string
+    {
+        return $this->states[$item].($this->routes[$this->via[$item]] ?? null)?->value.($this->works[$item] === Mask::IN ? '+' : '-');
+    }
+
+    /** Whether states, ways in and leave to work are the same everywhere; reasons and what comes next may differ. */
+    public function looksLike(self $other): bool
+    {
+        return $this->states === $other->states && $this->works === $other->works && $this->via === $other->via && $this->routes === $other->routes;
+    }
+
+    public function decision(int $item): Decision
+    {
+        return new Decision(
+            $this->outline->items[$item]->key,
+            self::STATES[$this->states[$item]] ?? State::Locked,
+            $this->routes[$this->via[$item]] ?? null,
+            $this->works[$item] === Mask::IN,
+            $this->why[$item],
+            $this->next[$item],
+        );
+    }
+
     /** @return list<Decision> */
     public function decisions(): array
     {
-        $decisions = [];
-        foreach ($this->outline->items as $item => $it) {
-            $decisions[] = new Decision(
-                $it->key,
-                self::STATES[$this->states[$item]] ?? State::Locked,
-                $this->routes[$this->via[$item]] ?? null,
-                $this->works[$item] === Mask::IN,
-                $this->why[$item],
-                $this->next[$item],
-            );
-        }
-
-        return $decisions;
+        return array_map($this->decision(...), array_keys($this->outline->items));
     }
 }

@@ -69,7 +69,7 @@ final readonly class Chronicle
     private function lookingAhead(ViewerMasks $viewer, array $instants, int $ends): array
     {
         $next = array_fill(0, $this->decider->compiled->count, null);
-        $found = [];
+        $found = [$instants[0] => $next];
         $after = null;
         for ($index = count($instants) - 1; $index >= 0; $index--) {
             $at = $instants[$index];
@@ -84,8 +84,8 @@ final readonly class Chronicle
                 }
             }
             $after = [$at, $states];
-            if ($at < $ends || $index === 0) {
-                $found[$at] = array_values($next);
+            if ($at < $ends) {
+                $found[$at] = $next;
             }
         }
         ksort($found);

@@ -57,7 +57,7 @@ final class PropertiesTest extends TestCase
                 array_push($asked, $instant, max($from, $instant - 1));
             }
             foreach ($asked as $when) {
-                $holds = max(array_filter($instants, static fn (int $instant): bool => $instant <= $when));
+                $holds = max([$from, ...array_filter($instants, static fn (int $instant): bool => $instant <= $when)]);
                 self::assertSame(self::answer($compiled->decide($viewer, $when)), self::answer($chronicle[$holds]->decisions()), "at {$when}");
             }
         }, viewers: 3);

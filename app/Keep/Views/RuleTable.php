@@ -37,6 +37,20 @@ final readonly class RuleTable
         return $rows;
     }
 
+    /** @return list<?OpeningRule> what opens each row in a release plan, where anything is set */
+    public function openings(string $plan): array
+    {
+        $entries = ($this->document->course->plans ?? null)->{$plan} ?? null;
+        $openings = [];
+        foreach ($this->document->items() as $item) {
+            $entry = $entries instanceof \stdClass ? $entries->{self::key($item)} ?? null : null;
+            $opening = $entry instanceof \stdClass ? self::object($entry, 'opens') : null;
+            $openings[] = $opening === null ? null : self::opening($opening);
+        }
+
+        return $openings;
+    }
+
     /** @return list<RuleRow> */
     public function rows(): array
     {

@@ -4,106 +4,140 @@ declare(strict_types=1);
 
 namespace App\Keep\Views;
 
-use App\Http\Pages\Keep\Sight;
+use App\Http\Pages\Keep\OpeningRule;
 use App\Http\Pages\Keep\SightlinesGrid;
-use App\Http\Pages\Keep\SightRow;
 use App\Http\Pages\Keep\Vantage;
 use App\Keep\SchoolClock;
-use App\Keep\Viewers;
+use App\Keep\Vantages\Look;
+use App\Keep\Vantages\SeenFrom;
+use App\Keep\Vantages\VantagePoint;
+use App\Keep\Vantages\Vantages;
+use App\Models\Course;
+use SilentKeep\Core\Compiled\Chronicle;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
-use SilentKeep\Core\Deciding\Decision;
-use SilentKeep\Core\Deciding\Reason;
-use SilentKeep\Core\Deciding\State;
-use SilentKeep\Core\Outline\Kind;
-use SilentKeep\Core\Outline\Outline;
-use SilentKeep\Core\Viewing\Viewer;
+use SilentKeep\Core\Foresight\Reaching;
 
-/** Every row of a course in the eyes of several viewers at one instant. */
+/** Every row of a course in the eyes of several viewers, over time. */
 final readonly class Sightlines
 {
-    public const DAY_AT_FIRST = 3;
+    /** Of the past that is told at once. */
+    private const DAYS_BACK = 60;
 
-    public const LAST_DAY = 3660;
+    /** Before the instant that is looked at, where that is further back. */
+    private const DAYS_BEFORE = 14;
 
-    public function __construct(private SchoolClock $clock)
+    public function __construct(private Vantages $vantages, private VantageWords $words, private SchoolClock $clock)
     {
     }
 
     /**
-     * @param  array<array-key, int>  $days  how long ago the pass of each offer began, by the offer's key
+     * @param  Decider  $decider  of what is looked at: the draft, or what is published
+     * @param  ?Decider  $published  to be shown beside the draft
+     * @param  ?RuleTable  $rules  of what is looked at, for what the Timeline shows besides; null: it is not asked for
      */
-    public function grid(Decider $decider, int $at, array $days, bool $isDraft): SightlinesGrid
+    public function grid(Course $course, Decider $decider, ?Decider $published, Look $look, ?RuleTable $rules): SightlinesGrid
     {
-        $zone = $decider->prepared->plan->zone;
-        $compiled = CompiledDecider::of($decider->prepared);
-        $vantages = [new Vantage('visitor', 'Visitor', 'not signed in', null, null)];
-        $columns = [$compiled->decide(Viewers::visitor(), $at)];
-        foreach ($decider->course->offers as $offer) {
-            $day = $days[$offer->key] ?? self::DAY_AT_FIRST;
-            $from = $zone->plusDays($at, -$day);
-            $vantages[] = new Vantage('offer:'.$offer->key, $offer->title ?? $offer->key, 'from '.$this->clock->shortDate($from, false), $offer->key, $day);
-            $columns[] = $compiled->decide(Viewers::holderOf($offer, $from, $zone), $at);
-        }
-        $rows = [];
-        foreach (array_keys($decider->course->outline->items) as $position) {
-            $rows[] = new SightRow(array_map(fn (array $decisions): Sight => $this->sight($decider->course->outline, $decisions, $position), $columns));
-        }
+        $at = $look->at;
+        $now = $this->clock->minute();
+        $from = $this->from($at ?? $now);
+        $asked = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
+        $seen = $this->vantages->stand($course, $decider, $asked);
+        $turns = new Turns($this->clock);
+        $chronicle = new Chronicle(CompiledDecider::of($decider->prepared));
+        $columns = array_map(static fn (SeenFrom $one): array => $turns->of($chronicle->of($one->viewer, $from)), $seen);
+        $before = $published === null ? null : $this->published($course, $published, $seen, $decider, $turns, $from);
 
-        return new SightlinesGrid($this->clock->wall($at), $this->clock->words($at), abs($at - $this->clock->now()) < 60, $isDraft, $vantages, $rows);
-    }
-
-    /** @param  list<Decision>  $decisions */
-    private function sight(Outline $outline, array $decisions, int $position): Sight
-    {
-        $decision = $decisions[$position];
-        $glyph = Glyph::of($decision);
-        $word = match (true) {
-            $glyph === Glyph::Later && $decision->next !== null => $this->clock->shortDate($decision->next->at),
-            $decision->state === State::Open && $decision->next !== null => 'to '.$this->clock->shortDate($decision->next->at),
-            $decision->state === State::Locked => self::waitsFor($decision),
-            default => null,
-        };
-
-        return new Sight(
-            $glyph->value,
-            Glyph::looksOnly($decision),
-            $word,
-            $glyph === Glyph::Later,
-            self::count($outline, $decisions, $position),
-            array_map(static fn (Reason $reason): string => $reason->value, $decision->why),
+        return new SightlinesGrid(
+            at: $at ?? $now,
+            now: $now,
+            from: $from,
+            see: $look->see->value,
+            vantages: array_map(fn (SeenFrom $one): Vantage => $this->words->of($one, $decider), $seen),
+            sights: $turns->sights,
+            instants: $turns->instants,
+            cells: self::rows($columns, $decider->course->outline->count()),
+            before: $before,
+            missing: count($seen) < count($asked),
+            best: $rules === null ? null : self::best($decider, $seen, $now),
+            openings: $rules === null ? [] : self::openings($decider, $seen, $rules),
         );
     }
 
-    /** Named only where this viewer can do or buy it. */
-    private static function waitsFor(Decision $decision): ?string
+    /**
+     * When the most diligent would first be let in: holders of a pass from its beginning, others from now.
+     *
+     * @param  list<SeenFrom>  $seen
+     * @return list<list<?int>>
+     */
+    private static function best(Decider $decider, array $seen, int $now): array
     {
-        return match (true) {
-            in_array(Reason::Tier, $decision->why, true) => 'other tier',
-            in_array(Reason::NotInPass, $decision->why, true) => 'other pass',
-            in_array(Reason::Progress, $decision->why, true) => 'finish first',
-            default => null,
-        };
+        $reaching = new Reaching($decider);
+
+        return array_map(static fn (SeenFrom $one): array => $one->viewer->staff ? [] : $reaching->reach($one->viewer, $one->since ?? $now)->open, $seen);
     }
 
     /**
-     * Modules sum up the lessons inside, drafts left out.
+     * What opens each row in the plans that pace these viewers.
      *
-     * @param  list<Decision>  $decisions
+     * @param  list<SeenFrom>  $seen
+     * @return array<string, list<?OpeningRule>>
      */
-    private static function count(Outline $outline, array $decisions, int $position): ?string
+    private static function openings(Decider $decider, array $seen, RuleTable $rules): array
     {
-        if ($outline->items[$position]->kind !== Kind::Module) {
-            return null;
-        }
-        $open = $all = 0;
-        for ($inside = $position + 1; $inside < $outline->end[$position]; $inside++) {
-            if ($outline->isPublishedLesson($inside)) {
-                $all++;
-                $open += $decisions[$inside]->state === State::Open ? 1 : 0;
+        $openings = [];
+        foreach ($seen as $one) {
+            $plan = $one->offer === null ? $decider->course->mainPlan : $one->offer->plan;
+            if ($plan !== null) {
+                $openings[$plan->name] ??= $rules->openings($plan->name);
             }
         }
 
-        return "{$open} of {$all}";
+        return $openings;
+    }
+
+    private function from(int $at): int
+    {
+        $now = $this->clock->minute();
+        $from = min($now - self::DAYS_BACK * 86400, $at - self::DAYS_BEFORE * 86400);
+
+        // The same all day long.
+        return $from - $from % 86400;
+    }
+
+    /**
+     * The cells of the same vantages as it is published, by the rows of the draft.
+     *
+     * @param  list<SeenFrom>  $seen
+     * @return list<list<list<int>>>
+     */
+    private function published(Course $course, Decider $published, array $seen, Decider $draft, Turns $turns, int $from): array
+    {
+        $chronicle = new Chronicle(CompiledDecider::of($published->prepared));
+        $columns = [];
+        foreach ($this->vantages->stand($course, $published, array_map(static fn (SeenFrom $one): VantagePoint => $one->point, $seen)) as $one) {
+            $columns[(string) $one->point] = $turns->of($chronicle->of($one->viewer, $from));
+        }
+        $rows = [];
+        foreach ($draft->course->outline->items as $item) {
+            $position = $published->course->outline->positionOf($item->key);
+            $rows[] = array_map(static fn (SeenFrom $one): array => $position === null ? [] : $columns[(string) $one->point][$position] ?? [], $seen);
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<list<list<int>>>  $columns
+     * @return list<list<list<int>>>
+     */
+    private static function rows(array $columns, int $count): array
+    {
+        $rows = [];
+        for ($row = 0; $row < $count; $row++) {
+            $rows[] = array_column($columns, $row);
+        }
+
+        return $rows;
     }
 }

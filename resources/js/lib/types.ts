@@ -265,22 +265,26 @@ export interface Sight {
   glyph: string;
   look: boolean;
   word: string | null;
-  later: boolean;
-  count: string | null;
+  state: string;
+  via: string | null;
   why: string[];
-}
-
-export interface SightRow {
-  cells: Sight[];
+  next: number | null;
+  then: string | null;
 }
 
 export interface SightlinesGrid {
-  at: string;
-  atWords: string;
-  isNow: boolean;
-  draft: boolean;
+  at: number;
+  now: number;
+  from: number;
+  see: string;
   vantages: Vantage[];
-  rows: SightRow[];
+  sights: Sight[];
+  instants: number[];
+  cells: number[][][];
+  before: number[][][] | null;
+  missing: boolean;
+  best: number | null[][] | null;
+  openings: Record<string, OpeningRule[]>;
 }
 
 export interface SignedIn {
@@ -290,10 +294,15 @@ export interface SignedIn {
 
 export interface Vantage {
   id: string;
+  kind: string;
   title: string;
-  detail: string;
+  name: string;
+  detail: string | null;
   offer: string | null;
+  since: number | null;
   day: number | null;
+  diligent: boolean;
+  plan: string | null;
 }
 
 export interface WorkspacePage {

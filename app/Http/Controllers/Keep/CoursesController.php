@@ -57,7 +57,7 @@ final readonly class CoursesController
 
     public function show(WorkspaceRequest $request, Course $course): Response
     {
-        $page = $this->desk->workspace($course, $request->lens(), $request->plan(), $request->at(), $request->days(), $request->asPublished(), $request->mayEdit());
+        $page = $this->desk->workspace($course, $request->lens(), $request->plan(), $request->look(), $request->mayEdit());
 
         return Inertia::render('keep/Workspace', get_object_vars($page));
     }

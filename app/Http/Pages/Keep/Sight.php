@@ -6,7 +6,7 @@ namespace App\Http\Pages\Keep;
 
 use OpenApi\Attributes as OA;
 
-/** What one row is to one vantage. */
+/** What a row is to a vantage for a while: a decision, in what a cell shows of it. */
 #[OA\Schema]
 final readonly class Sight
 {
@@ -14,17 +14,21 @@ final readonly class Sight
      * @param  string  $glyph  open, sample, later, locked, hidden or over
      * @param  bool  $look  may look but not work
      * @param  ?string  $word  a date, or what is waited for
-     * @param  bool  $later  the word is the date of an opening
-     * @param  ?string  $count  for modules: lessons open, of how many
+     * @param  string  $state  open, locked or hidden
+     * @param  ?string  $via  the route that opens it
      * @param  list<string>  $why  reason codes
+     * @param  ?int  $next  instant of the first change of state that time alone will bring
+     * @param  ?string  $then  the state after it
      */
     public function __construct(
         #[OA\Property] public string $glyph,
         #[OA\Property] public bool $look,
         #[OA\Property] public ?string $word,
-        #[OA\Property] public bool $later,
-        #[OA\Property] public ?string $count,
+        #[OA\Property] public string $state,
+        #[OA\Property] public ?string $via,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $why,
+        #[OA\Property] public ?int $next,
+        #[OA\Property] public ?string $then,
     ) {
     }
 }

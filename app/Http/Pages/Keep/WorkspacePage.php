@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class WorkspacePage
 {
     /**
-     * @param  string  $lens  rules or sightlines
+     * @param  string  $lens  rules, sightlines or timeline
      * @param  list<OutlineRow>  $rows
      * @param  list<string>  $plans  names of the release plans
      * @param  ?string  $plan  the one that is shown
@@ -22,7 +22,7 @@ final readonly class WorkspacePage
      * @param  list<string>  $labels  that people have
      * @param  list<RuleRow>  $rules  in the order of the rows
      * @param  list<Sentence>  $changes  what publishing would change
-     * @param  ?SightlinesGrid  $sightlines  null in the other lens
+     * @param  ?SightlinesGrid  $sightlines  null in the Rules lens
      */
     public function __construct(
         #[OA\Property] public CourseHead $course,
