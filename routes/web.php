@@ -19,6 +19,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/courses/{course}', [Keep\CoursesController::class, 'show'])->name('course');
     Route::post('/courses', [Keep\CoursesController::class, 'store'])->name('courses.make');
     Route::post('/courses/plan-file', [Keep\CoursesController::class, 'storeFile'])->name('courses.from-file');
+    Route::get('/courses/{course}/sightlines', [Keep\SightsController::class, 'overTime'])->name('sightlines');
     Route::post('/courses/{course}/draft/outline', [Keep\DraftController::class, 'outline'])->name('draft.outline');
     Route::post('/courses/{course}/draft/course', [Keep\DraftController::class, 'course'])->name('draft.course');
     Route::post('/courses/{course}/draft/edits', [Keep\DraftController::class, 'edit'])->name('draft.edit');

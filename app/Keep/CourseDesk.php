@@ -107,12 +107,11 @@ final readonly class CourseDesk
             labels: $mayEdit && $lens === 'rules' ? array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
-            sightlines: $lens === 'rules' ? null : $this->sightlines->grid(
+            sightlines: $lens === 'rules' ? null : $this->sightlines->atOnce(
                 $course,
                 $this->plans->of($seen),
                 $look->see === See::Both && $draft !== null && $live !== null ? $this->plans->of($live) : null,
                 $look,
-                $lens === 'timeline' ? $table : null,
             ),
             mayEdit: $mayEdit,
             settings: self::settings($document, $mayEdit),

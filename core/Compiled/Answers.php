@@ -46,10 +46,22 @@ final readonly class Answers
         return $this->states[$item].($this->routes[$this->via[$item]] ?? null)?->value.($this->works[$item] === Mask::IN ? '+' : '-');
     }
 
-    /** Whether states, ways in and leave to work are the same everywhere; reasons and what comes next may differ. */
-    public function looksLike(self $other): bool
+    /**
+     * The items that are not the same in both; now and then also one that is.
+     *
+     * @return \Generator<int, int> positions, ascending
+     */
+    public function changedFrom(self $other): \Generator
     {
-        return $this->states === $other->states && $this->works === $other->works && $this->via === $other->via && $this->routes === $other->routes;
+        $differs = ($this->states ^ $other->states) | ($this->works ^ $other->works) | ($this->routes === $other->routes ? $this->via ^ $other->via : $this->states);
+        foreach ($this->why as $item => $why) {
+            if ($why !== $other->why[$item] || $this->next[$item] !== $other->next[$item]) {
+                $differs[$item] = Mask::IN;
+            }
+        }
+        for ($item = strspn($differs, Mask::OUT); $item < strlen($differs); $item += 1 + strspn($differs, Mask::OUT, $item + 1)) {
+            yield $item;
+        }
     }
 
     public function decision(int $item): Decision

@@ -77,11 +77,12 @@ final readonly class Chronicle
             if ($after !== null && $states !== $after[1]) {
                 [$then, $afterwards] = $after;
                 $changes = array_map(static fn (State $state): StateChange => new StateChange($then, $state), self::STATES);
-                foreach ($next as $item => $old) {
-                    if ($states[$item] !== $afterwards[$item]) {
-                        $next[$item] = $changes[$afterwards[$item]] ?? $old;
-                    }
+                // The letters differ in these bits only.
+                $changed = strtr($states ^ $afterwards, "\x03\x04\x07", "\x01\x01\x01");
+                for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
+                    $next[$item] = $changes[$afterwards[$item]] ?? null;
                 }
+                $next = array_values($next);
             }
             $after = [$at, $states];
             if ($at < $ends) {

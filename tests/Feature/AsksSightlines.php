@@ -21,8 +21,7 @@ trait AsksSightlines
     protected function sightlines(string $course, ?array $vantages, ?string $at = null, string $see = 'draft', string $lens = 'sightlines'): \stdClass
     {
         $query = http_build_query(['lens' => $lens, 'see' => $see, ...($vantages === null ? [] : ['v' => $vantages]), ...($at === null ? [] : ['at' => $at])]);
-        $told = $this->get("/keep/courses/{$course}?{$query}")->assertOk()->inertiaProps('sightlines');
-        $grid = json_decode(json_encode($told, JSON_THROW_ON_ERROR), false, 512, JSON_THROW_ON_ERROR);
+        $grid = json_decode((string) $this->getJson("/keep/courses/{$course}/sightlines?{$query}")->assertOk()->getContent(), false, 512, JSON_THROW_ON_ERROR);
 
         return $grid instanceof \stdClass ? $grid : self::fail('There is no grid.');
     }

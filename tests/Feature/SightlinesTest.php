@@ -150,6 +150,26 @@ final class SightlinesTest extends TestCase
         self::assertSame((new \DateTimeImmutable('2026-10-25T00:30:59Z'))->getTimestamp(), $this->sightlines('clinker', null, '2026-10-25T00:30:59Z')->at);
     }
 
+    /** The page tells of the instant in its address; what comes after follows in one request. */
+    public function test_the_page_tells_of_the_instant_alone_and_the_same(): void
+    {
+        $vantages = ['guest', 'holder:8:apprentice-pass', 'observer:holder:3:journeyman-pass'];
+        foreach ([null, '2026-03-05T12:00:00Z', '2026-07-01T12:00:00Z'] as $at) {
+            $page = $this->get('/keep/courses/clinker?'.http_build_query(['lens' => 'sightlines', 'v' => $vantages, 'at' => $at]))->inertiaProps('sightlines');
+            $page = json_decode(json_encode($page, JSON_THROW_ON_ERROR), false, 512, JSON_THROW_ON_ERROR);
+            self::assertInstanceOf(\stdClass::class, $page);
+            $grid = $this->sightlines('clinker', $vantages, $at);
+            self::assertFalse($page->overTime);
+            self::assertEquals($grid->vantages, $page->vantages);
+            self::assertSame(18, count($page->cells));
+            foreach (range(0, 17) as $row) {
+                foreach ([0, 1, 2] as $column) {
+                    self::assertSame(self::sightAt($grid, $row, $column, $grid->at), self::sightAt($page, $row, $column, $page->at));
+                }
+            }
+        }
+    }
+
     public function test_nonsense_in_the_address_falls_back_to_the_usual(): void
     {
         $this->get('/keep/courses/clinker?lens=x&at=yesterday&plan=none')->assertOk();

@@ -13,10 +13,12 @@ use App\Keep\Vantages\SeenFrom;
 use App\Keep\Vantages\VantagePoint;
 use App\Keep\Vantages\Vantages;
 use App\Models\Course;
+use SilentKeep\Core\Compiled\Answers;
 use SilentKeep\Core\Compiled\Chronicle;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Foresight\Reaching;
+use SilentKeep\Core\Viewing\Viewer;
 
 /** Every row of a course in the eyes of several viewers, over time. */
 final readonly class Sightlines
@@ -31,27 +33,39 @@ final readonly class Sightlines
     {
     }
 
+    /** At the instant that is looked at alone. */
+    public function atOnce(Course $course, Decider $decider, ?Decider $published, Look $look): SightlinesGrid
+    {
+        return $this->grid($course, $decider, $published, $look, $look->at ?? $this->clock->minute(), false, null);
+    }
+
     /**
+     * From some weeks before the instant that is looked at, for all time.
+     *
      * @param  Decider  $decider  of what is looked at: the draft, or what is published
      * @param  ?Decider  $published  to be shown beside the draft
      * @param  ?RuleTable  $rules  of what is looked at, for what the Timeline shows besides; null: it is not asked for
      */
-    public function grid(Course $course, Decider $decider, ?Decider $published, Look $look, ?RuleTable $rules): SightlinesGrid
+    public function overTime(Course $course, Decider $decider, ?Decider $published, Look $look, ?RuleTable $rules): SightlinesGrid
     {
-        $at = $look->at;
+        return $this->grid($course, $decider, $published, $look, $this->from($look->at ?? $this->clock->minute()), true, $rules);
+    }
+
+    private function grid(Course $course, Decider $decider, ?Decider $published, Look $look, int $from, bool $overTime, ?RuleTable $rules): SightlinesGrid
+    {
         $now = $this->clock->minute();
-        $from = $this->from($at ?? $now);
         $asked = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
         $seen = $this->vantages->stand($course, $decider, $asked);
         $turns = new Turns($this->clock);
-        $chronicle = new Chronicle(CompiledDecider::of($decider->prepared));
-        $columns = array_map(static fn (SeenFrom $one): array => $turns->of($chronicle->of($one->viewer, $from)), $seen);
-        $before = $published === null ? null : $this->published($course, $published, $seen, $decider, $turns, $from);
+        $compiled = CompiledDecider::of($decider->prepared);
+        $columns = array_map(static fn (SeenFrom $one): array => $turns->of(self::told($compiled, $one->viewer, $from, $overTime)), $seen);
+        $before = $published === null ? null : $this->published($course, $published, $seen, $decider, $turns, $from, $overTime);
 
         return new SightlinesGrid(
-            at: $at ?? $now,
+            at: $look->at ?? $now,
             now: $now,
             from: $from,
+            overTime: $overTime,
             see: $look->see->value,
             vantages: array_map(fn (SeenFrom $one): Vantage => $this->words->of($one, $decider), $seen),
             sights: $turns->sights,
@@ -62,6 +76,12 @@ final readonly class Sightlines
             best: $rules === null ? null : self::best($decider, $seen, $now),
             openings: $rules === null ? [] : self::openings($decider, $seen, $rules),
         );
+    }
+
+    /** @return non-empty-array<int, Answers> by the instant from which they hold */
+    private static function told(CompiledDecider $decider, Viewer $viewer, int $from, bool $overTime): array
+    {
+        return $overTime ? (new Chronicle($decider))->of($viewer, $from) : [$from => $decider->answers($viewer, $from)];
     }
 
     /**
@@ -111,12 +131,12 @@ final readonly class Sightlines
      * @param  list<SeenFrom>  $seen
      * @return list<list<list<int>>>
      */
-    private function published(Course $course, Decider $published, array $seen, Decider $draft, Turns $turns, int $from): array
+    private function published(Course $course, Decider $published, array $seen, Decider $draft, Turns $turns, int $from, bool $overTime): array
     {
-        $chronicle = new Chronicle(CompiledDecider::of($published->prepared));
+        $compiled = CompiledDecider::of($published->prepared);
         $columns = [];
         foreach ($this->vantages->stand($course, $published, array_map(static fn (SeenFrom $one): VantagePoint => $one->point, $seen)) as $one) {
-            $columns[(string) $one->point] = $turns->of($chronicle->of($one->viewer, $from));
+            $columns[(string) $one->point] = $turns->of(self::told($compiled, $one->viewer, $from, $overTime));
         }
         $rows = [];
         foreach ($draft->course->outline->items as $item) {

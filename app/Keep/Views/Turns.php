@@ -40,11 +40,7 @@ final class Turns
         $last = [];
         $before = null;
         foreach ($chronicle as $at => $answers) {
-            $same = $before !== null && $answers->looksLike($before) ? $before : null;
-            foreach ($answers->why as $row => $why) {
-                if ($same !== null && $why === $same->why[$row] && $answers->next[$row] === $same->next[$row]) {
-                    continue;
-                }
+            foreach ($before === null ? array_keys($answers->why) : $answers->changedFrom($before) as $row) {
                 $sight = $this->numberOf($answers, $row);
                 if (($last[$row] ?? null) !== $sight) {
                     $turns[$row][] = $sight;

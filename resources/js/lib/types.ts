@@ -276,6 +276,7 @@ export interface SightlinesGrid {
   at: number;
   now: number;
   from: number;
+  overTime: boolean;
   see: string;
   vantages: Vantage[];
   sights: Sight[];

@@ -16,6 +16,7 @@ final readonly class SightlinesGrid
     /**
      * @param  int  $at  the instant that was asked for; else now
      * @param  int  $from  before it nothing is told
+     * @param  bool  $overTime  whether it tells of all that comes after; else of that instant alone
      * @param  string  $see  draft, published or both
      * @param  list<Vantage>  $vantages
      * @param  list<Sight>  $sights
@@ -30,6 +31,7 @@ final readonly class SightlinesGrid
         #[OA\Property] public int $at,
         #[OA\Property] public int $now,
         #[OA\Property] public int $from,
+        #[OA\Property] public bool $overTime,
         #[OA\Property] public string $see,
         #[OA\Property(items: new OA\Items(ref: Vantage::class))] public array $vantages,
         #[OA\Property(items: new OA\Items(ref: Sight::class))] public array $sights,
