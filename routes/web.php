@@ -20,6 +20,9 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses', [Keep\CoursesController::class, 'store'])->name('courses.make');
     Route::post('/courses/plan-file', [Keep\CoursesController::class, 'storeFile'])->name('courses.from-file');
     Route::get('/courses/{course}/sightlines', [Keep\SightsController::class, 'overTime'])->name('sightlines');
+    Route::get('/courses/{course}/people', [Keep\SightsController::class, 'people'])->name('people');
+    Route::post('/courses/{course}/vantages', [Keep\SightsController::class, 'save'])->name('vantages.save');
+    Route::delete('/courses/{course}/vantages/{set}', [Keep\SightsController::class, 'forget'])->whereNumber('set')->name('vantages.forget');
     Route::post('/courses/{course}/draft/outline', [Keep\DraftController::class, 'outline'])->name('draft.outline');
     Route::post('/courses/{course}/draft/course', [Keep\DraftController::class, 'course'])->name('draft.course');
     Route::post('/courses/{course}/draft/edits', [Keep\DraftController::class, 'edit'])->name('draft.edit');

@@ -15,6 +15,7 @@ use App\Http\Pages\Keep\OfferPick;
 use App\Http\Pages\Keep\RehearsalPage;
 use App\Http\Pages\Keep\RehearsalProgress;
 use App\Http\Pages\Keep\RevisionRow;
+use App\Http\Pages\Keep\SavedVantages;
 use App\Http\Pages\Keep\WorkspacePage;
 use App\Keep\Edits\CannotEdit;
 use App\Keep\Edits\DeleteItems;
@@ -32,6 +33,7 @@ use App\Models\Draft;
 use App\Models\Label;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Models\VantageSet;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Format\InvalidPlan;
 
@@ -86,7 +88,7 @@ final readonly class CourseDesk
         return $rows;
     }
 
-    public function workspace(Course $course, string $lens, ?string $plan, Look $look, bool $mayEdit): WorkspacePage
+    public function workspace(Course $course, string $lens, ?string $plan, Look $look, Person $reader, bool $mayEdit): WorkspacePage
     {
         [$live, $draft] = self::documents($course);
         $document = $draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.');
@@ -107,6 +109,7 @@ final readonly class CourseDesk
             labels: $mayEdit && $lens === 'rules' ? array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
+            saved: $lens === 'rules' ? [] : self::saved($course, $reader),
             sightlines: $lens === 'rules' ? null : $this->sightlines->atOnce(
                 $course,
                 $this->plans->of($seen),
@@ -116,6 +119,17 @@ final readonly class CourseDesk
             mayEdit: $mayEdit,
             settings: self::settings($document, $mayEdit),
         );
+    }
+
+    /** @return list<SavedVantages> */
+    private static function saved(Course $course, Person $reader): array
+    {
+        $saved = [];
+        foreach (VantageSet::query()->where('person_id', $reader->id)->where('course_id', $course->id)->orderBy('name')->get() as $set) {
+            $saved[] = new SavedVantages($set->id, $set->name, $set->vantages);
+        }
+
+        return $saved;
     }
 
     /** @param  bool  $mayEdit  who may not has no use for the pass phrase */

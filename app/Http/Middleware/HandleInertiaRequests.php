@@ -27,7 +27,7 @@ final class HandleInertiaRequests extends Middleware
 
         return [
             ...parent::share($request),
-            'school' => fn (): SchoolHead => new SchoolHead(($this->school)()->name, $this->clock->zoneName()),
+            'school' => fn (): SchoolHead => new SchoolHead(($this->school)()->name, $this->clock->zone(), $this->clock->zoneName()),
             'signedIn' => $person instanceof Person ? new SignedIn($person->name, $person->isStaff()) : null,
             'flash' => fn (): mixed => $request->session()->get('flash'),
         ];

@@ -85,8 +85,8 @@ final class Turns
     private function word(Glyph $glyph, Decision $decision): ?string
     {
         return match (true) {
-            $glyph === Glyph::Later && $decision->next !== null => $this->clock->shortDate($decision->next->at),
-            $decision->state === State::Open && $decision->next !== null => 'to '.$this->clock->shortDate($decision->next->at),
+            $glyph === Glyph::Later && $decision->next !== null => $this->clock->cellDate($decision->next->at),
+            $decision->state === State::Open && $decision->next !== null => 'to '.$this->clock->cellDate($decision->next->at),
             $decision->state !== State::Locked => null,
             in_array(Reason::Tier, $decision->why, true) => 'other tier',
             in_array(Reason::NotInPass, $decision->why, true) => 'other pass',

@@ -12,11 +12,13 @@ export function useShortcuts(keys: Record<string, () => void>): void {
       if (target instanceof HTMLElement && target.closest('input, textarea, select, [role="dialog"], [contenteditable]') !== null) {
         return;
       }
-      const held = event.ctrlKey || event.metaKey;
+      // Where brackets need the third level of the keyboard, control and alt are part of the character.
+      const third = event.getModifierState('AltGraph');
+      const held = !third && (event.ctrlKey || event.metaKey);
       // Shift makes other characters by itself; with control it makes another command.
       const name = `${held ? 'ctrl+' : ''}${held && event.shiftKey ? 'shift+' : ''}${event.key.toLowerCase()}`;
       const act = latest.current[name];
-      if (act !== undefined && !event.altKey) {
+      if (act !== undefined && (third || !event.altKey)) {
         event.preventDefault();
         act();
       }

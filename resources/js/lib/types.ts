@@ -104,6 +104,12 @@ export interface Flash {
   mine: Sentence[];
 }
 
+export interface FoundPerson {
+  id: number;
+  name: string;
+  email: string;
+}
+
 export interface HistoryPage {
   course: CourseHead;
   revisions: RevisionRow[];
@@ -247,8 +253,15 @@ export interface RuleRow {
   finish?: FinishRule;
 }
 
+export interface SavedVantages {
+  id: number;
+  name: string;
+  vantages: string[];
+}
+
 export interface SchoolHead {
   name: string;
+  zone: string;
   zoneName: string;
 }
 
@@ -318,6 +331,7 @@ export interface WorkspacePage {
   labels: string[];
   rules: RuleRow[];
   changes: Sentence[];
+  saved: SavedVantages[];
   sightlines: SightlinesGrid | null;
   mayEdit: boolean;
   settings: CourseSettings;

@@ -14,10 +14,18 @@ export interface CourseHeadLineProps {
   onStep: (way: 'undo' | 'redo') => void;
   onSee: (see: string | null) => void;
   onCourse: () => void;
+  /** Chooses who looks; left out where nobody does. */
+  onWho?: () => void;
 }
 
+const SEES = [
+  { see: 'published', title: 'As published' },
+  { see: 'draft', title: 'With the changes' },
+  { see: 'both', title: 'Both' },
+];
+
 /** What stands above the grid: who gets in, and what waits to be published. */
-export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, onCourse }: CourseHeadLineProps) {
+export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, onCourse, onWho }: CourseHeadLineProps) {
   return (
     <>
     {course.notPublished !== null && (
@@ -57,13 +65,17 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
       <div className="acts">
         {seen !== null && changes.length > 0 && (
           <div className="seg" role="group" aria-label="Which rules are looked at">
-            <button type="button" aria-pressed={!seen.draft} onClick={() => onSee('published')}>
-              As published
-            </button>
-            <button type="button" aria-pressed={seen.draft} onClick={() => onSee(null)}>
-              With the changes
-            </button>
+            {SEES.map(({ see, title }) => (
+              <button key={see} type="button" aria-pressed={seen.see === see} disabled={course.revision === null && see !== 'draft'} onClick={() => onSee(see === 'draft' ? null : see)}>
+                {title}
+              </button>
+            ))}
           </div>
+        )}
+        {onWho !== undefined && (
+          <button type="button" className="linklike" onClick={onWho}>
+            <kbd>V</kbd> who looks
+          </button>
         )}
         {mayEdit && course.edits > 0 && (
           <button type="button" className="linklike" onClick={() => onStep('undo')}>

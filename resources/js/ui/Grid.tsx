@@ -33,6 +33,7 @@ export interface GridProps {
   rowMenu?: (row: OutlineRow) => ReactNode;
   /** The row that has the focus. */
   onFocusRow?: (row: OutlineRow) => void;
+  onFocusColumn?: (column: number) => void;
   /** The row that has the focus at first, by key. */
   startAt?: string | null;
   /** Rows were dragged to another one; left out: they cannot be. */
@@ -42,7 +43,7 @@ export interface GridProps {
 }
 
 /** The one grid: the outline on the left and the cells of a lens on its right. Only rows in sight are drawn. */
-export function Grid({ caption, corner, columns, rows, cell, onActivate, selected, onSelect, rowMenu, onRowKey, onFocusRow, startAt = null, onDropRows }: GridProps) {
+export function Grid({ caption, corner, columns, rows, cell, onActivate, selected, onSelect, rowMenu, onRowKey, onFocusRow, onFocusColumn, startAt = null, onDropRows }: GridProps) {
   const scroll = useRef<HTMLDivElement>(null);
   const [focus, setFocus] = useState(() => ({ row: Math.max(0, rows.findIndex(({ row }) => row.key === startAt)), column: 0 }));
   const [drop, setDrop] = useState<{ key: string; place: DropPlace } | null>(null);
@@ -273,6 +274,7 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                       }
                       extending.current = false;
                       onFocusRow?.(row);
+                      onFocusColumn?.(at);
                     }}
                     onClick={() => onActivate?.(index, at, false)}
                   >

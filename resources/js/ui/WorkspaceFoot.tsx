@@ -1,4 +1,4 @@
-import type { OutlineRow, SightlinesGrid } from '../lib/types';
+import type { OutlineRow } from '../lib/types';
 
 export interface RulesFootProps {
   plan: string | null;
@@ -37,41 +37,5 @@ export function RulesFoot({ plan, mayEdit, selected, copied, onClear }: RulesFoo
       <kbd>↑</kbd> <kbd>↓</kbd> move · <kbd>Shift</kbd> selects several · <kbd>Enter</kbd> opens the sheet · <kbd>N</kbd> adds rows · edits gather in the draft, learners
       see them once published{plan === null ? ' · no release plan: everything opens at once' : ''}
     </p>
-  );
-}
-
-/** Under Sightlines: the instant that is looked at. */
-export function AsOf({ grid, onAt }: { grid: SightlinesGrid; onAt: (at: string | null) => void }) {
-  return (
-    <div className="asof">
-      <label>
-        As of{' '}
-        <input
-          key={grid.at}
-          type="datetime-local"
-          defaultValue={grid.at}
-          onBlur={(event) => {
-            const at = event.currentTarget.value;
-            if (at !== '' && at !== grid.at) {
-              onAt(at);
-            }
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') {
-              event.currentTarget.blur();
-            }
-          }}
-        />
-      </label>
-      <b>
-        {grid.atWords}
-        {grid.isNow ? ', now' : ''}
-      </b>
-      {!grid.isNow && (
-        <button type="button" className="linklike" onClick={() => onAt(null)}>
-          <kbd>0</kbd> back to now
-        </button>
-      )}
-    </div>
   );
 }

@@ -57,7 +57,9 @@ final readonly class CoursesController
 
     public function show(WorkspaceRequest $request, Course $course): Response
     {
-        $page = $this->desk->workspace($course, $request->lens(), $request->plan(), $request->look(), $request->mayEdit());
+        $reader = $request->user();
+        assert($reader instanceof Person);
+        $page = $this->desk->workspace($course, $request->lens(), $request->plan(), $request->look(), $reader, $request->mayEdit());
 
         return Inertia::render('keep/Workspace', get_object_vars($page));
     }

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Keep;
 
+use App\Actions\SaveVantages;
 use App\Http\Requests\LookRequest;
+use App\Http\Requests\SaveVantagesRequest;
+use App\Keep\PeopleFinder;
 use App\Keep\SightDesk;
 use App\Models\Course;
+use App\Models\Person;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 /** What the lenses ask about what others see, beside the pages themselves. */
 final readonly class SightsController
@@ -20,5 +26,33 @@ final readonly class SightsController
     public function overTime(LookRequest $request, Course $course): JsonResponse
     {
         return new JsonResponse($this->desk->overTime($course, $request->look(), $request->query('lens') === 'timeline'));
+    }
+
+    /** People to be pinned as a column. */
+    public function people(Request $request, Course $course, PeopleFinder $finder): JsonResponse
+    {
+        return new JsonResponse($finder->find($request->string('q')->limit(100, '')->toString()));
+    }
+
+    public function save(SaveVantagesRequest $request, Course $course, SaveVantages $save): RedirectResponse
+    {
+        $save($course, self::reader($request), $request->name(), $request->vantages());
+
+        return back();
+    }
+
+    public function forget(Request $request, Course $course, int $set, SaveVantages $save): RedirectResponse
+    {
+        $save->forget($course, self::reader($request), $set);
+
+        return back();
+    }
+
+    private static function reader(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
     }
 }

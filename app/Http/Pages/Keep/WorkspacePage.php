@@ -22,6 +22,7 @@ final readonly class WorkspacePage
      * @param  list<string>  $labels  that people have
      * @param  list<RuleRow>  $rules  in the order of the rows
      * @param  list<Sentence>  $changes  what publishing would change
+     * @param  list<SavedVantages>  $saved  of the one who reads; none in the Rules lens
      * @param  ?SightlinesGrid  $sightlines  null in the Rules lens
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class WorkspacePage
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
         #[OA\Property(items: new OA\Items(ref: RuleRow::class))] public array $rules,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
+        #[OA\Property(items: new OA\Items(ref: SavedVantages::class))] public array $saved,
         #[OA\Property] public ?SightlinesGrid $sightlines,
         #[OA\Property] public bool $mayEdit,
         #[OA\Property] public CourseSettings $settings,

@@ -10,8 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class SchoolHead
 {
+    /** @param  string  $zone  IANA zone of all wall-clock times */
     public function __construct(
         #[OA\Property] public string $name,
+        #[OA\Property] public string $zone,
         #[OA\Property] public string $zoneName,
     ) {
     }

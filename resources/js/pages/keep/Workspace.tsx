@@ -4,11 +4,13 @@ import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
 
 import { editorOf, RuleEditor } from '../../lenses/RuleEditor';
 import { columnName, RulesCell, rulesColumns } from '../../lenses/rules';
-import { SightCell, sightlineColumns } from '../../lenses/sightlines';
-import { keepAddress, withQuery } from '../../lib/address';
+import { SightLenses } from '../../lenses/SightLenses';
+import { keepAddress, type Query, withQuery } from '../../lib/address';
 import { useDraftNews } from '../../lib/draftNews';
 import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
+import { isoOf } from '../../lib/time';
+import { useSights } from '../../lib/useSights';
 import type { OutlineRow, WorkspacePage } from '../../lib/types';
 import { RuleSheet, type SheetRow } from '../../sheet/RuleSheet';
 import { CollisionDialog } from '../../ui/CollisionDialog';
@@ -20,11 +22,13 @@ import { KeepShell } from '../../ui/KeepShell';
 import { LeavingDialog } from '../../ui/LeavingDialog';
 import { OutlineDialog, outlineKey, type OutlineTask, RowMenu, useOutlineActs } from '../../ui/outline';
 import { PlansDialog } from '../../ui/PlansDialog';
-import { AsOf, RulesFoot } from '../../ui/WorkspaceFoot';
+import { VantagesDialog } from '../../ui/VantagesDialog';
+import { RulesFoot } from '../../ui/WorkspaceFoot';
 
 const LENSES = [
   { id: 'rules', title: 'Rules' },
   { id: 'sightlines', title: 'Sightlines' },
+  { id: 'timeline', title: 'Timeline' },
 ];
 
 /** What is edited: a word of the sheet, or a rule in its cell. */
@@ -35,12 +39,12 @@ interface Editing {
 }
 
 /** Shows the same page with some of its address changed; what the page has put into the address itself is kept. */
-function show(query: Record<string, string | number | null>) {
+function show(query: Query) {
   router.get(withQuery(window.location.pathname + window.location.search, query), {}, { preserveState: true, preserveScroll: true, replace: true });
 }
 
 export default function Workspace(page: WorkspacePage) {
-  const { course, lens, rows, plans, plan, mainPlan, tiers, offers, labels, rules, changes, sightlines, mayEdit, settings } = page;
+  const { course, lens, rows, plans, plan, mainPlan, tiers, offers, labels, rules, changes, saved, sightlines, mayEdit, settings } = page;
   const { url } = usePage();
   const [asked] = useState(() => new URLSearchParams(url.split('?')[1]));
   const filterField = useRef<HTMLInputElement>(null);
@@ -48,11 +52,12 @@ export default function Workspace(page: WorkspacePage) {
   const [editing, setEditing] = useState<Editing | null>(null);
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const [here, setHere] = useState<string | null>(asked.get('row'));
-  const [sheet, setSheet] = useState(asked.has('row') && lens === 'rules');
+  const [sheet, setSheet] = useState(asked.has('row'));
   const [copied, setCopied] = useState<OutlineRow | null>(null);
   const [task, setTask] = useState<OutlineTask | null>(null);
-  const [dialog, setDialog] = useState<'course' | 'plans' | null>(null);
+  const [dialog, setDialog] = useState<'course' | 'plans' | 'who' | null>(null);
   const [leaving, setLeaving] = useState<string[]>([]);
+  const sights = useSights(course, lens, sightlines, (at) => show({ at }));
   const acts = useOutlineActs(course.key, course.draftVersion);
   const news = useDraftNews(course.key, course.draftVersion);
   const { flash } = useShared();
@@ -71,7 +76,8 @@ export default function Workspace(page: WorkspacePage) {
   const about = !opensSheet ? [] : selected.size > 0 ? all.filter(({ row }) => selected.has(row.key)) : all.filter(({ row }) => row.key === current);
 
   // The row of the sheet lives in the address, so that it can be sent to somebody.
-  const addressed = about.length === 1 ? (about[0]?.row.key ?? null) : null;
+  const seesWhy = sheet && lens !== 'rules' && rows.length > 0;
+  const addressed = seesWhy ? current : about.length === 1 ? (about[0]?.row.key ?? null) : null;
   useEffect(() => {
     window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { row: addressed }));
   }, [addressed]);
@@ -107,15 +113,15 @@ export default function Workspace(page: WorkspacePage) {
   useShortcuts({
     '1': () => show({ lens: 'rules' }),
     '2': () => show({ lens: 'sightlines' }),
+    '3': () => show({ lens: 'timeline' }),
     '/': () => filterField.current?.focus(),
-    '0': () => show({ at: null }),
     'ctrl+z': () => step('undo'),
     'ctrl+y': () => step('redo'),
     'ctrl+shift+z': () => step('redo'),
     ...(opensSheet ? { escape: closeSheet } : {}),
   });
 
-  const corner = (
+  const corner = (left: number) => (
     <>
       <ul className="lenses">
         {LENSES.map(({ id, title }, index) => (
@@ -138,7 +144,7 @@ export default function Workspace(page: WorkspacePage) {
           onChange={(event) => setFilter(event.currentTarget.value)}
           onBlur={() => window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { find: filter === '' ? null : filter }))}
         />
-        <span>{shown.length === rows.length ? `${rows.length} rows` : `${shown.length} of ${rows.length}`}</span>
+        <span>{left === rows.length ? `${rows.length} rows` : `${left} of ${rows.length}`}</span>
       </label>
     </>
   );
@@ -153,6 +159,7 @@ export default function Workspace(page: WorkspacePage) {
         onStep={step}
         onSee={(see) => show({ see })}
         onCourse={() => setDialog('course')}
+        {...(sights === null ? {} : { onWho: () => setDialog('who') })}
       />
       <DraftNewsNote news={news} />
       {task !== null && <OutlineDialog course={course.key} version={course.draftVersion} task={task} onClose={() => setTask(null)} />}
@@ -160,9 +167,19 @@ export default function Workspace(page: WorkspacePage) {
       {dialog === 'plans' && (
         <PlansDialog course={course.key} version={course.draftVersion} plans={plans} mainPlan={mainPlan} offers={offers} onClose={() => setDialog(null)} />
       )}
+      {dialog === 'who' && sights !== null && (
+        <VantagesDialog
+          course={course.key}
+          offers={offers}
+          vantages={sights.grid.vantages}
+          saved={saved}
+          onShow={(vantages) => show({ v: vantages })}
+          onClose={() => setDialog(null)}
+        />
+      )}
       <LeavingDialog asks={leaving.length > 0 ? flash : null} onLeave={() => acts.remove(leaving, true)} />
       <CollisionDialog version={course.draftVersion} />
-      <main className={opensSheet ? 'work sheeted' : 'work'}>
+      <main className={opensSheet || seesWhy ? 'work sheeted' : 'work'}>
         {rows.length === 0 ? (
           <div className="empty">
             <p>
@@ -175,18 +192,24 @@ export default function Workspace(page: WorkspacePage) {
               </Button>
             )}
           </div>
-        ) : lens === 'sightlines' && sightlines !== null ? (
-          <Grid
-            caption={`What each vantage sees of ${course.title}, as of ${sightlines.atWords}`}
+        ) : sights !== null ? (
+          <SightLenses
+            page={page}
+            sights={sights}
             corner={corner}
-            columns={sightlineColumns(sightlines, (offer, day) => show({ [`day[${offer}]`]: day }))}
             rows={shown}
-            cell={(index, column) => <SightCell sight={sightlines.rows[index]?.cells[column]} />}
+            here={here}
+            onHere={setHere}
+            sheet={sheet}
+            onSheet={setSheet}
+            onVantages={(vantages, at) => show({ v: vantages, ...(at === undefined ? {} : { at: isoOf(at) }) })}
+            onWho={() => setDialog('who')}
+            onCourse={() => setDialog('course')}
           />
         ) : (
           <Grid
             caption={`What is set for each row of ${course.title}`}
-            corner={corner}
+            corner={corner(shown.length)}
             columns={rulesColumns({
               plans,
               plan,
@@ -259,13 +282,11 @@ export default function Workspace(page: WorkspacePage) {
             onClose={closeSheet}
           />
         )}
-        <footer className="rail">
-          {sightlines === null ? (
+        {(sights === null || rows.length === 0) && (
+          <footer className="rail">
             <RulesFoot plan={plan} mayEdit={mayEdit} selected={selected.size} copied={copied} onClear={() => setSelected(new Set())} />
-          ) : (
-            <AsOf grid={sightlines} onAt={(at) => show({ at })} />
-          )}
-        </footer>
+          </footer>
+        )}
       </main>
     </KeepShell>
   );

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Keep\Vantages\VantagePoint;
+use App\Keep\Vantages\Vantages;
+use Illuminate\Foundation\Http\FormRequest;
+
+final class SaveVantagesRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:60'],
+            'vantages' => ['required', 'array', 'min:1', 'max:'.Vantages::MOST],
+            'vantages.*' => ['string', static function (string $field, mixed $value, \Closure $fail): void {
+                if (! is_string($value) || VantagePoint::parse($value) === null) {
+                    $fail('This is no vantage.');
+                }
+            }],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Please give it a name.',
+            'name.max' => 'That is a long name: 60 characters at most.',
+            'vantages.required' => 'There is no vantage to keep.',
+        ];
+    }
+
+    public function name(): string
+    {
+        return $this->string('name')->trim()->toString();
+    }
+
+    /** @return list<string> */
+    public function vantages(): array
+    {
+        return array_values(array_filter((array) $this->input('vantages'), is_string(...)));
+    }
+}
