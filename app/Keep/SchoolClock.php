@@ -52,12 +52,12 @@ final readonly class SchoolClock
         return strstr($this->words($instant), ',', true) ?: $this->words($instant);
     }
 
-    /** `Mon 9 Mar`, or `9 Mar 2027` where it is not this year: for places as narrow as a cell. */
-    public function shortDate(int $instant, bool $weekday = true): string
+    /** `9 Mar`, or `Mar 2027` where it is not this year: for places as narrow as a cell. */
+    public function cellDate(int $instant): string
     {
         $local = $this->local($instant);
 
-        return $local->format((int) $local->format('Y') === $this->year() ? ($weekday ? 'D j M' : 'j M') : 'j M Y');
+        return $local->format((int) $local->format('Y') === $this->year() ? 'j M' : 'M Y');
     }
 
     /** As a wall-clock time in the plan format: `2026-03-09T09:00`. */
