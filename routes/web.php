@@ -20,6 +20,10 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses', [Keep\CoursesController::class, 'store'])->name('courses.make');
     Route::post('/courses/plan-file', [Keep\CoursesController::class, 'storeFile'])->name('courses.from-file');
     Route::get('/courses/{course}/sightlines', [Keep\SightsController::class, 'overTime'])->name('sightlines');
+    Route::get('/courses/{course}/why', [Keep\SightsController::class, 'why'])->name('why');
+    Route::post('/courses/{course}/draft/mends', [Keep\DraftController::class, 'mend'])->name('draft.mend');
+    Route::post('/courses/{course}/expectations', [Keep\SightsController::class, 'expect'])->name('expectations.keep');
+    Route::delete('/courses/{course}/expectations/{expectation}', [Keep\SightsController::class, 'letGo'])->whereNumber('expectation')->name('expectations.let-go');
     Route::get('/courses/{course}/people', [Keep\SightsController::class, 'people'])->name('people');
     Route::post('/courses/{course}/vantages', [Keep\SightsController::class, 'save'])->name('vantages.save');
     Route::delete('/courses/{course}/vantages/{set}', [Keep\SightsController::class, 'forget'])->whereNumber('set')->name('vantages.forget');

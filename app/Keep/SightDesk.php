@@ -4,19 +4,103 @@ declare(strict_types=1);
 
 namespace App\Keep;
 
+use App\Http\Pages\Keep\Gate;
 use App\Http\Pages\Keep\SightlinesGrid;
+use App\Http\Pages\Keep\Way;
+use App\Http\Pages\Keep\WhyCard;
 use App\Keep\Vantages\Look;
 use App\Keep\Vantages\See;
+use App\Keep\Vantages\Vantages;
+use App\Keep\Views\Glyph;
 use App\Keep\Views\RuleTable;
 use App\Keep\Views\Sightlines;
+use App\Keep\Why\BlindSpots;
+use App\Keep\Why\Gates;
+use App\Keep\Why\Mending;
+use App\Keep\Why\Scene;
+use App\Keep\Why\Ways;
+use App\Keep\Words\Sentence;
 use App\Models\Course;
+use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Deciding\Route;
+use SilentKeep\Core\Deciding\State;
 
 /** Puts together what an administrator asks about what others see, beside the pages themselves. */
 final readonly class SightDesk
 {
-    public function __construct(private Plans $plans, private Sightlines $sightlines, private SchoolClock $clock)
+    public function __construct(
+        private Plans $plans,
+        private Sightlines $sightlines,
+        private SchoolClock $clock,
+        private Vantages $vantages,
+        private Mending $mending,
+        private Expectations $expectations,
+    ) {
+    }
+
+    /** Why an item is to a viewer as it is, and what would open it; null where one of them is not there. */
+    public function why(Course $course, Look $look, string $item): ?WhyCard
     {
+        $document = self::seen($course, $look->see);
+        $decider = $this->plans->of($document);
+        $seen = $this->vantages->stand($course, $decider, $look->points ?? [])[0] ?? null;
+        $position = $decider->course->outline->positionOf($item);
+        if ($seen === null || $position === null) {
+            return null;
+        }
+        $at = $look->at ?? $this->clock->minute();
+        $decision = CompiledDecider::of($decider->prepared)->decide($seen->viewer, $at)[$position];
+        $scene = new Scene($decider, $document, $seen->viewer, $at, $this->clock);
+        $gates = (new Gates($scene))->of($position);
+        $ways = $decision->state === State::Open ? [] : (new Ways($scene, $this->mending))->of($position, $decision);
+        $plan = ($seen->offer ?? null)?->plan->name ?? $decider->course->mainPlan?->name;
+        $rules = new RuleTable($document, null, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
+        $shut = count(array_filter($gates, static fn (Gate $gate): bool => ! $gate->passed));
+
+        return new WhyCard(
+            item: $item,
+            glyph: Glyph::of($decision)->value,
+            look: Glyph::looksOnly($decision),
+            word: ucfirst(Glyph::of($decision)->word()),
+            summary: $decision->state === State::Open ? self::openBy($decision->via) : ($shut === 1 ? 'one gate is shut' : "{$shut} gates are shut"),
+            why: array_map(static fn (Reason $reason): string => $reason->value, $decision->why),
+            gates: $gates,
+            intro: $decision->state === State::Open ? null : self::intro($ways),
+            ways: $ways,
+            blind: (new BlindSpots($this->mending))->of($scene),
+            rule: $rules->rows()[$position],
+            plan: $plan,
+            expected: $this->expectations->ofCell($course, $decider, $seen->point, $item),
+        );
+    }
+
+    private static function openBy(?Route $via): string
+    {
+        return match ($via) {
+            Route::Staff => 'as it is to all staff',
+            Route::Pass => 'by the pass: all gates are passed',
+            Route::Grant => 'by what was handed out',
+            Route::Anyone => 'as the course is to anyone',
+            Route::Sample => 'as a sample',
+            Route::Observer => 'by the observer door',
+            Route::Guest => 'by the guest door',
+            null => '',
+        };
+    }
+
+    /** @param  list<Way>  $ways */
+    private static function intro(array $ways): Sentence
+    {
+        $byTime = array_filter($ways, static fn (Way $way): bool => $way->by === 'time') !== [];
+
+        return Sentence::of(match (true) {
+            $ways === [] => 'Nothing that one setting, one pass or waiting does would open it.',
+            $byTime => count($ways) === 1 ? 'It opens by itself.' : 'It opens by itself; these would open it too:',
+            count($ways) === 1 => 'Time alone will not. This would:',
+            default => 'Time alone will not. Any one of these would:',
+        });
     }
 
     /** The grid of Sightlines over time, and with what the Timeline shows besides. */

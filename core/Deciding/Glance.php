@@ -8,6 +8,8 @@ use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Viewing\Grant;
+use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** The whole course in the eyes of one viewer at one instant. */
@@ -88,6 +90,61 @@ final class Glance
     public function nearestPass(int $item): ?PassReading
     {
         return $this->own->nearestPass($item);
+    }
+
+    /** The first of the viewer's own active passes that opens an item; else the one that comes nearest. */
+    public function passFor(int $item): ?PassReading
+    {
+        foreach ($this->own->active as $pass) {
+            if ($pass->opens($item, ViewerKind::Learner)) {
+                return $pass;
+            }
+        }
+
+        return $this->own->nearestPass($item);
+    }
+
+    /** The pass of the viewer's own that began last, where they have any, active or not. */
+    public function latestPass(): ?Pass
+    {
+        return $this->own->passes === [] ? null : $this->own->latestPass();
+    }
+
+    /** The grant of the viewer's own that opens an item now. */
+    public function grantFor(int $item): ?Grant
+    {
+        foreach ($this->viewer->grants as $grant) {
+            $position = $grant->isActive($this->at) ? $this->prepared->outline->positionOf($grant->item) : null;
+            if ($position !== null && $this->prepared->outline->lies($item, $position)) {
+                return $grant;
+            }
+        }
+
+        return null;
+    }
+
+    /** What whoever is observed sees themselves; null where nobody is. */
+    public function learner(): ?self
+    {
+        return $this->observed === null ? null : $this->observedGlance ??= new self($this->prepared, $this->observed->viewer, $this->at);
+    }
+
+    /** Whether whoever is observed is let in by a way of their own. */
+    public function learnerEnters(int $item): bool
+    {
+        return $this->observed !== null && $this->observed->route($item, $this->observedGatePasses) !== null;
+    }
+
+    /** The first item of a path whose condition a viewer of this kind does not meet without a pass; null: they meet all. */
+    public function conditionInTheWay(int $item, ViewerKind $kind): ?int
+    {
+        foreach ($this->prepared->outline->path[$item] as $step) {
+            if (! $this->own->audienceHolds($step, $kind)) {
+                return $step;
+            }
+        }
+
+        return null;
     }
 
     /** Whether the item counts for an active pass of the viewer's own. */
@@ -204,9 +261,8 @@ final class Glance
         if ($learner->route($item, $this->observedGatePasses) !== null) {
             return [Reason::NotForYou];
         }
-        $this->observedGlance ??= new self($this->prepared, $learner->viewer, $this->at);
 
-        return [Reason::LearnerCannot, ...$this->observedGlance->why($item)];
+        return [Reason::LearnerCannot, ...$this->learner()?->why($item) ?? []];
     }
 
     /** @return list<Reason> */

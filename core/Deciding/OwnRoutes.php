@@ -136,7 +136,8 @@ final class OwnRoutes
         ];
     }
 
-    private function audienceHolds(int $item, ViewerKind $kind): bool
+    /** On a route without a pass: whether every condition on the path holds. */
+    public function audienceHolds(int $item, ViewerKind $kind): bool
     {
         $this->audience[$kind->value] ??= Audiences::holding($this->prepared->outline, MomentFacts::asItStands(
             $this->prepared->outline, $this->viewer->labels, $this->done, $this->at, $kind,
@@ -163,13 +164,21 @@ final class OwnRoutes
         return $nearest;
     }
 
-    /** Why the pass that began last lets nobody in. To be asked only where there are passes and none is active. */
-    public function lapsedPassReason(): Reason
+    /** The pass that began last, of those the first given. To be asked only where there are passes. */
+    public function latestPass(): Pass
     {
         $latest = $this->passes[0];
         foreach ($this->passes as $pass) {
             $latest = $pass->from > $latest->from ? $pass : $latest;
         }
+
+        return $latest;
+    }
+
+    /** Why the pass that began last lets nobody in. To be asked only where there are passes and none is active. */
+    public function lapsedPassReason(): Reason
+    {
+        $latest = $this->latestPass();
 
         return match (true) {
             $latest->state === PassState::Revoked => Reason::PassRevoked,

@@ -63,7 +63,8 @@ final readonly class PassProgress
         return [...($this->afterMet($at) ? [] : array_values(array_filter($this->counting($at), fn (int $key): bool => ! $this->isMet($key)))), ...($earlier === null ? [] : [$earlier])];
     }
 
-    private function afterMet(int $at): bool
+    /** Whether what the item names itself is finished, as far as it counts. */
+    public function afterMet(int $at): bool
     {
         $after = $this->outline->items[$at]->after;
         if ($after === null) {
@@ -86,7 +87,7 @@ final readonly class PassProgress
     }
 
     /** In order: the nearest earlier sibling that counts is complete. */
-    private function turnHasCome(int $at): bool
+    public function turnHasCome(int $at): bool
     {
         $before = $this->oneBefore($at);
 

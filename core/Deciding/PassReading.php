@@ -75,6 +75,28 @@ final class PassReading
         return array_values(array_unique(array_merge([], ...array_map($this->progress->waitsFor(...), $this->way($item)))));
     }
 
+    /**
+     * What stands in the way by having to come first: of the item and those above it, the ones whose prerequisites are not met.
+     *
+     * @return list<int> from the item upward
+     */
+    public function unmet(int $item): array
+    {
+        return array_values(array_filter($this->way($item), fn (int $step): bool => ! $this->progress->prerequisitesMet($step)));
+    }
+
+    /** The first item of the path whose condition its holder does not meet; null: they meet all. */
+    public function conditionInTheWay(int $item, ViewerKind $kind = ViewerKind::Learner): ?int
+    {
+        foreach ($this->prepared->outline->path[$item] as $step) {
+            if (! $this->audienceHolds($step, $kind)) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
     private function audienceHolds(int $item, ViewerKind $kind): bool
     {
         $this->audience[$kind->value] ??= Audiences::holding($this->prepared->outline, MomentFacts::asItStands(

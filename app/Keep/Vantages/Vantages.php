@@ -43,9 +43,10 @@ final readonly class Vantages
      * Those who are not there, a person or an offer that is no more, are left out.
      *
      * @param  list<VantagePoint>  $points
+     * @param  ?int  $asOf  the instant at which days are counted; null: now
      * @return list<SeenFrom>
      */
-    public function stand(Course $course, Decider $decider, array $points): array
+    public function stand(Course $course, Decider $decider, array $points, ?int $asOf = null): array
     {
         $ids = [];
         foreach ($points as $point) {
@@ -64,7 +65,8 @@ final readonly class Vantages
             $offer = $since = null;
             if ($learner->kind === VantageKind::Holder) {
                 $offer = self::offer($decider, (string) $learner->offer);
-                $since = $this->since($learner, $decider);
+                // Whole minutes, so that what is asked twice within one says the same.
+                $since = $decider->prepared->plan->zone->plusDays($asOf ?? $this->clock->minute(), -$learner->day);
                 $viewer = $offer === null ? null : $this->holder($offer, $since, $learner->diligent, $decider, $compiled);
             } elseif ($learner->kind !== VantageKind::Person) {
                 $viewer = $this->alone($learner->kind);
@@ -86,12 +88,6 @@ final readonly class Vantages
         }
 
         return null;
-    }
-
-    /** Whole minutes, so that what is asked twice within one says the same. */
-    private function since(VantagePoint $holder, Decider $decider): int
-    {
-        return $decider->prepared->plan->zone->plusDays($this->clock->minute(), -$holder->day);
     }
 
     private function holder(Offer $offer, int $since, bool $diligent, Decider $decider, CompiledDecider $compiled): Viewer

@@ -33,6 +33,19 @@ enum Glyph: string
         };
     }
 
+    /** The state in words, as a screen reader has them too. */
+    public function word(): string
+    {
+        return match ($this) {
+            self::Open => 'open',
+            self::Sample => 'open as a sample',
+            self::Later => 'opens later',
+            self::Locked => 'locked',
+            self::Hidden => 'hidden',
+            self::Over => 'over',
+        };
+    }
+
     public static function looksOnly(Decision $decision): bool
     {
         return $decision->state === State::Open && ! $decision->act;

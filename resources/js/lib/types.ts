@@ -7,6 +7,12 @@ export interface AfterRule {
   inOrder: boolean;
 }
 
+export interface BlindSpot {
+  words: Sentence;
+  mends: MendStep[];
+  mended: Sentence | null;
+}
+
 export interface ConditionWords {
   words: string;
   errors: Record<string, string>;
@@ -90,6 +96,14 @@ export interface EffectCount {
   names: string[];
 }
 
+export interface Expected {
+  id: number;
+  words: Sentence;
+  kept: boolean;
+  instead: Sentence | null;
+  by: string;
+}
+
 export interface FinishRule {
   by: string;
   percent?: number;
@@ -110,6 +124,14 @@ export interface FoundPerson {
   email: string;
 }
 
+export interface Gate {
+  name: string;
+  passed: boolean;
+  words: Sentence;
+  link: WhyLink | null;
+  inner: boolean;
+}
+
 export interface HistoryPage {
   course: CourseHead;
   revisions: RevisionRow[];
@@ -127,6 +149,13 @@ export interface LessonPage {
   html: string;
   finish: string;
   next: PathRow | null;
+}
+
+export interface MendStep {
+  kind: string;
+  items: string[];
+  plan: string | null;
+  tier: string | null;
 }
 
 export interface MyCourse {
@@ -317,6 +346,40 @@ export interface Vantage {
   day: number | null;
   diligent: boolean;
   plan: string | null;
+}
+
+export interface Way {
+  by: string;
+  title: Sentence;
+  words: Sentence;
+  link: WhyLink | null;
+  mends: MendStep[];
+}
+
+export interface WhyCard {
+  item: string;
+  glyph: string;
+  look: boolean;
+  word: string;
+  summary: string;
+  why: string[];
+  gates: Gate[];
+  intro: Sentence | null;
+  ways: Way[];
+  blind: BlindSpot | null;
+  rule: RuleRow;
+  plan: string | null;
+  expected: Expected[];
+}
+
+export interface WhyLink {
+  to: string;
+  text: string;
+  item: string | null;
+  word: string | null;
+  plan: string | null;
+  vantage: string | null;
+  at: number | null;
 }
 
 export interface WorkspacePage {

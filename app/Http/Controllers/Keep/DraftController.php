@@ -18,6 +18,7 @@ use App\Http\Requests\EditCourseRequest;
 use App\Http\Requests\EditOutlineRequest;
 use App\Http\Requests\EditPlansRequest;
 use App\Http\Requests\EditRulesRequest;
+use App\Http\Requests\MendRequest;
 use App\Keep\CourseDesk;
 use App\Keep\Edits\CannotEdit;
 use App\Keep\Edits\DeleteItems;
@@ -26,6 +27,7 @@ use App\Keep\Edits\Edit;
 use App\Keep\Edits\MoveItem;
 use App\Keep\Edits\PasteRules;
 use App\Keep\Edits\PlaceItems;
+use App\Keep\Why\MakeMends;
 use App\Models\Course;
 use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
@@ -71,12 +73,18 @@ final readonly class DraftController
         return $this->make($request, $course, $request->edit());
     }
 
+    /** What the reasons of a cell proposed. */
+    public function mend(MendRequest $request, Course $course): RedirectResponse
+    {
+        return $this->make($request, $course, $request->edit());
+    }
+
     private function make(FormRequest $request, Course $course, Edit $change): RedirectResponse
     {
         try {
             $made = ($this->edit)($course, $request->integer('version'), $change, self::editor($request));
         } catch (InvalidPlan $e) {
-            if ($change instanceof MoveItem || $change instanceof PlaceItems || $change instanceof PasteRules || $change instanceof DuplicateItem || $change instanceof DeleteItems) {
+            if ($change instanceof MoveItem || $change instanceof PlaceItems || $change instanceof PasteRules || $change instanceof DuplicateItem || $change instanceof DeleteItems || $change instanceof MakeMends) {
                 // There is no form with fields to say it at.
                 return self::refused('That does not go: '.$e->offences[0]->message.'.');
             }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Keep;
 
+use App\Actions\KeepExpectation;
 use App\Actions\SaveVantages;
+use App\Http\Requests\ExpectationRequest;
 use App\Http\Requests\LookRequest;
 use App\Http\Requests\SaveVantagesRequest;
 use App\Keep\PeopleFinder;
@@ -14,6 +16,7 @@ use App\Models\Person;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 
 /** What the lenses ask about what others see, beside the pages themselves. */
 final readonly class SightsController
@@ -26,6 +29,30 @@ final readonly class SightsController
     public function overTime(LookRequest $request, Course $course): JsonResponse
     {
         return new JsonResponse($this->desk->overTime($course, $request->look(), $request->query('lens') === 'timeline'));
+    }
+
+    /** The reasons of a cell, and what would open it. */
+    public function why(LookRequest $request, Course $course): JsonResponse
+    {
+        $item = $request->query('item');
+        $card = $this->desk->why($course, $request->look(), is_string($item) ? $item : '');
+
+        return $card === null ? new JsonResponse(['message' => 'The row or the viewer is not there any more.'], 404) : new JsonResponse($card);
+    }
+
+    public function expect(ExpectationRequest $request, Course $course, KeepExpectation $keep): RedirectResponse
+    {
+        $keep($course, $request->string('vantage')->toString(), $request->string('item')->toString(), $request->string('must')->toString(), self::reader($request));
+
+        return back();
+    }
+
+    public function letGo(Request $request, Course $course, int $expectation, KeepExpectation $keep): RedirectResponse
+    {
+        Gate::authorize('edit-rules');
+        $keep->letGo($course, $expectation, self::reader($request));
+
+        return back();
     }
 
     /** People to be pinned as a column. */
