@@ -23,9 +23,11 @@ export interface SightLensesProps {
   sheet: boolean;
   onSheet: (open: boolean) => void;
   /** The vantages that are to be shown; null: the usual ones. */
-  onVantages: (vantages: string[] | null, at?: number) => void;
+  onVantages: (vantages: string[] | null) => void;
   onWho: () => void;
   onCourse: () => void;
+  /** Shows the rule of a row, with a word of it to be edited. */
+  onRule: (item: string, word: string | null, plan: string | null) => void;
 }
 
 /** Another day for a holder, or another diligence, as addresses name them. */
@@ -34,7 +36,7 @@ function changed(vantage: Vantage, day: number, diligent: boolean): string {
 }
 
 /** The lenses that show what comes out, with the time rail under them and the reasons beside them. */
-export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, onSheet, onVantages, onWho, onCourse }: SightLensesProps) {
+export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, onSheet, onVantages, onWho, onCourse, onRule }: SightLensesProps) {
   const { course, rows: all } = page;
   const { school } = useShared();
   const { grid, at, setAt } = sights;
@@ -181,6 +183,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
           revision={course.revision}
           row={row}
           rows={all}
+          tiers={page.tiers.length > 0}
           vantage={vantage}
           at={at}
           see={grid.see}
@@ -188,8 +191,13 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
           mayEdit={page.mayEdit}
           onShow={onHere}
           onAt={setAt}
-          onVantage={(id, when) => onVantages(ids.includes(id) ? ids : [...ids, id], when)}
+          onVantage={(id, when) => {
+            setAt(when);
+            setWho(id);
+            onVantages(ids.includes(id) ? ids : [...ids, id]);
+          }}
           onCourse={onCourse}
+          onRule={onRule}
           onClose={close}
         />
       )}

@@ -78,9 +78,6 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
       control
     );
   };
-  const cell = (name: 'opens' | 'closes' | 'sample' | 'guests' | 'observers') => word(name, (rule) => rule[name].words, (rule) => rule[name].own === true, plan === null && (name === 'opens' || name === 'closes'));
-  const waits = shown.some(({ rule }) => rule.afterWords !== undefined);
-  const after = word('after', ({ afterWords, turn }) => afterWords ?? (turn === true ? 'its turn' : 'nothing'), ({ afterWords }) => afterWords !== undefined);
   return (
     <aside className="sheet" aria-label={`The rule of ${title}`}>
       <header>
@@ -94,18 +91,7 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
       </header>
       <section>
         <h3>{plan === null ? 'Rule' : `Rule, in the ${plan} plan`}</h3>
-        <p className="say">
-          Opens {cell('opens')}, closes {cell('closes')}; {waits ? <>once {after} {isOne(first.rule) ? 'is' : 'are'} finished</> : <>waits for {after}</>}; for{' '}
-          {word('tiers', tiersWords, ({ tiers }) => tiers !== undefined, names.tiers.length === 0)}; condition {word('only', ({ onlyWords }) => onlyWords ?? 'none', ({ only }) => only !== undefined)}; sample{' '}
-          {cell('sample')}; guests {cell('guests')}; observers {cell('observers')}; while closed{' '}
-          {word('whenClosed', ({ whenClosed }) => (whenClosed.words === 'hidden' ? 'it is hidden' : 'its title shows'), ({ whenClosed }) => whenClosed.own === true)}.
-          {rows.every(({ kind }) => kind === 'module') && (
-            <> What is inside opens {word('inOrder', ({ afterRule }) => (afterRule?.inOrder === true ? 'one after the other' : 'in any order'), ({ afterRule }) => afterRule?.inOrder === true)}.</>
-          )}
-          {shown.every(({ rule }) => rule.finish !== undefined) && (
-            <> Finished {word('finish', ({ finish }) => finish?.words ?? '', ({ finish }) => finish !== undefined && finish.by !== 'mark')}.</>
-          )}
-        </p>
+        <RuleSentence shown={shown} plan={plan} tiers={names.tiers.length > 0} word={word} />
       </section>
       <Vain course={course} version={version} plan={plan} shown={shown} mayEdit={mayEdit} />
       {!many && <WaitedFor row={first.row} all={all} onShow={onShow} />}
@@ -124,6 +110,40 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
         </section>
       )}
     </aside>
+  );
+}
+
+export interface RuleSentenceProps {
+  shown: { row: OutlineRow; rule: RuleRow }[];
+  plan: string | null;
+  /** Whether the course has any. */
+  tiers: boolean;
+  /** Draws a word of the sentence. */
+  word: (name: string, words: (rule: RuleRow) => string, own: (rule: RuleRow) => boolean, fixed?: boolean) => ReactNode;
+}
+
+/** The rule of one or several rows as a sentence. */
+export function RuleSentence({ shown, plan, tiers, word }: RuleSentenceProps) {
+  const [first] = shown;
+  if (first === undefined) {
+    return null;
+  }
+  const cell = (name: 'opens' | 'closes' | 'sample' | 'guests' | 'observers') => word(name, (rule) => rule[name].words, (rule) => rule[name].own === true, plan === null && (name === 'opens' || name === 'closes'));
+  const waits = shown.some(({ rule }) => rule.afterWords !== undefined);
+  const after = word('after', ({ afterWords, turn }) => afterWords ?? (turn === true ? 'its turn' : 'nothing'), ({ afterWords }) => afterWords !== undefined);
+  return (
+    <p className="say">
+      Opens {cell('opens')}, closes {cell('closes')}; {waits ? <>once {after} {isOne(first.rule) ? 'is' : 'are'} finished</> : <>waits for {after}</>}; for{' '}
+      {word('tiers', tiersWords, (rule) => rule.tiers !== undefined, !tiers)}; condition {word('only', ({ onlyWords }) => onlyWords ?? 'none', ({ only }) => only !== undefined)}; sample{' '}
+      {cell('sample')}; guests {cell('guests')}; observers {cell('observers')}; while closed{' '}
+      {word('whenClosed', ({ whenClosed }) => (whenClosed.words === 'hidden' ? 'it is hidden' : 'its title shows'), ({ whenClosed }) => whenClosed.own === true)}.
+      {shown.every(({ row }) => row.kind === 'module') && (
+        <> What is inside opens {word('inOrder', ({ afterRule }) => (afterRule?.inOrder === true ? 'one after the other' : 'in any order'), ({ afterRule }) => afterRule?.inOrder === true)}.</>
+      )}
+      {shown.every(({ rule }) => rule.finish !== undefined) && (
+        <> Finished {word('finish', ({ finish }) => finish?.words ?? '', ({ finish }) => finish !== undefined && finish.by !== 'mark')}.</>
+      )}
+    </p>
   );
 }
 

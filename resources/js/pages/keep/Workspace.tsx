@@ -9,7 +9,6 @@ import { keepAddress, type Query, withQuery } from '../../lib/address';
 import { useDraftNews } from '../../lib/draftNews';
 import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
-import { isoOf } from '../../lib/time';
 import { useSights } from '../../lib/useSights';
 import type { OutlineRow, WorkspacePage } from '../../lib/types';
 import { RuleSheet, type SheetRow } from '../../sheet/RuleSheet';
@@ -202,9 +201,16 @@ export default function Workspace(page: WorkspacePage) {
             onHere={setHere}
             sheet={sheet}
             onSheet={setSheet}
-            onVantages={(vantages, at) => show({ v: vantages, ...(at === undefined ? {} : { at: isoOf(at) }) })}
+            onVantages={(vantages) => show({ v: vantages })}
             onWho={() => setDialog('who')}
             onCourse={() => setDialog('course')}
+            onRule={(item, word, ofPlan) => {
+              setHere(item);
+              setSelected(new Set());
+              setSheet(true);
+              setEditing(mayEdit && word !== null ? { word, cell: null } : null);
+              show({ lens: 'rules', row: item, ...(ofPlan === null ? {} : { plan: ofPlan }) });
+            }}
           />
         ) : (
           <Grid
