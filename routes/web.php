@@ -21,6 +21,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/plan-file', [Keep\CoursesController::class, 'storeFile'])->name('courses.from-file');
     Route::get('/courses/{course}/sightlines', [Keep\SightsController::class, 'overTime'])->name('sightlines');
     Route::get('/courses/{course}/why', [Keep\SightsController::class, 'why'])->name('why');
+    Route::post('/courses/{course}/draft/dates', [Keep\SightsController::class, 'dates'])->name('draft.dates');
     Route::post('/courses/{course}/draft/mends', [Keep\DraftController::class, 'mend'])->name('draft.mend');
     Route::post('/courses/{course}/expectations', [Keep\SightsController::class, 'expect'])->name('expectations.keep');
     Route::delete('/courses/{course}/expectations/{expectation}', [Keep\SightsController::class, 'letGo'])->whereNumber('expectation')->name('expectations.let-go');

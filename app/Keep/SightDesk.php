@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Keep;
 
 use App\Http\Pages\Keep\Gate;
+use App\Http\Pages\Keep\MovedDates;
 use App\Http\Pages\Keep\SightlinesGrid;
 use App\Http\Pages\Keep\Way;
 use App\Http\Pages\Keep\WhyCard;
+use App\Keep\Edits\CannotEdit;
+use App\Keep\Edits\Edit;
 use App\Keep\Vantages\Look;
 use App\Keep\Vantages\See;
 use App\Keep\Vantages\Vantages;
 use App\Keep\Views\Glyph;
+use App\Keep\Views\Openings;
 use App\Keep\Views\RuleTable;
 use App\Keep\Views\Sightlines;
 use App\Keep\Why\BlindSpots;
@@ -26,6 +30,7 @@ use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\Route;
 use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Format\InvalidPlan;
 
 /** Puts together what an administrator asks about what others see, beside the pages themselves. */
 final readonly class SightDesk
@@ -74,6 +79,27 @@ final readonly class SightDesk
             plan: $plan,
             expected: $this->expectations->ofCell($course, $decider, $seen->point, $item),
         );
+    }
+
+    /**
+     * What an edit of the draft would move for a viewer. Nothing is saved.
+     *
+     * @param  list<string>  $edited  keys of the rows that it sets
+     *
+     * @throws CannotEdit
+     * @throws InvalidPlan
+     */
+    public function movedDates(Course $course, Look $look, Edit $edit, array $edited): MovedDates
+    {
+        $document = self::seen($course, See::Draft);
+        $after = $document->copy();
+        $edit->applyTo($after);
+        $now = $this->plans->of($document);
+        $then = $this->plans->of($after);
+        $seen = $this->vantages->stand($course, $now, $look->points ?? [])[0] ?? null;
+        $stands = $this->vantages->stand($course, $then, $look->points ?? [])[0] ?? null;
+
+        return new MovedDates($seen === null || $stands === null ? [] : (new Openings($this->clock))->moved($now, $seen, $then, $stands, $edited));
     }
 
     private static function openBy(?Route $via): string

@@ -62,7 +62,7 @@ final class TypesCommand extends Command
             // A nullable reference comes as the only one of several.
             self::given($schema->oneOf) => implode(' | ', array_map(self::type(...), $schema->oneOf)),
             self::given($schema->allOf) => implode(' & ', array_map(self::type(...), $schema->allOf)),
-            $schema->type === 'array' => self::given($schema->items) ? self::type($schema->items).'[]' : 'unknown[]',
+            $schema->type === 'array' => self::given($schema->items) ? self::listOf(self::type($schema->items)) : 'unknown[]',
             $schema->type === 'integer' => 'number',
             $schema->type === 'object' => 'Record<string, '.($schema->additionalProperties instanceof Schema ? self::type($schema->additionalProperties) : 'unknown').'>',
             self::given($schema->type) => (string) $schema->type,
@@ -70,6 +70,11 @@ final class TypesCommand extends Command
         };
 
         return $schema->nullable === true ? $type.' | null' : $type;
+    }
+
+    private static function listOf(string $type): string
+    {
+        return str_contains($type, ' | ') ? "({$type})[]" : $type.'[]';
     }
 
     private static function given(mixed $value): bool

@@ -20,6 +20,8 @@ use Illuminate\Validation\Validator;
 /** One rule, set for one row or for many at once. What the rule itself allows is checked by the core; this only shapes it. */
 final class EditRulesRequest extends FormRequest
 {
+    use ReadsLook;
+
     /** The fields that are set to one of a few words, and what each word is in the plan format. */
     private const CHOICES = [
         'draft' => ['yes' => true, 'no' => null],
@@ -118,7 +120,7 @@ final class EditRulesRequest extends FormRequest
     public function edit(): Edit
     {
         $set = $this->string('set')->toString();
-        $items = array_values(array_filter((array) $this->input('items'), is_string(...)));
+        $items = $this->items();
         if ($set === 'opens' || $set === 'closes') {
             return new SetTime($set, $this->string('plan')->toString(), $items, $this->timeRule());
         }
@@ -144,6 +146,12 @@ final class EditRulesRequest extends FormRequest
         }
 
         return new SetField($set, $items, self::CHOICES[$set][$this->string('value')->toString()] ?? null);
+    }
+
+    /** @return list<string> keys of the rows that are set */
+    public function items(): array
+    {
+        return array_values(array_filter((array) $this->input('items'), is_string(...)));
     }
 
     /** @return 'yes'|'no'|'as above'|'never' */

@@ -10,6 +10,9 @@ import type { Sights } from '../lib/useSights';
 import { WhySheet } from '../sheet/WhySheet';
 import { Grid } from '../ui/Grid';
 import { tickFrom, TimeRail } from '../ui/TimeRail';
+import { capital } from '../lib/words';
+import { LANES, type Zoom, ZOOMS } from './timeline';
+import { TimelineGrid } from './TimelineGrid';
 import { sightlineColumns, SightCell, type VantageActs } from './sightlines';
 
 export interface SightLensesProps {
@@ -45,12 +48,24 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
   const [asked] = useState(() => new URLSearchParams(window.location.search));
   const [compared, setCompared] = useState<string[]>(() => asked.getAll('compare[]').concat(asked.getAll('compare[0]'), asked.getAll('compare[1]')));
   const [onlyChanged, setOnlyChanged] = useState(false);
+  const [barred, setBarred] = useState<string[] | null>(() => {
+    const bars = asked.getAll('bars[]').concat(asked.getAll('bars[0]'), asked.getAll('bars[1]'), asked.getAll('bars[2]'));
+    return bars.length > 0 ? bars : null;
+  });
+  const [zoom, setZoom] = useState<Zoom>(() => ZOOMS.find((one) => one.zoom === asked.get('zoom'))?.zoom ?? 'week');
   const [who, setWho] = useState<string | null>(asked.get('who'));
 
   const pair = compared.map((id) => ids.indexOf(id)).filter((index) => index >= 0);
   const comparing = pair.length === 2;
   const columns = comparing ? pair : ids.map((_, index) => index);
   const chosen = who !== null && columns.includes(ids.indexOf(who)) ? ids.indexOf(who) : (columns[0] ?? null);
+  // Bars of holders first: theirs are the times that are worked on.
+  const usual = [...grid.vantages.keys()].toSorted((one, other) => Number(grid.vantages[other]?.kind === 'holder') - Number(grid.vantages[one]?.kind === 'holder')).slice(0, 2);
+  const lanes = barred === null ? usual : barred.map((id) => ids.indexOf(id)).filter((index) => index >= 0).slice(0, LANES);
+  const toggleLane = (index: number) => {
+    const now = lanes.includes(index) ? lanes.filter((lane) => lane !== index) : [...lanes, index].slice(-LANES);
+    setBarred(now.map((lane) => ids[lane] ?? ''));
+  };
   const sight = (row: number, column: number | undefined) => sightAt(grid, grid.cells[row]?.[column ?? -1], at);
   const published = (row: number, column: number | undefined) => {
     const cell = grid.before?.[row]?.[column ?? -1];
@@ -65,18 +80,18 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
   const inPairDiffers = (row: number) => differ(sight(row, pair[0]), sight(row, pair[1])) || count(row, pair[0])?.open !== count(row, pair[1])?.open;
   const shown = rows.filter(({ index }) => (!comparing || inPairDiffers(index)) && (!onlyChanged || grid.before === null || isChanged(index)));
   const ticks = useMemo(
-    () => ticksOf(grid, rows.map(({ index }) => index), columns),
+    () => ticksOf(grid, rows.map(({ index }) => index), page.lens === 'timeline' ? lanes : columns),
     // Columns are new in every drawing; their names tell whether they differ.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [grid, rows, columns.join()],
+    [grid, rows, (page.lens === 'timeline' ? lanes : columns).join()],
   );
   const blind = columns.map((column) => all.length > 0 && all.every((_, row) => sight(row, column)?.state !== 'open'));
 
   // What is compared and which column the sheet is about live in the address, so that they can be sent to somebody.
   const addressed = sheet ? who : null;
   useEffect(() => {
-    window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { compare: compared.length === 2 ? compared : null, who: addressed }));
-  }, [compared, addressed]);
+    window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { compare: compared.length === 2 ? compared : null, who: addressed, zoom: zoom === 'week' ? null : zoom, bars: barred }));
+  }, [compared, addressed, zoom, barred]);
 
   const step = (by: 1 | -1) => {
     const tick = tickFrom(ticks, at, by);
@@ -130,6 +145,32 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
   return (
     <>
       <div className="lensbox">
+        {page.lens === 'timeline' && grid.vantages.length > 0 && (
+          <div className="strip legend">
+            <ul>
+              {grid.vantages.map((one, index) => (
+                <li key={one.id}>
+                  <button type="button" aria-pressed={lanes.includes(index)} title={lanes.includes(index) ? 'Take the bars away' : 'Show their bars'} onClick={() => toggleLane(index)}>
+                    {lanes.includes(index) && <i className={`key bar-${lanes.indexOf(index)}`} aria-hidden />}
+                    {capital(one.name)}
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {lanes[0] !== undefined && (
+              <span>
+                <i className="key best" aria-hidden /> the most diligent, as {grid.vantages[lanes[0]]?.name}
+              </span>
+            )}
+            <div className="seg" role="group" aria-label="Scale of time">
+              {ZOOMS.map((one) => (
+                <button key={one.zoom} type="button" aria-pressed={zoom === one.zoom} onClick={() => setZoom(one.zoom)}>
+                  {one.title}
+                </button>
+              ))}
+            </div>
+          </div>
+        )}
         {grid.missing && <p className="strip">Some of those who were to look are not there any more, and are left out.</p>}
         {comparing && (
           <p className="strip" role="status">
@@ -159,6 +200,22 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
               Choose who looks
             </button>
           </div>
+        ) : page.lens === 'timeline' ? (
+          <TimelineGrid
+            page={page}
+            sights={sights}
+            time={time}
+            corner={corner(shown.length)}
+            rows={shown}
+            lanes={lanes}
+            zoom={zoom}
+            here={here}
+            onHere={(key) => {
+              onHere(key);
+              setWho(ids[lanes[0] ?? 0] ?? null);
+            }}
+            onWhy={(key) => open(key, ids[lanes[0] ?? 0] ?? null)}
+          />
         ) : (
           <Grid
             caption={`What each vantage sees of ${course.title}, as of ${time.words(at)}, ${school.zoneName}`}
@@ -171,7 +228,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             onActivate={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
             cell={(index, column) => {
               const before = published(index, columns[column]);
-              return <SightCell sight={sight(index, columns[column])} count={count(index, columns[column])} {...(before === undefined ? {} : { before })} />;
+              return <SightCell time={time} sight={sight(index, columns[column])} count={count(index, columns[column])} {...(before === undefined ? {} : { before })} />;
             }}
           />
         )}

@@ -174,15 +174,17 @@ export interface SightCellProps {
   /** As it is published, beside the draft; left out: not compared, null: the row is not there. */
   before?: Sight | null;
   count: { open: number; all: number } | null;
+  time: SchoolTime;
 }
 
-export function SightCell({ sight, before, count }: SightCellProps) {
+export function SightCell({ sight, before, count, time }: SightCellProps) {
   if (sight === undefined) {
     return null;
   }
   const changed = before !== undefined && differ(before ?? undefined, sight);
+  const next = sight.next === null ? '' : `; ${sight.then} from ${time.words(sight.next)}`;
   return (
-    <div className={changed ? 'c changed' : 'c'} data-glyph={sight.glyph}>
+    <div className={changed ? 'c changed' : 'c'} data-glyph={sight.glyph} title={`${sight.state}${sight.look ? ', to look at only' : ''}${next}`}>
       {changed && (
         <>
           <span className="was">{before === null ? <small>not live</small> : <Arch glyph={before.glyph} look={before.look} />}</span>

@@ -158,6 +158,10 @@ export interface MendStep {
   tier: string | null;
 }
 
+export interface MovedDates {
+  lines: Sentence[];
+}
+
 export interface MyCourse {
   key: string;
   title: string;
@@ -326,8 +330,8 @@ export interface SightlinesGrid {
   cells: number[][][];
   before: number[][][] | null;
   missing: boolean;
-  best: number | null[][] | null;
-  openings: Record<string, OpeningRule[]>;
+  best: ((number | null)[])[] | null;
+  openings: Record<string, (OpeningRule | null)[]>;
 }
 
 export interface SignedIn {

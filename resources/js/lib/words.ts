@@ -8,3 +8,7 @@ export function counted(count: number, one: string, many = `${one}s`): string {
 export function plainText(sentence: Sentence): string {
   return sentence.segments.map((segment) => segment.text).join('');
 }
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

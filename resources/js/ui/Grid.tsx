@@ -191,7 +191,8 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
 
   // Columns keep their widths: what is left over goes to one that bears nothing, unless a column asks for it.
   const filled = columns.some((column) => column.width === undefined);
-  const least = columns.reduce((sum, column) => sum + (column.width ?? 90), 288);
+  // The outline at its narrowest, beside an open sheet.
+  const least = columns.reduce((sum, column) => sum + (column.width ?? 88), 264);
   const items = virtual.getVirtualItems();
   const before = (items[0]?.start ?? HEAD_HEIGHT) - HEAD_HEIGHT;
   const after = virtual.getTotalSize() - ((items[items.length - 1]?.end ?? HEAD_HEIGHT) - HEAD_HEIGHT);

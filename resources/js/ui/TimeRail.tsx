@@ -70,7 +70,8 @@ export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
       <div className="at">
         <WhenField key={at} at={at} time={time} zoneName={zoneName} onAt={setAt} />
         <span className="then" role="status">
-          {state === 'waiting' ? 'Looking ahead…' : state === 'failed' ? 'What comes could not be loaded' : next === undefined ? 'Nothing changes after this' : `Next ${time.words(next.at)}, ${counted(next.cells, 'cell')}`}
+          {state === 'waiting' ? 'Looking ahead…' : state === 'failed' ? 'What comes could not be loaded' : next === undefined ? 'Nothing changes after this' : `Next ${time.words(next.at)}`}
+          {state === 'ready' && next !== undefined && <span className="cells">, {counted(next.cells, 'cell')}</span>}
         </span>
         <div className="steps">
           <Step label="To the change before" keyName="[" disabled={before === undefined} onClick={() => before !== undefined && setAt(before.at)} />

@@ -6,9 +6,11 @@ namespace App\Http\Controllers\Keep;
 
 use App\Actions\KeepExpectation;
 use App\Actions\SaveVantages;
+use App\Http\Requests\EditRulesRequest;
 use App\Http\Requests\ExpectationRequest;
 use App\Http\Requests\LookRequest;
 use App\Http\Requests\SaveVantagesRequest;
+use App\Keep\Edits\CannotEdit;
 use App\Keep\PeopleFinder;
 use App\Keep\SightDesk;
 use App\Models\Course;
@@ -17,6 +19,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use SilentKeep\Core\Format\InvalidPlan;
 
 /** What the lenses ask about what others see, beside the pages themselves. */
 final readonly class SightsController
@@ -38,6 +41,16 @@ final readonly class SightsController
         $card = $this->desk->why($course, $request->look(), is_string($item) ? $item : '');
 
         return $card === null ? new JsonResponse(['message' => 'The row or the viewer is not there any more.'], 404) : new JsonResponse($card);
+    }
+
+    /** What a moved opening would mean for a viewer, before it is kept. */
+    public function dates(EditRulesRequest $request, Course $course): JsonResponse
+    {
+        try {
+            return new JsonResponse($this->desk->movedDates($course, $request->look(), $request->edit(), $request->items()));
+        } catch (CannotEdit|InvalidPlan $e) {
+            return new JsonResponse(['message' => $e->getMessage()], 422);
+        }
     }
 
     public function expect(ExpectationRequest $request, Course $course, KeepExpectation $keep): RedirectResponse

@@ -40,7 +40,7 @@ final readonly class SightlinesGrid
         #[OA\Property(items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer'))))] public ?array $before,
         #[OA\Property] public bool $missing,
         #[OA\Property(items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer', nullable: true)))] public ?array $best,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: OpeningRule::class)))] public array $openings,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: OpeningRule::class, nullable: true)))] public array $openings,
     ) {
     }
 }
