@@ -25,6 +25,10 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/draft/mends', [Keep\DraftController::class, 'mend'])->name('draft.mend');
     Route::post('/courses/{course}/expectations', [Keep\SightsController::class, 'expect'])->name('expectations.keep');
     Route::delete('/courses/{course}/expectations/{expectation}', [Keep\SightsController::class, 'letGo'])->whereNumber('expectation')->name('expectations.let-go');
+    Route::get('/courses/{course}/calendar.ics', [Keep\SightsController::class, 'calendar'])->name('calendar');
+    Route::get('/courses/{course}/sightlines.csv', [Keep\SightsController::class, 'csv'])->name('sightlines.csv');
+    Route::get('/courses/{course}/stand-in', [Keep\StandInController::class, 'show'])->name('stand-in');
+    Route::get('/courses/{course}/stand-in/view/{item?}', [Keep\StandInController::class, 'view'])->name('stand-in.view');
     Route::get('/courses/{course}/people', [Keep\SightsController::class, 'people'])->name('people');
     Route::post('/courses/{course}/vantages', [Keep\SightsController::class, 'save'])->name('vantages.save');
     Route::delete('/courses/{course}/vantages/{set}', [Keep\SightsController::class, 'forget'])->whereNumber('set')->name('vantages.forget');

@@ -18,6 +18,12 @@ final readonly class SchoolClock
     {
     }
 
+    /** The same wall clock, stopped at an instant. */
+    public function stoppedAt(int $instant): self
+    {
+        return new self(new StoppedClock($instant), $this->school);
+    }
+
     public function now(): int
     {
         return $this->clock->now()->getTimestamp();

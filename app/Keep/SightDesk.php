@@ -11,6 +11,7 @@ use App\Http\Pages\Keep\Way;
 use App\Http\Pages\Keep\WhyCard;
 use App\Keep\Edits\CannotEdit;
 use App\Keep\Edits\Edit;
+use App\Keep\Files\SightFiles;
 use App\Keep\Vantages\Look;
 use App\Keep\Vantages\See;
 use App\Keep\Vantages\Vantages;
@@ -35,6 +36,8 @@ use SilentKeep\Core\Format\InvalidPlan;
 /** Puts together what an administrator asks about what others see, beside the pages themselves. */
 final readonly class SightDesk
 {
+    private const CALENDAR_DAYS_BACK = 60;
+
     public function __construct(
         private Plans $plans,
         private Sightlines $sightlines,
@@ -42,6 +45,7 @@ final readonly class SightDesk
         private Vantages $vantages,
         private Mending $mending,
         private Expectations $expectations,
+        private SightFiles $files,
     ) {
     }
 
@@ -79,6 +83,23 @@ final readonly class SightDesk
             plan: $plan,
             expected: $this->expectations->ofCell($course, $decider, $seen->point, $item),
         );
+    }
+
+    /** Null where nobody is there. */
+    public function calendar(Course $course, Look $look): ?string
+    {
+        $decider = $this->decider($course, $look->see);
+        $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? [], 0, 1))[0] ?? null;
+
+        return $seen === null ? null : $this->files->calendar($decider, $seen, $this->clock->minute() - self::CALENDAR_DAYS_BACK * 86400);
+    }
+
+    public function csv(Course $course, Look $look): string
+    {
+        $decider = $this->decider($course, $look->see);
+        $points = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
+
+        return $this->files->grid($decider, $this->vantages->stand($course, $decider, $points), $look->at ?? $this->clock->minute());
     }
 
     /**

@@ -11,9 +11,6 @@ use SilentKeep\Core\Viewing\Offer;
 /** The dates of a pass as an iCalendar file (RFC 5545): an event at each opening and each closing of what is covered. */
 final class DatesCalendar
 {
-    /** Octets a line may have before it is folded. */
-    private const FOLD = 74; // and the space that begins what was folded
-
     private function __construct()
     {
     }
@@ -24,53 +21,19 @@ final class DatesCalendar
      */
     public static function write(Course $course, Offer $offer, array $dates, int $stamp): string
     {
-        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Silent Keep//Dates for a pass//EN', 'CALSCALE:GREGORIAN', 'X-WR-CALNAME:'.self::text($course->title ?? $course->key)];
+        $events = [];
         foreach ($dates as $one) {
             if (! $one->covered) {
                 continue;
             }
             $title = $one->item->title ?? $one->item->key;
-            array_push($lines, ...self::event($course, $offer, $one, 'opens', $one->opens, $title.' opens', $stamp));
+            $uid = static fn (string $what): string => implode("\0", [$course->key, $offer->key, $one->item->key, $what]);
+            $events[] = ['uid' => $uid('opens'), 'at' => $one->opens, 'summary' => $title.' opens'];
             if ($one->closes !== Instant::NEVER) {
-                array_push($lines, ...self::event($course, $offer, $one, 'closes', $one->closes, $title.' closes', $stamp));
+                $events[] = ['uid' => $uid('closes'), 'at' => $one->closes, 'summary' => $title.' closes'];
             }
         }
-        $lines[] = 'END:VCALENDAR';
 
-        return implode("\r\n", array_map(self::fold(...), $lines))."\r\n";
-    }
-
-    /** @return list<string> */
-    private static function event(Course $course, Offer $offer, ItemDates $dates, string $what, int $at, string $summary, int $stamp): array
-    {
-        $uid = hash('xxh128', implode("\0", [$course->key, $offer->key, $dates->item->key, $what]));
-
-        return [
-            'BEGIN:VEVENT',
-            "UID:{$uid}@silent-keep",
-            'DTSTAMP:'.gmdate('Ymd\THis\Z', $stamp),
-            'DTSTART:'.gmdate('Ymd\THis\Z', $at),
-            'SUMMARY:'.self::text($summary),
-            'TRANSP:TRANSPARENT',
-            'END:VEVENT',
-        ];
-    }
-
-    private static function text(string $text): string
-    {
-        return str_replace(['\\', ';', ',', "\r\n", "\n", "\r"], ['\\\\', '\\;', '\\,', '\\n', '\\n', '\\n'], $text);
-    }
-
-    /** Folds at an octet limit without cutting a character in two. */
-    private static function fold(string $line): string
-    {
-        $folded = '';
-        while (strlen($line) > self::FOLD) {
-            $head = mb_strcut($line, 0, self::FOLD, 'UTF-8');
-            $folded .= $head."\r\n ";
-            $line = substr($line, strlen($head));
-        }
-
-        return $folded.$line;
+        return CalendarFile::write($course->title ?? $course->key, 'Dates for a pass', $events, $stamp);
     }
 }

@@ -1,15 +1,26 @@
 import { usePage } from '@inertiajs/react';
 
-import type { Flash, SchoolHead, SignedIn } from './types';
+import { learnerAddress } from './address';
+import type { Flash, SchoolHead, SignedIn, StandIn } from './types';
 
 /** What every page gets. */
 export interface Shared {
   school: SchoolHead;
   signedIn: SignedIn | null;
   flash: Flash | null;
+  /** On a learner's page that is looked at by somebody who stands in for its viewer. */
+  standIn?: StandIn;
   [key: string]: unknown;
 }
 
 export function useShared(): Shared {
   return usePage<Shared>().props;
+}
+
+/** Where the pages of a course are: its own, or those of whoever stands in for its viewer. */
+export function useLearnerAddress(): (course: string, item?: string) => string {
+  const { standIn } = useShared();
+  return standIn === undefined
+    ? learnerAddress
+    : (_course, item) => `${standIn.base}${item === undefined ? '' : `/${encodeURIComponent(item)}`}?${standIn.query}`;
 }

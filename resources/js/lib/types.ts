@@ -339,6 +339,26 @@ export interface SignedIn {
   staff: boolean;
 }
 
+export interface StandIn {
+  name: string;
+  signedIn: boolean;
+  atWords: string;
+  base: string;
+  query: string;
+}
+
+export interface StandInPage {
+  course: string;
+  title: string;
+  vantages: Vantage[];
+  others: Vantage[];
+  at: number;
+  now: number;
+  see: string;
+  item: string | null;
+  hasDraft: boolean;
+}
+
 export interface Vantage {
   id: string;
   kind: string;

@@ -1,6 +1,7 @@
 import { Head, Link } from '@inertiajs/react';
 
 import { Arch } from '../glyphs/Arch';
+import { useShared } from '../lib/page';
 
 const WORDS: Record<number, [string, string]> = {
   403: ['This is not yours to do', 'You are signed in, but your role does not include this.'],
@@ -11,17 +12,25 @@ const WORDS: Record<number, [string, string]> = {
 };
 
 export default function ErrorPage({ status }: { status: number }) {
+  const { standIn } = useShared();
   const [heading, text] = WORDS[status] ?? ['This did not work', 'Please go back and try again.'];
   return (
     <div className="signin">
       <Head title={heading} />
+      {standIn !== undefined && (
+        <p className="standin-strip">
+          Stand-in for {standIn.name}, {standIn.atWords}: this is what they are told.
+        </p>
+      )}
       <main className="errorpage">
         <Arch glyph="hidden" size={54} silent />
         <h1>{heading}</h1>
         <p>{text}</p>
-        <p>
-          <Link href="/">To the beginning</Link>
-        </p>
+        {standIn === undefined && (
+          <p>
+            <Link href="/">To the beginning</Link>
+          </p>
+        )}
       </main>
     </div>
   );

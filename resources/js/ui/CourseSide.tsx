@@ -1,7 +1,7 @@
 import { Link } from '@inertiajs/react';
 
 import { Arch } from '../glyphs/Arch';
-import { learnerAddress } from '../lib/address';
+import { useLearnerAddress } from '../lib/page';
 import type { CourseFrame } from '../lib/types';
 import { counted } from '../lib/words';
 
@@ -13,10 +13,11 @@ export interface CourseSideProps {
 
 /** The frame of a course beside a lesson or a notice. */
 export function CourseSide({ course, here }: CourseSideProps) {
+  const address = useLearnerAddress();
   return (
     <aside className="side">
       <p className="side-title">
-        <Link href={learnerAddress(course.key)}>{course.title}</Link>
+        <Link href={address(course.key)}>{course.title}</Link>
       </p>
       <ol className="crumbs" aria-label={`Outline of ${course.title}`}>
         {course.path.map((row) =>
@@ -27,7 +28,7 @@ export function CourseSide({ course, here }: CourseSideProps) {
           ) : (
             <li key={row.key} aria-current={row.key === here ? 'page' : undefined} className={row.kind}>
               <Arch glyph={row.glyph} look={row.look} size={16} />
-              {row.open && row.key !== here ? <Link href={learnerAddress(course.key, row.key)}>{row.title}</Link> : row.title}
+              {row.open && row.key !== here ? <Link href={address(course.key, row.key)}>{row.title}</Link> : row.title}
             </li>
           ),
         )}

@@ -13,7 +13,24 @@ export interface LearnerShellProps {
 
 /** The frame of the learner's side: the school's own, airier face. */
 export function LearnerShell({ title, signIn = '/sign-in', children }: LearnerShellProps) {
-  const { school, signedIn } = useShared();
+  const { school, signedIn, standIn } = useShared();
+  if (standIn !== undefined) {
+    return (
+      <div className="learn standing">
+        <Head title={`${title} (stand-in)`} />
+        <p className="standin-strip">
+          Stand-in for {standIn.name}, {standIn.atWords}. Nothing here counts.
+        </p>
+        <header className="ltop">
+          <div className="lwide">
+            <span className="lname">{school.name}</span>
+            <p>{standIn.signedIn ? 'Signed in' : 'Not signed in'}</p>
+          </div>
+        </header>
+        <main className="lwide">{children}</main>
+      </div>
+    );
+  }
   return (
     <div className="learn">
       <Head title={title} />

@@ -1,7 +1,7 @@
 import { Link } from '@inertiajs/react';
 
 import { Arch } from '../glyphs/Arch';
-import { learnerAddress } from '../lib/address';
+import { useLearnerAddress } from '../lib/page';
 import type { CourseFrame, PathRow } from '../lib/types';
 import { Words } from './Words';
 
@@ -32,11 +32,12 @@ function ModuleLine({ row }: { row: PathRow }) {
 }
 
 function LessonLine({ course, row }: { course: string; row: PathRow }) {
+  const address = useLearnerAddress();
   const tone = row.later ? 'st later' : row.finished ? 'st did' : 'st';
   return (
     <div className={row.open ? 'les' : 'les shut'}>
       <Arch glyph={row.glyph} look={row.look} size={20} />
-      <Link className="name" href={learnerAddress(course, row.key)}>
+      <Link className="name" href={address(course, row.key)}>
         {row.title}
       </Link>
       <span className={tone}>

@@ -13,13 +13,15 @@ export interface VantagesDialogProps {
   saved: SavedVantages[];
   /** The vantages that are to be shown, as addresses name them; null: the usual ones. */
   onShow: (vantages: string[] | null) => void;
+  /** Of the grid as a file. */
+  csv: string;
   onClose: () => void;
 }
 
 const DAY_AT_FIRST = 3;
 
 /** Who looks: the columns of Sightlines, in order, and the sets kept under a name. */
-export function VantagesDialog({ course, offers, vantages, saved, onShow, onClose }: VantagesDialogProps) {
+export function VantagesDialog({ course, offers, vantages, saved, onShow, csv, onClose }: VantagesDialogProps) {
   const ids = vantages.map(({ id }) => id);
   const place = (index: number, by: -1 | 1) => {
     const next = [...ids];
@@ -57,6 +59,7 @@ export function VantagesDialog({ course, offers, vantages, saved, onShow, onClos
           <button type="button" className="linklike" onClick={() => onShow(null)}>
             Back to the usual columns
           </button>
+          <a href={csv}>The grid as a CSV file</a>
         </section>
         <section>
           <h3>Add a column</h3>

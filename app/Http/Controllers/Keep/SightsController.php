@@ -18,8 +18,10 @@ use App\Models\Person;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use SilentKeep\Core\Format\InvalidPlan;
+use Symfony\Component\HttpFoundation\HeaderUtils;
 
 /** What the lenses ask about what others see, beside the pages themselves. */
 final readonly class SightsController
@@ -66,6 +68,25 @@ final readonly class SightsController
         $keep->letGo($course, $expectation, self::reader($request));
 
         return back();
+    }
+
+    /** The openings and closings of one viewer. */
+    public function calendar(LookRequest $request, Course $course): Response
+    {
+        $file = $this->desk->calendar($course, $request->look());
+        abort_if($file === null, 404);
+
+        return self::file($file, 'text/calendar', "{$course->key}.ics");
+    }
+
+    public function csv(LookRequest $request, Course $course): Response
+    {
+        return self::file($this->desk->csv($course, $request->look()), 'text/csv', "{$course->key}.sightlines.csv");
+    }
+
+    private static function file(string $content, string $type, string $name): Response
+    {
+        return new Response($content, 200, ['Content-Type' => "{$type}; charset=utf-8", 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name, preg_replace('/[^A-Za-z0-9._-]/', '-', $name) ?? 'file')]);
     }
 
     /** People to be pinned as a column. */

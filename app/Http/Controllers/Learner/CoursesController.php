@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Http\Pages\Learner\CoursePage;
 use App\Http\Pages\Learner\MyCoursesPage;
 use App\Keep\LearnerDesk;
+use App\Keep\LearnerPages;
 use App\Models\Course;
 use App\Models\Person;
 use Illuminate\Http\Request;
@@ -15,7 +15,7 @@ use Inertia\Response;
 
 final readonly class CoursesController
 {
-    public function __construct(private LearnerDesk $desk)
+    public function __construct(private LearnerDesk $desk, private LearnerPages $pages)
     {
     }
 
@@ -31,8 +31,9 @@ final readonly class CoursesController
     {
         $person = $request->user();
         $view = $this->desk->view($course, $person instanceof Person ? $person : null);
-        abort_if($view === null || ! $view->isVisible(), 404);
+        $page = $view === null ? null : $this->pages->course($view);
+        abort_if($page === null, 404);
 
-        return Inertia::render('learner/Course', get_object_vars(new CoursePage($view->frame(), $view->nextStep())));
+        return Inertia::render('learner/Course', get_object_vars($page));
     }
 }

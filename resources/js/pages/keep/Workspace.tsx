@@ -9,6 +9,7 @@ import { keepAddress, type Query, withQuery } from '../../lib/address';
 import { useDraftNews } from '../../lib/draftNews';
 import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
+import { isoOf } from '../../lib/time';
 import { useSights } from '../../lib/useSights';
 import type { OutlineRow, WorkspacePage } from '../../lib/types';
 import { RuleSheet, type SheetRow } from '../../sheet/RuleSheet';
@@ -172,6 +173,7 @@ export default function Workspace(page: WorkspacePage) {
           offers={offers}
           vantages={sights.grid.vantages}
           saved={saved}
+          csv={withQuery(keepAddress(course.key, '/sightlines.csv'), { v: sights.grid.vantages.map(({ id }) => id), at: sights.isNow ? null : isoOf(sights.at), see: sights.grid.see === 'published' ? 'published' : null })}
           onShow={(vantages) => show({ v: vantages })}
           onClose={() => setDialog(null)}
         />

@@ -2,6 +2,7 @@ import { Link } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
 import { learnerAddress } from '../../lib/address';
+import { useLearnerAddress } from '../../lib/page';
 import type { CoursePage, PathRow } from '../../lib/types';
 import { counted } from '../../lib/words';
 import { Progress } from '../../ui/CourseSide';
@@ -9,6 +10,7 @@ import { LearnerShell } from '../../ui/LearnerShell';
 import { Path } from '../../ui/Path';
 
 export default function Course({ course, next }: CoursePage) {
+  const address = useLearnerAddress();
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
   return (
     <LearnerShell title={course.title} signIn={`/sign-in?back=${encodeURIComponent(learnerAddress(course.key))}`}>
@@ -28,7 +30,7 @@ export default function Course({ course, next }: CoursePage) {
             <ul className="boards">
               {boards.map((board) => (
                 <li key={board.key}>
-                  <Link href={learnerAddress(course.key, board.key)}>{board.title}</Link>
+                  <Link href={address(course.key, board.key)}>{board.title}</Link>
                 </li>
               ))}
             </ul>
@@ -41,12 +43,13 @@ export default function Course({ course, next }: CoursePage) {
 }
 
 function Doorway({ course, next }: { course: string; next: PathRow }) {
+  const address = useLearnerAddress();
   return (
     <div className="doorway">
       <div>
         <span className="lab">{next.look ? 'Open to look at' : 'Next for you'}</span>
         <strong>{next.title}</strong>
-        <Button component={Link} href={learnerAddress(course, next.key)} size="md">
+        <Button component={Link} href={address(course, next.key)} size="md">
           {next.look ? 'Have a look' : 'Start the lesson'}
         </Button>
       </div>

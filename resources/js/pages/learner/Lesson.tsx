@@ -2,6 +2,7 @@ import { Link, useForm } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
 import { learnerAddress } from '../../lib/address';
+import { useLearnerAddress, useShared } from '../../lib/page';
 import type { LessonPage } from '../../lib/types';
 import { plainText } from '../../lib/words';
 import { CourseSide } from '../../ui/CourseSide';
@@ -9,6 +10,8 @@ import { LearnerShell } from '../../ui/LearnerShell';
 
 export default function Lesson({ course, item, html, finish, next }: LessonPage) {
   const form = useForm({});
+  const address = useLearnerAddress();
+  const { standIn } = useShared();
   return (
     <LearnerShell title={item.title} signIn={`/sign-in?back=${encodeURIComponent(learnerAddress(course.key, item.key))}`}>
       <div className="two">
@@ -30,6 +33,7 @@ export default function Lesson({ course, item, html, finish, next }: LessonPage)
                 <Button
                   size="md"
                   loading={form.processing}
+                  disabled={standIn !== undefined}
                   onClick={() => form.post(`${learnerAddress(course.key, item.key)}/finished`, { preserveScroll: true })}
                 >
                   Mark as finished
@@ -40,7 +44,7 @@ export default function Lesson({ course, item, html, finish, next }: LessonPage)
             {finish === 'watch' && !item.finished && <p className="soft">This lesson is finished by watching its video.</p>}
             {next !== null && next.key !== item.key && (
               <p>
-                Next: <Link href={learnerAddress(course.key, next.key)}>{next.title}</Link>
+                Next: <Link href={address(course.key, next.key)}>{next.title}</Link>
               </p>
             )}
           </footer>

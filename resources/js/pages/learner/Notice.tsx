@@ -1,7 +1,7 @@
 import { Link } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
-import { learnerAddress } from '../../lib/address';
+import { useLearnerAddress, useShared } from '../../lib/page';
 import type { NoticePage } from '../../lib/types';
 import { plainText } from '../../lib/words';
 import { CourseSide } from '../../ui/CourseSide';
@@ -9,6 +9,8 @@ import { LearnerShell } from '../../ui/LearnerShell';
 import { Words } from '../../ui/Words';
 
 export default function Notice({ course, item, glyph, heading, text, signIn, contactName, contactEmail, lookAt }: NoticePage) {
+  const address = useLearnerAddress();
+  const { standIn } = useShared();
   return (
     <LearnerShell title={plainText(heading)} signIn={signIn}>
       <div className="two">
@@ -23,9 +25,15 @@ export default function Notice({ course, item, glyph, heading, text, signIn, con
           </p>
           {signIn !== null && (
             <p>
-              <Button component={Link} href={signIn} size="md">
-                Sign in
-              </Button>
+              {standIn === undefined ? (
+                <Button component={Link} href={signIn} size="md">
+                  Sign in
+                </Button>
+              ) : (
+                <Button size="md" disabled>
+                  Sign in
+                </Button>
+              )}
             </p>
           )}
           <ul className="or">
@@ -36,7 +44,7 @@ export default function Notice({ course, item, glyph, heading, text, signIn, con
             )}
             {lookAt !== null && (
               <li>
-                Open to you now: <Link href={learnerAddress(course.key, lookAt.key)}>{lookAt.title}</Link>
+                Open to you now: <Link href={address(course.key, lookAt.key)}>{lookAt.title}</Link>
               </li>
             )}
           </ul>

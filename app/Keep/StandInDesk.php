@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep;
+
+use App\Http\Pages\Keep\StandInPage;
+use App\Http\Pages\Keep\Vantage;
+use App\Http\Pages\Learner\CoursePage;
+use App\Http\Pages\Learner\LessonPage;
+use App\Http\Pages\Learner\NoticePage;
+use App\Http\Pages\Shared\StandIn;
+use App\Keep\Vantages\Look;
+use App\Keep\Vantages\SeenFrom;
+use App\Keep\Vantages\VantagePoint;
+use App\Keep\Vantages\Vantages;
+use App\Keep\Views\LearnerView;
+use App\Keep\Views\VantageWords;
+use App\Models\Course;
+
+/** Shows an administrator the learner's side as somebody else meets it, at any instant. Nothing is ever recorded by it. */
+final readonly class StandInDesk
+{
+    public function __construct(
+        private Plans $plans,
+        private Vantages $vantages,
+        private VantageWords $words,
+        private SchoolClock $clock,
+        private LearnerPages $pages,
+    ) {
+    }
+
+    /** Null where nobody is there to be stood in for. */
+    public function frame(Course $course, Look $look, ?string $item): ?StandInPage
+    {
+        $decider = $this->plans->of(SightDesk::seen($course, $look->see));
+        $name = fn (SeenFrom $seen): Vantage => $this->words->of($seen, $decider);
+        $usual = $this->vantages->usual($decider);
+        $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? $usual, 0, $look->points === null ? 1 : 2));
+        if ($seen === []) {
+            return null;
+        }
+
+        return new StandInPage(
+            course: $course->key,
+            title: $decider->course->title ?? $course->key,
+            vantages: array_map($name, $seen),
+            others: array_map($name, $this->vantages->stand($course, $decider, $usual)),
+            at: $look->at ?? $this->clock->minute(),
+            now: $this->clock->minute(),
+            see: $look->see->value,
+            item: $item !== null && $decider->course->outline->positionOf($item) !== null ? $item : null,
+            hasDraft: $course->draft !== null && $course->liveRevision !== null,
+        );
+    }
+
+    /**
+     * The page itself, as its viewer would get it, and what says that it is not theirs; null where nobody is there. The page is
+     * null where its viewer would be told that there is none.
+     *
+     * @return ?array{CoursePage|LessonPage|NoticePage|null, StandIn}
+     */
+    public function page(Course $course, Look $look, ?string $item): ?array
+    {
+        $decider = $this->plans->of(SightDesk::seen($course, $look->see));
+        $seen = $this->vantages->stand($course, $decider, $look->points ?? [VantagePoint::visitor()])[0] ?? null;
+        if ($seen === null) {
+            return null;
+        }
+        $clock = $this->clock->stoppedAt($look->at ?? $this->clock->minute());
+        $view = new LearnerView($decider, $seen->viewer, $clock);
+        $standIn = new StandIn(
+            $this->words->of($seen, $decider)->name,
+            $seen->viewer->signedIn,
+            $this->clock->words($clock->now()),
+            route('keep.stand-in.view', [$course], false),
+            http_build_query(['v' => [(string) $seen->point], 'see' => $look->see->value, ...($look->at === null ? [] : ['at' => gmdate('Y-m-d\TH:i:s\Z', $look->at)])]),
+        );
+
+        return [$item === null ? $this->pages->course($view) : $this->pages->item($course, $view, $item, $seen->viewer->signedIn ? null : ''), $standIn];
+    }
+}

@@ -1,0 +1,87 @@
+import { Link, router } from '@inertiajs/react';
+import { useMemo } from 'react';
+
+import { keepAddress, withQuery } from '../../lib/address';
+import { useShared } from '../../lib/page';
+import { isoOf, SchoolTime } from '../../lib/time';
+import type { StandInPage, Vantage } from '../../lib/types';
+import { capital } from '../../lib/words';
+import { KeepShell } from '../../ui/KeepShell';
+
+/** The learner's side through other eyes, in a frame that cannot be mistaken for the real thing. */
+export default function StandIn({ course, title, vantages, others, at, now, see, item, hasDraft }: StandInPage) {
+  const { school } = useShared();
+  const time = useMemo(() => new SchoolTime(school.zone, now), [school.zone, now]);
+  const ids = vantages.map(({ id }) => id);
+  const address = (changes: { v?: string[]; at?: number | null; see?: string }) =>
+    withQuery(keepAddress(course, '/stand-in'), { v: changes.v ?? ids, at: changes.at === null ? null : isoOf(changes.at ?? at), see: changes.see ?? see, item });
+  const go = (changes: { v?: string[]; at?: number | null; see?: string }) => router.get(address(changes), {}, { preserveState: true, replace: true });
+  const view = (vantage: Vantage) => withQuery(keepAddress(course, `/stand-in/view${item === null ? '' : `/${encodeURIComponent(item)}`}`), { v: [vantage.id], at: isoOf(at), see });
+  const beside = others.filter(({ id }) => id !== ids[0]);
+  const named = vantages[1] === undefined || beside.some(({ id }) => id === ids[1]) ? beside : [vantages[1], ...beside];
+  return (
+    <KeepShell title={`Stand-in: ${title}`}>
+      <div className="standin-head">
+        <h1>
+          Stand-in <span>{title}</span>
+        </h1>
+        <label>
+          As of{' '}
+          <input
+            key={at}
+            type="datetime-local"
+            defaultValue={time.wall(at)}
+            onBlur={(event) => {
+              const to = time.instant(event.currentTarget.value);
+              if (to !== null && event.currentTarget.value !== time.wall(at)) {
+                go({ at: to });
+              }
+            }}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          />{' '}
+          {school.zoneName}
+        </label>
+        {at !== now && (
+          <button type="button" className="linklike" onClick={() => go({ at: null })}>
+            back to now
+          </button>
+        )}
+        <label>
+          Beside{' '}
+          <select value={ids[1] ?? ''} onChange={(event) => go({ v: event.currentTarget.value === '' ? ids.slice(0, 1) : [...ids.slice(0, 1), event.currentTarget.value] })}>
+            <option value="">nobody</option>
+            {named.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {hasDraft && (
+          <div className="seg" role="group" aria-label="Which rules are looked at">
+            <button type="button" aria-pressed={see === 'published'} onClick={() => go({ see: 'published' })}>
+              As published
+            </button>
+            <button type="button" aria-pressed={see !== 'published'} onClick={() => go({ see: 'draft' })}>
+              With the changes
+            </button>
+          </div>
+        )}
+        <Link href={withQuery(keepAddress(course), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>Back to Sightlines</Link>
+      </div>
+      <main className={vantages.length > 1 ? 'standin two-of-them' : 'standin'}>
+        {vantages.map((vantage) => (
+          <section key={vantage.id} aria-label={`What ${vantage.name} sees`}>
+            <h2>{capital(vantage.name)}</h2>
+            <p>
+              What they would see {at === now ? 'now' : `on ${time.words(at)}`}. You look on: nothing is finished, bought or recorded here.
+            </p>
+            {/* Our own page, which needs its scripts and the session: a sandbox with both would keep nothing in. */}
+            {/* oxlint-disable-next-line react/iframe-missing-sandbox */}
+            <iframe key={view(vantage)} src={view(vantage)} title={`The course as ${vantage.name} sees it`} />
+          </section>
+        ))}
+      </main>
+    </KeepShell>
+  );
+}
