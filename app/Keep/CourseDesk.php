@@ -43,7 +43,7 @@ final readonly class CourseDesk
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
-    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal, private GoOnRehearsing $rehearsing)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal, private GoOnRehearsing $rehearsing, private Expectations $expectations)
     {
     }
 
@@ -204,6 +204,7 @@ final readonly class CourseDesk
             totals: $told->totals ?? [],
             rows: $told->rows ?? [],
             kinds: $told->kinds ?? [],
+            expected: $this->expectations->against($course, $this->plans->of($draft), $live === null ? null : $this->plans->of($live), $at),
             losers: $told->losers ?? 0,
             mayEdit: $mayEdit,
         );

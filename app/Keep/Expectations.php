@@ -36,6 +36,26 @@ final readonly class Expectations
         return $this->told($course, $decider, Expectation::query()->with('author:id,name')->where('course_id', $course->id)->orderBy('id')->get(), $at ?? $this->clock->minute());
     }
 
+    /**
+     * By rules that are to be, with what those that are live break already marked so.
+     *
+     * @param  ?Decider  $live  null: nothing is
+     * @return list<Expected>
+     */
+    public function against(Course $course, Decider $draft, ?Decider $live, int $at): array
+    {
+        $expected = $this->check($course, $draft, $at);
+        if ($live === null || array_filter($expected, static fn (Expected $one): bool => ! $one->kept) === []) {
+            return $expected;
+        }
+        $broken = [];
+        foreach ($this->check($course, $live, $at) as $one) {
+            $broken[$one->id] = ! $one->kept;
+        }
+
+        return array_map(static fn (Expected $one): Expected => ! $one->kept && ($broken[$one->id] ?? false) ? $one->brokenAlready() : $one, $expected);
+    }
+
     /** @return list<Expected> of one cell */
     public function ofCell(Course $course, Decider $decider, VantagePoint $point, string $item): array
     {

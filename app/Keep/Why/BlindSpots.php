@@ -88,6 +88,11 @@ final readonly class BlindSpots
             }
         }
 
+        // Where samples are all that could be seen, what keeps those shut is what says it.
+        if (isset($codes[Reason::SampleNeedsAccount->value])) {
+            unset($codes[Reason::NotSignedIn->value]);
+        }
+
         return count($codes) === 1 ? $codes[array_key_first($codes)] : null;
     }
 
@@ -117,6 +122,7 @@ final readonly class BlindSpots
                 ...($scene->decider->course->guestDoor->open ? [] : [new Mend(MendKind::OpenGuestDoor)]),
                 ...($scene->decider->course->guestDoor->default ? [] : [new Mend(MendKind::GuestsEverywhere)]),
             ],
+            $scene->glance->kind() === ViewerKind::Visitor && $scene->decider->course->sampleNeedsAccount => [new Mend(MendKind::SampleForVisitors)],
             default => [],
         };
     }

@@ -75,7 +75,9 @@ final readonly class Mend
     /** What it does, as a clause with `{}` where each of its items is named. */
     public function clause(): string
     {
+        $many = count($this->items) > 1;
         $items = implode(' and ', array_fill(0, count($this->items), '{}'));
+        $is = $many ? 'are' : 'is';
 
         return match ($this->kind) {
             MendKind::CourseLive => 'the course goes live',
@@ -87,17 +89,17 @@ final readonly class Mend
             MendKind::ObserversEverywhere => 'every row lets observers in that says nothing else',
             MendKind::OpenGuestDoor => 'the guest door opens',
             MendKind::GuestsEverywhere => 'every row lets guests in that says nothing else',
-            MendKind::ObserversHere => "{$items} lets observers in",
-            MendKind::GuestsHere => "{$items} lets guests in",
-            MendKind::NoDraft => "{$items} is no draft any more",
-            MendKind::NoCondition => "{$items} has no condition",
+            MendKind::ObserversHere => $items.($many ? ' let' : ' lets').' observers in',
+            MendKind::GuestsHere => $items.($many ? ' let' : ' lets').' guests in',
+            MendKind::NoDraft => "{$items} {$is} no draft any more",
+            MendKind::NoCondition => $items.($many ? ' have' : ' has').' no condition',
             MendKind::NothingFirst => "nothing comes before {$items}",
             MendKind::AnyOrder => "what is in {$items} opens in any order",
-            MendKind::Sample => "{$items} becomes a sample",
-            MendKind::AtOnce => "{$items} opens at once",
-            MendKind::NeverCloses => "{$items} does not close",
-            MendKind::EveryPass => "{$items} is for every pass",
-            MendKind::TierToo => "{$items} is for {$this->tier} too",
+            MendKind::Sample => $items.($many ? ' become samples' : ' becomes a sample'),
+            MendKind::AtOnce => $items.($many ? ' open' : ' opens').' at once',
+            MendKind::NeverCloses => $items.($many ? ' do' : ' does').' not close',
+            MendKind::EveryPass => "{$items} {$is} for every pass",
+            MendKind::TierToo => "{$items} {$is} for {$this->tier} too",
         };
     }
 }

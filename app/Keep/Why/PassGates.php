@@ -50,7 +50,7 @@ final readonly class PassGates
     private function tier(int $item, PassReading $reading): Gate
     {
         $tier = $reading->offer->tier;
-        $carries = $tier === null ? 'This pass carries no tier.' : "This pass carries {$tier}.";
+        $carries = $tier === null ? 'this pass carries no tier.' : "this pass carries {$tier}.";
         $told = null;
         foreach ($this->scene->outline->path[$item] as $step) {
             $tiers = $this->scene->outline->items[$step]->tiers;
@@ -58,8 +58,8 @@ final readonly class PassGates
                 continue;
             }
             $passes = $tier !== null && in_array($tier, $tiers, true);
-            $for = $tiers === [] ? 'no tier at all' : RuleWords::enumeration($tiers, 'or');
-            $told = new Gate('Tier', $passes, $this->scene->said($step, $item, "For {$for}. {$carries}"), $passes ? null : WhyLink::rule('Tiers here', $this->scene->key($step), 'tiers'));
+            $for = $tiers === [] ? 'no pass at all' : RuleWords::enumeration($tiers, 'or').' passes';
+            $told = new Gate('Tier', $passes, $this->scene->said($step, $item, "For {$for}; {$carries}"), $passes ? null : WhyLink::rule('Tiers here', $this->scene->key($step), 'tiers'));
             if (! $passes) {
                 return $told;
             }
@@ -86,6 +86,7 @@ final readonly class PassGates
 
         return match (true) {
             $release === Instant::NEVER => new Gate('Opening', false, $this->scene->said($binding, $item, 'Only when somebody hands it out.'), $link),
+            $this->scene->at < $release && $release === $this->scene->decider->course->opens => new Gate('Opening', false, Sentence::of('Opens with the course.')),
             $this->scene->at < $release => new Gate('Opening', false, $this->scene->saidWith($binding, $item, 'Opens '.$this->scene->clock->words($release)), $link),
             default => new Gate('Opening', true, $this->scene->saidWith($binding, $item, 'Out since '.$this->scene->clock->words($release))),
         };

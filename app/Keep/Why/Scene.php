@@ -79,11 +79,11 @@ final readonly class Scene
     public function forWhom(int $item, ?int $inTheWay): Gate
     {
         if ($inTheWay !== null) {
-            return new Gate('For whom', false, $this->said($inTheWay, $item, "Only for: {$this->condition($inTheWay)}. That is not so here."), WhyLink::rule('Condition here', $this->key($inTheWay), 'only'));
+            return new Gate('For whom', false, $this->said($inTheWay, $item, "Condition: {$this->condition($inTheWay)}. It does not hold."), WhyLink::rule('Condition here', $this->key($inTheWay), 'only'));
         }
         foreach (array_reverse($this->outline->path[$item]) as $step) {
             if ($this->outline->items[$step]->only !== null) {
-                return new Gate('For whom', true, $this->said($step, $item, "Only for: {$this->condition($step)}. That is so."));
+                return new Gate('For whom', true, $this->said($step, $item, "Condition: {$this->condition($step)}. It holds."));
             }
         }
 

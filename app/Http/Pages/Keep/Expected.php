@@ -13,6 +13,7 @@ final readonly class Expected
 {
     /**
      * @param  bool  $kept  by the rules that are looked at
+     * @param  bool  $broken  not kept by what is published already
      * @param  ?Sentence  $instead  what comes out where it is not kept
      */
     public function __construct(
@@ -21,6 +22,12 @@ final readonly class Expected
         #[OA\Property] public bool $kept,
         #[OA\Property] public ?Sentence $instead,
         #[OA\Property] public string $by,
+        #[OA\Property] public bool $broken = false,
     ) {
+    }
+
+    public function brokenAlready(): self
+    {
+        return new self($this->id, $this->words, $this->kept, $this->instead, $this->by, true);
     }
 }

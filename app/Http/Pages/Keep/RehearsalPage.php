@@ -24,6 +24,7 @@ final readonly class RehearsalPage
      * @param  list<EffectCount>  $totals  in all
      * @param  list<RehearsalRow>  $rows  items that touch anybody
      * @param  list<KindRow>  $kinds
+     * @param  list<Expected>  $expected  what is to stay so, by the draft
      * @param  int  $losers  people from whom something is taken or put off
      */
     public function __construct(
@@ -40,6 +41,7 @@ final readonly class RehearsalPage
         #[OA\Property(items: new OA\Items(ref: EffectCount::class))] public array $totals,
         #[OA\Property(items: new OA\Items(ref: RehearsalRow::class))] public array $rows,
         #[OA\Property(items: new OA\Items(ref: KindRow::class))] public array $kinds,
+        #[OA\Property(items: new OA\Items(ref: Expected::class))] public array $expected,
         #[OA\Property] public int $losers,
         #[OA\Property] public bool $mayEdit,
     ) {

@@ -4,8 +4,9 @@ import { type FormEvent, useEffect, useState } from 'react';
 
 import { keepAddress, withQuery } from '../../lib/address';
 import { postJson } from '../../lib/http';
-import type { CourseHead, EffectCount, KindRow, RehearsalPage, RehearsalProgress, RehearsalRow, Sentence } from '../../lib/types';
+import type { CourseHead, EffectCount, Expected, KindRow, RehearsalPage, RehearsalProgress, RehearsalRow, Sentence } from '../../lib/types';
 import { counted, plainText } from '../../lib/words';
+import { ExpectedLine } from '../../sheet/WhySheet';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 
@@ -49,7 +50,7 @@ export default function Rehearsal(page: RehearsalPage) {
             <Progress course={course.key} setFor={setFor} people={people} of={page.of} />
           )}
         </div>
-        <PublishBlock key={course.draftVersion} course={course} changes={changes} editors={editors} finished={finished} setFor={setFor} losers={losers} mayEdit={mayEdit} />
+        <PublishBlock key={course.draftVersion} course={course} changes={changes} editors={editors} finished={finished} setFor={setFor} expected={page.expected} losers={losers} mayEdit={mayEdit} />
       </main>
     </KeepShell>
   );
@@ -178,7 +179,28 @@ function Kinds({ kinds }: { kinds: KindRow[] }) {
   );
 }
 
+/** What is to stay so, whatever is edited: what would break first. */
+function Expectations({ course, expected, mayEdit }: { course: string; expected: Expected[]; mayEdit: boolean }) {
+  const broken = expected.filter(({ kept }) => !kept);
+  if (expected.length === 0) {
+    return null;
+  }
+  return (
+    <section className="expected">
+      <h3>{broken.length === 0 ? `All ${counted(expected.length, 'expectation')} kept` : `${broken.length} of ${counted(expected.length, 'expectation')} not kept`}</h3>
+      {broken.length > 0 && (
+        <ul className="vains">
+          {broken.map((one) => (
+            <ExpectedLine key={one.id} course={course} expected={one} mayEdit={mayEdit} />
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
 interface PublishBlockProps {
+  expected: Expected[];
   course: CourseHead;
   changes: Sentence[];
   editors: string[];
@@ -188,7 +210,7 @@ interface PublishBlockProps {
   mayEdit: boolean;
 }
 
-function PublishBlock({ course, changes, editors, finished, setFor, losers, mayEdit }: PublishBlockProps) {
+function PublishBlock({ course, changes, editors, finished, setFor, expected, losers, mayEdit }: PublishBlockProps) {
   const count = counted(changes.length, 'change');
   return (
     <aside className="publish">
@@ -215,10 +237,11 @@ function PublishBlock({ course, changes, editors, finished, setFor, losers, mayE
           )}
         </p>
       )}
+      <Expectations course={course.key} expected={expected} mayEdit={mayEdit} />
       {!mayEdit ? (
         <p className="soft">Only administrators publish.</p>
       ) : finished ? (
-        <PublishForm course={course} count={count} setFor={setFor} losers={losers} />
+        <PublishForm course={course} count={count} setFor={setFor} losers={losers} breaks={expected.filter(({ kept, broken }) => !kept && !broken).length} />
       ) : (
         <p className="soft">It can be published once the rehearsal is finished.</p>
       )}
@@ -232,10 +255,13 @@ interface PublishFormProps {
   count: string;
   setFor: string | null;
   losers: number;
+  /** Expectations that are kept now and would not be any more. */
+  breaks: number;
 }
 
-function PublishForm({ course, count, setFor, losers }: PublishFormProps) {
+function PublishForm({ course, count, setFor, losers, breaks }: PublishFormProps) {
   const [later, setLater] = useState(setFor !== null);
+  const [meant, setMeant] = useState(false);
   const form = useForm({ version: course.draftVersion, note: '', at: setFor ?? '' });
   const publish = (event: FormEvent) => {
     event.preventDefault();
@@ -256,6 +282,11 @@ function PublishForm({ course, count, setFor, losers }: PublishFormProps) {
   return (
     <form onSubmit={publish} noValidate>
       {losers > 0 && <p className="takes">Publishing takes something from {counted(losers, 'person', 'people')}, or puts it off.</p>}
+      {breaks > 0 && (
+        <label className="tick takes">
+          <input type="checkbox" checked={meant} onChange={(event) => setMeant(event.currentTarget.checked)} /> Publish although {counted(breaks, 'expectation')} {breaks === 1 ? 'is' : 'are'} not kept any more
+        </label>
+      )}
       <fieldset className="whenlive">
         <legend>When</legend>
         <label>
@@ -285,7 +316,7 @@ function PublishForm({ course, count, setFor, losers }: PublishFormProps) {
         error={form.errors.note}
         onChange={(event) => form.setData('note', event.currentTarget.value)}
       />
-      <Button type="submit" loading={form.processing} fullWidth>
+      <Button type="submit" loading={form.processing} disabled={breaks > 0 && !meant} fullWidth>
         {later ? `Set the time for ${count}` : `Publish ${count}`}
       </Button>
       {!later && <p>It is live from that moment, and can be taken back in one step.</p>}
