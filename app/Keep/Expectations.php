@@ -124,9 +124,9 @@ final readonly class Expectations
             $decision = $answers->decision($position);
             $open = $decision->state === State::Open;
             if ($must === 'open') {
-                $later = $decision->next?->state === State::Open ? ', until '.$this->clock->words($decision->next->at) : '';
+                $later = $decision->next?->state === State::Open ? 'It opens only '.$this->clock->words($decision->next->at).'.' : 'It is '.Glyph::of($decision)->word().'.';
 
-                return $open ? null : Sentence::of('It is '.Glyph::of($decision)->word().$later.'.');
+                return $open ? null : Sentence::of($later);
             }
             if ($open) {
                 return Sentence::of($at === array_key_first($chronicle) ? 'It is '.Glyph::of($decision)->word().'.' : 'It opens '.$this->clock->words($at).'.');
