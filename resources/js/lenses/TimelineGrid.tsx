@@ -51,6 +51,11 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
     }
   }, [axis]);
 
+  /** When a row opens by itself; else when it would at best, or where what is counted from begins. */
+  const opensAt = (index: number): number => {
+    const turn = turnsOf(grid, grid.cells[index]?.[first ?? -1]).find(({ sight }) => sight.state === 'open');
+    return turn !== undefined && turn.since > grid.from ? turn.since : (grid.best?.[first ?? -1]?.[index] ?? vantage?.since ?? grid.now);
+  };
   /** The rule that says when a row opens: its own, or that of what it stands in. */
   const ruleOf = (index: number): MovedRule | null => {
     const plan = vantage === undefined ? null : vantage.offer === null ? page.mainPlan : vantage.plan;
@@ -72,9 +77,7 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
     if (row === undefined || rule?.rule === 'held') {
       return null;
     }
-    const opening = turnsOf(grid, grid.cells[rule === null ? index : setter]?.[first ?? -1]).find(({ sight }) => sight.state === 'open')?.since;
-    const opens = opening === undefined || opening <= grid.from ? (vantage.since ?? grid.now) : opening;
-    return { row, plan, rule: rule?.rule === 'at_once' ? null : rule, opens, since: vantage.since };
+    return { row, plan, rule: rule?.rule === 'at_once' ? null : rule, opens: opensAt(rule === null ? index : setter), since: vantage.since };
   };
   const mayMove = page.mayEdit && grid.overTime && (grid.see !== 'published' || course.draftVersion === 0);
   const movable = (index: number) => {
@@ -117,7 +120,7 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
         }}
         cell={(index) => {
           const active = moving?.row === index ? moving : null;
-          const grip = movable(index) === null ? null : { moved: active?.days ?? null, onHold: (event: { clientX: number; preventDefault: () => void }) => [event.preventDefault(), hold(index, event.clientX)] };
+          const grip = movable(index) === null ? null : { at: opensAt(index), moved: active?.days ?? null, onHold: (event: { clientX: number; preventDefault: () => void }) => [event.preventDefault(), hold(index, event.clientX)] };
           const cell = <TimelineCell grid={grid} axis={axis} time={time} at={at} row={index} rows={all} lanes={lanes} grip={grip} />;
           return active === null || vantage === undefined ? (
             cell

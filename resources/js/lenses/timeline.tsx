@@ -94,9 +94,11 @@ export function AxisHead({ axis, time, now, at }: { axis: Axis; time: SchoolTime
 }
 
 export interface LaneGrip {
+  /** Where it stands while it is not moved. */
+  at: number;
   /** Moved by so many days; null: not held. */
   moved: number | null;
-  onHold: (event: PointerEvent<HTMLElement>, at: number) => void;
+  onHold: (event: PointerEvent<HTMLElement>) => void;
 }
 
 export interface TimelineCellProps {
@@ -137,7 +139,6 @@ export function TimelineCell({ grid, axis, time, at, row, rows, lanes, grip }: T
   const best = first === undefined ? [] : (grid.best?.[first] ?? []);
   const places = PLACES[lanes.length] ?? [];
   const told = lanes.map((lane) => ({ lane, bars: barsOf(grid, grid.cells[row]?.[lane]), before: grid.before === null ? null : barsOf(grid, grid.before[row]?.[lane]) }));
-  const opening = told[0]?.bars.find((bar) => bar.from > grid.from);
   const sight = first === undefined ? undefined : sightAt(grid, grid.cells[row]?.[first], at);
   return (
     <div className="lane" style={{ width: axis.width }}>
@@ -170,8 +171,8 @@ export function TimelineCell({ grid, axis, time, at, row, rows, lanes, grip }: T
           tabIndex={-1}
           className="grip"
           aria-label={`Move the opening of ${rows[row]?.title ?? ''}`}
-          style={{ left: axis.x(opening?.from ?? at) + (grip.moved ?? 0) * SCALES[axis.zoom], ...(grip.moved !== null ? { opacity: 1 } : {}) }}
-          onPointerDown={(event) => grip.onHold(event, opening?.from ?? at)}
+          style={{ left: axis.x(grip.at) + (grip.moved ?? 0) * SCALES[axis.zoom], ...(grip.moved !== null ? { opacity: 1 } : {}) }}
+          onPointerDown={(event) => grip.onHold(event)}
           onClick={(event) => event.stopPropagation()}
         />
       )}

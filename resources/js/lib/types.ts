@@ -102,6 +102,7 @@ export interface Expected {
   kept: boolean;
   instead: Sentence | null;
   by: string;
+  broken: boolean;
 }
 
 export interface FinishRule {
@@ -235,6 +236,7 @@ export interface RehearsalPage {
   totals: EffectCount[];
   rows: RehearsalRow[];
   kinds: KindRow[];
+  expected: Expected[];
   losers: number;
   mayEdit: boolean;
 }

@@ -85,8 +85,8 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
           <h2>{title}</h2>
           <p>{many ? <Titles rows={rows} /> : <Place row={first.row} all={all} onShow={onShow} />}</p>
         </div>
-        <button type="button" className="x" aria-label="Close the sheet" onClick={onClose}>
-          <kbd>Esc</kbd> <span aria-hidden>×</span>
+        <button type="button" className="x" onClick={onClose}>
+          <kbd>Esc</kbd> <span className="vh">close the sheet</span> <span aria-hidden>×</span>
         </button>
       </header>
       <section>

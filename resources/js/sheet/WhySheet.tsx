@@ -83,8 +83,8 @@ export function WhySheet(props: WhySheetProps) {
             )}
           </p>
         </div>
-        <button type="button" className="x" aria-label="Close the sheet" onClick={onClose}>
-          <kbd>Esc</kbd> <span aria-hidden>×</span>
+        <button type="button" className="x" onClick={onClose}>
+          <kbd>Esc</kbd> <span className="vh">close the sheet</span> <span aria-hidden>×</span>
         </button>
       </header>
       {state === 'failed' && <p className="sheetnote takes">The reasons could not be loaded. The row or the viewer may not be there any more.</p>}

@@ -126,8 +126,9 @@ function tickWords({ cells, opens, shuts }: Tick): string {
 
 function Step({ label, keyName, disabled, onClick }: { label: string; keyName: string; disabled: boolean; onClick: () => void }) {
   return (
-    <button type="button" aria-label={label} title={label} disabled={disabled} onClick={onClick}>
+    <button type="button" title={label} disabled={disabled} onClick={onClick}>
       {keyName}
+      <span className="vh"> {label}</span>
     </button>
   );
 }

@@ -20,4 +20,5 @@ export const theme = createTheme({
   defaultRadius: 4,
   black: '#1F2D35',
   cursorType: 'pointer',
+  components: { Modal: { defaultProps: { closeButtonProps: { 'aria-label': 'Close' } } } },
 });

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** The axe rules find nothing serious on any main screen. */
+final class AccessibilityTest extends BrowserTestCase
+{
+    #[DataProvider('screens')]
+    public function test_a_screen_has_no_serious_violation(string $who, string $path, string $waitFor, ?string $press = null): void
+    {
+        if ($who !== '') {
+            $this->signIn($who);
+        }
+        $this->visit($path);
+        $this->find($waitFor);
+        if ($press !== null) {
+            $this->browser->executeScript('document.activeElement?.blur()');
+            $this->type($press);
+            $this->find('[role=dialog]');
+        }
+        // What fades in has arrived.
+        usleep(500_000);
+        $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $found = $this->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { resultTypes: ['violations'] }).then(
+                ({ violations }) => done(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.slice(0, 4).map(({ html }) => html.slice(0, 160)).join(' | ')}`)),
+                (error) => done([String(error)]),
+            );
+            JS);
+
+        self::assertSame([], $found);
+    }
+
+    /** @return array<string, array{0: string, 1: string, 2: string, 3?: string}> */
+    public static function screens(): array
+    {
+        return [
+            'sign-in' => ['', '/sign-in', 'input[type=email]'],
+            'courses' => ['hege', '/keep/courses', 'table.list'],
+            'rules' => ['hege', '/keep/courses/clinker', 'td[data-row=m-tools]'],
+            'rules with the sheet' => ['hege', '/keep/courses/clinker?row=l-timber', '.sheet h2'],
+            'sightlines' => ['hege', '/keep/courses/clinker?lens=sightlines', 'td[data-row=m-tools] .c'],
+            'why' => ['hege', '/keep/courses/clinker?lens=sightlines&row=l-advanced&who=holder:3:apprentice-pass', '.gates li'],
+            'who looks' => ['hege', '/keep/courses/clinker?lens=sightlines', 'td[data-row=m-tools] .c', 'v'],
+            'timeline' => ['hege', '/keep/courses/clinker?lens=timeline', 'td[data-row=m-tools] .bar'],
+            'history' => ['hege', '/keep/courses/clinker/revisions', '.history li'],
+            'stand-in' => ['hege', '/keep/courses/clinker/stand-in?v[]=visitor', 'iframe'],
+            'a stand-in page' => ['hege', '/keep/courses/clinker/stand-in/view?v[]=holder:8:apprentice-pass', '.path li'],
+            'my courses' => ['eira', '/courses', '.mine li'],
+            'a course' => ['eira', '/courses/clinker', '.path li'],
+            'a lesson' => ['eira', '/courses/clinker/l-welcome', '.lesson h1'],
+            'a notice' => ['eira', '/courses/clinker/l-garboard', '.notice h1'],
+            'a visitor’s notice' => ['', '/courses/clinker/l-planes', '.notice h1'],
+            'nothing there' => ['eira', '/courses/nothing', '.errorpage h1'],
+        ];
+    }
+
+    public function test_a_rehearsal_has_no_serious_violation(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker?lens=sightlines&row=l-advanced&who=holder:3:apprentice-pass');
+        $this->named('Set in the draft')->click();
+        $this->named('Review ')->click();
+        $this->waitForText('.publish', 'in the draft');
+        $this->test_a_screen_has_no_serious_violation('', '/keep/courses/clinker/rehearsal', '.publish form');
+    }
+}
