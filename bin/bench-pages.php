@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * The part of bin/bench that measures pages: a school of its own on a server of its own, asked as a browser asks. An
+ * empty page is the same workspace of a course without rows; everything is printed as times of that.
+ */
+
+use Symfony\Component\Process\PhpExecutableFinder;
+use Symfony\Component\Process\Process;
+
+require_once __DIR__.'/../vendor/autoload.php';
+
+/** A plan of 200 rows with every kind of rule, and one without rows. */
+function pagesPlan(int $rows): string
+{
+    $modules = $weekly = [];
+    for ($m = 0; $m * 10 < $rows; $m++) {
+        $lessons = [];
+        for ($l = 1; $l < 10; $l++) {
+            $key = "m{$m}-l{$l}";
+            $lessons[] = ['key' => $key, 'kind' => 'lesson', 'title' => "Lesson {$l} of module {$m}, under a title of some length"]
+                + ($l === 3 ? ['tiers' => ['gold']] : []) + ($l === 5 ? ['after' => ['all' => ["m{$m}-l4"]]] : [])
+                + ($l === 6 && $m % 3 === 0 ? ['only' => ['label' => 'bonus'], 'when_closed' => 'hide'] : []) + ($l === 1 && $m % 4 === 0 ? ['sample' => true] : [])
+                + ($l === 7 ? ['guests' => true] : []);
+            if ($l === 8) {
+                $weekly[$key] = ['opens' => ['rule' => 'after_previous', 'days' => 2, 'time' => '09:00']];
+            }
+        }
+        $modules[] = ['key' => "m{$m}", 'kind' => 'module', 'title' => "Module {$m}", 'in_order' => $m % 2 === 0, 'items' => $lessons];
+        $weekly["m{$m}"] = ['opens' => ['rule' => 'after_start', 'days' => 7 * $m, 'time' => '09:00']];
+    }
+    $offers = [];
+    foreach (['silver' => ['silver', 'weekly'], 'gold' => ['gold', 'weekly'], 'trial' => ['gold', null]] as $key => [$tier, $plan]) {
+        $offers[] = ['key' => $key, 'course' => 'c', 'title' => ucfirst($key), 'tier' => $tier, 'plan' => $plan, 'lasts' => ['days' => $plan === null ? 10 : 365]];
+    }
+
+    return (string) json_encode([
+        'format' => 'silent-keep.plan/1', 'school' => ['zone' => 'Europe/Oslo', 'guests' => true], 'offers' => $offers,
+        'courses' => [
+            ['key' => 'c', 'title' => 'A course', 'state' => 'live', 'entry' => 'offer', 'tiers' => ['silver', 'gold'], 'main_plan' => 'weekly', 'plans' => ['weekly' => $weekly], 'guest_door' => ['open' => true], 'observer_door' => ['open' => true, 'default' => true], 'items' => $modules],
+            ['key' => 'empty', 'title' => 'An empty course', 'state' => 'live', 'entry' => 'offer', 'items' => []],
+        ],
+    ]);
+}
+
+function benchPages(int $rows): void
+{
+    $root = dirname(__DIR__);
+    $folder = sys_get_temp_dir().'/silent-keep-bench-'.bin2hex(random_bytes(5));
+    mkdir($folder);
+    touch("{$folder}/school.sqlite");
+    file_put_contents("{$folder}/plan.json", pagesPlan($rows));
+    $environment = ['APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => "{$folder}/school.sqlite", 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single'];
+    $php = (string) (new PhpExecutableFinder)->find();
+    $artisan = static fn (string ...$words): string => (new Process([$php, 'artisan', ...$words], $root, $environment, timeout: 120))->mustRun()->getOutput();
+    $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No free port.');
+    $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+    fclose($socket);
+    $server = null;
+    try {
+        $artisan('migrate', '--force');
+        $password = trim((string) strrchr($artisan('keep:begin'), ' '));
+        $artisan('keep:import-plan', "{$folder}/plan.json");
+        $server = (new Process([$php, '-S', "127.0.0.1:{$port}", "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"], "{$root}/public", $environment, timeout: null))->disableOutput();
+        $server->start();
+        for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; $try++) {
+            usleep(50_000);
+        }
+        measurePages("http://127.0.0.1:{$port}", $password, "{$folder}/cookies", $rows);
+    } finally {
+        $server?->stop(1);
+        (new Process(['rm', '-rf', $folder]))->run();
+    }
+}
+
+function measurePages(string $address, string $password, string $cookies, int $rows): void
+{
+    $curl = curl_init();
+    /** @param  array<int, mixed>  $more */
+    $ask = static function (string $path, array $more = []) use ($curl, $address, $cookies): string {
+        curl_reset($curl);
+        curl_setopt_array($curl, [CURLOPT_URL => $address.$path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $cookies, CURLOPT_COOKIEJAR => $cookies] + $more);
+        $body = curl_exec($curl);
+        $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
+        if (! is_string($body) || $status >= 400) {
+            throw new RuntimeException("{$path} answered {$status}.");
+        }
+
+        return $body;
+    };
+    $ask('/sign-in');
+    $token = '';
+    foreach (curl_getinfo($curl, CURLINFO_COOKIELIST) as $cookie) {
+        $parts = explode("\t", (string) $cookie);
+        $token = $parts[5] === 'XSRF-TOKEN' ? urldecode($parts[6]) : $token;
+    }
+    $ask('/sign-in', [CURLOPT_POSTFIELDS => http_build_query(['email' => 'admin@school.test', 'password' => $password]), CURLOPT_HTTPHEADER => ['X-XSRF-TOKEN: '.$token]]);
+
+    $eight = http_build_query(['v' => ['visitor', 'guest', 'observer:holder:30:silver', 'holder:3:silver', 'holder:40:silver', 'diligent:40:gold', 'holder:9:trial', 'holder:20:gold']]);
+    $pages = [
+        'an empty page: a course without rows' => ['/keep/courses/empty', ''],
+        "Sightlines, {$rows} rows x 8 vantages" => ["/keep/courses/c?lens=sightlines&{$eight}", 'at most 3'],
+        "Sightlines, {$rows} rows x 1 vantage" => ['/keep/courses/c?lens=sightlines&v[]=visitor', ''],
+        "Rules, {$rows} rows" => ['/keep/courses/c', ''],
+        'the same 8 over all time, asked for once' => ["/keep/courses/c/sightlines?{$eight}", 'no promise: beside the page'],
+        'one step of the time rail' => [null, 'at most one small request: it asks for nothing'],
+        'why a cell is as it is' => ['/keep/courses/c/why?item=m9-l5&v[]=holder:40:silver', 'no promise'],
+    ];
+    // In turn, so that a machine that is slow for a while is so for all.
+    $seconds = [];
+    for ($try = 0; $try < 15; $try++) {
+        foreach ($pages as $what => [$path]) {
+            if ($path !== null) {
+                $seconds[$what][] = timed(static fn () => $ask(str_replace(['[', ']'], ['%5B', '%5D'], $path)));
+            }
+        }
+    }
+    echo "\nPages on PHP’s own server: medians of 15, times an empty page\n";
+    $empty = null;
+    foreach ($pages as $what => [$path, $aim]) {
+        if ($path === null) {
+            printf("%-58s %9s    %8s %8.1f x  %s\n", $what, '-', '', 0, $aim);
+
+            continue;
+        }
+        sort($seconds[$what]);
+        $median = $seconds[$what][7];
+        $empty ??= $median;
+        printf("%-58s %9.1f ms %8s %8.1f x  %s\n", $what, $median * 1000, '', $median / $empty, $aim);
+    }
+}
