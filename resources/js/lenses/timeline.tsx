@@ -22,7 +22,8 @@ export const LANES = 3;
 /** Top and height of each bar, by how many there are. */
 const PLACES: Record<number, [number, number][]> = { 1: [[12, 9]], 2: [[7, 8], [20, 6]], 3: [[4, 7], [14, 6], [24, 5]] };
 
-const MOST_DAYS = 730;
+/** Of an axis: at the scale of days it would be too wide to scroll through. */
+const MOST_DAYS: Record<Zoom, number> = { day: 730, week: 1460, month: 1460, term: 1460 };
 
 /** A stretch of time on an axis. */
 export interface Axis {
@@ -46,7 +47,7 @@ export function axisOf(grid: SightlinesGrid, lanes: number[], zoom: Zoom, at: nu
     }
   }
   const from = time.dayStart(Math.max(first, grid.now - 200 * DAY, grid.overTime ? grid.from : 0), -6);
-  const days = Math.min(MOST_DAYS, Math.max(Math.ceil((last - from) / DAY) + 12, Math.ceil(1200 / SCALES[zoom])));
+  const days = Math.min(MOST_DAYS[zoom], Math.max(Math.ceil((last - from) / DAY) + 12, Math.ceil(1200 / SCALES[zoom])));
   const scale = SCALES[zoom] / DAY;
   const to = from + days * DAY;
   return { from, to, zoom, width: Math.round(days * SCALES[zoom]), x: (instant) => (Math.min(Math.max(instant, from), to) - from) * scale };
