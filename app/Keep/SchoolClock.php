@@ -82,6 +82,12 @@ final readonly class SchoolClock
         }
     }
 
+    /** So many calendar days later, at the same wall-clock time. */
+    public function plusDays(int $instant, int $days): int
+    {
+        return SchoolZone::named($this->zone())->plusDays($instant, $days);
+    }
+
     public function zone(): string
     {
         return ($this->school)()->zone;

@@ -8,6 +8,7 @@ use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
 
 /**
+ * @property int $id
  * @property int $person_id
  * @property int $course_id
  * @property string $item_key

@@ -8,7 +8,9 @@ use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $person_id
+ * @property int $id
  * @property string $label
+ * @property string $source what gave it
  */
 final class Label extends Model
 {

@@ -16,11 +16,18 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $name
  * @property ?int $price
  * @property string $currency
+ * @property list<string> $labels that its holders get
+ * @property bool $trial
+ * @property bool $erases what was finished, some time after a pass of it has ended
  * @property Course $course
  */
 final class Offer extends Model
 {
     protected $guarded = [];
+
+    protected $casts = ['labels' => 'array', 'trial' => 'boolean', 'erases' => 'boolean'];
+
+    protected $attributes = ['labels' => '[]'];
 
     /** @return BelongsTo<Course, $this> */
     public function course(): BelongsTo

@@ -17,17 +17,30 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?\DateTimeImmutable $ends_at
  * @property ?\DateTimeImmutable $paced_from
  * @property string $state
+ * @property string $source what gave it, in words
+ * @property ?int $given_by
+ * @property ?\DateTimeImmutable $paused_at
+ * @property bool $clock_stops while it is paused
+ * @property ?\DateTimeImmutable $warned_at
+ * @property ?\DateTimeImmutable $erased_at
  * @property Offer $offer
+ * @property Person $person
  */
 final class Pass extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class, 'paced_from' => UtcInstant::class];
+    protected $casts = ['starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class, 'paced_from' => UtcInstant::class, 'paused_at' => UtcInstant::class, 'warned_at' => UtcInstant::class, 'erased_at' => UtcInstant::class, 'clock_stops' => 'boolean'];
 
     /** @return BelongsTo<Offer, $this> */
     public function offer(): BelongsTo
     {
         return $this->belongsTo(Offer::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
     }
 }

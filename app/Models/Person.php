@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User;
 
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Auth\User;
  * @property string $email
  * @property ?string $password
  * @property ?Role $role
+ * @property ?\DateTimeImmutable $seen_at last time that they opened a page signed in
  */
 final class Person extends User
 {
@@ -22,7 +24,7 @@ final class Person extends User
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'role' => Role::class];
+    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class];
 
     public function isStaff(): bool
     {

@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * The one school of this installation.
  *
+ * @property int $warn_days before a trial that erases ends
+ * @property int $grace_days after it has ended
  * @property int $id
  * @property string $name
  * @property string $zone

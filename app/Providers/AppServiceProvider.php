@@ -8,6 +8,8 @@ use App\Keep\Plans;
 use App\Keep\SchoolOf;
 use App\Models\Person;
 use App\Models\Role;
+use App\Standins\Mail\OutboxPost;
+use App\Standins\Mail\Post;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Database\Eloquent\Model;
@@ -20,6 +22,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(ClockInterface::class, static fn (): FactoryImmutable => new FactoryImmutable);
+        $this->app->bind(Post::class, OutboxPost::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(Plans::class);
     }
@@ -28,6 +31,13 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict(! $this->app->isProduction());
         Gate::define('see-all', static fn (Person $person): Response => $person->isStaff() ? Response::allow() : Response::denyAsNotFound());
+        // Whoever helps people: answers, hands items out, extends passes.
+        Gate::define('help-people', static fn (Person $person): Response => $person->isStaff() ? Response::allow() : Response::denyAsNotFound());
+        Gate::define('run-school', static fn (Person $person): Response => match (true) {
+            $person->role === Role::Administrator => Response::allow(),
+            $person->isStaff() => Response::deny('Assistants hand items out and extend passes; the rest is for administrators.'),
+            default => Response::denyAsNotFound(),
+        });
         Gate::define('edit-rules', static fn (Person $person): Response => match (true) {
             $person->role === Role::Administrator => Response::allow(),
             $person->isStaff() => Response::deny('Assistants see everything but change no rules.'),

@@ -32,7 +32,7 @@ final class FirstJourneyTest extends BrowserTestCase
         $this->find('body')->sendKeys('2');
         foreach ([['2', 'later'], ['4', 'open']] as [$day, $glyph]) {
             $this->typeInto(fn () => $this->find('input[aria-label="Day of Apprentice pass"]'), WebDriverKeys::BACKSPACE.$day.WebDriverKeys::ENTER);
-            $cell = "td[data-row=l-planes][data-column='offer:apprentice-pass']";
+            $cell = "td[data-row=l-planes][data-column='holder:{$day}:apprentice-pass']";
             $this->find("{$cell} [data-glyph={$glyph}]");
         }
         self::assertStringContainsString('lens=sightlines', $this->browser->getCurrentURL());
