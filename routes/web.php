@@ -49,6 +49,15 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/courses/{course}/revisions', [Keep\RevisionsController::class, 'index'])->name('history');
     Route::post('/courses/{course}/revisions/live', [Keep\RevisionsController::class, 'takeBack'])->name('take-back');
     Route::post('/courses/{course}/revisions', [Keep\DraftController::class, 'publish'])->name('publish');
+    Route::get('/people', [Keep\PeopleController::class, 'index'])->name('people.list');
+    Route::get('/people/find', [Keep\PeopleController::class, 'find'])->name('people.find');
+    Route::get('/people.csv', [Keep\PeopleController::class, 'csv'])->name('people.csv');
+    Route::post('/people/preview', [Keep\PeopleController::class, 'preview'])->name('people.preview');
+    Route::post('/people/acts', [Keep\PeopleController::class, 'perform'])->name('people.act');
+    Route::post('/people/acts/{act}/undo', [Keep\PeopleController::class, 'undo'])->whereNumber('act')->name('people.undo');
+    Route::post('/people/segments', [Keep\PeopleController::class, 'saveSegment'])->name('segments.save');
+    Route::delete('/people/segments/{segment}', [Keep\PeopleController::class, 'forgetSegment'])->whereNumber('segment')->name('segments.forget');
+    Route::get('/people/{person}', [Keep\PeopleController::class, 'show'])->whereNumber('person')->name('person');
 });
 
 Route::get('/courses', [Learner\CoursesController::class, 'index'])->middleware('auth')->name('courses');

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Keep\People\ActStep;
+use App\Keep\People\ChosenPeople;
 use App\Keep\People\PeopleAct;
 use App\Keep\People\RowChange;
 use App\Models\Activity;
 use App\Models\ActRecord;
 use App\Models\Person;
 use App\Standins\Mail\Post;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -28,12 +28,11 @@ final readonly class ActOnPeople
     /**
      * What it would do: how many people by outcome, those first to whom something happens.
      *
-     * @param  Builder<Person>  $people
      * @return array<string, array{count: int, changes: bool, names: list<string>}>
      *
      * @throws \App\Keep\People\CannotAct
      */
-    public function preview(PeopleAct $act, Builder $people): array
+    public function preview(PeopleAct $act, ChosenPeople $people): array
     {
         $outcomes = [];
         $this->inGroups($act, $people, static function (array $steps, array $names) use (&$outcomes): void {
@@ -51,12 +50,11 @@ final readonly class ActOnPeople
     }
 
     /**
-     * @param  Builder<Person>  $people
      * @return array{?ActRecord, int} what was done, where anything was; to how many people
      *
      * @throws \App\Keep\People\CannotAct
      */
-    public function __invoke(PeopleAct $act, Builder $people, ?Person $actor): array
+    public function __invoke(PeopleAct $act, ChosenPeople $people, ?Person $actor): array
     {
         return DB::transaction(function () use ($act, $people, $actor): array {
             $done = [];
@@ -96,14 +94,12 @@ final readonly class ActOnPeople
     }
 
     /**
-     * @param  Builder<Person>  $people
      * @param  \Closure(list<ActStep>, array<int, string>): void  $each  with the names by id
      */
-    private function inGroups(PeopleAct $act, Builder $people, \Closure $each): void
+    private function inGroups(PeopleAct $act, ChosenPeople $people, \Closure $each): void
     {
-        $ids = (clone $people)->reorder()->orderBy('people.id')->pluck('people.id');
-        foreach ($ids->chunk(self::GROUP) as $some) {
-            $group = Person::query()->whereIn('id', $some->values()->all())->orderBy('id')->get()->toBase();
+        foreach (array_chunk($people->ids(), self::GROUP) as $some) {
+            $group = Person::query()->whereIn('id', $some)->orderBy('id')->get()->toBase();
             $names = [];
             foreach ($group as $person) {
                 $names[$person->id] = $person->name;

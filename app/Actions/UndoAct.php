@@ -17,12 +17,16 @@ final readonly class UndoAct
     {
     }
 
-    /** @throws CannotAct */
-    public function __invoke(int $record, Person $actor): ActRecord
+    /**
+     * @param  bool  $mayAll  else only what the actor has done themselves
+     *
+     * @throws CannotAct
+     */
+    public function __invoke(int $record, Person $actor, bool $mayAll): ActRecord
     {
-        return DB::transaction(function () use ($record, $actor): ActRecord {
+        return DB::transaction(function () use ($record, $actor, $mayAll): ActRecord {
             $act = ActRecord::query()->whereKey($record)->lockForUpdate()->first();
-            if ($act === null || $act->undone_at !== null || $act->changes === []) {
+            if ($act === null || $act->undone_at !== null || $act->changes === [] || (! $mayAll && $act->actor_id !== $actor->id)) {
                 throw new CannotAct('That cannot be taken back, or has been already.');
             }
             $people = [];

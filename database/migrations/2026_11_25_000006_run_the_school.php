@@ -36,6 +36,16 @@ return new class extends Migration
         Schema::table('labels', function (Blueprint $table): void {
             $table->string('source')->default('by hand');
         });
+        Schema::create('looks', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('person_id')->constrained('people')->cascadeOnDelete();
+            $table->foreignId('course_id')->constrained()->cascadeOnDelete();
+            $table->string('item_key');
+            $table->string('via')->comment('the route by which it was open when it was first looked at');
+            $table->dateTime('first_at');
+            $table->dateTime('last_at');
+            $table->unique(['person_id', 'course_id', 'item_key']);
+        });
         Schema::create('sign_in_links', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('person_id')->constrained('people')->cascadeOnDelete();
@@ -95,7 +105,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['erasures', 'imports', 'people_acts', 'segments', 'messages', 'sign_in_links'] as $table) {
+        foreach (['erasures', 'imports', 'people_acts', 'segments', 'messages', 'sign_in_links', 'looks'] as $table) {
             Schema::dropIfExists($table);
         }
         Schema::table('labels', fn (Blueprint $table) => $table->dropColumn('source'));

@@ -158,6 +158,7 @@ final class DemoSchool
         foreach (['apprentice-pass' => 24000, 'journeyman-pass' => 39000, 'yard-trial' => 0, 'tools-only' => 6000, 'frames-pass' => 18000, 'refit-crew' => 12000] as $key => $price) {
             Offer::query()->where('key', $key)->update(['price' => $price]);
         }
+        Offer::query()->where('key', 'yard-trial')->update(['trial' => true]);
     }
 
     private function texts(): void
@@ -230,7 +231,7 @@ final class DemoSchool
     {
         $offer = Offer::query()->with('course.liveRevision')->where('key', $offerKey)->firstOrFail();
         $from = $this->now->modify(sprintf('%+d days', -$daysAgo));
-        ($this->makePass)($person, $offer, $from->getTimestamp())->update(['state' => $state]);
+        ($this->makePass)($person, $offer, $from->getTimestamp())->update(['state' => $state, 'source' => 'with the demo']);
         foreach ($labels as $label) {
             Label::query()->create(['person_id' => $person->id, 'label' => $label]);
         }

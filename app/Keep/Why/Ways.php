@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Keep\Why;
 
 use App\Http\Pages\Keep\MendStep;
+use App\Http\Pages\Keep\Remedy;
 use App\Http\Pages\Keep\Way;
 use App\Http\Pages\Keep\WhyLink;
 use App\Keep\CourseDocument;
@@ -112,6 +113,7 @@ final readonly class Ways
                 Sentence::of('{}', $way->offer->title ?? $way->offer->key),
                 Sentence::of($when.($way->byTimeAlone ? '' : ', once what comes first is finished').$this->lasts($way->pass).'.'),
                 abs($day) > VantagePoint::MOST_DAYS ? null : WhyLink::vantage('See it so', (string) $vantage, $way->opens),
+                remedy: $this->remedy('give', 'Give it', offer: $way->offer->key),
             );
         }
 
@@ -144,12 +146,14 @@ final readonly class Ways
         }
         $title = $this->scene->decider->prepared->offerOf($pass)->title ?? $pass->offer;
 
-        return [new Way('school', Sentence::of(match (true) {
-            in_array(Reason::PassPaused, $why, true) => 'Take {} up again',
-            in_array(Reason::PassRevoked, $why, true) => 'Give {} back',
-            in_array(Reason::PassEnded, $why, true) => 'Extend {}',
-            default => 'Let {} begin now',
-        }, $title), Sentence::of('It opens at once then.'))];
+        [$words, $remedy] = match (true) {
+            in_array(Reason::PassPaused, $why, true) => ['Take {} up again', $this->remedy('resume', 'Take it up', offer: $pass->offer)],
+            in_array(Reason::PassRevoked, $why, true) => ['Give {} back', $this->remedy('give-back', 'Give it back', offer: $pass->offer)],
+            in_array(Reason::PassEnded, $why, true) => ['Extend {}', $this->remedy('extend', 'Extend it', offer: $pass->offer)],
+            default => ['Let {} begin now', null],
+        };
+
+        return [new Way('school', Sentence::of($words, $title), Sentence::of('It opens at once then.'), remedy: $remedy)];
     }
 
     /** @return list<Way> */
@@ -162,7 +166,7 @@ final readonly class Ways
         $with = $learner->withGrant(new Grant($this->scene->key($item), $this->scene->at));
 
         return ! $this->opens($this->inPlaceOfLearner($with), $item) ? [] : [
-            new Way('school', Sentence::of($this->scene->viewer->observes === null ? 'Hand it to one person' : 'Hand it to their learner'), Sentence::of('Opens at once, whatever the gates say.')),
+            new Way('school', Sentence::of($this->scene->viewer->observes === null ? 'Hand it to one person' : 'Hand it to their learner'), Sentence::of('Opens at once, whatever the gates say.'), remedy: $this->remedy('grant', 'Hand it out', item: $this->scene->key($item))),
         ];
     }
 
@@ -180,7 +184,7 @@ final readonly class Ways
         foreach (array_diff($this->labelsOnPath($item), $learner->labels) as $label) {
             $with = new Viewer($learner->staff, $learner->signedIn, $learner->guest, [...$learner->labels, $label], $learner->passes, $learner->grants, $learner->done);
             if ($learner->signedIn && $this->opens($this->inPlaceOfLearner($with), $item)) {
-                $ways[] = new Way('school', Sentence::of('Give them the label {}', $label), Sentence::of('It opens at once then.'));
+                $ways[] = new Way('school', Sentence::of('Give them the label {}', $label), Sentence::of('It opens at once then.'), remedy: $this->remedy('label', 'Give it', label: $label));
             }
         }
 
@@ -259,6 +263,12 @@ final readonly class Ways
 
         return $observer->observes === null ? $learner
             : new Viewer($observer->staff, $observer->signedIn, $observer->guest, $observer->labels, $observer->passes, $observer->grants, $observer->done, $learner);
+    }
+
+    /** Only for the viewer themselves: whoever is observed is helped on their own page. */
+    private function remedy(string $do, string $button, ?string $item = null, ?string $offer = null, ?string $label = null): ?Remedy
+    {
+        return $this->scene->viewer->observes !== null ? null : new Remedy($do, $button, $this->scene->decider->course->key, $item, $offer, $label);
     }
 
     private function opens(Viewer $viewer, int $item): bool

@@ -8,6 +8,7 @@ import { getJson } from '../lib/http';
 import { isoOf, type SchoolTime } from '../lib/time';
 import type { Expected, Gate, MendStep, OutlineRow, Vantage, Way, WhyCard, WhyLink } from '../lib/types';
 import { plainText } from '../lib/words';
+import { mayDo, remedy } from '../people/remedy';
 import { Words } from '../ui/Words';
 import { RuleSentence } from './RuleSheet';
 
@@ -137,7 +138,7 @@ export function WhySheet(props: WhySheetProps) {
               </p>
               <ul className="ways">
                 {card.ways.map((way) => (
-                  <WayLine key={`${way.by} ${plainText(way.title)}`} way={way} onMend={mend} {...props} />
+                  <WayLine key={`${way.by} ${plainText(way.title)}`} way={way} person={vantage.kind === 'person' ? Number(vantage.id.slice(7)) : null} onMend={mend} {...props} />
                 ))}
               </ul>
             </section>
@@ -153,7 +154,7 @@ export function WhySheet(props: WhySheetProps) {
 }
 
 /** The reasons of a cell; those of the cell before stay in sight until the next ones are there. */
-function useWhy(course: string, item: string, vantage: string, at: number, see: string, of: string) {
+export function useWhy(course: string, item: string, vantage: string, at: number, see: string, of: string) {
   const address = withQuery(keepAddress(course, '/why'), { item, v: [vantage], at: isoOf(at), see: see === 'published' ? see : null, of });
   const [told, setTold] = useState<{ address: string; card: WhyCard | null } | null>(null);
   useEffect(() => {
@@ -210,7 +211,7 @@ function GateLine({ gate, ...links }: LinkProps & { gate: Gate }) {
   );
 }
 
-function WayLine({ way, onMend, ...links }: LinkProps & { way: Way; onMend: (mends: MendStep[]) => void }) {
+function WayLine({ way, person, onMend, ...links }: LinkProps & { way: Way; person: number | null; onMend: (mends: MendStep[]) => void }) {
   return (
     <li>
       <b>
@@ -219,7 +220,12 @@ function WayLine({ way, onMend, ...links }: LinkProps & { way: Way; onMend: (men
       <span>
         <Words segments={way.words.segments} />
       </span>
-      {way.link !== null && <Follow link={way.link} {...links} />}
+      {way.link !== null && (person === null || way.remedy === null) && <Follow link={way.link} {...links} />}
+      {person !== null && way.remedy !== null && mayDo(way.remedy, links.mayEdit) && (
+        <button type="button" className="linklike" onClick={() => way.remedy !== null && remedy(person, way.remedy)}>
+          {way.remedy.button}
+        </button>
+      )}
       {way.mends.length > 0 && links.mayEdit && (
         <button type="button" className="linklike" onClick={() => onMend(way.mends)}>
           Set in the draft

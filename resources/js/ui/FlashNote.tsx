@@ -1,3 +1,4 @@
+import { router } from '@inertiajs/react';
 import { useState } from 'react';
 
 import { useShared } from '../lib/page';
@@ -25,6 +26,11 @@ export function FlashNote() {
                 </li>
               ))}
             </ul>
+          )}
+          {shown.undo !== undefined && shown.undo !== null && (
+            <button type="button" onClick={() => router.post(`/keep/people/acts/${shown.undo}/undo`, {}, { preserveScroll: true, preserveState: true })}>
+              Take it back
+            </button>
           )}
           <button type="button" onClick={() => setClosed(flash)}>
             Close

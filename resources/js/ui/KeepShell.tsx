@@ -1,4 +1,4 @@
-import { Head, Link, router } from '@inertiajs/react';
+import { Head, Link, router, usePage } from '@inertiajs/react';
 import type { ReactNode } from 'react';
 
 import { Mark } from '../glyphs/Arch';
@@ -10,9 +10,17 @@ export interface KeepShellProps {
   children: ReactNode;
 }
 
+const PLACES = [
+  { href: '/keep/courses', title: 'Courses' },
+  { href: '/keep/people', title: 'People' },
+  { href: '/keep/offers', title: 'Offers' },
+  { href: '/keep/outbox', title: 'Outbox' },
+];
+
 /** The frame of the administrator's side. */
 export function KeepShell({ title, children }: KeepShellProps) {
   const { school, signedIn } = useShared();
+  const { url } = usePage();
   return (
     <div className="keep">
       <Head title={title} />
@@ -22,11 +30,13 @@ export function KeepShell({ title, children }: KeepShellProps) {
         </Link>
         <nav aria-label="Main">
           <ul className="nav">
-            <li>
-              <Link href="/keep/courses" aria-current="page">
-                Courses
-              </Link>
-            </li>
+            {PLACES.map(({ href, title: place }) => (
+              <li key={href}>
+                <Link href={href} aria-current={url.startsWith(href) ? 'page' : undefined}>
+                  {place}
+                </Link>
+              </li>
+            ))}
           </ul>
         </nav>
         <p className="who">

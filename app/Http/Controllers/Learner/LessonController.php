@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Learner;
 
 use App\Actions\MarkFinished;
+use App\Actions\NoteLook;
 use App\Http\Pages\Learner\LessonPage;
 use App\Keep\LearnerDesk;
 use App\Keep\LearnerPages;
@@ -18,7 +19,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class LessonController
 {
-    public function __construct(private LearnerDesk $desk, private LearnerPages $pages, private MarkFinished $markFinished)
+    public function __construct(private LearnerDesk $desk, private LearnerPages $pages, private MarkFinished $markFinished, private NoteLook $noteLook)
     {
     }
 
@@ -33,6 +34,10 @@ final readonly class LessonController
         }
         $page = $view === null ? null : $this->pages->item($course, $view, $item, $back);
         abort_if($page === null, 404);
+
+        if ($page instanceof LessonPage && $person !== null) {
+            ($this->noteLook)($person, $course, $view, $item);
+        }
 
         return $page instanceof LessonPage
             ? Inertia::render('learner/Lesson', get_object_vars($page))->toResponse($request)

@@ -13,6 +13,7 @@ final readonly class Way
 {
     /**
      * @param  string  $by  time, learner, offer or school
+     * @param  ?Remedy  $remedy  what would be done to a real person; null: it is not done so
      * @param  list<MendStep>  $mends  what would be set in the draft; empty: it is not done by rules
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class Way
         #[OA\Property] public Sentence $words,
         #[OA\Property] public ?WhyLink $link = null,
         #[OA\Property(items: new OA\Items(ref: MendStep::class))] public array $mends = [],
+        #[OA\Property] public ?Remedy $remedy = null,
     ) {
     }
 }

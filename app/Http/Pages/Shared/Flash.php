@@ -14,6 +14,7 @@ final readonly class Flash
     /**
      * @param  string  $kind  done, refused, asks or collision
      * @param  list<Sentence>  $lines
+     * @param  ?int  $undo  number of what was done to people, where it can be taken back
      * @param  list<Sentence>  $mine  in a collision: what was not saved
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class Flash
         #[OA\Property] public string $text,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $lines,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $mine = [],
+        #[OA\Property(x: ['optional' => true])] public ?int $undo = null,
     ) {
     }
 }

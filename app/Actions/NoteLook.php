@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Keep\Views\LearnerView;
+use App\Models\Course;
+use App\Models\Look;
+use App\Models\Person;
+use Psr\Clock\ClockInterface;
+
+/** Notes that somebody has looked at an item that is open to them, and by which way it was. */
+final readonly class NoteLook
+{
+    public function __construct(private ClockInterface $clock)
+    {
+    }
+
+    public function __invoke(Person $person, Course $course, LearnerView $view, string $item): void
+    {
+        $via = $view->decision($item)?->via;
+        if ($via === null) {
+            return;
+        }
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp());
+        Look::query()->upsert(
+            ['person_id' => $person->id, 'course_id' => $course->id, 'item_key' => $item, 'via' => $via->value, 'first_at' => $now, 'last_at' => $now],
+            ['person_id', 'course_id', 'item_key'],
+            ['last_at'],
+        );
+    }
+}

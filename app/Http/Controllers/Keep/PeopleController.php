@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Keep;
+
+use App\Actions\ActOnPeople;
+use App\Actions\SaveSegment;
+use App\Actions\UndoAct;
+use App\Http\Pages\Keep\ActOutcome;
+use App\Http\Pages\Keep\ActPreview;
+use App\Http\Requests\ActRequest;
+use App\Http\Requests\PeopleRequest;
+use App\Http\Requests\SaveSegmentRequest;
+use App\Keep\People\CannotAct;
+use App\Keep\People\ChosenPeople;
+use App\Keep\People\PeopleAct;
+use App\Keep\People\PeopleActs;
+use App\Keep\People\PeopleDesk;
+use App\Keep\People\PersonDesk;
+use App\Keep\PeopleFinder;
+use App\Models\Person;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+final readonly class PeopleController
+{
+    /** A spreadsheet program would take a cell that begins so for a formula. */
+    private const FORMULA = '/^[=+\-@\t\r]/';
+
+    public function __construct(private PeopleDesk $desk)
+    {
+    }
+
+    public function index(PeopleRequest $request): Response
+    {
+        return Inertia::render('keep/People', get_object_vars($this->desk->page($request->filter(), $request->page(), $request->asked(), self::reader($request), Gate::allows('run-school'))));
+    }
+
+    public function show(Person $person, PersonDesk $desk): Response
+    {
+        return Inertia::render('keep/Person', get_object_vars($desk->page($person, Gate::allows('run-school'))));
+    }
+
+    /** While a name is being typed. */
+    public function find(Request $request, PeopleFinder $finder): JsonResponse
+    {
+        return new JsonResponse($finder->find($request->string('q')->limit(100, '')->toString()));
+    }
+
+    public function csv(PeopleRequest $request): StreamedResponse
+    {
+        $filter = $request->filter();
+
+        return new StreamedResponse(function () use ($filter): void {
+            $out = fopen('php://output', 'w') ?: throw new \RuntimeException('No output.');
+            foreach ($this->desk->csv($filter) as $row) {
+                assert(is_array($row));
+                fputcsv($out, array_map(static fn (mixed $cell): string => is_string($cell) ? preg_replace(self::FORMULA, "'$0", $cell) ?? $cell : '', $row), escape: '', eol: "\r\n");
+            }
+            fclose($out);
+        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="people.csv"']);
+    }
+
+    /** What an act would do. Nothing is changed. */
+    public function preview(ActRequest $request, PeopleActs $acts, ActOnPeople $actOn): JsonResponse
+    {
+        $act = $this->act($request, $acts);
+        try {
+            $outcomes = $actOn->preview($act, $this->meant($request));
+        } catch (CannotAct $e) {
+            throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
+        }
+        $told = [];
+        foreach ($outcomes as $words => $outcome) {
+            $told[] = new ActOutcome((string) $words, $outcome['count'], $outcome['changes'], $outcome['names']);
+        }
+
+        return new JsonResponse(new ActPreview($act->told(), array_sum(array_column($outcomes, 'count')), $act->canBeUndone(), $told));
+    }
+
+    public function perform(ActRequest $request, PeopleActs $acts, ActOnPeople $actOn): RedirectResponse
+    {
+        $act = $this->act($request, $acts);
+        try {
+            [$record, $touched] = $actOn($act, $this->meant($request), self::reader($request));
+        } catch (CannotAct $e) {
+            throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
+        }
+        if ($record === null) {
+            return back()->with('flash', ['kind' => 'refused', 'text' => 'Nothing was to be done: '.lcfirst($act->told()).' changes nothing for them.', 'lines' => []]);
+        }
+
+        return back()->with('flash', ['kind' => 'done', 'text' => $act->told().': done for '.($touched === 1 ? '1 person' : "{$touched} people").'.', 'lines' => [], 'undo' => $act->canBeUndone() ? $record->id : null]);
+    }
+
+    public function undo(Request $request, int $act, UndoAct $undo): RedirectResponse
+    {
+        Gate::authorize('help-people');
+        try {
+            $undone = $undo($act, self::reader($request), Gate::allows('run-school'));
+        } catch (CannotAct $e) {
+            return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+        }
+
+        return back()->with('flash', ['kind' => 'done', 'text' => "Taken back: {$undone->told}.", 'lines' => []]);
+    }
+
+    public function saveSegment(SaveSegmentRequest $request, SaveSegment $save): RedirectResponse
+    {
+        $save(self::reader($request), $request->name(), $request->filterQuery());
+
+        return back();
+    }
+
+    public function forgetSegment(Request $request, int $segment, SaveSegment $save): RedirectResponse
+    {
+        $save->forget(self::reader($request), $segment);
+
+        return back();
+    }
+
+    private function act(ActRequest $request, PeopleActs $acts): PeopleAct
+    {
+        try {
+            $act = $acts->of($request->form(), self::reader($request));
+        } catch (CannotAct $e) {
+            throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
+        }
+        Gate::authorize($act->isHelp() ? 'help-people' : 'run-school');
+
+        return $act;
+    }
+
+    private function meant(ActRequest $request): ChosenPeople
+    {
+        $people = $request->people();
+
+        return $people === null ? ChosenPeople::filtered($this->desk, $request->filter()) : ChosenPeople::named($people);
+    }
+
+    private static function reader(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
+    }
+}

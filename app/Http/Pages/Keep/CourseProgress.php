@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Keep;
+
+use OpenApi\Attributes as OA;
+
+/** How far somebody has come in a course. */
+#[OA\Schema]
+final readonly class CourseProgress
+{
+    public function __construct(
+        #[OA\Property] public string $course,
+        #[OA\Property] public string $title,
+        #[OA\Property] public int $finished,
+        #[OA\Property] public int $lessons,
+        #[OA\Property] public ?string $last,
+    ) {
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Keep\People\PeopleActs;
+use App\Keep\People\PeopleFilter;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** Something to be done to people: to those that are named, or to all that a filter lets through. */
+final class ActRequest extends FormRequest
+{
+    use ReadsPeopleFilter;
+
+    public function authorize(): Response
+    {
+        return Gate::inspect('help-people');
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $do = $this->input('do');
+        $needsOffer = in_array($do, ['give', 'change'], true) || (in_array($do, ['extend', 'pause', 'resume', 'end', 'withdraw', 'give-back'], true) && ! $this->filled('pass'));
+
+        return [
+            'do' => ['required', Rule::in(PeopleActs::KINDS)],
+            'people' => ['required_without:filter', 'array', 'max:20000'],
+            'people.*' => ['integer'],
+            'filter' => ['nullable', 'array'],
+            'offer' => [$needsOffer ? 'required' : 'nullable', 'string'],
+            'pass' => ['nullable', 'integer'],
+            'grant' => [$do === 'take-back' ? 'required' : 'nullable', 'integer'],
+            'from' => ['nullable', 'date_format:Y-m-d\TH:i'],
+            'until' => ['nullable', 'date_format:Y-m-d\TH:i'],
+            'days' => [$do === 'extend' && ! $this->filled('until') ? 'required' : 'nullable', 'integer', 'between:1,3660'],
+            'anew' => ['boolean'],
+            'stops' => ['boolean'],
+            'course' => ['nullable', 'string'],
+            'item' => [$do === 'grant' ? 'required' : 'nullable', 'string'],
+            'label' => [in_array($do, ['label', 'unlabel'], true) ? 'required' : 'nullable', 'string', 'max:60', 'regex:/^[^,]+$/u'],
+            'observer' => [in_array($do, ['observe', 'unobserve'], true) ? 'required' : 'nullable', 'integer'],
+            'subject' => [$do === 'write' ? 'required' : 'nullable', 'string', 'max:200'],
+            'body' => [$do === 'write' ? 'required' : 'nullable', 'string', 'max:20000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'people.required_without' => 'Please choose somebody first.',
+            'people.max' => 'That is more people than can be named at once; use a filter instead.',
+            'offer.required' => 'Please choose an offer.',
+            'days.required' => 'Please say by how many days.',
+            'days.between' => 'Between one day and ten years.',
+            'item.required' => 'Please choose what is handed out.',
+            'label.required' => 'Please type a label.',
+            'label.regex' => 'A label has no comma.',
+            'observer.required' => 'Please choose who observes.',
+            'subject.required' => 'Please give it a subject.',
+            'body.required' => 'Please write something.',
+            'from.date_format' => 'This is not a date and time.',
+            'until.date_format' => 'This is not a date and time.',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function form(): array
+    {
+        $form = [];
+        foreach ($this->validated() as $key => $value) {
+            $form[(string) $key] = in_array($key, ['anew', 'stops'], true) ? $this->boolean((string) $key) : $value;
+        }
+
+        return $form;
+    }
+
+    /** @return ?list<int> null: all that the filter lets through */
+    public function people(): ?array
+    {
+        $people = $this->input('people');
+
+        return is_array($people) ? array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, array_values($people)) : null;
+    }
+
+    public function filter(): PeopleFilter
+    {
+        return self::filterOf((array) $this->input('filter'));
+    }
+}

@@ -1,0 +1,300 @@
+import { Link, router, useForm } from '@inertiajs/react';
+import { Button, Menu, TextInput } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
+
+import { useShortcuts } from '../../lib/shortcuts';
+import type { PeoplePage, PersonRow } from '../../lib/types';
+import { counted } from '../../lib/words';
+import { ActDialog } from '../../people/ActDialog';
+import type { Act, Whom } from '../../people/acts';
+import { KeepShell } from '../../ui/KeepShell';
+
+const STANDINGS = [
+  { value: '', label: 'Anybody' },
+  { value: 'trial', label: 'On a trial' },
+  { value: 'samples', label: 'Only looked at samples' },
+  { value: 'none', label: 'Never held a pass' },
+  { value: 'observes', label: 'Observe somebody' },
+  { value: 'observed', label: 'Are observed' },
+  { value: 'staff', label: 'Staff' },
+];
+
+const SORTS = [
+  { value: 'name', label: 'by name' },
+  { value: 'ends', label: 'whose pass ends first' },
+  { value: 'seen', label: 'last here first' },
+  { value: 'newest', label: 'newest first' },
+];
+
+const ACTS: { do: string; title: string; run: boolean }[] = [
+  { do: 'give', title: 'Give a pass', run: true },
+  { do: 'extend', title: 'Extend a pass', run: false },
+  { do: 'pause', title: 'Pause a pass', run: true },
+  { do: 'resume', title: 'Take a pass up again', run: true },
+  { do: 'end', title: 'End a pass', run: true },
+  { do: 'grant', title: 'Hand something out', run: false },
+  { do: 'label', title: 'Give a label', run: true },
+  { do: 'unlabel', title: 'Take a label away', run: true },
+  { do: 'write', title: 'Write to them', run: true },
+];
+
+type Filter = PeoplePage['filter'];
+
+function addressOf(filter: Filter, page = 1): string {
+  const query = new URLSearchParams(Object.entries(filter).filter(([, value]) => value !== ''));
+  if (page > 1) {
+    query.set('page', String(page));
+  }
+  const text = query.toString();
+  return text === '' ? '/keep/people' : `/keep/people?${text}`;
+}
+
+export default function People(props: PeoplePage) {
+  const { people, total, page, pages, filter, offers, courses, labels, segments, mayRun } = props;
+  const [picked, setPicked] = useState<ReadonlySet<number>>(new Set());
+  const [all, setAll] = useState(false);
+  const [act, setAct] = useState<{ act: Act; title: string } | null>(null);
+  const show = (changes: Filter) => {
+    setPicked(new Set());
+    setAll(false);
+    router.get(addressOf({ ...filter, ...changes }), {}, { preserveState: true, preserveScroll: true, replace: true });
+  };
+  const whom: Whom = all ? { filter } : { people: [...picked] };
+  const count = all ? total : picked.size;
+  const whole = people.length > 0 && people.every(({ id }) => picked.has(id));
+  useShortcuts({ '/': () => document.querySelector<HTMLInputElement>('#find')?.focus() });
+  return (
+    <KeepShell title="People">
+      <main className="plainpage">
+        <div className="pagehead">
+          <h1>People</h1>
+          {mayRun && (
+            <Button component={Link} href="/keep/people/bring-in">
+              Bring people in
+            </Button>
+          )}
+        </div>
+        <FilterBar key={JSON.stringify(filter)} filter={filter} offers={offers} courses={courses} labels={labels} onShow={show} />
+        <div className="listhead">
+          <p role="status">
+            <b>{counted(total, 'person', 'people')}</b>
+            {count > 0 && ` · ${count} chosen`}
+            {whole && !all && total > people.length && (
+              <>
+                {' · '}
+                <button type="button" className="linklike" onClick={() => setAll(true)}>
+                  choose all {total}
+                </button>
+              </>
+            )}
+          </p>
+          {count > 0 && (
+            <Menu width={230} position="bottom-start" withArrow>
+              <Menu.Target>
+                <Button size="xs">Do something with {counted(count, 'person', 'people')}</Button>
+              </Menu.Target>
+              <Menu.Dropdown>
+                {ACTS.filter(({ run }) => mayRun || !run).map((one) => (
+                  <Menu.Item key={one.do} onClick={() => setAct({ act: { do: one.do }, title: one.title })}>
+                    {one.title}…
+                  </Menu.Item>
+                ))}
+              </Menu.Dropdown>
+            </Menu>
+          )}
+          <Segments filter={filter} segments={segments} />
+          <a href={addressOf(filter).replace('/keep/people', '/keep/people.csv')}>These as CSV</a>
+        </div>
+        {people.length === 0 ? (
+          <div className="empty">
+            <p>
+              {Object.keys(filter).length === 0 ? (
+                <>
+                  <b>Nobody is here yet.</b> Bring people in one by one, or from a file.
+                </>
+              ) : (
+                <>
+                  <b>Nobody is like that.</b>{' '}
+                  <button type="button" className="linklike" onClick={() => router.get('/keep/people')}>
+                    Show everybody
+                  </button>
+                </>
+              )}
+            </p>
+          </div>
+        ) : (
+          <table className="list people">
+            <caption className="vh">People, page {page} of {pages}</caption>
+            <thead>
+              <tr>
+                <th scope="col" className="tickcell">
+                  <input type="checkbox" aria-label="Choose all on this page" checked={whole} onChange={() => [setAll(false), setPicked(new Set(whole ? [] : people.map(({ id }) => id)))]} />
+                </th>
+                <th scope="col">Name</th>
+                <th scope="col">Passes</th>
+                <th scope="col">Labels</th>
+                <th scope="col" className="num">
+                  Finished
+                </th>
+                <th scope="col">Last here</th>
+              </tr>
+            </thead>
+            <tbody>
+              {people.map((person) => (
+                <Line
+                  key={person.id}
+                  person={person}
+                  picked={all || picked.has(person.id)}
+                  onPick={() => {
+                    const next = new Set(picked);
+                    if (!next.delete(person.id)) {
+                      next.add(person.id);
+                    }
+                    setAll(false);
+                    setPicked(next);
+                  }}
+                />
+              ))}
+            </tbody>
+          </table>
+        )}
+        {pages > 1 && (
+          <nav className="pages" aria-label="Pages">
+            {page > 1 && <Link href={addressOf(filter, page - 1)}>Before</Link>}
+            <span>
+              Page {page} of {pages}
+            </span>
+            {page < pages && <Link href={addressOf(filter, page + 1)}>Next</Link>}
+          </nav>
+        )}
+        {act !== null && <ActDialog title={act.title} act={act.act} whom={whom} offers={offers} courses={courses} labels={labels} onClose={() => setAct(null)} />}
+      </main>
+    </KeepShell>
+  );
+}
+
+function Line({ person, picked, onPick }: { person: PersonRow; picked: boolean; onPick: () => void }) {
+  return (
+    <tr className={picked ? 'picked' : ''}>
+      <td className="tickcell">
+        <input type="checkbox" aria-label={`Choose ${person.name}`} checked={picked} onChange={onPick} />
+      </td>
+      <th scope="row">
+        <Link href={`/keep/people/${person.id}`}>{person.name}</Link>
+        <span>
+          {person.email}
+          {person.role !== null && ` · ${person.role}`}
+        </span>
+      </th>
+      <td>
+        {[...new Set(person.passes)].slice(0, 2).map((pass) => (
+          <div key={pass}>{pass}</div>
+        ))}
+        {person.passes.length > 2 && <div className="soft">and {person.passes.length - 2} more</div>}
+      </td>
+      <td>{person.labels.join(', ')}</td>
+      <td className="num">{person.progress}</td>
+      <td>{person.seen ?? 'never'}</td>
+    </tr>
+  );
+}
+
+interface FilterBarProps extends Pick<PeoplePage, 'filter' | 'offers' | 'courses' | 'labels'> {
+  onShow: (changes: Filter) => void;
+}
+
+function FilterBar({ filter, offers, courses, labels, onShow }: FilterBarProps) {
+  const [find, setFind] = useState(filter['find'] ?? '');
+  const number = (key: string, label: string, after: string) => (
+    <label>
+      {label}{' '}
+      <input
+        type="number"
+        min={0}
+        defaultValue={filter[key] ?? ''}
+        onBlur={(event) => event.currentTarget.value !== (filter[key] ?? '') && onShow({ [key]: event.currentTarget.value })}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />{' '}
+      {after}
+    </label>
+  );
+  const pick = (key: string, label: string, options: { value: string; label: string }[]) => (
+    <label>
+      {label}{' '}
+      <select value={filter[key] ?? ''} onChange={(event) => onShow({ [key]: event.currentTarget.value })}>
+        {options.map(({ value, label: words }) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  const any = { value: '', label: 'any' };
+  return (
+    <form
+      className="peoplefilter"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        onShow({ find });
+      }}
+    >
+      <TextInput id="find" aria-label="Name or e-mail" placeholder="Name or e-mail" value={find} onChange={(event) => setFind(event.currentTarget.value)} onBlur={() => find !== (filter['find'] ?? '') && onShow({ find })} rightSection={<kbd>/</kbd>} />
+      {pick('standing', '', STANDINGS)}
+      {pick('holds', 'Holds', [any, ...offers.map(({ key, title }) => ({ value: key, label: title }))])}
+      {pick('label', 'Label', [any, ...labels.map((label) => ({ value: label, label }))])}
+      {number('ends_in', 'Ends within', 'days')}
+      {number('ended', 'Ended in the last', 'days')}
+      {number('unseen', 'Not here for', 'days')}
+      {pick('course', 'Progress in', [any, ...courses.map(({ key, title }) => ({ value: key, label: title }))])}
+      {(filter['course'] ?? '') !== '' && (
+        <>
+          {number('from', 'from', '%')}
+          {number('to', 'to', '%')}
+        </>
+      )}
+      {pick('sort', 'Sorted', SORTS)}
+      {Object.keys(filter).length > 0 && <Link href="/keep/people">Clear</Link>}
+    </form>
+  );
+}
+
+function Segments({ filter, segments }: Pick<PeoplePage, 'filter' | 'segments'>) {
+  const form = useForm({ name: '', filter });
+  return (
+    <Menu width={280} position="bottom-end" withArrow closeOnItemClick={false}>
+      <Menu.Target>
+        <button type="button" className="linklike segments">
+          Segments{segments.length > 0 ? ` (${segments.length})` : ''}
+        </button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        {segments.map((segment) => (
+          <div key={segment.id} className="segment">
+            <Link href={`/keep/people?${segment.query}`}>{segment.name}</Link>
+            <button type="button" className="linklike" aria-label={`Forget ${segment.name}`} onClick={() => router.delete(`/keep/people/segments/${segment.id}`, { preserveState: true, preserveScroll: true })}>
+              Forget
+            </button>
+          </div>
+        ))}
+        {Object.keys(filter).length === 0 ? (
+          <p className="soft segment">Filter the list, and keep the filter here under a name.</p>
+        ) : (
+          <form
+            className="segment"
+            onSubmit={(event) => {
+              event.preventDefault();
+              form.transform((data) => ({ ...data, filter }));
+              form.post('/keep/people/segments', { preserveState: true, preserveScroll: true, onSuccess: () => form.reset() });
+            }}
+          >
+            <TextInput size="xs" aria-label="Keep this filter as" placeholder="Keep this filter as" maxLength={60} value={form.data.name} error={form.errors.name} onChange={(event) => form.setData('name', event.currentTarget.value)} />
+            <Button size="xs" type="submit" variant="default" loading={form.processing}>
+              Keep
+            </Button>
+          </form>
+        )}
+      </Menu.Dropdown>
+    </Menu>
+  );
+}

@@ -1,0 +1,167 @@
+import { useForm } from '@inertiajs/react';
+import { Button, Modal, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import { type FormEvent, useEffect, useState } from 'react';
+
+import { postJson } from '../lib/http';
+import type { ActPreview, CoursePick, OfferPick } from '../lib/types';
+import { counted } from '../lib/words';
+import type { Act, Whom } from './acts';
+
+export interface ActDialogProps {
+  title: string;
+  /** What is done, with what is known of it already. */
+  act: Act;
+  whom: Whom;
+  offers: OfferPick[];
+  courses: CoursePick[];
+  labels: string[];
+  /** To be chosen of, where somebody observes. */
+  onClose: () => void;
+}
+
+/** Which fields an act asks for, beside what is known already. */
+const FIELDS: Record<string, string[]> = {
+  give: ['offer', 'from', 'anew'],
+  extend: ['offer', 'days'],
+  pause: ['offer', 'stops'],
+  resume: ['offer'],
+  end: ['offer'],
+  withdraw: ['offer'],
+  'give-back': ['offer'],
+  change: ['offer'],
+  grant: ['item', 'until'],
+  label: ['label'],
+  unlabel: ['label'],
+  write: ['subject', 'body'],
+};
+
+/** Asks for what an act needs, says what it will do to whom, and does it. */
+export function ActDialog({ title, act, whom, offers, courses, labels, onClose }: ActDialogProps) {
+  const fields = (FIELDS[act.do] ?? []).filter((field) => !(field === 'offer' && act.pass !== undefined && act.do !== 'change'));
+  const form = useForm({
+    offer: act.offer ?? '', from: '', until: '', days: act.days ?? 14, anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: '', body: '',
+  });
+  const { data, setData, errors } = form;
+  const body: Record<string, unknown> = { ...whom, do: act.do };
+  for (const [key, value] of Object.entries({ pass: act.pass, grant: act.grant, observer: act.observer })) {
+    if (value !== undefined) {
+      body[key] = value;
+    }
+  }
+  for (const field of fields) {
+    body[field] = data[field as keyof typeof data] === '' ? null : data[field as keyof typeof data];
+  }
+  if (fields.includes('item')) {
+    body['course'] = data.course;
+  }
+  const asked = JSON.stringify(body);
+  const { preview, state } = usePreview(asked);
+  const perform = (event: FormEvent) => {
+    event.preventDefault();
+    form.transform(() => JSON.parse(asked));
+    form.post('/keep/people/acts', { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  };
+  const touched = preview?.outcomes.filter(({ changes }) => changes).reduce((sum, { count }) => sum + count, 0) ?? 0;
+  const message = (field: string) => (errors as Record<string, string>)[field];
+  const items = courses.find(({ key }) => key === data.course)?.rows ?? [];
+  return (
+    <Modal opened onClose={onClose} title={title} size={520}>
+      <form className="review" onSubmit={perform} noValidate>
+        {fields.includes('offer') && (
+          <Select label="Offer" data={offers.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.offer} error={message('offer')} searchable data-autofocus onChange={(value) => setData('offer', value ?? '')} />
+        )}
+        {fields.includes('from') && (
+          <TextInput type="datetime-local" label="From (left empty: now)" value={data.from} error={message('from')} onChange={(event) => setData('from', event.currentTarget.value)} />
+        )}
+        {fields.includes('anew') && (
+          <label className="tick">
+            <input type="checkbox" checked={data.anew} onChange={(event) => setData('anew', event.currentTarget.checked)} /> its days count anew, though an earlier pass would carry its pacing on
+          </label>
+        )}
+        {fields.includes('days') && (
+          <NumberInput label="By how many days, from its end" min={1} max={3660} allowDecimal={false} value={data.days} error={message('days')} data-autofocus onChange={(value) => setData('days', value === '' ? 0 : Number(value))} />
+        )}
+        {fields.includes('stops') && (
+          <fieldset className="whenlive">
+            <legend>Meanwhile its days</legend>
+            <label>
+              <input type="radio" name="stops" checked={data.stops} onChange={() => setData('stops', true)} /> stand still
+            </label>
+            <label>
+              <input type="radio" name="stops" checked={!data.stops} onChange={() => setData('stops', false)} /> go on
+            </label>
+          </fieldset>
+        )}
+        {fields.includes('item') && (
+          <>
+            <Select label="Course" data={courses.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.course} allowDeselect={false} onChange={(value) => setData((now) => ({ ...now, course: value ?? '', item: '' }))} />
+            <Select label="Row, with all inside it" data={items.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.item} error={message('item')} searchable onChange={(value) => setData('item', value ?? '')} />
+          </>
+        )}
+        {fields.includes('until') && (
+          <TextInput type="datetime-local" label="Until (left empty: for good)" value={data.until} error={message('until')} onChange={(event) => setData('until', event.currentTarget.value)} />
+        )}
+        {fields.includes('label') && (
+          <>
+            <TextInput label="Label" list="labels" maxLength={60} value={data.label} error={message('label')} data-autofocus onChange={(event) => setData('label', event.currentTarget.value)} />
+            <datalist id="labels">
+              {labels.map((label) => (
+                <option key={label}>{label}</option>
+              ))}
+            </datalist>
+          </>
+        )}
+        {fields.includes('subject') && <TextInput label="Subject" maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
+        {fields.includes('body') && <Textarea label="Letter ({name} stands for their name)" autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}
+        {(message('do') ?? message('people')) !== undefined && <p className="takes">{message('do') ?? message('people')}</p>}
+        <div className="outcomes" role="status">
+          {state === 'waiting' && preview === null && <p className="soft">Looking what it would do…</p>}
+          {preview !== null && (
+            <>
+              {preview.outcomes.map((outcome) => (
+                <details key={outcome.words} className={outcome.changes ? '' : 'soft'}>
+                  <summary>
+                    <b>{outcome.count}</b> {outcome.words}
+                  </summary>
+                  <p>
+                    {outcome.names.join(', ')}
+                    {outcome.count > outcome.names.length && ` and ${outcome.count - outcome.names.length} more`}
+                  </p>
+                </details>
+              ))}
+              {!preview.canBeUndone && <p className="soft">This cannot be taken back.</p>}
+            </>
+          )}
+        </div>
+        <div className="review-acts">
+          <Button type="button" variant="default" onClick={onClose}>
+            Leave
+          </Button>
+          <Button type="submit" loading={form.processing} disabled={preview !== null && touched === 0}>
+            {preview === null ? title : `${title}: ${counted(touched, 'person', 'people')}`}
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+/** What an act would do, asked again whenever something of it changes. */
+function usePreview(asked: string): { preview: ActPreview | null; state: 'waiting' | 'ready' } {
+  const [told, setTold] = useState<{ for: string; preview: ActPreview | null } | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    const timer = window.setTimeout(() => {
+      void postJson<ActPreview>('/keep/people/preview', JSON.parse(asked)).then((preview) => {
+        if (wanted) {
+          setTold({ for: asked, preview });
+        }
+      });
+    }, 200);
+    return () => {
+      wanted = false;
+      window.clearTimeout(timer);
+    };
+  }, [asked]);
+  return { preview: told?.for === asked ? told.preview : null, state: told?.for === asked ? 'ready' : 'waiting' };
+}

@@ -1,0 +1,124 @@
+import { Link } from '@inertiajs/react';
+import { Select } from '@mantine/core';
+import { useState } from 'react';
+
+import { Arch } from '../glyphs/Arch';
+import { keepAddress, withQuery } from '../lib/address';
+import type { CoursePick, WhyLink } from '../lib/types';
+import { plainText } from '../lib/words';
+import { useWhy } from '../sheet/WhySheet';
+import { Words } from '../ui/Words';
+import { mayDo, remedy } from './remedy';
+
+export interface WhyNotProps {
+  person: number;
+  name: string;
+  courses: CoursePick[];
+  /** Of the courses they hold something of, first. */
+  theirs: string[];
+  now: number;
+  mayRun: boolean;
+  /** An extension asks for how long. */
+  onExtend: (offer: string) => void;
+}
+
+/** Why can't they see something: the full reason, and what would mend it, each in one step. */
+export function WhyNot({ person, name, courses, theirs, now, mayRun, onExtend }: WhyNotProps) {
+  const [asked] = useState(() => new URLSearchParams(window.location.search).get('why'));
+  const [chosen, setChosen] = useState<string | null>(asked);
+  const [round, setRound] = useState(0);
+  const sorted = courses.toSorted((one, other) => Number(theirs.includes(other.key)) - Number(theirs.includes(one.key)));
+  const choose = (value: string | null) => {
+    setChosen(value);
+    window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { why: value }));
+  };
+  const [course, item] = chosen === null ? [null, null] : [chosen.slice(0, chosen.indexOf('/')), chosen.slice(chosen.indexOf('/') + 1)];
+  return (
+    <section className="whynot">
+      <h2>Why can’t they see…</h2>
+      <Select
+        aria-label={`What ${name} cannot see`}
+        placeholder="Type the title of a lesson, module or board"
+        searchable
+        clearable
+        data={sorted.map(({ key, title, rows }) => ({ group: title, items: rows.map((row) => ({ value: `${key}/${row.key}`, label: row.title })) }))}
+        value={chosen}
+        onChange={choose}
+        limit={60}
+      />
+      {course !== null && item !== null && <Reasons key={chosen} course={course} item={item} person={person} now={now} round={round} mayRun={mayRun} onExtend={onExtend} onMended={() => setRound(round + 1)} />}
+    </section>
+  );
+}
+
+interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | 'onExtend'> {
+  course: string;
+  item: string;
+  /** Asked again after each remedy. */
+  round: number;
+  onMended: () => void;
+}
+
+function Reasons({ course, item, person, now, round, mayRun, onExtend, onMended }: ReasonsProps) {
+  const { card, state } = useWhy(course, item, `person:${person}`, now, 'published', String(round));
+  if (card === null) {
+    return <p className={state === 'failed' ? 'takes' : 'soft'}>{state === 'failed' ? 'The reasons could not be loaded.' : 'Looking for the reasons…'}</p>;
+  }
+  return (
+    <div aria-live="polite">
+      <p className="verdict">
+        <Arch glyph={card.glyph} look={card.look} silent />
+        {card.word} <span>{card.summary}</span>
+      </p>
+      <ul className="gates">
+        {card.gates.map((gate) => (
+          <li key={`${gate.name} ${gate.inner} ${plainText(gate.words)}`} className={`${gate.passed ? 'pass' : 'fail'}${gate.inner ? ' inner' : ''}`}>
+            <Arch glyph={gate.passed ? 'open' : 'locked'} size={15} />
+            <b>{gate.name}</b>
+            <span>
+              <Words segments={gate.words.segments} /> {gate.link !== null && <RuleLink course={course} link={gate.link} />}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {card.intro !== null && (
+        <>
+          <p className="note">
+            <Words segments={card.intro.segments} />
+          </p>
+          <ul className="ways">
+            {card.ways
+              .filter(({ mends }) => mends.length === 0)
+              .map((way) => (
+                <li key={`${way.by} ${plainText(way.title)}`}>
+                  <b>
+                    <Words segments={way.title.segments} />
+                  </b>
+                  <span>
+                    <Words segments={way.words.segments} />
+                  </span>
+                  {way.remedy !== null && mayDo(way.remedy, mayRun) && (
+                    <button type="button" className="linklike" onClick={() => way.remedy !== null && remedy(person, way.remedy, onMended)}>
+                      {way.remedy.button}
+                    </button>
+                  )}
+                  {way.remedy?.do === 'extend' && (
+                    <button type="button" className="linklike" onClick={() => onExtend(way.remedy?.offer ?? '')}>
+                      {way.remedy.button}…
+                    </button>
+                  )}
+                </li>
+              ))}
+          </ul>
+        </>
+      )}
+      <p>
+        <Link href={withQuery(keepAddress(course), { lens: 'sightlines', row: item, who: `person:${person}`, v: [`person:${person}`] })}>See the whole course through their eyes</Link>
+      </p>
+    </div>
+  );
+}
+
+function RuleLink({ course, link }: { course: string; link: WhyLink }) {
+  return link.to === 'rule' && link.item !== null ? <Link href={withQuery(keepAddress(course), { row: link.item, plan: link.plan })}>{link.text}</Link> : link.to === 'course' ? <Link href={keepAddress(course)}>{link.text}</Link> : null;
+}
