@@ -49,6 +49,12 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/courses/{course}/revisions', [Keep\RevisionsController::class, 'index'])->name('history');
     Route::post('/courses/{course}/revisions/live', [Keep\RevisionsController::class, 'takeBack'])->name('take-back');
     Route::post('/courses/{course}/revisions', [Keep\DraftController::class, 'publish'])->name('publish');
+    Route::get('/offers', [Keep\OffersController::class, 'index'])->name('offers');
+    Route::put('/offers/{offer}', [Keep\OffersController::class, 'sell'])->whereNumber('offer')->name('offers.sell');
+    Route::delete('/offers/{offer}', [Keep\OffersController::class, 'drop'])->whereNumber('offer')->name('offers.drop');
+    Route::post('/courses/{course}/draft/offers', [Keep\OffersController::class, 'access'])->name('draft.offers');
+    Route::post('/courses/{course}/trial', [Keep\OffersController::class, 'trial'])->name('trial');
+    Route::get('/outbox', Keep\OutboxController::class)->middleware('can:run-school')->name('outbox');
     Route::get('/people', [Keep\PeopleController::class, 'index'])->name('people.list');
     Route::get('/people/find', [Keep\PeopleController::class, 'find'])->name('people.find');
     Route::get('/people.csv', [Keep\PeopleController::class, 'csv'])->name('people.csv');

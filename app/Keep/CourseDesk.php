@@ -63,7 +63,7 @@ final readonly class CourseDesk
             ->groupBy('course_id')->pluck('holders', 'course_id');
         $rows = [];
         foreach ($courses as $course) {
-            [$live, $draft] = self::documents($course);
+            [$live, $draft] = $this->documents($course);
             $shown = $draft ?? $live;
             if ($shown === null) {
                 continue;
@@ -90,7 +90,7 @@ final readonly class CourseDesk
 
     public function workspace(Course $course, string $lens, ?string $plan, Look $look, Person $reader, bool $mayEdit): WorkspacePage
     {
-        [$live, $draft] = self::documents($course);
+        [$live, $draft] = $this->documents($course);
         $document = $draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.');
         $plans = self::planNames($document);
         $plan = in_array($plan, $plans, true) ? $plan : (self::text($document->course, 'main_plan') ?: ($plans[0] ?? null));
@@ -181,7 +181,7 @@ final readonly class CourseDesk
      */
     public function rehearse(Course $course, ?int $setFor, bool $anew, bool $mayEdit): ?RehearsalPage
     {
-        [$live, $draft] = self::documents($course);
+        [$live, $draft] = $this->documents($course);
         if ($draft === null || $course->draft === null || ($live !== null && $live->equals($draft))) {
             return null;
         }
@@ -236,7 +236,7 @@ final readonly class CourseDesk
     /** A condition that somebody is building, as a sentence, and what is wrong with it. */
     public function conditionWords(Course $course, ?\stdClass $only): ConditionWords
     {
-        [$live, $draft] = self::documents($course);
+        [$live, $draft] = $this->documents($course);
         $document = ($draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.'))->copy();
         $titles = $offers = [];
         foreach ($document->items() as $item) {
@@ -276,7 +276,7 @@ final readonly class CourseDesk
     /** @return list<Sentence> what speaks of the items that an edit would take out */
     public function dependents(Course $course, DeleteItems $edit): array
     {
-        [$live, $draft] = self::documents($course);
+        [$live, $draft] = $this->documents($course);
         $document = $draft ?? $live;
         try {
             return $document === null ? [] : $edit->dependents($document);
@@ -301,17 +301,17 @@ final readonly class CourseDesk
                 Differences::between($before === null ? null : CourseDocument::fromJson($before->document), CourseDocument::fromJson($revision->document))->sentences,
             );
         }
-        [$live, $draft] = self::documents($course);
+        [$live, $draft] = $this->documents($course);
 
         return new HistoryPage($this->head($course, $live ?? $draft ?? throw new \LogicException('A course has a revision or a draft.')), $rows, $mayEdit);
     }
 
     /** @return array{?CourseDocument, ?CourseDocument} live, draft */
-    private static function documents(Course $course): array
+    private function documents(Course $course): array
     {
         return [
-            $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document),
-            $course->draft === null ? null : CourseDocument::fromJson($course->draft->document),
+            $course->liveRevision === null ? null : $this->plans->named(CourseDocument::fromJson($course->liveRevision->document)),
+            $course->draft === null ? null : $this->plans->named(CourseDocument::fromJson($course->draft->document)),
         ];
     }
 

@@ -11,12 +11,12 @@ use SilentKeep\Core\Format\PlanReader;
  * The rules of one course as they are kept in revisions and drafts: the course and the access side of its
  * offers, decoded, with JSON objects as stdClass so that nothing is lost on the way.
  */
-final readonly class CourseDocument
+final class CourseDocument
 {
     private const JSON = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
 
     /** @param  list<\stdClass>  $offers */
-    public function __construct(public \stdClass $course, public array $offers)
+    public function __construct(public readonly \stdClass $course, public array $offers)
     {
     }
 
@@ -83,6 +83,37 @@ final readonly class CourseDocument
     public function equals(self $other): bool
     {
         return $this->toJson() === $other->toJson();
+    }
+
+    public function add(\stdClass $offer): void
+    {
+        $this->offers[] = $offer;
+    }
+
+    /** Whether there was such an offer. */
+    public function drop(string $offer): bool
+    {
+        $left = array_values(array_filter($this->offers, static fn (\stdClass $one): bool => ($one->key ?? null) !== $offer));
+        $there = count($left) < count($this->offers);
+        $this->offers = $left;
+
+        return $there;
+    }
+
+    /** @param  array<array-key, string>  $names  of offers by key, as they are sold under */
+    public function withNames(array $names): self
+    {
+        $offers = [];
+        foreach ($this->offers as $offer) {
+            $copy = clone $offer;
+            $name = $names[is_string($offer->key ?? null) ? $offer->key : ''] ?? null;
+            if ($name !== null) {
+                $copy->title = $name;
+            }
+            $offers[] = $copy;
+        }
+
+        return new self($this->course, $offers);
     }
 
     /** The item with this key, to be read or changed in place. */

@@ -16,8 +16,8 @@ final class Plans
     /** @var array<string, Decider> by the document's hash */
     private array $deciders = [];
 
-    /** @var ?list<string> */
-    private ?array $offerKeys = null;
+    /** @var ?array<array-key, string> by key */
+    private ?array $offerNames = null;
 
     public function __construct(private readonly SchoolOf $school)
     {
@@ -58,8 +58,25 @@ final class Plans
     /** @throws \SilentKeep\Core\Format\InvalidPlan */
     public function read(CourseDocument $document): Plan
     {
-        $this->offerKeys ??= array_values(Offer::query()->pluck('key')->map(strval(...))->all());
+        return PlanReader::fromDecoded($this->named($document)->toPlan(($this->school)()), array_map(strval(...), array_keys($this->offerNames())));
+    }
 
-        return PlanReader::fromDecoded($document->toPlan(($this->school)()), $this->offerKeys);
+    /** With its offers under the names that they are sold under now. */
+    public function named(CourseDocument $document): CourseDocument
+    {
+        return $document->withNames($this->offerNames());
+    }
+
+    /** @return array<array-key, string> by key */
+    private function offerNames(): array
+    {
+        return $this->offerNames ??= Offer::query()->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
+    }
+
+    /** Offers have been made or renamed. */
+    public function forgetNames(): void
+    {
+        $this->offerNames = null;
+        $this->deciders = [];
     }
 }

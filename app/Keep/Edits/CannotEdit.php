@@ -37,6 +37,11 @@ final class CannotEdit extends \DomainException
         return new self("This course has no offer {$key} any more.");
     }
 
+    public static function offerHeld(int $holders): self
+    {
+        return new self(($holders === 1 ? 'Somebody holds' : "{$holders} people hold").' a pass of it, or have held one. Say that it is not sold any more instead.');
+    }
+
     public static function wouldWaitForItself(string $from, string $item, string $asked): self
     {
         return new self("{$from} waits for {$asked}; {$item} cannot, so these rules do not fit it. Nothing was pasted.");

@@ -55,6 +55,19 @@ export interface CourseHead {
   notPublished: string | null;
 }
 
+export interface CourseOffers {
+  key: string;
+  title: string;
+  version: number;
+  draft: boolean;
+  modules: string[];
+  offers: OfferRow[];
+  tiers: string[];
+  plans: string[];
+  rows: OutlineRow[];
+  findings: Sentence[];
+}
+
 export interface CoursePage {
   course: CourseFrame;
   next: PathRow | null;
@@ -258,12 +271,46 @@ export interface OfferPick {
   plan: string | null;
 }
 
+export interface OfferRow {
+  id: number;
+  key: string;
+  name: string;
+  price: number | null;
+  currency: string;
+  priceWords: string;
+  labels: string;
+  trial: boolean;
+  erases: boolean;
+  tier: string | null;
+  plan: string | null;
+  scope: string[] | null;
+  lasts: string;
+  days: number | null;
+  until: string | null;
+  lastsWords: string;
+  holders: number;
+  live: boolean;
+  opens: string[];
+}
+
+export interface OffersPage {
+  courses: CourseOffers[];
+  mayRun: boolean;
+}
+
 export interface OpeningRule {
   rule: string;
   at: string | null;
   days: number | null;
   time: string | null;
   weekday: number | null;
+}
+
+export interface OutboxPage {
+  letters: SentLetter[];
+  total: number;
+  page: number;
+  pages: number;
 }
 
 export interface OutlineRow {
@@ -428,6 +475,15 @@ export interface Segment {
   title: boolean;
 }
 
+export interface SentLetter {
+  id: number;
+  person: number | null;
+  to: string;
+  subject: string;
+  body: string;
+  when: string;
+}
+
 export interface Sentence {
   segments: Segment[];
 }
@@ -482,6 +538,13 @@ export interface StandInPage {
   see: string;
   item: string | null;
   hasDraft: boolean;
+}
+
+export interface TrialPreview {
+  lazy: string[];
+  diligent: string[];
+  lessons: number;
+  until: string;
 }
 
 export interface Vantage {

@@ -47,8 +47,8 @@ final readonly class ExtendPass extends PassAct
             return self::left($pass, 'have it as long already');
         }
         $after = ['ends_at' => self::stored($until)];
-        // Another end is to be told of anew; what is erased is gone.
-        $more = $until > $this->clock->now() ? ['warned_at' => null] : [];
+        // Another end is to be told of anew, and is followed by erasing anew.
+        $more = $until > $this->clock->now() ? ['warned_at' => null, 'erased_at' => null] : [];
 
         return self::changed($pass, ($until > $this->clock->now() ? 'have it to ' : 'would have had it to ').$this->clock->words($until), [...$after, ...$more]);
     }

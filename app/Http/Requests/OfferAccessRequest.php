@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Keep\Edits\SetOffer;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** What passes of an offer open: it goes through the course's draft. With the selling side, where the offer is new. */
+final class OfferAccessRequest extends FormRequest
+{
+    public function authorize(): Response
+    {
+        return Gate::inspect('edit-rules');
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'version' => ['required', 'integer', 'min:0'],
+            'offer' => ['nullable', 'string'],
+            'tier' => ['nullable', 'string'],
+            'plan' => ['nullable', 'string'],
+            'scope' => ['nullable', 'array', 'max:500'],
+            'scope.*' => ['string'],
+            'lasts' => ['required', Rule::in(['good', 'days', 'until'])],
+            'days' => ['nullable', 'required_if:lasts,days', 'integer', 'between:1,36500'],
+            'until' => ['nullable', 'required_if:lasts,until', 'date_format:Y-m-d\TH:i'],
+            ...($this->filled('offer') ? [] : OfferRequest::sellingRules()),
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'days.required_if' => 'Please say for how many days.',
+            'until.required_if' => 'Please say until when.',
+            'until.date_format' => 'This is not a date and time.',
+            ...OfferRequest::sellingMessages(),
+        ];
+    }
+
+    public function edit(string $key, string $title): SetOffer
+    {
+        $text = fn (string $field): ?string => $this->filled($field) ? $this->string($field)->toString() : null;
+        $scope = array_values(array_filter((array) $this->input('scope'), is_string(...)));
+
+        return new SetOffer($key, $title, $text('tier'), $text('plan'), $scope === [] ? null : $scope, match ($this->input('lasts')) {
+            'days' => (object) ['days' => $this->integer('days')],
+            'until' => (object) ['until' => $this->string('until')->toString()],
+            default => null,
+        });
+    }
+}
