@@ -5,3 +5,4 @@ declare(strict_types=1);
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::command('keep:publish-due')->everyMinute()->withoutOverlapping(10);
+Schedule::command('keep:end-trials')->hourly()->withoutOverlapping(60);

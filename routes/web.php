@@ -6,12 +6,16 @@ use App\Http\Controllers\HomeController;
 use App\Http\Controllers\Keep;
 use App\Http\Controllers\Learner;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\SignInLinkController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/', HomeController::class)->name('home');
 
 Route::get('/sign-in', [SignInController::class, 'create'])->middleware('guest')->name('sign-in');
 Route::post('/sign-in', [SignInController::class, 'store'])->middleware('guest');
+Route::get('/sign-in/link/{token}', [SignInLinkController::class, 'show'])->name('sign-in.link');
+Route::post('/sign-in/link/{token}', [SignInLinkController::class, 'redeem'])->middleware('throttle:20,1');
+Route::post('/sign-in/link', [SignInLinkController::class, 'send'])->middleware('throttle:5,1')->name('sign-in.send');
 Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth')->name('sign-out');
 
 Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
@@ -56,6 +60,15 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/trial', [Keep\OffersController::class, 'trial'])->name('trial');
     Route::get('/outbox', Keep\OutboxController::class)->middleware('can:run-school')->name('outbox');
     Route::get('/people', [Keep\PeopleController::class, 'index'])->name('people.list');
+    Route::middleware('can:run-school')->group(function (): void {
+        Route::get('/people/bring-in', [Keep\BringInController::class, 'index'])->name('bring-in');
+        Route::post('/people', [Keep\BringInController::class, 'one'])->name('people.make');
+        Route::post('/people/imports', [Keep\BringInController::class, 'upload'])->name('imports.upload');
+        Route::get('/people/imports/{import}', [Keep\BringInController::class, 'show'])->whereNumber('import')->name('import');
+        Route::get('/people/imports/{import}/progress', [Keep\BringInController::class, 'progress'])->whereNumber('import')->name('import.progress');
+        Route::post('/people/imports/{import}/read', [Keep\BringInController::class, 'read'])->whereNumber('import')->name('import.read');
+        Route::post('/people/imports/{import}', [Keep\BringInController::class, 'bringIn'])->whereNumber('import')->name('import.bring-in');
+    });
     Route::get('/people/find', [Keep\PeopleController::class, 'find'])->name('people.find');
     Route::get('/people.csv', [Keep\PeopleController::class, 'csv'])->name('people.csv');
     Route::post('/people/preview', [Keep\PeopleController::class, 'preview'])->name('people.preview');

@@ -12,6 +12,11 @@ final readonly class PeopleFinder
 {
     private const MOST = 12;
 
+    public function byEmail(string $email): ?Person
+    {
+        return Person::query()->where('email', mb_strtolower(trim($email)))->first();
+    }
+
     /** @return list<FoundPerson> those whose name begins with it first */
     public function find(string $part): array
     {

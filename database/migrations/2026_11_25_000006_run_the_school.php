@@ -86,12 +86,26 @@ return new class extends Migration
             $table->string('name')->comment('of the file');
             $table->string('path')->comment('below storage/app');
             $table->text('options')->comment('JSON: which column is what, and what applies to every row');
-            $table->string('state')->default('new')->comment('new, previewed, running, done or failed');
+            $table->string('state')->default('new')->comment('new, reading, ready, bringing in, done or refused');
+            $table->unsignedBigInteger('position')->default(0)->comment('how far it is read, or how many rows are brought in');
             $table->unsignedInteger('rows')->default(0)->comment('read so far');
             $table->text('tally')->comment('JSON: counts of outcomes');
             $table->longText('errors')->comment('JSON: the first lines that are wrong, and why');
             $table->dateTime('made_at');
             $table->dateTime('finished_at')->nullable();
+        });
+        Schema::create('import_rows', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('import_id')->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('line')->comment('of the file');
+            $table->string('email');
+            $table->string('name');
+            $table->text('labels')->comment('JSON');
+            $table->foreignId('offer_id')->nullable();
+            $table->dateTime('starts_at')->nullable();
+            $table->text('observes')->comment('JSON: addresses of the learners that they look in on');
+            $table->index(['import_id', 'id']);
+            $table->index(['import_id', 'email']);
         });
         Schema::create('erasures', function (Blueprint $table): void {
             $table->id();
@@ -105,7 +119,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['erasures', 'imports', 'people_acts', 'segments', 'messages', 'sign_in_links', 'looks'] as $table) {
+        foreach (['erasures', 'import_rows', 'imports', 'people_acts', 'segments', 'messages', 'sign_in_links', 'looks'] as $table) {
             Schema::dropIfExists($table);
         }
         Schema::table('labels', fn (Blueprint $table) => $table->dropColumn('source'));

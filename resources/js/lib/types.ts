@@ -27,6 +27,11 @@ export interface BlindSpot {
   mended: Sentence | null;
 }
 
+export interface BringInPage {
+  offers: OfferPick[];
+  imports: ImportLine[];
+}
+
 export interface ConditionWords {
   words: string;
   errors: Record<string, string>;
@@ -210,6 +215,44 @@ export interface HistoryPage {
   course: CourseHead;
   revisions: RevisionRow[];
   mayEdit: boolean;
+}
+
+export interface ImportLine {
+  id: number;
+  name: string;
+  when: string;
+  state: string;
+  told: string;
+}
+
+export interface ImportOutcome {
+  line: number;
+  name: string;
+  email: string;
+  outcome: string;
+  gets: string;
+}
+
+export interface ImportPage {
+  id: number;
+  kind: string;
+  name: string;
+  state: string;
+  read: number;
+  head: string[];
+  keys: string[];
+  columns: Record<string, number | null>;
+  offer: string;
+  rows: ImportOutcome[];
+  outcomes: string[];
+  errors: string[];
+  offers: OfferPick[];
+}
+
+export interface ImportProgress {
+  state: string;
+  read: number;
+  in: number;
 }
 
 export interface KindRow {

@@ -46,6 +46,9 @@ export default function SignIn() {
             <Button type="submit" loading={form.processing} fullWidth>
               Sign in
             </Button>
+            <button type="button" className="linklike" onClick={() => form.post('/sign-in/link', { preserveState: true })}>
+              No password? Have a link sent to you
+            </button>
           </form>
         </div>
         <p className="signin-mark">

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\BringPeopleIn;
+use App\Keep\Bringing\CsvPeople;
+use App\Keep\Bringing\NotReadable;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Storage;
+
+final class ImportPeopleCommand extends Command
+{
+    protected $signature = 'keep:import-people {file : CSV with a head: name, email, labels, offer, start} {--offer= : for rows that name none} {--label=* : for every row}';
+
+    protected $description = 'Bring people in from a CSV file: all of them, or nobody';
+
+    public function handle(BringPeopleIn $bring): int
+    {
+        $path = (string) $this->argument('file');
+        if (! is_readable($path)) {
+            $this->error("{$path} cannot be read.");
+
+            return self::FAILURE;
+        }
+        $stream = fopen($path, 'r');
+        $stored = 'imports/'.bin2hex(random_bytes(12));
+        Storage::put($stored, $stream === false ? '' : $stream);
+        [, $head] = CsvPeople::look($path);
+        $start = hrtime(true);
+        $options = ['columns' => CsvPeople::guess($head), 'offer' => $this->option('offer'), 'labels' => $this->option('label')];
+        $import = $bring->begin('csv', basename($path), $stored, [], null);
+        try {
+            $bring->read($import, $options);
+            while ($import->state === 'reading') {
+                $bring->read($import, null);
+            }
+            if ($import->state !== 'ready') {
+                foreach ($import->errors as $error) {
+                    $this->error("Line {$error['line']}: {$error['message']}.");
+                }
+                $this->error('Nobody was brought in.');
+
+                return self::FAILURE;
+            }
+            $done = $bring->bringIn($import);
+        } catch (NotReadable $e) {
+            $this->error($e->getMessage());
+
+            return self::FAILURE;
+        } finally {
+            Storage::delete($stored);
+        }
+        $seconds = (hrtime(true) - $start) / 1e9;
+        $this->line((string) json_encode($done));
+        $this->line(sprintf('%d rows, %.0f a second, at most %.0f MB of memory', $import->rows, $import->rows / $seconds, memory_get_peak_usage(true) / 1048576));
+
+        return self::SUCCESS;
+    }
+}

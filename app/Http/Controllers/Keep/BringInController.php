@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Keep;
+
+use App\Actions\BringPeopleIn;
+use App\Actions\MakePerson;
+use App\Http\Requests\BringInRequest;
+use App\Http\Requests\NewPersonRequest;
+use App\Keep\Bringing\BringingDesk;
+use App\Keep\Bringing\NotReadable;
+use App\Keep\Bringing\RosterPeople;
+use App\Keep\People\CannotAct;
+use App\Keep\People\PeopleActs;
+use App\Models\Import;
+use App\Models\Person;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final readonly class BringInController
+{
+    public function __construct(private BringingDesk $desk, private BringPeopleIn $bring)
+    {
+    }
+
+    public function index(): Response
+    {
+        return Inertia::render('keep/BringIn', get_object_vars($this->desk->page()));
+    }
+
+    /** One by hand. */
+    public function one(NewPersonRequest $request, MakePerson $make, PeopleActs $acts): RedirectResponse
+    {
+        $author = self::author($request);
+        try {
+            $gives = $request->filled('offer') ? $acts->of(['do' => 'give', 'offer' => $request->input('offer'), 'from' => $request->input('from')], $author) : null;
+            $person = $make($request->string('name')->trim()->toString(), $request->string('email')->toString(), $request->labels(), $gives, $author);
+        } catch (CannotAct $e) {
+            throw ValidationException::withMessages([$e->field ?? 'offer' => $e->getMessage()]);
+        }
+
+        return redirect()->route('keep.person', $person)->with('flash', ['kind' => 'done', 'text' => "{$person->name} is in, and was sent a link to sign in.", 'lines' => []]);
+    }
+
+    public function upload(BringInRequest $request): RedirectResponse
+    {
+        $file = $request->file('file');
+        assert($file instanceof UploadedFile);
+        $path = $file->storeAs('imports', bin2hex(random_bytes(12)));
+        $kind = str_starts_with((string) file_get_contents($file->getRealPath(), length: 4), "PK\x03\x04") ? 'oneroster' : 'csv';
+        try {
+            if ($kind === 'oneroster') {
+                RosterPeople::classes(Storage::path((string) $path));
+            }
+        } catch (NotReadable $e) {
+            Storage::delete((string) $path);
+            throw ValidationException::withMessages(['file' => $e->getMessage()]);
+        }
+        $import = $this->bring->begin($kind, $file->getClientOriginalName(), (string) $path, [], self::author($request));
+
+        return redirect()->route('keep.import', $import->id);
+    }
+
+    public function show(Import $import): Response
+    {
+        return Inertia::render('keep/Import', get_object_vars($this->desk->import($import)));
+    }
+
+    /** Reads on; with options, from the beginning. */
+    public function read(Request $request, Import $import): JsonResponse
+    {
+        $options = $request->input('options');
+        try {
+            $this->bring->read($import, is_array($options) ? $options : null);
+        } catch (NotReadable $e) {
+            return new JsonResponse(['message' => $e->getMessage()], 422);
+        }
+
+        return new JsonResponse($this->desk->progress($import));
+    }
+
+    public function progress(Import $import): JsonResponse
+    {
+        return new JsonResponse($this->desk->progress($import));
+    }
+
+    public function bringIn(Import $import): RedirectResponse
+    {
+        // A hundred thousand rows take about a minute.
+        set_time_limit(0);
+        try {
+            $this->bring->bringIn($import);
+        } catch (NotReadable $e) {
+            return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+        }
+        Storage::delete($import->path);
+
+        return redirect()->route('keep.bring-in')->with('flash', ['kind' => 'done', 'text' => "{$import->name} is brought in.", 'lines' => []]);
+    }
+
+    private static function author(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+
+/** Somebody who is brought in by hand. */
+final class NewPersonRequest extends FormRequest
+{
+    public function authorize(): Response
+    {
+        return Gate::inspect('run-school');
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['email' => mb_strtolower($this->string('email')->trim()->toString())]);
+    }
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:200'],
+            'email' => ['required', 'email', 'max:190', 'unique:people,email'],
+            'labels' => ['nullable', 'string', 'max:500'],
+            'offer' => ['nullable', 'string'],
+            'from' => ['nullable', 'date_format:Y-m-d\TH:i'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Please say who it is.',
+            'email.required' => 'Please give an e-mail address: it is what they sign in by.',
+            'email.email' => 'This is not an e-mail address.',
+            'email.unique' => 'Somebody with this address is here already. One person has one account: find them in the list.',
+            'from.date_format' => 'This is not a date and time.',
+        ];
+    }
+
+    /** @return list<string> */
+    public function labels(): array
+    {
+        return array_values(array_unique(array_filter(array_map(trim(...), explode(',', $this->string('labels')->toString())), static fn (string $label): bool => $label !== '' && mb_strlen($label) <= 60)));
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\UtcInstant;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A row of a file that waits to be brought in.
+ *
+ * @property int $id
+ * @property int $import_id
+ * @property int $line of the file
+ * @property string $email
+ * @property string $name
+ * @property list<string> $labels
+ * @property ?int $offer_id
+ * @property ?\DateTimeImmutable $starts_at
+ * @property list<string> $observes addresses of the learners that they look in on
+ */
+final class ImportRow extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['labels' => 'array', 'observes' => 'array', 'starts_at' => UtcInstant::class];
+}
