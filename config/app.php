@@ -9,5 +9,7 @@ return [
     'debug' => (bool) env('APP_DEBUG', false),
     'url' => env('APP_URL', 'http://127.0.0.1:8000'),
     'key' => env('APP_KEY'),
+    'clock_ahead' => (int) env('CLOCK_AHEAD', 0),
+
     'timezone' => 'UTC',
 ];

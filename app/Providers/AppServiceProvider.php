@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Keep\ClockAhead;
 use App\Keep\Plans;
 use App\Keep\SchoolOf;
 use App\Models\Person;
@@ -21,7 +22,9 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(ClockInterface::class, static fn (): FactoryImmutable => new FactoryImmutable);
+        // A copy of a school can be looked at as it will be later.
+        $ahead = config('app.clock_ahead');
+        $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => is_int($ahead) && $ahead !== 0 ? new ClockAhead($ahead) : new FactoryImmutable);
         $this->app->bind(Post::class, OutboxPost::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(Plans::class);
