@@ -58,6 +58,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::delete('/offers/{offer}', [Keep\OffersController::class, 'drop'])->whereNumber('offer')->name('offers.drop');
     Route::post('/courses/{course}/draft/offers', [Keep\OffersController::class, 'access'])->name('draft.offers');
     Route::post('/courses/{course}/trial', [Keep\OffersController::class, 'trial'])->name('trial');
+    Route::get('/school', [Keep\SchoolController::class, 'show'])->name('school');
+    Route::put('/school', [Keep\SchoolController::class, 'save'])->name('school.save');
     Route::get('/outbox', Keep\OutboxController::class)->middleware('can:run-school')->name('outbox');
     Route::get('/people', [Keep\PeopleController::class, 'index'])->name('people.list');
     Route::middleware('can:run-school')->group(function (): void {

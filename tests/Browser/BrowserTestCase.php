@@ -23,6 +23,9 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?Process $server = null;
 
+    /** Seconds by which the clock of the application goes ahead. */
+    private static int $ahead = 0;
+
     private static ?Process $driver = null;
 
     private static string $folder;
@@ -40,6 +43,7 @@ abstract class BrowserTestCase extends TestCase
     {
         self::$folder = sys_get_temp_dir().'/silent-keep-'.bin2hex(random_bytes(6));
         mkdir(self::$folder);
+        self::$ahead = 0;
         touch(self::$folder.'/school.sqlite');
         self::$loadedAt = time();
         self::artisan('migrate', '--force');
@@ -53,13 +57,25 @@ abstract class BrowserTestCase extends TestCase
         self::$driver = self::start(['chromedriver', "--port={$port}", '--log-level=OFF'], $port);
     }
 
+    /** Starts the server again as if it were so many days later. */
+    protected static function moveTheClock(int $days): void
+    {
+        self::$ahead = $days * 86400;
+        $port = (int) parse_url(self::$address, PHP_URL_PORT);
+        self::$server?->stop(2);
+        self::$server = self::start([self::php(), '-S', "127.0.0.1:{$port}", self::root().'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], $port);
+    }
+
     /** @param  list<string>  $command  that listens on a port; its output goes nowhere, for a full pipe would stop it */
     private static function start(array $command, int $port): Process
     {
         $process = (new Process($command, self::root().'/public', self::environment(), timeout: null))->disableOutput();
         $process->start();
         for ($try = 0; $try < 150; $try++) {
-            $socket = @fsockopen('127.0.0.1', $port, timeout: 1);
+            // Refused until it listens: that is no warning of the test.
+            set_error_handler(static fn (): bool => true);
+            $socket = fsockopen('127.0.0.1', $port, timeout: 1);
+            restore_error_handler();
             if ($socket !== false) {
                 fclose($socket);
 
@@ -229,7 +245,7 @@ abstract class BrowserTestCase extends TestCase
     {
         return [
             'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => self::$folder.'/school.sqlite',
-            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single',
+            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single', 'CLOCK_AHEAD' => (string) self::$ahead,
         ];
     }
 

@@ -9,6 +9,7 @@ use App\Http\Pages\Shared\SignedIn;
 use App\Keep\SchoolClock;
 use App\Keep\SchoolOf;
 use App\Models\Person;
+use App\Models\Role;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -28,7 +29,7 @@ final class HandleInertiaRequests extends Middleware
         return [
             ...parent::share($request),
             'school' => fn (): SchoolHead => new SchoolHead(($this->school)()->name, $this->clock->zone(), $this->clock->zoneName()),
-            'signedIn' => $person instanceof Person ? new SignedIn($person->name, $person->isStaff()) : null,
+            'signedIn' => $person instanceof Person ? new SignedIn($person->name, $person->isStaff(), $person->role === Role::Administrator) : null,
             'flash' => fn (): mixed => $request->session()->get('flash'),
         ];
     }

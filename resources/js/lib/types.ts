@@ -513,6 +513,17 @@ export interface SchoolHead {
   zoneName: string;
 }
 
+export interface SchoolPage {
+  name: string;
+  zone: string;
+  guests: boolean;
+  contactName: string | null;
+  contactEmail: string | null;
+  warnDays: number;
+  graceDays: number;
+  mayRun: boolean;
+}
+
 export interface Segment {
   text: string;
   title: boolean;
@@ -561,6 +572,7 @@ export interface SightlinesGrid {
 export interface SignedIn {
   name: string;
   staff: boolean;
+  runs: boolean;
 }
 
 export interface StandIn {

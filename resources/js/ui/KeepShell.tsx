@@ -10,11 +10,12 @@ export interface KeepShellProps {
   children: ReactNode;
 }
 
-const PLACES = [
+const PLACES: { href: string; title: string; run?: boolean }[] = [
   { href: '/keep/courses', title: 'Courses' },
   { href: '/keep/people', title: 'People' },
   { href: '/keep/offers', title: 'Offers' },
-  { href: '/keep/outbox', title: 'Outbox' },
+  { href: '/keep/outbox', title: 'Outbox', run: true },
+  { href: '/keep/school', title: 'School' },
 ];
 
 /** The frame of the administrator's side. */
@@ -30,7 +31,7 @@ export function KeepShell({ title, children }: KeepShellProps) {
         </Link>
         <nav aria-label="Main">
           <ul className="nav">
-            {PLACES.map(({ href, title: place }) => (
+            {PLACES.filter(({ run }) => run !== true || signedIn?.runs === true).map(({ href, title: place }) => (
               <li key={href}>
                 <Link href={href} aria-current={url.startsWith(href) ? 'page' : undefined}>
                   {place}

@@ -10,9 +10,14 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class SignedIn
 {
+    /**
+     * @param  bool  $staff  of the school
+     * @param  bool  $runs  runs it: an administrator
+     */
     public function __construct(
         #[OA\Property] public string $name,
         #[OA\Property] public bool $staff,
+        #[OA\Property] public bool $runs,
     ) {
     }
 }

@@ -1,6 +1,6 @@
 import { Link, router, useForm } from '@inertiajs/react';
 import { Button, Menu, TextInput } from '@mantine/core';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 
 import { useShortcuts } from '../../lib/shortcuts';
 import type { PeoplePage, PersonRow } from '../../lib/types';
@@ -95,7 +95,7 @@ export default function People(props: PeoplePage) {
               </Menu.Target>
               <Menu.Dropdown>
                 {ACTS.filter(({ run }) => mayRun || !run).map((one) => (
-                  <Menu.Item key={one.do} onClick={() => setAct({ act: { do: one.do }, title: one.title })}>
+                  <Menu.Item key={one.do} onClick={() => setAct({ act: { do: one.do, ...(filter['holds'] === undefined ? {} : { offer: filter['holds'] }) }, title: one.title })}>
                     {one.title}…
                   </Menu.Item>
                 ))}
@@ -232,14 +232,8 @@ function FilterBar({ filter, offers, courses, labels, onShow }: FilterBarProps) 
   );
   const any = { value: '', label: 'any' };
   return (
-    <form
-      className="peoplefilter"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        onShow({ find });
-      }}
-    >
-      <TextInput id="find" aria-label="Name or e-mail" placeholder="Name or e-mail" value={find} onChange={(event) => setFind(event.currentTarget.value)} onBlur={() => find !== (filter['find'] ?? '') && onShow({ find })} rightSection={<kbd>/</kbd>} />
+    <div className="peoplefilter" role="search">
+      <TextInput id="find" aria-label="Name or e-mail" placeholder="Name or e-mail" value={find} onChange={(event) => setFind(event.currentTarget.value)} onKeyDown={(event) => event.key === 'Enter' && onShow({ find })} onBlur={() => find !== (filter['find'] ?? '') && onShow({ find })} rightSection={<kbd>/</kbd>} />
       {pick('standing', '', STANDINGS)}
       {pick('holds', 'Holds', [any, ...offers.map(({ key, title }) => ({ value: key, label: title }))])}
       {pick('label', 'Label', [any, ...labels.map((label) => ({ value: label, label }))])}
@@ -255,7 +249,7 @@ function FilterBar({ filter, offers, courses, labels, onShow }: FilterBarProps) 
       )}
       {pick('sort', 'Sorted', SORTS)}
       {Object.keys(filter).length > 0 && <Link href="/keep/people">Clear</Link>}
-    </form>
+    </div>
   );
 }
 

@@ -1,0 +1,45 @@
+import { useForm } from '@inertiajs/react';
+import { Button, Checkbox, NumberInput, TextInput } from '@mantine/core';
+import type { FormEvent } from 'react';
+
+import type { SchoolPage } from '../../lib/types';
+import { KeepShell } from '../../ui/KeepShell';
+
+export default function School({ name, zone, guests, contactName, contactEmail, warnDays, graceDays, mayRun }: SchoolPage) {
+  const form = useForm({ name, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null });
+  const { data, errors, setData } = form;
+  return (
+    <KeepShell title="School">
+      <main className="plainpage">
+        <h1>School</h1>
+        <form
+          className="review schoolform"
+          noValidate
+          onSubmit={(event: FormEvent) => {
+            event.preventDefault();
+            form.put('/keep/school', { preserveScroll: true });
+          }}
+        >
+          <TextInput label="Name" maxLength={100} disabled={!mayRun} value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />
+          <TextInput label="Time zone" disabled value={zone} description="All wall-clock times of all rules are read in it. It cannot be changed: every opening would move." />
+          <Checkbox label="Guests may come in where a course’s guest door is open" disabled={!mayRun} checked={data.guests} error={errors.guests} onChange={(event) => setData('guests', event.currentTarget.checked)} />
+          <div className="pair">
+            <TextInput label="Whom learners ask" disabled={!mayRun} value={data.contactName} error={errors.contactName} onChange={(event) => setData('contactName', event.currentTarget.value)} />
+            <TextInput label="At which address" type="email" disabled={!mayRun} value={data.contactEmail} error={errors.contactEmail} onChange={(event) => setData('contactEmail', event.currentTarget.value)} />
+          </div>
+          <div className="pair">
+            <NumberInput label="Warn so many days before a trial that erases ends" min={0} max={365} allowDecimal={false} disabled={!mayRun} value={data.warnDays ?? ''} error={errors.warnDays} onChange={(days) => setData('warnDays', days === '' ? null : Number(days))} />
+            <NumberInput label="Erase so many days after it has ended" min={0} max={3650} allowDecimal={false} disabled={!mayRun} value={data.graceDays ?? ''} error={errors.graceDays} onChange={(days) => setData('graceDays', days === '' ? null : Number(days))} />
+          </div>
+          {mayRun && (
+            <div className="review-acts">
+              <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
+                Save
+              </Button>
+            </div>
+          )}
+        </form>
+      </main>
+    </KeepShell>
+  );
+}
