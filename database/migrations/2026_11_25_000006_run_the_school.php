@@ -31,7 +31,6 @@ return new class extends Migration
             $table->dateTime('warned_at')->nullable()->comment('its holder was told that it ends and what will be erased');
             $table->dateTime('erased_at')->nullable()->comment('what was finished was erased, or there was a reason to keep it');
             $table->index(['offer_id', 'ends_at']);
-            $table->index(['state', 'ends_at']);
         });
         Schema::table('labels', function (Blueprint $table): void {
             $table->string('source')->default('by hand');
@@ -125,7 +124,6 @@ return new class extends Migration
         Schema::table('labels', fn (Blueprint $table) => $table->dropColumn('source'));
         Schema::table('passes', function (Blueprint $table): void {
             $table->dropIndex(['offer_id', 'ends_at']);
-            $table->dropIndex(['state', 'ends_at']);
             $table->dropConstrainedForeignId('given_by');
             $table->dropColumn(['source', 'paused_at', 'clock_stops', 'warned_at', 'erased_at']);
         });

@@ -9,8 +9,6 @@ use App\Keep\SchoolClock;
 /** Reads people from a CSV file, a row at a time. */
 final readonly class CsvPeople
 {
-    public const FIELDS = ['name', 'email', 'labels', 'offer', 'start'];
-
     /** What columns are often called. */
     private const GUESSES = [
         'name' => ['name', 'full name', 'person', 'learner', 'student'],
@@ -18,6 +16,7 @@ final readonly class CsvPeople
         'labels' => ['labels', 'label', 'tags', 'tag'],
         'offer' => ['offer', 'pass', 'product', 'course'],
         'start' => ['start', 'from', 'begins', 'start date', 'joined'],
+        'observes' => ['observes', 'looks in on', 'observer of', 'parent of'],
     ];
 
     private const LONGEST = 100_000;
@@ -119,9 +118,15 @@ final readonly class CsvPeople
                 return new WrongLine($line, "the label “{$label}” is longer than 60 characters");
             }
         }
+        $observes = array_values(array_filter(array_map(static fn (string $one): string => mb_strtolower(trim($one)), preg_split('/[,;|]/', $cell('observes')) ?: []), static fn (string $one): bool => $one !== ''));
+        foreach ($observes as $learner) {
+            if (filter_var($learner, FILTER_VALIDATE_EMAIL) === false) {
+                return new WrongLine($line, "“{$learner}”, whom they are to look in on, is not an e-mail address");
+            }
+        }
         $name = $cell('name') === '' ? ucfirst(strstr($email, '@', true) ?: $email) : $cell('name');
 
-        return new PersonLine($line, $email, mb_substr($name, 0, 200), array_values(array_unique([...$this->labels, ...$labels])), $offer, $starts);
+        return new PersonLine($line, $email, mb_substr($name, 0, 200), array_values(array_unique([...$this->labels, ...$labels])), $offer, $starts, $observes);
     }
 
     /** A day begins at midnight by the school's clock. */

@@ -59,23 +59,23 @@ final readonly class PeopleFilter
         }
         if ($this->holds !== null) {
             $offer = Offer::query()->where('key', $this->holds)->value('id');
-            $query->whereExists(self::active($at)->where('passes.offer_id', $offer ?? 0));
+            $query->whereIn('people.id', self::active($at)->where('passes.offer_id', $offer ?? 0));
         }
         match ($this->standing) {
-            'trial' => $query->whereExists(self::active($at)->join('offers', 'offers.id', '=', 'passes.offer_id')->where('offers.trial', true)),
-            'samples' => $query->whereNotExists(self::passes())->whereExists(fn (QueryBuilder $q) => $q->from('looks')->whereColumn('looks.person_id', 'people.id')->where('looks.via', 'sample')),
-            'none' => $query->whereNull('people.role')->whereNotExists(self::passes()),
+            'trial' => $query->whereIn('people.id', self::active($at)->whereIn('passes.offer_id', Offer::query()->toBase()->select('id')->where('trial', true))),
+            'samples' => $query->whereNotIn('people.id', self::passes())->whereIn('people.id', DB::table('looks')->select('person_id')->where('via', 'sample')),
+            'none' => $query->whereNull('people.role')->whereNotIn('people.id', self::passes()),
             'staff' => $query->whereNotNull('people.role'),
-            'observes' => $query->whereExists(fn (QueryBuilder $q) => $q->from('observer_ties')->whereColumn('observer_ties.observer_id', 'people.id')),
-            'observed' => $query->whereExists(fn (QueryBuilder $q) => $q->from('observer_ties')->whereColumn('observer_ties.learner_id', 'people.id')),
+            'observes' => $query->whereIn('people.id', DB::table('observer_ties')->select('observer_id')),
+            'observed' => $query->whereIn('people.id', DB::table('observer_ties')->select('learner_id')),
             default => null,
         };
         if ($this->endsIn !== null) {
-            $query->whereExists(self::active($at)->whereNotNull('passes.ends_at')->where('passes.ends_at', '<=', $days($this->endsIn)));
+            $query->whereIn('people.id', self::active($at)->whereNotNull('passes.ends_at')->where('passes.ends_at', '<=', $days($this->endsIn)));
         }
         if ($this->ended !== null) {
-            $query->whereExists(self::passes()->where('passes.state', 'active')->where('passes.ends_at', '<=', $at)->where('passes.ends_at', '>=', $days(-$this->ended))->whereNotExists(
-                fn (QueryBuilder $q) => $q->from('passes as other')->whereColumn('other.person_id', 'people.id')->whereColumn('other.course_id', 'passes.course_id')
+            $query->whereIn('people.id', self::passes()->where('passes.state', 'active')->where('passes.ends_at', '<=', $at)->where('passes.ends_at', '>=', $days(-$this->ended))->whereNotExists(
+                fn (QueryBuilder $q) => $q->from('passes as other')->whereColumn('other.person_id', 'passes.person_id')->whereColumn('other.course_id', 'passes.course_id')
                     ->where('other.state', 'active')->where('other.starts_at', '<=', $at)->where(fn (QueryBuilder $w) => $w->whereNull('other.ends_at')->orWhere('other.ends_at', '>', $at)),
             ));
         }
@@ -83,7 +83,7 @@ final readonly class PeopleFilter
             $query->where(fn (Builder $q) => $q->whereNull('people.seen_at')->orWhere('people.seen_at', '<', $days(-$this->unseen)));
         }
         if ($this->label !== null) {
-            $query->whereExists(fn (QueryBuilder $q) => $q->from('labels')->whereColumn('labels.person_id', 'people.id')->where('labels.label', $this->label));
+            $query->whereIn('people.id', DB::table('labels')->select('person_id')->where('label', $this->label));
         }
         if ($this->course !== null && ($this->from !== null || $this->to !== null)) {
             $this->byProgress($query, $lessons);
@@ -100,7 +100,7 @@ final readonly class PeopleFilter
     {
         $course = Course::query()->where('key', $this->course)->value('id');
         $finished = DB::table('completions')->selectRaw('count(*)')->whereColumn('completions.person_id', 'people.id')->where('completions.course_id', $course ?? 0)->whereIn('completions.item_key', $lessons);
-        $query->whereExists(self::passes()->where('passes.course_id', $course ?? 0));
+        $query->whereIn('people.id', self::passes()->where('passes.course_id', $course ?? 0));
         foreach ([['>=', $this->from], ['<=', $this->to]] as [$operator, $percent]) {
             if ($percent !== null) {
                 $query->whereRaw("({$finished->toSql()}) * 100 {$operator} ?", [...$finished->getBindings(), $percent * count($lessons)]);
@@ -116,8 +116,9 @@ final readonly class PeopleFilter
     {
         return match ($this->sort) {
             // Those whose passes end first; those for whom nothing ends at the end.
-            'ends' => $query->orderByRaw('(select min(ends_at) from passes where passes.person_id = people.id and state = ? and starts_at <= ? and ends_at > ?) is null', ['active', $at, $at])
-                ->orderByRaw('(select min(ends_at) from passes where passes.person_id = people.id and state = ? and starts_at <= ? and ends_at > ?)', ['active', $at, $at])->orderBy('people.id'),
+            'ends' => $query->leftJoinSub(
+                self::active($at)->selectRaw('min(passes.ends_at) as first_end')->whereNotNull('passes.ends_at')->groupBy('passes.person_id'), 'ending', 'ending.person_id', '=', 'people.id',
+            )->orderByRaw('ending.first_end is null')->orderBy('ending.first_end')->orderBy('people.id'),
             'seen' => $query->orderByDesc('people.seen_at')->orderBy('people.id'),
             'newest' => $query->orderByDesc('people.id'),
             default => $query->orderBy('people.name')->orderBy('people.id'),
@@ -126,7 +127,8 @@ final readonly class PeopleFilter
 
     private static function passes(): QueryBuilder
     {
-        return Pass::query()->toBase()->selectRaw('1')->whereColumn('passes.person_id', 'people.id');
+        // Asked once, not anew for everybody: a list of many thousands stays quick.
+        return Pass::query()->toBase()->select('passes.person_id');
     }
 
     private static function active(string $at): QueryBuilder

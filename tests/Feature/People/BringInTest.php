@@ -65,7 +65,7 @@ final class BringInTest extends TestCase
     {
         $import = $this->upload("\xEF\xBB\xBFE-mail;Name;Pass;Tags;Start date\r\nalva@alder.test;Alva Ness;Apprentice pass;keen, oar-bonus;2026-03-20\r\nEIRA@alder.test;Eira H.;yard-trial;;\r\nalva@alder.test;Alva Ness;frames-pass;;2026-04-01 09:00\r\n");
         $page = $this->get("/keep/people/imports/{$import->id}")->assertOk();
-        self::assertSame(['name' => 1, 'email' => 0, 'labels' => 3, 'offer' => 2, 'start' => 4], $page->inertiaProps('columns'));
+        self::assertSame(['name' => 1, 'email' => 0, 'labels' => 3, 'offer' => 2, 'start' => 4, 'observes' => null], $page->inertiaProps('columns'));
         $before = self::counts();
         $import = $this->read($import, ['columns' => $page->inertiaProps('columns')]);
         self::assertSame(['ready', ['new' => 1, 'known' => 1, 'twice' => 1]], [$import->state, $import->tally]);
@@ -151,6 +151,15 @@ final class BringInTest extends TestCase
         $after = self::counts();
         $this->bringIn($import)->assertSessionHas('flash.kind', 'refused');
         self::assertSame($after, self::counts());
+    }
+
+    public function test_observers_are_tied_by_a_file_too(): void
+    {
+        $import = $this->upload("name,email,observes\nMor Ness,mor@alder.test,\"eira@alder.test; alva@alder.test\"\nAlva,alva@alder.test,\nBad,bad@alder.test,nobody\n");
+        $columns = ['columns' => ['name' => 0, 'email' => 1, 'observes' => 2]];
+        self::assertSame('“nobody”, whom they are to look in on, is not an e-mail address', $this->read($import, $columns)->errors[0]['message']);
+        $this->bringIn($this->read($this->upload("name,email,observes\nMor Ness,mor@alder.test,\"eira@alder.test; alva@alder.test\"\nAlva,alva@alder.test,\n"), $columns));
+        self::assertSame(2, ObserverTie::query()->where('observer_id', $this->person('mor')->id)->count());
     }
 
     public function test_a_roster_brings_students_and_their_guardians_as_observers(): void

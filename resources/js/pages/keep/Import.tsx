@@ -13,6 +13,7 @@ const FIELDS = [
   { field: 'labels', label: 'Labels' },
   { field: 'offer', label: 'Offer' },
   { field: 'start', label: 'Start' },
+  { field: 'observes', label: 'Looks in on (addresses)' },
 ];
 
 export default function Import(page: ImportPage) {

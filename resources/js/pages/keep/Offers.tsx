@@ -113,14 +113,14 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
                   ))}
                   {mayRun && (
                     <td className="rowacts">
-                      <button type="button" className="linklike" aria-label={`Sale of ${offer.name}`} onClick={() => onTask({ task: 'sell', course, offer })}>
-                        Sale
+                      <button type="button" className="linklike" onClick={() => onTask({ task: 'sell', course, offer })}>
+                        Sale<span className="vh"> of {offer.name}</span>
                       </button>
-                      <button type="button" className="linklike" aria-label={`Access by ${offer.name}`} onClick={() => onTask({ task: 'access', course, offer })}>
-                        Access
+                      <button type="button" className="linklike" onClick={() => onTask({ task: 'access', course, offer })}>
+                        Access<span className="vh"> by {offer.name}</span>
                       </button>
-                      <button type="button" className="linklike" aria-label={`Take ${offer.name} out`} onClick={() => drop(offer)}>
-                        Take out
+                      <button type="button" className="linklike" onClick={() => drop(offer)}>
+                        Take out<span className="vh"> {offer.name}</span>
                       </button>
                     </td>
                   )}

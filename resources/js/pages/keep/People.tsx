@@ -234,7 +234,7 @@ function FilterBar({ filter, offers, courses, labels, onShow }: FilterBarProps) 
   return (
     <div className="peoplefilter" role="search">
       <TextInput id="find" aria-label="Name or e-mail" placeholder="Name or e-mail" value={find} onChange={(event) => setFind(event.currentTarget.value)} onKeyDown={(event) => event.key === 'Enter' && onShow({ find })} onBlur={() => find !== (filter['find'] ?? '') && onShow({ find })} rightSection={<kbd>/</kbd>} />
-      {pick('standing', '', STANDINGS)}
+      {pick('standing', 'Who', STANDINGS)}
       {pick('holds', 'Holds', [any, ...offers.map(({ key, title }) => ({ value: key, label: title }))])}
       {pick('label', 'Label', [any, ...labels.map((label) => ({ value: label, label }))])}
       {number('ends_in', 'Ends within', 'days')}

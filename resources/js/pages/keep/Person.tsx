@@ -200,8 +200,8 @@ function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
       </span>
       <Menu width={240} position="bottom-end" withArrow>
         <Menu.Target>
-          <button type="button" className="linklike" aria-label={`What can be done with the ${pass.offerName} from ${pass.from}`}>
-            Do…
+          <button type="button" className="linklike">
+            Do… <span className="vh">something with the {pass.offerName} from {pass.from}</span>
           </button>
         </Menu.Target>
         <Menu.Dropdown>
