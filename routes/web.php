@@ -53,6 +53,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/courses/{course}/revisions', [Keep\RevisionsController::class, 'index'])->name('history');
     Route::post('/courses/{course}/revisions/live', [Keep\RevisionsController::class, 'takeBack'])->name('take-back');
     Route::post('/courses/{course}/revisions', [Keep\DraftController::class, 'publish'])->name('publish');
+    Route::post('/courses/{course}/guest-link', [Keep\DraftController::class, 'guestLink'])->name('guest-link');
     Route::get('/offers', [Keep\OffersController::class, 'index'])->name('offers');
     Route::put('/offers/{offer}', [Keep\OffersController::class, 'sell'])->whereNumber('offer')->name('offers.sell');
     Route::delete('/offers/{offer}', [Keep\OffersController::class, 'drop'])->whereNumber('offer')->name('offers.drop');
@@ -81,7 +82,14 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/people/{person}', [Keep\PeopleController::class, 'show'])->whereNumber('person')->name('person');
 });
 
+Route::get('/g/{token}', [Learner\GuestController::class, 'show'])->where('token', '[a-f0-9]{32}')->name('guest');
+Route::post('/g/{token}', [Learner\GuestController::class, 'enter'])->where('token', '[a-f0-9]{32}')->middleware('throttle:10,1')->name('guest.enter');
+Route::post('/courses/{course}/leave', [Learner\GuestController::class, 'leave'])->name('guest.leave');
+Route::get('/checkout/{offer}', [Learner\CheckoutController::class, 'show'])->name('checkout');
+Route::post('/checkout/{offer}', [Learner\CheckoutController::class, 'buy'])->middleware('throttle:20,1')->name('checkout.buy');
+Route::post('/look-with', [Learner\CoursesController::class, 'lookWith'])->middleware('auth')->name('look-with');
 Route::get('/courses', [Learner\CoursesController::class, 'index'])->middleware('auth')->name('courses');
 Route::get('/courses/{course}', [Learner\CoursesController::class, 'show'])->name('course');
 Route::get('/courses/{course}/{item}', [Learner\LessonController::class, 'show'])->name('lesson');
+Route::post('/courses/{course}/{item}/look', [Learner\CheckoutController::class, 'look'])->middleware('throttle:10,1')->name('lesson.look');
 Route::post('/courses/{course}/{item}/finished', [Learner\LessonController::class, 'finish'])->name('lesson.finish');

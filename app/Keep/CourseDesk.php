@@ -117,7 +117,7 @@ final readonly class CourseDesk
                 $look,
             ),
             mayEdit: $mayEdit,
-            settings: self::settings($document, $mayEdit),
+            settings: self::settings($course, $document, $mayEdit),
         );
     }
 
@@ -133,7 +133,7 @@ final readonly class CourseDesk
     }
 
     /** @param  bool  $mayEdit  who may not has no use for the pass phrase */
-    private static function settings(CourseDocument $document, bool $mayEdit): CourseSettings
+    private static function settings(Course $model, CourseDocument $document, bool $mayEdit): CourseSettings
     {
         $course = $document->course;
         $door = static fn (string $key): \stdClass => ($course->{$key} ?? null) instanceof \stdClass ? $course->{$key} : new \stdClass;
@@ -151,6 +151,7 @@ final readonly class CourseDesk
             guestsOpen: $yes($door('guest_door'), 'open'),
             guestsDefault: $yes($door('guest_door'), 'default'),
             guestPhrase: $mayEdit ? $document->guestPhrase() : null,
+            guestLink: $mayEdit && $model->guest_token !== null ? route('guest', $model->guest_token) : null,
             observersOpen: $yes($door('observer_door'), 'open'),
             observersDefault: $yes($door('observer_door'), 'default'),
             observersFollow: $yes($door('observer_door'), 'follow', true),

@@ -15,14 +15,14 @@ use SilentKeep\Core\Deciding\State;
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class LearnerPages
 {
-    public function __construct(private LessonText $text, private SchoolOf $school)
+    public function __construct(private LessonText $text, private SchoolOf $school, private Shop $shop)
     {
     }
 
     /** Null where nothing at all is to be seen. */
-    public function course(LearnerView $view): ?CoursePage
+    public function course(Course $course, LearnerView $view): ?CoursePage
     {
-        return $view->isVisible() ? new CoursePage($view->frame(), $view->nextStep()) : null;
+        return $view->isVisible() ? new CoursePage($view->frame(), $view->nextStep(), $view->isInside() ? [] : $this->shop->offersOf($view->decider(), $view->viewer(), $course)) : null;
     }
 
     /**
@@ -53,6 +53,8 @@ final readonly class LearnerPages
             $school->contact_name,
             $school->contact_email,
             $view->nextStep() ?? $view->somethingOpen(),
+            // Whoever looks with somebody buys nothing by it.
+            $view->viewer()->observes === null ? $this->shop->waysTo($view->decider(), $view->viewer(), $course, $item) : [],
         );
     }
 }

@@ -77,6 +77,6 @@ final readonly class StandInDesk
             http_build_query(['v' => [(string) $seen->point], 'see' => $look->see->value, ...($look->at === null ? [] : ['at' => gmdate('Y-m-d\TH:i:s\Z', $look->at)])]),
         );
 
-        return [$item === null ? $this->pages->course($view) : $this->pages->item($course, $view, $item, $seen->viewer->signedIn ? null : ''), $standIn];
+        return [$item === null ? $this->pages->course($course, $view) : $this->pages->item($course, $view, $item, $seen->viewer->signedIn ? null : ''), $standIn];
     }
 }

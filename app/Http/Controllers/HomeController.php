@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Pages\Learner\FrontPage;
+use App\Keep\LearnerDesk;
 use App\Models\Person;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
 
 final class HomeController
 {
-    public function __invoke(Request $request): RedirectResponse
+    public function __invoke(Request $request, LearnerDesk $desk): RedirectResponse|Response
     {
         $person = $request->user();
 
         return match (true) {
-            ! $person instanceof Person => redirect()->route('sign-in'),
+            ! $person instanceof Person => Inertia::render('learner/Front', get_object_vars(new FrontPage($desk->front()))),
             $person->isStaff() => redirect()->route('keep.courses'),
             default => redirect()->route('courses'),
         };

@@ -32,7 +32,8 @@ final readonly class LearnerView
 
     private ClosedWords $words;
 
-    public function __construct(private Decider $decider, private Viewer $viewer, private SchoolClock $clock)
+    /** @param  ?string  $as  how one looks, where not as oneself */
+    public function __construct(private Decider $decider, private Viewer $viewer, private SchoolClock $clock, private ?string $as = null)
     {
         $now = $clock->now();
         $this->glance = $decider->glance($viewer, $now);
@@ -84,7 +85,7 @@ final readonly class LearnerView
     {
         [$finished, $lessons] = $this->progress();
 
-        return new CourseFrame($this->decider->course->key, $this->title(), $this->passWords(), $lessons, $finished, $this->path());
+        return new CourseFrame($this->decider->course->key, $this->title(), $this->passWords(), $lessons, $finished, $this->as, $this->path());
     }
 
     /** @return array{int, int} lessons finished, of how many: those that count for the pass, or may be known of where there is none */
@@ -92,7 +93,9 @@ final readonly class LearnerView
     {
         $finished = $lessons = 0;
         foreach ($this->decider->course->outline->items as $position => $item) {
-            $counts = $this->glance->holdsActivePass() ? $this->glance->countsForAPass($position) : ! $this->decider->course->outline->draftOnPath[$position];
+            // With whom one looks, their progress is what counts.
+            $whose = $this->glance->learner() ?? $this->glance;
+            $counts = $whose->holdsActivePass() ? $whose->countsForAPass($position) : ! $this->decider->course->outline->draftOnPath[$position];
             if ($item->kind === Kind::Lesson && $counts && $this->decisions[$position]->state !== State::Hidden) {
                 $lessons++;
                 $finished += $this->isDone($item->key) ? 1 : 0;
@@ -100,6 +103,17 @@ final readonly class LearnerView
         }
 
         return [$finished, $lessons];
+    }
+
+    /** How many lessons are open to them. */
+    public function openLessons(): int
+    {
+        $open = 0;
+        foreach ($this->decider->course->outline->items as $position => $item) {
+            $open += $item->kind === Kind::Lesson && $this->decisions[$position]->state === State::Open ? 1 : 0;
+        }
+
+        return $open;
     }
 
     public function passWords(): ?string
@@ -114,7 +128,7 @@ final readonly class LearnerView
     private function pass(): ?Pass
     {
         $longest = null;
-        foreach ($this->viewer->passes as $pass) {
+        foreach (($this->viewer->observes ?? $this->viewer)->passes as $pass) {
             if ($this->decider->prepared->offerOf($pass) !== null && $pass->isActive($this->clock->now()) && ($longest === null || $pass->until > $longest->until)) {
                 $longest = $pass;
             }
@@ -208,7 +222,7 @@ final readonly class LearnerView
             return $this->closedStatus($position, $decision);
         }
         if ($this->isDone($item->key)) {
-            return Sentence::of('Finished '.$this->clock->date($this->viewer->done[$item->key]));
+            return Sentence::of('Finished '.$this->clock->date($this->done()[$item->key]));
         }
         // The end of the pass is said once, at the top.
         $ends = $decision->next !== null && $decision->next->at !== $this->pass()?->until ? ', to '.$this->clock->words($decision->next->at) : '';
@@ -231,6 +245,28 @@ final readonly class LearnerView
 
     private function isDone(string $key): bool
     {
-        return isset($this->viewer->done[$key]) && $this->viewer->done[$key] <= $this->clock->now();
+        return isset($this->done()[$key]) && $this->done()[$key] <= $this->clock->now();
+    }
+
+    /** @return array<array-key, int> what is finished by whoever is looked with, or by the viewer */
+    private function done(): array
+    {
+        return ($this->viewer->observes ?? $this->viewer)->done;
+    }
+
+    public function decider(): Decider
+    {
+        return $this->decider;
+    }
+
+    public function viewer(): Viewer
+    {
+        return $this->viewer;
+    }
+
+    /** Whether they hold a pass of their own, or look with somebody. */
+    public function isInside(): bool
+    {
+        return $this->viewer->staff || $this->viewer->observes !== null || $this->glance->holdsActivePass();
     }
 }

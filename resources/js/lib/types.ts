@@ -32,6 +32,20 @@ export interface BringInPage {
   imports: ImportLine[];
 }
 
+export interface CheckoutPage {
+  course: string;
+  courseTitle: string;
+  offer: string;
+  name: string;
+  price: string;
+  lasts: string;
+  item: string | null;
+  itemTitle: string | null;
+  free: boolean;
+  holder: string | null;
+  signIn: string;
+}
+
 export interface ConditionWords {
   words: string;
   errors: Record<string, string>;
@@ -43,6 +57,7 @@ export interface CourseFrame {
   pass: string | null;
   lessons: number;
   finished: number;
+  as: string | null;
   path: PathRow[];
 }
 
@@ -76,6 +91,7 @@ export interface CourseOffers {
 export interface CoursePage {
   course: CourseFrame;
   next: PathRow | null;
+  offers: OfferCard[];
 }
 
 export interface CoursePick {
@@ -118,6 +134,7 @@ export interface CourseSettings {
   guestsOpen: boolean;
   guestsDefault: boolean;
   guestPhrase: string | null;
+  guestLink: string | null;
   observersOpen: boolean;
   observersDefault: boolean;
   observersFollow: boolean;
@@ -170,6 +187,18 @@ export interface FoundPerson {
   id: number;
   name: string;
   email: string;
+}
+
+export interface FrontCourse {
+  key: string;
+  title: string;
+  lessons: number;
+  open: number;
+  entry: string;
+}
+
+export interface FrontPage {
+  courses: FrontCourse[];
 }
 
 export interface Gate {
@@ -294,6 +323,8 @@ export interface MyCourse {
 
 export interface MyCoursesPage {
   courses: MyCourse[];
+  learners: FoundPerson[];
+  observed: number | null;
 }
 
 export interface NoticePage {
@@ -306,6 +337,15 @@ export interface NoticePage {
   contactName: string | null;
   contactEmail: string | null;
   lookAt: PathRow | null;
+  offers: OfferCard[];
+}
+
+export interface OfferCard {
+  key: string;
+  name: string;
+  price: string;
+  detail: string;
+  href: string;
 }
 
 export interface OfferPick {

@@ -35,6 +35,9 @@ const FIELDS: Record<string, string[]> = {
   write: ['subject', 'body'],
 };
 
+/** The fields without which there is nothing to preview yet. */
+const NEEDED = new Set(['offer', 'days', 'item', 'label', 'subject', 'body']);
+
 /** Asks for what an act needs, says what it will do to whom, and does it. */
 export function ActDialog({ title, act, whom, offers, courses, labels, onClose }: ActDialogProps) {
   const fields = (FIELDS[act.do] ?? []).filter((field) => !(field === 'offer' && act.pass !== undefined && act.do !== 'change'));
@@ -55,7 +58,8 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
     body['course'] = data.course;
   }
   const asked = JSON.stringify(body);
-  const { preview, state } = usePreview(asked);
+  const complete = fields.every((field) => !NEEDED.has(field) || Boolean(data[field as keyof typeof data]));
+  const { preview, state } = usePreview(complete ? asked : null);
   const perform = (event: FormEvent) => {
     event.preventDefault();
     form.transform(() => JSON.parse(asked));
@@ -146,10 +150,13 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
   );
 }
 
-/** What an act would do, asked again whenever something of it changes. */
-function usePreview(asked: string): { preview: ActPreview | null; state: 'waiting' | 'ready' } {
+/** What an act would do, asked again whenever something of it changes; null: something is still missing. */
+function usePreview(asked: string | null): { preview: ActPreview | null; state: 'waiting' | 'ready' } {
   const [told, setTold] = useState<{ for: string; preview: ActPreview | null } | null>(null);
   useEffect(() => {
+    if (asked === null) {
+      return undefined;
+    }
     let wanted = true;
     const timer = window.setTimeout(() => {
       void postJson<ActPreview>('/keep/people/preview', JSON.parse(asked)).then((preview) => {
@@ -163,5 +170,8 @@ function usePreview(asked: string): { preview: ActPreview | null; state: 'waitin
       window.clearTimeout(timer);
     };
   }, [asked]);
+  if (asked === null) {
+    return { preview: null, state: 'ready' };
+  }
   return { preview: told?.for === asked ? told.preview : null, state: told?.for === asked ? 'ready' : 'waiting' };
 }

@@ -1,6 +1,6 @@
-import { useForm } from '@inertiajs/react';
-import { Button, Checkbox, Modal, Select, TextInput } from '@mantine/core';
-import type { FormEvent } from 'react';
+import { router, useForm } from '@inertiajs/react';
+import { Button, CopyButton, Checkbox, Modal, Select, TextInput } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
 
 import { keepAddress } from '../lib/address';
 import type { CourseSettings } from '../lib/types';
@@ -83,6 +83,7 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
               error={form.errors.guestPhrase}
               onChange={(event) => form.setData('guestPhrase', event.currentTarget.value)}
             />
+            <GuestLink course={course} link={settings.guestLink} />
           </fieldset>
           <fieldset>
             <legend>Observer door</legend>
@@ -104,5 +105,32 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
         </div>
       </form>
     </Modal>
+  );
+}
+
+/** The link by which guests come. It is no part of the draft: a new one holds at once. */
+function GuestLink({ course, link }: { course: string; link: string | null }) {
+  const [sure, setSure] = useState(false);
+  const make = () => router.post(keepAddress(course, '/guest-link'), {}, { preserveScroll: true, preserveState: true, onSuccess: () => setSure(false) });
+  return link === null ? (
+    <button type="button" className="linklike" onClick={make}>
+      Make a link for guests
+    </button>
+  ) : (
+    <div className="guestlink">
+      <TextInput label="Their link" readOnly value={link} onFocus={(event) => event.currentTarget.select()} rightSection={<CopyButton value={link}>{({ copied, copy }) => <button type="button" className="linklike" onClick={copy}>{copied ? 'Copied' : 'Copy'}</button>}</CopyButton>} rightSectionWidth={64} />
+      {sure ? (
+        <span>
+          The present link dies, with all who came by it.{' '}
+          <button type="button" className="linklike" onClick={make}>
+            Make a new one
+          </button>
+        </span>
+      ) : (
+        <button type="button" className="linklike" onClick={() => setSure(true)}>
+          Change it…
+        </button>
+      )}
+    </div>
   );
 }

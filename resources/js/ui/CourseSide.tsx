@@ -4,6 +4,7 @@ import { Arch } from '../glyphs/Arch';
 import { useLearnerAddress } from '../lib/page';
 import type { CourseFrame } from '../lib/types';
 import { counted } from '../lib/words';
+import { LookingAs } from './LookingAs';
 
 export interface CourseSideProps {
   course: CourseFrame;
@@ -19,6 +20,7 @@ export function CourseSide({ course, here }: CourseSideProps) {
       <p className="side-title">
         <Link href={address(course.key)}>{course.title}</Link>
       </p>
+      <LookingAs course={course} />
       <ol className="crumbs" aria-label={`Outline of ${course.title}`}>
         {course.path.map((row) =>
           row.kind === 'module' ? (

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Keep;
 
+use App\Actions\ChangeGuestLink;
 use App\Actions\DiscardDraft;
 use App\Actions\DraftCollision;
 use App\Actions\DraftConflict;
@@ -34,6 +35,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use SilentKeep\Core\Format\InvalidPlan;
 use SilentKeep\Core\Format\Offence;
@@ -71,6 +73,15 @@ final readonly class DraftController
     public function plans(EditPlansRequest $request, Course $course): RedirectResponse
     {
         return $this->make($request, $course, $request->edit());
+    }
+
+    /** A new link for guests: the old one dies at once. */
+    public function guestLink(Request $request, Course $course, ChangeGuestLink $change): RedirectResponse
+    {
+        Gate::authorize('edit-rules');
+        $change($course, self::editor($request));
+
+        return back()->with('flash', ['kind' => 'done', 'text' => 'There is a new guest link. Whoever came by an old one is no guest any more.', 'lines' => []]);
     }
 
     /** What the reasons of a cell proposed. */

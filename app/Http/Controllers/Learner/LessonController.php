@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Learner;
 use App\Actions\MarkFinished;
 use App\Actions\NoteLook;
 use App\Http\Pages\Learner\LessonPage;
+use App\Http\WhoLooks;
 use App\Keep\LearnerDesk;
 use App\Keep\LearnerPages;
 use App\Models\Course;
@@ -19,18 +20,19 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class LessonController
 {
-    public function __construct(private LearnerDesk $desk, private LearnerPages $pages, private MarkFinished $markFinished, private NoteLook $noteLook)
+    public function __construct(private LearnerDesk $desk, private LearnerPages $pages, private MarkFinished $markFinished, private NoteLook $noteLook, private WhoLooks $who)
     {
     }
 
     public function show(Request $request, Course $course, string $item): Response
     {
         $person = self::person($request);
-        $view = $this->desk->view($course, $person);
+        $looker = $this->who->at($request, $course);
+        $view = $this->desk->view($course, $looker);
         $back = $person === null ? route('sign-in', ['back' => route('lesson', [$course, $item], false)]) : null;
         if ($view !== null && $person !== null && $view->finishableBy($item) === FinishedBy::Visit) {
             ($this->markFinished)($person, $course, $item);
-            $view = $this->desk->view($course, $person) ?? $view;
+            $view = $this->desk->view($course, $looker) ?? $view;
         }
         $page = $view === null ? null : $this->pages->item($course, $view, $item, $back);
         abort_if($page === null, 404);
@@ -47,7 +49,7 @@ final readonly class LessonController
     public function finish(Request $request, Course $course, string $item): RedirectResponse
     {
         $person = self::person($request);
-        $view = $this->desk->view($course, $person);
+        $view = $this->desk->view($course, $this->who->at($request, $course));
         abort_if($person === null || $view === null || $view->decision($item) === null, 404);
         $by = $view->finishableBy($item);
         abort_if($by === null, 403);

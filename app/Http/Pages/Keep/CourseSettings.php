@@ -29,6 +29,7 @@ final readonly class CourseSettings
         #[OA\Property] public bool $guestsOpen,
         #[OA\Property] public bool $guestsDefault,
         #[OA\Property] public ?string $guestPhrase,
+        #[OA\Property] public ?string $guestLink,
         #[OA\Property] public bool $observersOpen,
         #[OA\Property] public bool $observersDefault,
         #[OA\Property] public bool $observersFollow,

@@ -12,6 +12,7 @@ final readonly class CourseFrame
 {
     /**
      * @param  ?string  $pass  which pass, and until when
+     * @param  ?string  $as  how one looks, where not as oneself: as a guest, or with whom
      * @param  list<PathRow>  $path
      */
     public function __construct(
@@ -20,6 +21,7 @@ final readonly class CourseFrame
         #[OA\Property] public ?string $pass,
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $finished,
+        #[OA\Property] public ?string $as,
         #[OA\Property(items: new OA\Items(ref: PathRow::class))] public array $path,
     ) {
     }

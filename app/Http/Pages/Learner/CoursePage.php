@@ -12,10 +12,12 @@ final readonly class CoursePage
 {
     /**
      * @param  ?PathRow  $next  the next step
+     * @param  list<OfferCard>  $offers  for those who hold no pass
      */
     public function __construct(
         #[OA\Property] public CourseFrame $course,
         #[OA\Property] public ?PathRow $next,
+        #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
     ) {
     }
 }

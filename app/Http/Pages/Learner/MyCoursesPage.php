@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Learner;
 
+use App\Http\Pages\Keep\FoundPerson;
 use OpenApi\Attributes as OA;
 
 /** The courses that one may enter. */
@@ -12,9 +13,13 @@ final readonly class MyCoursesPage
 {
     /**
      * @param  list<MyCourse>  $courses
+     * @param  list<FoundPerson>  $learners  with whom they may look
+     * @param  ?int  $observed  with whom they do
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: MyCourse::class))] public array $courses,
+        #[OA\Property(items: new OA\Items(ref: FoundPerson::class))] public array $learners,
+        #[OA\Property] public ?int $observed,
     ) {
     }
 }

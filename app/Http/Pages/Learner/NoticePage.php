@@ -14,6 +14,7 @@ final readonly class NoticePage
     /**
      * @param  string  $item  its key
      * @param  ?string  $signIn  where to sign in and come back
+     * @param  list<OfferCard>  $offers  that would open this very item sooner than waiting does
      * @param  ?PathRow  $lookAt  something that is open to this viewer
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class NoticePage
         #[OA\Property] public ?string $contactName,
         #[OA\Property] public ?string $contactEmail,
         #[OA\Property] public ?PathRow $lookAt,
+        #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
     ) {
     }
 }

@@ -7,9 +7,11 @@ import type { CoursePage, PathRow } from '../../lib/types';
 import { counted } from '../../lib/words';
 import { Progress } from '../../ui/CourseSide';
 import { LearnerShell } from '../../ui/LearnerShell';
+import { LookingAs } from '../../ui/LookingAs';
+import { OfferCards } from '../../ui/Offers';
 import { Path } from '../../ui/Path';
 
-export default function Course({ course, next }: CoursePage) {
+export default function Course({ course, next, offers }: CoursePage) {
   const address = useLearnerAddress();
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
   return (
@@ -25,6 +27,7 @@ export default function Course({ course, next }: CoursePage) {
               <Progress course={course} />
             </>
           )}
+          <LookingAs course={course} />
           {next !== null && <Doorway course={course.key} next={next} />}
           {boards.length > 0 && (
             <ul className="boards">
@@ -34,6 +37,12 @@ export default function Course({ course, next }: CoursePage) {
                 </li>
               ))}
             </ul>
+          )}
+          {offers.length > 0 && (
+            <section className="offersbox" aria-label="How to get in">
+              <h2>How to get in</h2>
+              <OfferCards offers={offers} />
+            </section>
           )}
         </aside>
         <Path course={course} />

@@ -1,16 +1,20 @@
-import { Link } from '@inertiajs/react';
+import { Link, useForm } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
+import { learnerAddress } from '../../lib/address';
 import { useLearnerAddress, useShared } from '../../lib/page';
 import type { NoticePage } from '../../lib/types';
 import { plainText } from '../../lib/words';
 import { CourseSide } from '../../ui/CourseSide';
+import { AccountFields } from '../../ui/AccountFields';
 import { LearnerShell } from '../../ui/LearnerShell';
+import { OfferCards } from '../../ui/Offers';
 import { Words } from '../../ui/Words';
 
-export default function Notice({ course, item, glyph, heading, text, signIn, contactName, contactEmail, lookAt }: NoticePage) {
+export default function Notice({ course, item, glyph, heading, text, signIn, contactName, contactEmail, lookAt, offers }: NoticePage) {
   const address = useLearnerAddress();
   const { standIn } = useShared();
+  const needsAccount = signIn !== null && plainText(heading).endsWith('with an account');
   return (
     <LearnerShell title={plainText(heading)} signIn={signIn}>
       <div className="two">
@@ -36,6 +40,8 @@ export default function Notice({ course, item, glyph, heading, text, signIn, con
               )}
             </p>
           )}
+          {glyph !== 'later' && item !== '' && needsAccount && standIn === undefined && <LookForm course={course.key} item={item} />}
+          {offers.length > 0 && <OfferCards offers={offers} />}
           <ul className="or">
             {contactName !== null && contactEmail !== null && (
               <li>
@@ -51,5 +57,25 @@ export default function Notice({ course, item, glyph, heading, text, signIn, con
         </section>
       </div>
     </LearnerShell>
+  );
+}
+
+/** A sample asks for a name and an address first. */
+function LookForm({ course, item }: { course: string; item: string }) {
+  const form = useForm({ name: '', email: '' });
+  return (
+    <form
+      className="doorform"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        form.post(`${learnerAddress(course, item)}/look`);
+      }}
+    >
+      <AccountFields data={form.data} errors={form.errors} onSet={(changes) => form.setData((now) => ({ ...now, ...changes }))} />
+      <Button type="submit" size="md" loading={form.processing}>
+        Have a look
+      </Button>
+    </form>
   );
 }

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Learner;
+
+use App\Http\WhoLooks;
+use App\Keep\CourseDocument;
+use App\Keep\Lookers;
+use App\Keep\Plans;
+use App\Models\Course;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cookie;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Symfony\Component\HttpFoundation\Response;
+
+/** The guest door: a link, with or without a pass phrase, and no account. */
+final readonly class GuestController
+{
+    /** How long a guest comes back without the link. */
+    private const DAYS = 30;
+
+    public function __construct(private Lookers $lookers, private Plans $plans)
+    {
+    }
+
+    public function show(Request $request, string $token): Response
+    {
+        $course = $this->course($token);
+        if ($this->phrase($course) === null) {
+            return $this->letIn($course);
+        }
+
+        return Inertia::render('learner/GuestDoor', ['token' => $token])->toResponse($request);
+    }
+
+    public function enter(Request $request, string $token): RedirectResponse
+    {
+        $course = $this->course($token);
+        $phrase = $this->phrase($course);
+        if ($phrase !== null && ! hash_equals(mb_strtolower($phrase), mb_strtolower($request->string('phrase')->trim()->toString()))) {
+            throw ValidationException::withMessages(['phrase' => 'That is not the pass phrase.']);
+        }
+
+        return $this->letIn($course);
+    }
+
+    public function leave(Course $course): RedirectResponse
+    {
+        return redirect()->route('home')->withCookie(Cookie::forget(WhoLooks::cookie($course)));
+    }
+
+    /** A link whose door is shut leads nowhere, like one that never was. */
+    private function course(string $token): Course
+    {
+        $course = $this->lookers->courseOf($token);
+        $decider = $course === null ? null : $this->plans->live($course);
+        abort_if($course === null || $decider === null || ! $decider->course->guestDoor->open || ! $this->plans->schoolLetsGuestsIn(), 404);
+
+        return $course;
+    }
+
+    private function phrase(Course $course): ?string
+    {
+        $live = $course->liveRevision;
+
+        return $live === null ? null : CourseDocument::fromJson($live->document)->guestPhrase();
+    }
+
+    private function letIn(Course $course): RedirectResponse
+    {
+        return redirect()->route('course', $course)->withCookie(Cookie::make(WhoLooks::cookie($course), (string) $course->guest_token, self::DAYS * 1440, httpOnly: true, sameSite: 'lax'));
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Keep;
+
+use App\Http\Pages\Learner\CheckoutPage;
+use App\Http\Pages\Learner\OfferCard;
+use App\Models\Course;
+use App\Models\Offer;
+use App\Models\Person;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Foresight\NewPass;
+use SilentKeep\Core\Foresight\WayIn;
+use SilentKeep\Core\Foresight\WaysIn;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** What is for sale to whoever looks: only what would really open something to them. */
+final readonly class Shop
+{
+    public function __construct(private Plans $plans, private SchoolClock $clock)
+    {
+    }
+
+    /**
+     * The offers that open an item sooner than waiting does, the soonest first.
+     *
+     * @return list<OfferCard>
+     */
+    public function waysTo(Decider $decider, Viewer $viewer, Course $course, string $item): array
+    {
+        $ways = (new WaysIn($decider, $decider->prepared->plan->zone))->to($item, $viewer, $this->clock->now());
+        $sold = $this->sold($course);
+
+        return array_values(array_filter(array_map(fn (WayIn $way): ?OfferCard => isset($sold[$way->offer->key]) ? $this->card($sold[$way->offer->key], $course, $item, $this->when($way)) : null, $ways)));
+    }
+
+    private function when(WayIn $way): string
+    {
+        $opens = $way->opens > $this->clock->now() ? 'Opens it '.$this->clock->words($way->opens) : 'Opens it at once';
+        $until = $way->pass->until === Instant::NEVER ? 'for good' : 'to '.$this->clock->date($way->pass->until);
+
+        return $opens.($way->byTimeAlone ? '' : ', once what comes first is finished').", {$until}";
+    }
+
+    /**
+     * All that is for sale of a course.
+     *
+     * @return list<OfferCard>
+     */
+    public function offersOf(Decider $decider, Viewer $viewer, Course $course): array
+    {
+        $sold = $this->sold($course);
+        $cards = [];
+        $outline = $decider->course->outline;
+        $lessons = array_values(array_filter(array_keys($outline->items), $outline->isPublishedLesson(...)));
+        foreach ($decider->course->offers as $offer) {
+            $covered = count(array_filter($lessons, $decider->prepared->coverage($offer)->covers(...)));
+            $pass = NewPass::of($offer, $this->clock->now(), $viewer->passes, $decider->prepared, $decider->prepared->plan->zone);
+            // What ends before it begins is not sold.
+            if (isset($sold[$offer->key]) && $covered > 0 && $pass->until > $this->clock->now()) {
+                $until = $pass->until === Instant::NEVER ? 'for good' : 'to '.$this->clock->date($pass->until);
+                $cards[] = $this->card($sold[$offer->key], $course, null, "{$covered} of ".count($lessons)." lessons, {$until}");
+            }
+        }
+
+        return $cards;
+    }
+
+    /** @return array<array-key, Offer> by key, those that can be bought or claimed */
+    private function sold(Course $course): array
+    {
+        return Offer::query()->where('course_id', $course->id)->whereNotNull('price')->get()->keyBy('key')->all();
+    }
+
+    private function card(Offer $offer, Course $course, ?string $item, string $detail): OfferCard
+    {
+        return new OfferCard($offer->key, $offer->name, self::price($offer), $detail, route('checkout', ['offer' => $offer->key, ...($item === null ? [] : ['item' => $item])], false));
+    }
+
+    private static function price(Offer $offer): string
+    {
+        return $offer->price === 0 || $offer->price === null ? 'free' : number_format($offer->price / 100, $offer->price % 100 === 0 ? 0 : 2).' '.$offer->currency;
+    }
+
+    /** The offer, where it can be bought or claimed now: sold, published, of a course that is live, and not over already. */
+    public function onSale(string $key): ?Offer
+    {
+        $offer = Offer::query()->with('course.liveRevision')->where('key', $key)->whereNotNull('price')->first();
+        $decider = $offer === null ? null : $this->plans->live($offer->course);
+        $access = $decider?->prepared->plan->offer($key);
+        $over = $access !== null && $access->lasts->end($this->clock->now(), $decider->prepared->plan->zone) <= $this->clock->now();
+
+        return $decider !== null && $access !== null && ! $over && $decider->course->state->value === 'live' ? $offer : null;
+    }
+
+    /** @param  ?string  $item  that was asked for; told of only where its title may be known to visitors */
+    public function checkout(Offer $offer, ?string $item, ?Person $person): CheckoutPage
+    {
+        $decider = $this->plans->live($offer->course) ?? throw new \LogicException('What is on sale is published.');
+        $access = $decider->prepared->plan->offer($offer->key) ?? throw new \LogicException('What is on sale is published.');
+        $position = $item === null ? null : $decider->course->outline->positionOf($item);
+        $viewer = $person === null ? Viewers::visitor() : Viewers::member();
+        $known = $position !== null && $decider->glance($viewer, $this->clock->now())->standings[$position]->state->value !== 'hidden';
+        $until = $access->lasts->end($this->clock->now(), $decider->prepared->plan->zone);
+
+        return new CheckoutPage(
+            course: $offer->course->key,
+            courseTitle: $decider->course->title ?? $decider->course->key,
+            offer: $offer->key,
+            name: $offer->name,
+            price: self::price($offer),
+            lasts: $until === Instant::NEVER ? 'for good' : 'to '.$this->clock->words($until).', '.$this->clock->zoneName(),
+            item: $known ? $item : null,
+            itemTitle: $known ? $decider->course->outline->items[$position]->title ?? $item : null,
+            free: $offer->price === 0,
+            holder: $person?->name,
+            signIn: route('sign-in', ['back' => route('checkout', ['offer' => $offer->key], false)], false),
+        );
+    }
+}
