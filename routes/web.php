@@ -14,8 +14,8 @@ Route::get('/', HomeController::class)->name('home');
 Route::get('/sign-in', [SignInController::class, 'create'])->middleware('guest')->name('sign-in');
 Route::post('/sign-in', [SignInController::class, 'store'])->middleware('guest');
 Route::get('/sign-in/link/{token}', [SignInLinkController::class, 'show'])->name('sign-in.link');
-Route::post('/sign-in/link/{token}', [SignInLinkController::class, 'redeem'])->middleware('throttle:20,1');
-Route::post('/sign-in/link', [SignInLinkController::class, 'send'])->middleware('throttle:5,1')->name('sign-in.send');
+Route::post('/sign-in/link/{token}', [SignInLinkController::class, 'redeem'])->middleware('throttle:20,1,sign-in-link');
+Route::post('/sign-in/link', [SignInLinkController::class, 'send'])->middleware('throttle:5,1,sign-in-mail')->name('sign-in.send');
 Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth')->name('sign-out');
 
 Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
@@ -83,13 +83,20 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
 });
 
 Route::get('/g/{token}', [Learner\GuestController::class, 'show'])->where('token', '[a-f0-9]{32}')->name('guest');
-Route::post('/g/{token}', [Learner\GuestController::class, 'enter'])->where('token', '[a-f0-9]{32}')->middleware('throttle:10,1')->name('guest.enter');
+Route::post('/g/{token}', [Learner\GuestController::class, 'enter'])->where('token', '[a-f0-9]{32}')->middleware('throttle:10,1,guest-phrase')->name('guest.enter');
 Route::post('/courses/{course}/leave', [Learner\GuestController::class, 'leave'])->name('guest.leave');
 Route::get('/checkout/{offer}', [Learner\CheckoutController::class, 'show'])->name('checkout');
-Route::post('/checkout/{offer}', [Learner\CheckoutController::class, 'buy'])->middleware('throttle:20,1')->name('checkout.buy');
+Route::post('/checkout/{offer}', [Learner\CheckoutController::class, 'buy'])->middleware('throttle:20,1,checkout')->name('checkout.buy');
 Route::post('/look-with', [Learner\CoursesController::class, 'lookWith'])->middleware('auth')->name('look-with');
+Route::get('/calendar/{token}.ics', [Learner\BoardController::class, 'calendar'])->where('token', '[A-Za-z0-9]{40}')->middleware('throttle:60,1,calendar')->name('calendar');
+Route::post('/calendar-link', [Learner\BoardController::class, 'changeLink'])->middleware(['auth', 'throttle:10,1,calendar-link'])->name('calendar.change');
+Route::get('/media/{medium}', [Learner\MediaController::class, 'show'])->whereNumber('medium')->middleware('signed:relative')->name('media');
 Route::get('/courses', [Learner\CoursesController::class, 'index'])->middleware('auth')->name('courses');
 Route::get('/courses/{course}', [Learner\CoursesController::class, 'show'])->name('course');
 Route::get('/courses/{course}/{item}', [Learner\LessonController::class, 'show'])->name('lesson');
-Route::post('/courses/{course}/{item}/look', [Learner\CheckoutController::class, 'look'])->middleware('throttle:10,1')->name('lesson.look');
+Route::post('/courses/{course}/{item}/look', [Learner\CheckoutController::class, 'look'])->middleware('throttle:10,1,look')->name('lesson.look');
 Route::post('/courses/{course}/{item}/finished', [Learner\LessonController::class, 'finish'])->name('lesson.finish');
+Route::post('/courses/{course}/{item}/statements', [Learner\WorkController::class, 'watched'])->middleware('throttle:60,1,watched')->name('lesson.watched');
+Route::post('/courses/{course}/{item}/quiz', [Learner\WorkController::class, 'quiz'])->middleware('throttle:20,1,quiz')->name('lesson.quiz');
+Route::post('/courses/{course}/{item}/posts', [Learner\BoardController::class, 'say'])->middleware('throttle:20,1,posts')->name('board.say');
+Route::delete('/courses/{course}/{item}/posts/{post}', [Learner\BoardController::class, 'takeBack'])->whereNumber('post')->name('board.take-back');

@@ -11,6 +11,8 @@ use App\Models\Completion;
 use App\Models\Erasure;
 use App\Models\Look;
 use App\Models\Pass;
+use App\Models\QuizTry;
+use App\Models\WatchRecord;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Post;
 use Illuminate\Database\Eloquent\Builder;
@@ -119,6 +121,8 @@ final readonly class EndTrials
         if (! $dry) {
             $completions->delete();
             Look::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
+            WatchRecord::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
+            QuizTry::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
             Erasure::query()->create(['person_id' => $pass->person_id, 'course_id' => $pass->course_id, 'offer_key' => $pass->offer->key, 'what' => $items, 'erased_at' => $now]);
             $pass->update(['erased_at' => $now]);
             $this->journal->note('progress.erased', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'items' => $items]);

@@ -22,10 +22,24 @@ final readonly class WhoLooks
 
     public function at(Request $request, Course $course): Looker
     {
-        $person = $request->user();
-        $person = $person instanceof Person ? $person : null;
+        $person = self::person($request);
 
         return new Looker($person, self::isGuest($request, $course), $person === null ? null : $this->observed($request, $person));
+    }
+
+    /** For whom addresses of media are made: one person, or one visit of somebody who is not known. */
+    public static function bearer(Request $request): string
+    {
+        $person = self::person($request);
+
+        return $person === null ? 'session '.$request->session()->getId() : "person {$person->id}";
+    }
+
+    public static function person(Request $request): ?Person
+    {
+        $person = $request->user();
+
+        return $person instanceof Person ? $person : null;
     }
 
     /** Whoever came by a link that has been changed since is no guest any more. */

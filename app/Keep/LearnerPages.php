@@ -4,57 +4,126 @@ declare(strict_types=1);
 
 namespace App\Keep;
 
+use App\Http\Pages\Learner\BoardPage;
 use App\Http\Pages\Learner\CoursePage;
 use App\Http\Pages\Learner\LessonPage;
 use App\Http\Pages\Learner\NoticePage;
+use App\Http\Pages\Learner\PathRow;
+use App\Http\Pages\Learner\WatchCard;
+use App\Keep\Learning\Boards;
+use App\Keep\Learning\LessonContents;
+use App\Keep\Learning\OpenContents;
+use App\Keep\Learning\Reading;
+use App\Keep\Learning\Watching;
+use App\Keep\Notices\NoticeCase;
+use App\Keep\Notices\NoticeTexts;
+use App\Keep\Notices\Placeholders;
+use App\Keep\Notices\SentAway;
 use App\Keep\Views\Glyph;
 use App\Keep\Views\LearnerView;
+use App\Keep\Words\Sentence;
+use App\Models\Content;
 use App\Models\Course;
+use App\Models\Medium;
+use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Rules\FinishedBy;
 
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class LearnerPages
 {
-    public function __construct(private LessonText $text, private SchoolOf $school, private Shop $shop)
+    public function __construct(private LessonContents $contents, private Boards $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop)
     {
     }
 
     /** Null where nothing at all is to be seen. */
     public function course(Course $course, LearnerView $view): ?CoursePage
     {
-        return $view->isVisible() ? new CoursePage($view->frame(), $view->nextStep(), $view->isInside() ? [] : $this->shop->offersOf($view->decider(), $view->viewer(), $course)) : null;
+        if (! $view->isVisible()) {
+            return null;
+        }
+        $known = array_flip(array_map(static fn (PathRow $row): string => $row->key, $view->lessons()));
+        $count = static fn (iterable $keys): int => count(array_intersect_key($known, array_flip([...$keys])));
+
+        return new CoursePage(
+            $view->frame(),
+            $view->nextStep(),
+            SafeText::html($course->about),
+            $count(Medium::query()->where('course_id', $course->id)->where('kind', 'video')->distinct()->pluck('item_key')),
+            $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
+            $view->isInside() ? [] : $this->shop->offersOf($view->decider(), $view->viewer(), $course),
+        );
     }
 
-    /**
-     * The item, or the notice that stands in its place; null where it is hidden or not there.
-     *
-     * @param  ?string  $signIn  where to sign in and come back, for those who have not
-     */
-    public function item(Course $course, LearnerView $view, string $item, ?string $signIn): LessonPage|NoticePage|null
+    /** The item, or what stands in its place; null where it is hidden or not there. */
+    public function item(Course $course, LearnerView $view, string $item, Reading $reading): LessonPage|BoardPage|NoticePage|SentAway|null
     {
         $decision = $view->decision($item);
         $row = $view->rowOf($item);
         if ($decision === null || $row === null) {
             return null;
         }
-        if ($decision->state === State::Open) {
-            return new LessonPage($view->frame(), $row, $this->text->html($course, $decision), $view->finishableBy($item)->value ?? 'none', $view->nextStep($item) ?? $view->nextStep());
+        if ($decision->state !== State::Open) {
+            return $this->closed($course, $view, $decision, $reading);
+        }
+        $contents = $this->contents->of($course, $decision);
+        if ($view->kind($item) === Kind::Board) {
+            return $this->boards->page($course, $view, $row, $contents, $reading, $decision->act);
+        }
+        $by = $view->finishableBy($item);
+        $threshold = $view->finishOf($item)?->threshold;
+
+        return new LessonPage(
+            course: $view->frame(),
+            item: $row,
+            html: SafeText::html($contents->content->text ?? ''),
+            finish: $by->value ?? 'none',
+            media: $this->contents->cards($contents, $reading->bearer),
+            quiz: $this->contents->quiz($contents, $view->finishOf($item)?->by === FinishedBy::Quiz ? $threshold : null, $reading->real && $reading->person !== null && $by !== null, $reading->learner),
+            watch: $by === FinishedBy::Watch && $threshold !== null ? $this->watch($contents, $threshold, $row->finished, $reading) : null,
+            parts: $view->inside($item),
+            before: $view->before($item),
+            after: $view->after($item),
+            next: $view->nextStep($item) ?? $view->nextStep(),
+        );
+    }
+
+    private function watch(OpenContents $contents, float $needed, bool $finished, Reading $reading): ?WatchCard
+    {
+        $video = LessonContents::video($contents);
+
+        return $video === null ? null : Watching::card($video, $reading->learner === null ? null : $this->contents->watchOf($video, $reading->learner), $needed, $finished, $reading->learner);
+    }
+
+    private function closed(Course $course, LearnerView $view, Decision $decision, Reading $reading): NoticePage|SentAway
+    {
+        $case = NoticeCase::of($decision);
+        $own = $this->notices->at($course, $case);
+        if ($own !== null && $own->way === 'sign-in' && $reading->signIn !== null && $case->canSendToSignIn()) {
+            return new SentAway($reading->signIn);
+        }
+        if ($own !== null && $own->way === 'address' && $own->address !== null) {
+            return new SentAway($own->address);
         }
         $notice = $view->notice($decision);
         $school = ($this->school)();
+        $words = new Placeholders([...$view->placeholders($decision), 'name' => $reading->person->name ?? '', 'school' => $school->name, 'contact' => $school->contact_name ?? '']);
 
         return new NoticePage(
-            $view->frame(),
-            $item,
-            Glyph::of($decision)->value,
-            $notice->heading,
-            $notice->text,
-            $signIn,
-            $school->contact_name,
-            $school->contact_email,
-            $view->nextStep() ?? $view->somethingOpen(),
+            course: $view->frame(),
+            item: $decision->item,
+            glyph: Glyph::of($decision)->value,
+            case: $case->value,
+            heading: $own === null || $own->heading === '' ? $notice->heading : Sentence::of('{}', $words->heading($own->heading)),
+            text: $notice->text,
+            html: $own === null || $own->text === '' ? null : $words->html($own->text),
+            signIn: $reading->signIn,
+            contactName: $school->contact_name,
+            contactEmail: $school->contact_email,
+            lookAt: $view->nextStep() ?? $view->somethingOpen(),
             // Whoever looks with somebody buys nothing by it.
-            $view->viewer()->observes === null ? $this->shop->waysTo($view->decider(), $view->viewer(), $course, $item) : [],
+            offers: $view->viewer()->observes === null ? $this->shop->waysTo($view->decider(), $view->viewer(), $course, $decision->item) : [],
         );
     }
 }

@@ -6,10 +6,13 @@ namespace App\Keep;
 
 use App\Http\Pages\Keep\StandInPage;
 use App\Http\Pages\Keep\Vantage;
+use App\Http\Pages\Learner\BoardPage;
 use App\Http\Pages\Learner\CoursePage;
 use App\Http\Pages\Learner\LessonPage;
 use App\Http\Pages\Learner\NoticePage;
 use App\Http\Pages\Shared\StandIn;
+use App\Keep\Learning\Reading;
+use App\Keep\Notices\SentAway;
 use App\Keep\Vantages\Look;
 use App\Keep\Vantages\SeenFrom;
 use App\Keep\Vantages\VantagePoint;
@@ -58,9 +61,10 @@ final readonly class StandInDesk
      * The page itself, as its viewer would get it, and what says that it is not theirs; null where nobody is there. The page is
      * null where its viewer would be told that there is none.
      *
-     * @return ?array{CoursePage|LessonPage|NoticePage|null, StandIn}
+     * @param  string  $bearer  for whom addresses of media are made: whoever stands in
+     * @return ?array{CoursePage|LessonPage|BoardPage|NoticePage|SentAway|null, StandIn}
      */
-    public function page(Course $course, Look $look, ?string $item): ?array
+    public function page(Course $course, Look $look, ?string $item, string $bearer): ?array
     {
         $decider = $this->plans->of(SightDesk::seen($course, $look->see));
         $seen = $this->vantages->stand($course, $decider, $look->points ?? [VantagePoint::visitor()])[0] ?? null;
@@ -77,6 +81,6 @@ final readonly class StandInDesk
             http_build_query(['v' => [(string) $seen->point], 'see' => $look->see->value, ...($look->at === null ? [] : ['at' => gmdate('Y-m-d\TH:i:s\Z', $look->at)])]),
         );
 
-        return [$item === null ? $this->pages->course($course, $view) : $this->pages->item($course, $view, $item, $seen->viewer->signedIn ? null : ''), $standIn];
+        return [$item === null ? $this->pages->course($course, $view) : $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $seen->viewer->observes === null ? $seen->person : null, $seen->person?->id, false)), $standIn];
     }
 }

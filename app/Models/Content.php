@@ -13,8 +13,13 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $course_id
  * @property string $item_key
  * @property string $text Markdown
+ * @property list<array{ask: string, answers: list<string>, right: list<int>}> $quiz
+ * @property ?string $board what a board is for
+ * @property int $version
  */
 final class Content extends Model
 {
     protected $guarded = [];
+
+    protected $casts = ['quiz' => 'array'];
 }

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $key
  * @property ?int $live_revision_id
  * @property ?string $guest_token of the link by which guests come
+ * @property string $about Markdown; for its public page
  * @property int $last_draft_version of drafts that are no more
  * @property ?Revision $liveRevision
  * @property ?Draft $draft

@@ -14,6 +14,7 @@ use Illuminate\Foundation\Auth\User;
  * @property string $email
  * @property ?string $password
  * @property ?Role $role
+ * @property ?string $calendar_token of the private link to their own openings
  * @property ?\DateTimeImmutable $seen_at last time that they opened a page signed in
  */
 final class Person extends User

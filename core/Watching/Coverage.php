@@ -22,6 +22,14 @@ final readonly class Coverage
         return $length > 0 && is_finite($length) ? new self($length, []) : throw InvalidReport::videoHasNoLength();
     }
 
+    /** As the `played-segments` of the xAPI video profile, to the microsecond: `0[.]62.5[,]80[.]118`. */
+    public function toText(): string
+    {
+        $second = static fn (float $seconds): string => rtrim(rtrim(sprintf('%.6F', $seconds), '0'), '.');
+
+        return implode('[,]', array_map(static fn (array $segment): string => $second($segment[0]).'[.]'.$second($segment[1]), $this->segments));
+    }
+
     /** In seconds. */
     public function seconds(): float
     {

@@ -33,6 +33,12 @@ final readonly class PlayedSegments
         return new self($segments);
     }
 
+    /** Several reports that came in at once, as one. */
+    public static function together(self ...$reports): self
+    {
+        return new self(array_merge(...array_map(static fn (self $report): array => $report->segments, array_values($reports))));
+    }
+
     /**
      * Those that run forwards, cut to the video.
      *

@@ -30,6 +30,18 @@ final readonly class Watch
         return new self($coverage, $at, $at, 0.0);
     }
 
+    /**
+     * As it was kept.
+     *
+     * @param  int  $openedAt  instant
+     * @param  int  $heardAt  instant
+     * @param  float  $credited  seconds
+     */
+    public static function kept(Coverage $coverage, int $openedAt, int $heardAt, float $credited): self
+    {
+        return new self($coverage, $openedAt, $heardAt, $credited);
+    }
+
     /** The lesson is opened again: the time away was not spent watching. */
     public function reopened(int $at): self
     {

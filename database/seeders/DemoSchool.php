@@ -10,14 +10,17 @@ use App\Models\Completion;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Label;
+use App\Models\Medium;
 use App\Models\Offer;
 use App\Models\Person;
+use App\Models\Post;
 use App\Models\Role;
 use App\Models\School;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Storage;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -45,7 +48,9 @@ final class DemoSchool
             $this->courses($school);
             $this->prices();
             $this->texts();
+            $this->media();
             $this->people();
+            $this->posts();
         });
     }
 
@@ -87,6 +92,7 @@ final class DemoSchool
                 'm-fit' => ['opens' => ['rule' => 'after_previous', 'days' => 14, 'time' => '08:00', 'weekday' => 1]],
             ]],
             'items' => [
+                ['key' => 'b-bench', 'kind' => 'board', 'title' => 'Round the bench'],
                 ['key' => 'm-wood', 'kind' => 'module', 'title' => 'Green oak', 'items' => [
                     ['key' => 'l-log', 'kind' => 'lesson', 'title' => 'Reading a log', 'sample' => true],
                     ['key' => 'l-rive', 'kind' => 'lesson', 'title' => 'Riving blanks'],
@@ -128,6 +134,7 @@ final class DemoSchool
                 'm-paint' => ['opens' => ['rule' => 'on', 'at' => $this->local('+15 days 08:00')]],
             ]],
             'items' => [
+                ['key' => 'b-dates', 'kind' => 'board', 'title' => 'My dates'],
                 ['key' => 'm-strip', 'kind' => 'module', 'title' => 'Stripping', 'items' => [['key' => 'l-scrape', 'kind' => 'lesson', 'title' => 'Scraping back to wood']]],
                 ['key' => 'm-caulk', 'kind' => 'module', 'title' => 'Caulking', 'items' => [['key' => 'l-oakum', 'kind' => 'lesson', 'title' => 'Rolling oakum'], ['key' => 'l-pay', 'kind' => 'lesson', 'title' => 'Paying seams', 'after' => ['all' => ['l-oakum']]]]],
                 ['key' => 'm-paint', 'kind' => 'module', 'title' => 'Paint and launch', 'items' => [['key' => 'l-coats', 'kind' => 'lesson', 'title' => 'Three thin coats']]],
@@ -165,11 +172,43 @@ final class DemoSchool
     {
         $texts = require database_path('demo/texts.php');
         assert(is_array($texts));
-        foreach ($texts as $courseKey => $items) {
+        foreach ($texts as $courseKey => $told) {
+            assert(is_array($told));
             $course = Course::query()->where('key', $courseKey)->firstOrFail();
-            foreach (is_array($items) ? $items : [] as $item => $text) {
-                Content::query()->create(['course_id' => $course->id, 'item_key' => $item, 'text' => $text]);
+            $course->update(['about' => $told['about']]);
+            foreach ($told['items'] as $item => $text) {
+                Content::query()->create(['course_id' => $course->id, 'item_key' => $item, 'text' => $text, 'quiz' => $told['quizzes'][$item] ?? [], 'board' => $told['boards'][$item] ?? null]);
             }
+        }
+    }
+
+    /** The clips are ours: drawn and sounded by the script beside them. */
+    private function media(): void
+    {
+        $rows = [
+            ['clinker', 'l-welcome', 'image', 'The strakes, seen from the stern', 'strakes.png', 'image/png', null],
+            ['clinker', 'l-welcome', 'audio', 'The caulking mallet, heard from the quay', 'mallet.ogg', 'audio/ogg', 8.0],
+            ['clinker', 'l-welcome', 'file', 'What to bring', 'what-to-bring.txt', 'text/plain', null],
+            ['clinker', 'l-steam', 'video', 'A plank bends', 'bending.webm', 'video/webm', 16.003],
+            ['clinker', 'l-rivets', 'video', 'Four light blows', 'riveting.webm', 'video/webm', 12.003],
+        ];
+        foreach ($rows as $position => [$course, $item, $kind, $title, $file, $type, $seconds]) {
+            $from = database_path("demo/media/{$file}");
+            if (! Storage::exists("media/demo/{$file}")) {
+                Storage::put("media/demo/{$file}", (string) file_get_contents($from));
+            }
+            Medium::query()->create([
+                'course_id' => Course::query()->where('key', $course)->firstOrFail()->id, 'item_key' => $item, 'kind' => $kind, 'title' => $title,
+                'name' => $file, 'path' => "media/demo/{$file}", 'type' => $type, 'bytes' => (int) filesize($from), 'seconds' => $seconds, 'position' => $position,
+            ]);
+        }
+    }
+
+    private function posts(): void
+    {
+        $course = Course::query()->where('key', 'steam-frames')->firstOrFail();
+        foreach ([['ask', -5, 'Has anybody found green oak this side of the sound? The yard is out until spring.'], ['mathea', -4, 'The sawmill by the church has two butts. Ask for the one that was felled in November.'], ['hege', -3, 'Both are still there. I have put your name on the smaller one, Ask.']] as [$who, $days, $text]) {
+            Post::query()->create(['course_id' => $course->id, 'item_key' => 'b-bench', 'person_id' => Person::query()->where('email', "{$who}@alder.test")->firstOrFail()->id, 'text' => $text, 'posted_at' => $this->now->modify("{$days} days")]);
         }
     }
 

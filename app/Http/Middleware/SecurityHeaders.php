@@ -17,8 +17,9 @@ final class SecurityHeaders
     {
         $response = $next($request);
         assert($response instanceof Response);
+        // What is served as a file brings a stricter one of its own.
+        $response->headers->set('Content-Security-Policy', $response->headers->get('Content-Security-Policy') ?? self::POLICY);
         $response->headers->add([
-            'Content-Security-Policy' => self::POLICY,
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
         ]);

@@ -10,6 +10,7 @@ use App\Keep\SchoolClock;
 use App\Keep\Words\ClosedWords;
 use App\Keep\Words\Notice;
 use App\Keep\Words\Sentence;
+use SilentKeep\Core\Compiled\Chronicle;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
@@ -18,6 +19,7 @@ use SilentKeep\Core\Deciding\Route;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Rules\Finish;
 use SilentKeep\Core\Rules\FinishedBy;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
@@ -55,6 +57,11 @@ final readonly class LearnerView
         return $decision?->state === State::Hidden ? null : $decision;
     }
 
+    public function isOpen(string $key): bool
+    {
+        return $this->decision($key)?->state === State::Open;
+    }
+
     /** Whether there is anything at all to be seen. */
     public function isVisible(): bool
     {
@@ -85,7 +92,7 @@ final readonly class LearnerView
     {
         [$finished, $lessons] = $this->progress();
 
-        return new CourseFrame($this->decider->course->key, $this->title(), $this->passWords(), $lessons, $finished, $this->as, $this->path());
+        return new CourseFrame($this->decider->course->key, $this->title(), $this->passWords(), $lessons, $finished, $this->as, $this->turnsIn(), $this->path());
     }
 
     /** @return array{int, int} lessons finished, of how many: those that count for the pass, or may be known of where there is none */
@@ -268,5 +275,120 @@ final readonly class LearnerView
     public function isInside(): bool
     {
         return $this->viewer->staff || $this->viewer->observes !== null || $this->glance->holdsActivePass();
+    }
+
+    /** When it was finished; null: it is not. */
+    public function finishedAt(string $key): ?int
+    {
+        return $this->isDone($key) ? $this->done()[$key] : null;
+    }
+
+    /** @return list<PathRow> the lessons that may be known of */
+    public function lessons(): array
+    {
+        return $this->rowsOf(Kind::Lesson);
+    }
+
+    /** @return list<PathRow> what may be known of inside an item */
+    public function inside(string $key): array
+    {
+        $outline = $this->decider->course->outline;
+        $above = $outline->positionOf($key);
+
+        return array_map($this->row(...), array_values(array_filter(array_keys($outline->items), fn (int $position): bool => $outline->parent[$position] === $above && $this->decisions[$position]->state !== State::Hidden)));
+    }
+
+    /** The lesson or part before it that is open. */
+    public function before(string $key): ?PathRow
+    {
+        $before = null;
+        foreach ($this->rowsOf(Kind::Lesson, Kind::Part) as $row) {
+            if ($row->key === $key) {
+                return $before;
+            }
+            $before = $row->open ? $row : $before;
+        }
+
+        return null;
+    }
+
+    /** The lesson or part that comes next in reading order, open or not. */
+    public function after(string $key): ?PathRow
+    {
+        $found = false;
+        foreach ($this->rowsOf(Kind::Lesson, Kind::Part) as $row) {
+            if ($found) {
+                return $row;
+            }
+            $found = $row->key === $key;
+        }
+
+        return null;
+    }
+
+    /** @return list<PathRow> */
+    private function rowsOf(Kind ...$kinds): array
+    {
+        $rows = [];
+        foreach ($this->decisions as $position => $decision) {
+            if ($decision->state !== State::Hidden && in_array($this->decider->course->outline->items[$position]->kind, $kinds, true)) {
+                $rows[] = $this->row($position);
+            }
+        }
+
+        return $rows;
+    }
+
+    /** How an item is finished, where it is said; the threshold is a share or a score. */
+    public function finishOf(string $key): ?Finish
+    {
+        $position = $this->decider->course->outline->positionOf($key);
+
+        return $position === null ? null : $this->decider->course->outline->items[$position]->finish;
+    }
+
+    /**
+     * The openings and closings to come of what may be known of now, if only time moves.
+     *
+     * @return list<array{at: int, key: string, title: string, opens: bool, time: int}> in order; time counts the openings, or closings, of one item
+     */
+    public function dates(): array
+    {
+        $dates = $times = [];
+        $before = null;
+        foreach ((new Chronicle(CompiledDecider::of($this->decider->prepared)))->of($this->viewer, $this->clock->now()) as $at => $answers) {
+            foreach ($before === null ? [] : $answers->changedFrom($before) as $position) {
+                $opens = $answers->decision($position)->state === State::Open;
+                $item = $this->decider->course->outline->items[$position];
+                if ($before !== null && $opens !== ($before->decision($position)->state === State::Open) && $this->decisions[$position]->state !== State::Hidden) {
+                    $what = $opens ? 'opens' : 'closes';
+                    $time = $times[$item->key][$what] = ($times[$item->key][$what] ?? 0) + 1;
+                    $dates[] = ['at' => $at, 'key' => $item->key, 'title' => $item->title ?? $item->key, 'opens' => $opens, 'time' => $time];
+                }
+            }
+            $before = $answers;
+        }
+
+        return $dates;
+    }
+
+    /** @return array<string, string> what may stand in the words of a notice */
+    public function placeholders(Decision $decision): array
+    {
+        return ['course' => $this->title(), 'pass' => $this->passWords() ?? '', ...$this->words->placeholders($decision)];
+    }
+
+    /** Seconds until something of what may be known of changes by time alone; null: nothing does within three weeks. */
+    private function turnsIn(): ?int
+    {
+        $now = $this->clock->now();
+        $next = null;
+        foreach ($this->decisions as $decision) {
+            if ($decision->state !== State::Hidden && $decision->next !== null) {
+                $next = min($next ?? PHP_INT_MAX, $decision->next->at);
+            }
+        }
+
+        return $next === null || $next - $now > 21 * 86400 ? null : $next - $now;
     }
 }

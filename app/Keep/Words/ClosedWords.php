@@ -94,6 +94,21 @@ final readonly class ClosedWords
         return new Notice(Sentence::of($heading, $title), $text);
     }
 
+    /** @return array<string, string> names and dates for the school's own words; empty where there is none */
+    public function placeholders(Decision $decision): array
+    {
+        $position = $this->position($decision);
+        $opens = $this->opening($decision);
+        $tiers = $this->tiers($position);
+
+        return [
+            'title' => $this->decider->course->outline->items[$position]->title ?? $decision->item,
+            'opens' => $opens === null ? '' : $this->clock->words($opens).', '.$this->clock->zoneName(),
+            'first' => RuleWords::enumeration($this->toFinish($position), 'and'),
+            'tiers' => $tiers === [] ? '' : RuleWords::enumeration($tiers, 'or'),
+        ];
+    }
+
     /** @param  non-empty-list<string>  $titles */
     private function finishAll(array $titles): Sentence
     {
@@ -128,12 +143,20 @@ final readonly class ClosedWords
 
     private function forTiers(int $position): string
     {
+        $tiers = $this->tiers($position);
+
+        return $tiers === [] ? 'Not part of any pass' : 'For the tier '.RuleWords::enumeration($tiers, 'or');
+    }
+
+    /** @return list<string> */
+    private function tiers(int $position): array
+    {
         $tiers = [];
         foreach ($this->decider->course->outline->path[$position] as $step) {
             $tiers = $this->decider->course->outline->items[$step]->tiers ?? $tiers;
         }
 
-        return $tiers === [] ? 'Not part of any pass' : 'For the tier '.RuleWords::enumeration($tiers, 'or');
+        return $tiers;
     }
 
     private function closedSince(int $position): string

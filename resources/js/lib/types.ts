@@ -27,6 +27,20 @@ export interface BlindSpot {
   mended: Sentence | null;
 }
 
+export interface BoardPage {
+  course: CourseFrame;
+  item: PathRow;
+  board: string;
+  html: string;
+  media: MediumCard[];
+  dates: DateRow[];
+  calendar: string | null;
+  canSubscribe: boolean;
+  posts: PostRow[];
+  canPost: boolean;
+  marks: MarkRow[];
+}
+
 export interface BringInPage {
   offers: OfferPick[];
   imports: ImportLine[];
@@ -58,6 +72,7 @@ export interface CourseFrame {
   lessons: number;
   finished: number;
   as: string | null;
+  turnsIn: number | null;
   path: PathRow[];
 }
 
@@ -91,6 +106,9 @@ export interface CourseOffers {
 export interface CoursePage {
   course: CourseFrame;
   next: PathRow | null;
+  about: string;
+  videos: number;
+  quizzes: number;
   offers: OfferCard[];
 }
 
@@ -144,6 +162,13 @@ export interface CourseSettings {
 export interface CoursesPage {
   courses: CourseRow[];
   mayEdit: boolean;
+}
+
+export interface DateRow {
+  at: string;
+  key: string;
+  title: string;
+  opens: boolean;
 }
 
 export interface DraftNews {
@@ -299,7 +324,29 @@ export interface LessonPage {
   item: PathRow;
   html: string;
   finish: string;
+  media: MediumCard[];
+  quiz: QuizCard | null;
+  watch: WatchCard | null;
+  parts: PathRow[];
+  before: PathRow | null;
+  after: PathRow | null;
   next: PathRow | null;
+}
+
+export interface MarkRow {
+  key: string;
+  title: string;
+  open: boolean;
+  finished: string | null;
+  score: number | null;
+}
+
+export interface MediumCard {
+  id: number;
+  kind: string;
+  title: string;
+  href: string;
+  size: string;
 }
 
 export interface MendStep {
@@ -331,8 +378,10 @@ export interface NoticePage {
   course: CourseFrame;
   item: string;
   glyph: string;
+  case: string;
   heading: Sentence;
   text: Sentence;
+  html: string | null;
   signIn: string | null;
   contactName: string | null;
   contactEmail: string | null;
@@ -458,6 +507,30 @@ export interface PersonRow {
   labels: string[];
   progress: string | null;
   seen: string | null;
+}
+
+export interface PostRow {
+  id: number;
+  who: string;
+  at: string;
+  text: string;
+  mine: boolean;
+}
+
+export interface QuizCard {
+  questions: QuizQuestion[];
+  needed: number | null;
+  best: number | null;
+  last: number | null;
+  wrong: number[];
+  can: boolean;
+  version: number;
+}
+
+export interface QuizQuestion {
+  ask: string;
+  answers: string[];
+  several: boolean;
 }
 
 export interface RehearsalPage {
@@ -653,6 +726,24 @@ export interface Vantage {
   day: number | null;
   diligent: boolean;
   plan: string | null;
+}
+
+export interface WatchCard {
+  medium: number;
+  length: number;
+  needed: number;
+  share: number;
+  played: number[][];
+  fastest: number;
+  keep: string;
+  finished: boolean;
+}
+
+export interface Watched {
+  stored: string[];
+  share: number;
+  played: number[][];
+  finished: boolean;
 }
 
 export interface Way {

@@ -31,7 +31,8 @@ function ModuleLine({ row }: { row: PathRow }) {
   );
 }
 
-function LessonLine({ course, row }: { course: string; row: PathRow }) {
+/** A lesson or part with its state, as a line. */
+export function LessonLine({ course, row }: { course: string; row: PathRow }) {
   const address = useLearnerAddress();
   const tone = row.later ? 'st later' : row.finished ? 'st did' : 'st';
   return (

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Keep;
 
+use App\Http\Pages\Learner\BoardPage;
 use App\Http\Pages\Learner\CoursePage;
 use App\Http\Pages\Learner\LessonPage;
 use App\Http\Requests\LookRequest;
+use App\Http\WhoLooks;
+use App\Keep\Notices\SentAway;
 use App\Keep\StandInDesk;
 use App\Models\Course;
 use Inertia\Inertia;
@@ -30,13 +33,15 @@ final readonly class StandInController
     /** What stands in the frame: a page of the learner's side. */
     public function view(LookRequest $request, Course $course, ?string $item = null): Response
     {
-        $told = $this->desk->page($course, $request->look(), $item);
+        $told = $this->desk->page($course, $request->look(), $item, WhoLooks::bearer($request));
         abort_if($told === null, 404);
         [$page, $standIn] = $told;
         $component = match (true) {
             $page === null => 'Error',
             $page instanceof CoursePage => 'learner/Course',
             $page instanceof LessonPage => 'learner/Lesson',
+            $page instanceof BoardPage => 'learner/Board',
+            $page instanceof SentAway => 'learner/SentAway',
             default => 'learner/Notice',
         };
 

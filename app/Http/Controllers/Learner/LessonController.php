@@ -6,10 +6,16 @@ namespace App\Http\Controllers\Learner;
 
 use App\Actions\MarkFinished;
 use App\Actions\NoteLook;
+use App\Actions\OpenWatch;
+use App\Http\Pages\Learner\BoardPage;
 use App\Http\Pages\Learner\LessonPage;
 use App\Http\WhoLooks;
 use App\Keep\LearnerDesk;
 use App\Keep\LearnerPages;
+use App\Keep\Learning\Reading;
+use App\Keep\Notices\NoticeCase;
+use App\Keep\Notices\SentAway;
+use App\Keep\Views\LearnerView;
 use App\Models\Course;
 use App\Models\Person;
 use Illuminate\Http\RedirectResponse;
@@ -20,35 +26,56 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class LessonController
 {
-    public function __construct(private LearnerDesk $desk, private LearnerPages $pages, private MarkFinished $markFinished, private NoteLook $noteLook, private WhoLooks $who)
+    public function __construct(private LearnerDesk $desk, private LearnerPages $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who)
     {
     }
 
     public function show(Request $request, Course $course, string $item): Response
     {
-        $person = self::person($request);
+        $person = WhoLooks::person($request);
         $looker = $this->who->at($request, $course);
         $view = $this->desk->view($course, $looker);
-        $back = $person === null ? route('sign-in', ['back' => route('lesson', [$course, $item], false)]) : null;
-        if ($view !== null && $person !== null && $view->finishableBy($item) === FinishedBy::Visit) {
-            ($this->markFinished)($person, $course, $item);
-            $view = $this->desk->view($course, $looker) ?? $view;
-        }
-        $page = $view === null ? null : $this->pages->item($course, $view, $item, $back);
+        abort_if($view === null, 404);
+        $view = $person === null ? $view : $this->arrive($person, $course, $view, $item) ?? $this->desk->view($course, $looker) ?? $view;
+        $page = $this->pages->item($course, $view, $item, new Reading(
+            bearer: WhoLooks::bearer($request),
+            signIn: $person === null ? route('sign-in', ['back' => route('lesson', [$course, $item], false)]) : null,
+            person: $person,
+            learner: ($looker->observed ?? $person)?->id,
+        ));
         abort_if($page === null, 404);
+        if ($page instanceof SentAway) {
+            return Inertia::location($page->address);
+        }
+        if ($page instanceof LessonPage || $page instanceof BoardPage) {
+            if ($person !== null) {
+                ($this->noteLook)($person, $course, $view, $item);
+            }
 
-        if ($page instanceof LessonPage && $person !== null) {
-            ($this->noteLook)($person, $course, $view, $item);
+            return Inertia::render($page instanceof LessonPage ? 'learner/Lesson' : 'learner/Board', get_object_vars($page))->toResponse($request);
         }
 
-        return $page instanceof LessonPage
-            ? Inertia::render('learner/Lesson', get_object_vars($page))->toResponse($request)
-            : Inertia::render('learner/Notice', get_object_vars($page))->toResponse($request)->setStatusCode($person === null ? 401 : 403);
+        return Inertia::render('learner/Notice', get_object_vars($page))->toResponse($request)->setStatusCode(NoticeCase::from($page->case)->status());
+    }
+
+    /** What coming to an item does of itself; null where what may be seen has changed by it. */
+    private function arrive(Person $person, Course $course, LearnerView $view, string $item): ?LearnerView
+    {
+        $by = $view->finishableBy($item);
+        if ($by === FinishedBy::Watch && $view->finishedAt($item) === null) {
+            ($this->openWatch)->ofItem($person, $course, $item);
+        }
+        if ($by !== FinishedBy::Visit) {
+            return $view;
+        }
+        ($this->markFinished)($person, $course, $item);
+
+        return null;
     }
 
     public function finish(Request $request, Course $course, string $item): RedirectResponse
     {
-        $person = self::person($request);
+        $person = WhoLooks::person($request);
         $view = $this->desk->view($course, $this->who->at($request, $course));
         abort_if($person === null || $view === null || $view->decision($item) === null, 404);
         $by = $view->finishableBy($item);
@@ -59,12 +86,5 @@ final readonly class LessonController
         ($this->markFinished)($person, $course, $item);
 
         return back();
-    }
-
-    private static function person(Request $request): ?Person
-    {
-        $person = $request->user();
-
-        return $person instanceof Person ? $person : null;
     }
 }

@@ -13,6 +13,7 @@ final readonly class CourseFrame
     /**
      * @param  ?string  $pass  which pass, and until when
      * @param  ?string  $as  how one looks, where not as oneself: as a guest, or with whom
+     * @param  ?int  $turnsIn  seconds until something changes by time alone
      * @param  list<PathRow>  $path
      */
     public function __construct(
@@ -22,6 +23,7 @@ final readonly class CourseFrame
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $finished,
         #[OA\Property] public ?string $as,
+        #[OA\Property] public ?int $turnsIn,
         #[OA\Property(items: new OA\Items(ref: PathRow::class))] public array $path,
     ) {
     }

@@ -12,11 +12,17 @@ final readonly class CoursePage
 {
     /**
      * @param  ?PathRow  $next  the next step
+     * @param  string  $about  what it is, sanitised
+     * @param  int  $videos  lessons with one, among those that may be known of
+     * @param  int  $quizzes  likewise
      * @param  list<OfferCard>  $offers  for those who hold no pass
      */
     public function __construct(
         #[OA\Property] public CourseFrame $course,
         #[OA\Property] public ?PathRow $next,
+        #[OA\Property] public string $about,
+        #[OA\Property] public int $videos,
+        #[OA\Property] public int $quizzes,
         #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
     ) {
     }

@@ -1,6 +1,8 @@
 import { Link } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
+import { Prose } from '../../learn/Prose';
+import { useTurns } from '../../learn/useTurns';
 import { learnerAddress } from '../../lib/address';
 import { useLearnerAddress } from '../../lib/page';
 import type { CoursePage, PathRow } from '../../lib/types';
@@ -11,7 +13,8 @@ import { LookingAs } from '../../ui/LookingAs';
 import { OfferCards } from '../../ui/Offers';
 import { Path } from '../../ui/Path';
 
-export default function Course({ course, next, offers }: CoursePage) {
+export default function Course({ course, next, about, videos, quizzes, offers }: CoursePage) {
+  useTurns(course.turnsIn);
   const address = useLearnerAddress();
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
   return (
@@ -20,7 +23,7 @@ export default function Course({ course, next, offers }: CoursePage) {
         <aside className="side">
           <h1>{course.title}</h1>
           {course.pass === null ? (
-            <p className="passline">{counted(course.lessons, 'lesson')}</p>
+            <p className="passline">{[counted(course.lessons, 'lesson'), ...(videos > 0 ? [counted(videos, 'video')] : []), ...(quizzes > 0 ? [counted(quizzes, 'quiz', 'quizzes')] : [])].join(', ')}</p>
           ) : (
             <>
               <p className="passline">{course.pass}</p>
@@ -45,7 +48,10 @@ export default function Course({ course, next, offers }: CoursePage) {
             </section>
           )}
         </aside>
-        <Path course={course} />
+        <div>
+          <Prose html={about} />
+          <Path course={course} />
+        </div>
       </div>
     </LearnerShell>
   );

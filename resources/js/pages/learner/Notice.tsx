@@ -1,6 +1,8 @@
 import { Link, useForm } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
+import { Prose } from '../../learn/Prose';
+import { useTurns } from '../../learn/useTurns';
 import { learnerAddress } from '../../lib/address';
 import { useLearnerAddress, useShared } from '../../lib/page';
 import type { NoticePage } from '../../lib/types';
@@ -11,10 +13,10 @@ import { LearnerShell } from '../../ui/LearnerShell';
 import { OfferCards } from '../../ui/Offers';
 import { Words } from '../../ui/Words';
 
-export default function Notice({ course, item, glyph, heading, text, signIn, contactName, contactEmail, lookAt, offers }: NoticePage) {
+export default function Notice({ course, item, glyph, case: met, heading, text, html, signIn, contactName, contactEmail, lookAt, offers }: NoticePage) {
   const address = useLearnerAddress();
   const { standIn } = useShared();
-  const needsAccount = signIn !== null && plainText(heading).endsWith('with an account');
+  useTurns(course.turnsIn);
   return (
     <LearnerShell title={plainText(heading)} signIn={signIn}>
       <div className="two">
@@ -24,9 +26,15 @@ export default function Notice({ course, item, glyph, heading, text, signIn, con
             <i />
           </div>
           <h1>{plainText(heading)}</h1>
-          <p className="notice-text">
-            <Words segments={text.segments} />
-          </p>
+          {html === null ? (
+            <p className="notice-text">
+              <Words segments={text.segments} />
+            </p>
+          ) : (
+            <div className="notice-text">
+              <Prose html={html} />
+            </div>
+          )}
           {signIn !== null && (
             <p>
               {standIn === undefined ? (
@@ -40,7 +48,7 @@ export default function Notice({ course, item, glyph, heading, text, signIn, con
               )}
             </p>
           )}
-          {glyph !== 'later' && item !== '' && needsAccount && standIn === undefined && <LookForm course={course.key} item={item} />}
+          {met === 'account' && signIn !== null && standIn === undefined && <LookForm course={course.key} item={item} />}
           {offers.length > 0 && <OfferCards offers={offers} />}
           <ul className="or">
             {contactName !== null && contactEmail !== null && (

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Learner;
+
+use App\Actions\ChangeCalendarLink;
+use App\Actions\SayOnBoard;
+use App\Actions\TakeBackPost;
+use App\Http\WhoLooks;
+use App\Keep\LearnerDesk;
+use App\Keep\Learning\Boards;
+use App\Keep\Learning\LessonContents;
+use App\Keep\Learning\OwnCalendar;
+use App\Keep\Views\LearnerView;
+use App\Models\Course;
+use App\Models\Person;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use SilentKeep\Core\Outline\Kind;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What is said on boards, and the private link to one's own dates. */
+final readonly class BoardController
+{
+    public function __construct(private LearnerDesk $desk, private LessonContents $contents, private WhoLooks $who)
+    {
+    }
+
+    public function say(Request $request, Course $course, string $item, SayOnBoard $say): RedirectResponse
+    {
+        [$person, $view] = $this->discussion($request, $course, $item);
+        abort_if($view->decision($item)?->act !== true, 403);
+        $given = $request->validate(
+            ['text' => ['required', 'string', 'max:5000'], 'once' => ['nullable', 'string', 'max:40']],
+            ['text.required' => 'Please write something first.', 'text.max' => 'That is more than 5,000 characters; please say it in two posts.'],
+        );
+        $say($person, $course, $item, is_string($given['text']) ? $given['text'] : '', is_string($given['once'] ?? null) ? $given['once'] : null);
+
+        return back();
+    }
+
+    public function takeBack(Request $request, Course $course, string $item, int $post, TakeBackPost $takeBack): RedirectResponse
+    {
+        [$person] = $this->discussion($request, $course, $item);
+        abort_if(! $takeBack($person, $course, $item, $post), 404);
+
+        return back();
+    }
+
+    public function changeLink(Request $request, ChangeCalendarLink $change): RedirectResponse
+    {
+        $person = WhoLooks::person($request);
+        abort_if($person === null, 404);
+        $change($person);
+
+        return back();
+    }
+
+    /** Known by its link alone, so that a calendar program can ask for it. */
+    public function calendar(string $token, OwnCalendar $own): Response
+    {
+        $file = $own->file($token);
+        abort_if($file === null, 404);
+
+        return new Response($file, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-store']);
+    }
+
+    /** @return array{Person, LearnerView} */
+    private function discussion(Request $request, Course $course, string $item): array
+    {
+        $person = WhoLooks::person($request);
+        $view = $this->desk->view($course, $this->who->at($request, $course));
+        $decision = $view?->decision($item);
+        abort_if($person === null || $view === null || $decision === null || $view->kind($item) !== Kind::Board, 404);
+        abort_if(! $view->isOpen($item), 403);
+        abort_if(Boards::kindOf($this->contents->of($course, $decision)) !== 'discussion', 404);
+
+        return [$person, $view];
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Learner;
+
+use App\Actions\ReportWatched;
+use App\Actions\TryQuiz;
+use App\Http\Pages\Learner\Watched;
+use App\Http\Requests\QuizRequest;
+use App\Http\WhoLooks;
+use App\Keep\LearnerDesk;
+use App\Keep\Learning\LessonContents;
+use App\Keep\Learning\OpenContents;
+use App\Keep\Learning\Statement;
+use App\Keep\Views\LearnerView;
+use App\Models\Course;
+use App\Models\Person;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use SilentKeep\Core\Rules\FinishedBy;
+use SilentKeep\Core\Watching\InvalidReport;
+
+/** What a learner does in a lesson that is finished by more than a mark. */
+final readonly class WorkController
+{
+    public function __construct(private LearnerDesk $desk, private LessonContents $contents, private WhoLooks $who)
+    {
+    }
+
+    /** Reports of a player, as xAPI statements: one, or a list of them. */
+    public function watched(Request $request, Course $course, string $item, ReportWatched $report): JsonResponse
+    {
+        [$person, $view, $contents] = $this->entered($request, $course, $item);
+        $needed = $view->finishOf($item)?->threshold;
+        $video = LessonContents::video($contents);
+        abort_if($view->finishableBy($item) !== FinishedBy::Watch || $needed === null || $video === null, 403);
+        try {
+            $statements = Statement::readAll($request->getContent());
+        } catch (InvalidReport $e) {
+            return new JsonResponse(['message' => $e->getMessage()], 422);
+        }
+        $watch = $report($person, $course, $video, $statements, $needed);
+        abort_if($watch === null, 403);
+
+        return new JsonResponse(new Watched(
+            array_map(static fn (Statement $statement): string => $statement->id, $statements),
+            $watch->coverage->share(),
+            $watch->coverage->segments,
+            $watch->isFinished($needed),
+        ));
+    }
+
+    public function quiz(QuizRequest $request, Course $course, string $item, TryQuiz $try): RedirectResponse
+    {
+        [$person, $view, $contents] = $this->entered($request, $course, $item);
+        abort_if($view->finishableBy($item) === null || $contents->content === null || $contents->content->quiz === [], 403);
+        if ($contents->content->version !== $request->integer('version')) {
+            return back()->with('flash', ['kind' => 'refused', 'text' => 'The quiz has changed since you opened it. Nothing was graded; please look at it again.', 'lines' => []]);
+        }
+        $finish = $view->finishOf($item);
+        $try($person, $course, $contents->content, $request->answers(), $finish?->by === FinishedBy::Quiz ? $finish->threshold : null);
+
+        return back();
+    }
+
+    /** @return array{Person, LearnerView, OpenContents} */
+    private function entered(Request $request, Course $course, string $item): array
+    {
+        $person = WhoLooks::person($request);
+        $view = $this->desk->view($course, $this->who->at($request, $course));
+        $decision = $view?->decision($item);
+        abort_if($person === null || $view === null || $decision === null, 404);
+        abort_if($view->finishableBy($item) === null, 403);
+
+        return [$person, $view, $this->contents->of($course, $decision)];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\UtcInstant;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What somebody answered in a quiz, and what it came to.
+ *
+ * @property int $id
+ * @property int $person_id
+ * @property int $course_id
+ * @property string $item_key
+ * @property float $score from 0 to 1
+ * @property list<list<int>> $answers for each question those that were chosen
+ * @property \DateTimeImmutable $tried_at
+ */
+final class QuizTry extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['score' => 'float', 'answers' => 'array', 'tried_at' => UtcInstant::class];
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\UtcInstant;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * How much of a video somebody has watched, as the server believes it.
+ *
+ * @property int $id
+ * @property int $person_id
+ * @property int $course_id
+ * @property string $item_key
+ * @property int $medium_id
+ * @property float $length of the video, in seconds
+ * @property string $played as the video profile of xAPI writes segments
+ * @property float $credited seconds of coverage that were credited in all
+ * @property \DateTimeImmutable $opened_at first time
+ * @property \DateTimeImmutable $heard_at of the last report, or opening
+ */
+final class WatchRecord extends Model
+{
+    protected $table = 'watches';
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['length' => 'float', 'credited' => 'float', 'opened_at' => UtcInstant::class, 'heard_at' => UtcInstant::class];
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\UtcInstant;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A statement of a player, kept so that the same one counts once.
+ *
+ * @property string $id of the xAPI statement
+ * @property int $watch_id
+ * @property string $played
+ * @property \DateTimeImmutable $stored_at
+ */
+final class WatchReport extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    protected $casts = ['stored_at' => UtcInstant::class];
+}

@@ -1,0 +1,60 @@
+import { lazy, Suspense } from 'react';
+
+import type { MediumCard, WatchCard } from '../lib/types';
+
+const VideoPlayer = lazy(() => import('./VideoPlayer'));
+
+export interface MediaProps {
+  media: MediumCard[];
+  watch?: WatchCard | null;
+  course: string;
+  item: string;
+}
+
+/** What an item holds beside its text. */
+export function Media({ media, watch = null, course, item }: MediaProps) {
+  const files = media.filter(({ kind }) => kind === 'file');
+  return (
+    <>
+      {media
+        .filter(({ kind }) => kind !== 'file')
+        .map((medium) => (
+          <Suspense key={medium.id} fallback={<div className="medium player waiting">The player is loading …</div>}>
+            <Medium medium={medium} watch={watch?.medium === medium.id ? watch : null} course={course} item={item} />
+          </Suspense>
+        ))}
+      {files.length > 0 && (
+        <section className="files" aria-label="To download">
+          <h2>To download</h2>
+          <ul>
+            {files.map(({ id, title, href, size }) => (
+              <li key={id}>
+                <a href={href} download>
+                  {title}
+                </a>{' '}
+                <span>{size}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
+  );
+}
+
+function Medium({ medium, watch, course, item }: { medium: MediumCard; watch: WatchCard | null; course: string; item: string }) {
+  if (medium.kind === 'video') {
+    return <VideoPlayer medium={medium} watch={watch} course={course} item={item} />;
+  }
+  return (
+    <figure className="medium">
+      {medium.kind === 'audio' ? (
+        // oxlint-disable-next-line jsx-a11y/media-has-caption
+        <audio controls preload="metadata" src={medium.href} aria-label={medium.title} />
+      ) : (
+        <img src={medium.href} alt={medium.title} loading="lazy" />
+      )}
+      <figcaption>{medium.title}</figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,5 @@
+/** Rendered from Markdown and sanitised by the server. */
+export function Prose({ html }: { html: string }) {
+  // oxlint-disable-next-line react/no-danger
+  return html === '' ? null : <div className="prose" dangerouslySetInnerHTML={{ __html: html }} />;
+}

@@ -1,0 +1,86 @@
+import { router } from '@inertiajs/react';
+import {
+  MediaControlBar,
+  MediaController,
+  MediaDurationDisplay,
+  MediaFullscreenButton,
+  MediaMuteButton,
+  MediaPlaybackRateButton,
+  MediaPlayButton,
+  MediaSeekBackwardButton,
+  MediaTimeDisplay,
+  MediaTimeRange,
+} from 'media-chrome/react';
+import { useState } from 'react';
+
+import type { MediumCard, WatchCard } from '../lib/types';
+import { useWatching } from './useWatching';
+
+export interface VideoPlayerProps {
+  medium: MediumCard;
+  /** Null: it may be played as one likes. */
+  watch: WatchCard | null;
+  course: string;
+  item: string;
+}
+
+export default function VideoPlayer({ medium, watch, course, item }: VideoPlayerProps) {
+  const [video, setVideo] = useState<HTMLVideoElement | null>(null);
+  const { share, waits } = useWatching(video, watch, course, item);
+  const [src, setSrc] = useState(medium.href);
+  const [failed, setFailed] = useState<{ src: string; at: number } | null>(null);
+  // Addresses do not hold for ever: a page that lay open for long gets another, and goes on where it was.
+  if (failed?.src === src && medium.href !== src) {
+    setSrc(medium.href);
+  }
+  const watches = watch !== null && !watch.finished;
+  return (
+    <figure className="medium video">
+      <MediaController className="player">
+        {/* Clips are kept without captions so far; what they say stands in the text of the lesson. */}
+        {/* oxlint-disable-next-line jsx-a11y/media-has-caption */}
+        <video
+          slot="media"
+          ref={setVideo}
+          src={src}
+          preload="metadata"
+          playsInline
+          aria-label={medium.title}
+          onError={(event) => {
+            setFailed({ src, at: event.currentTarget.currentTime });
+            router.reload({ only: ['media'] });
+          }}
+          onLoadedMetadata={(event) => {
+            if (failed !== null) {
+              event.currentTarget.currentTime = failed.at;
+            }
+          }}
+        />
+        <MediaControlBar>
+          <MediaPlayButton />
+          <MediaSeekBackwardButton seekOffset={10} />
+          <MediaTimeDisplay />
+          <MediaTimeRange />
+          <MediaDurationDisplay />
+          <MediaPlaybackRateButton rates={[1, 1.25, 1.5, 2]} />
+          <MediaMuteButton />
+          <MediaFullscreenButton />
+        </MediaControlBar>
+      </MediaController>
+      <figcaption>
+        {medium.title}
+        {watches && (
+          <span className="watched" role="status">
+            {waits
+              ? 'The line is down. What you watch is kept here and sent later.'
+              : `${percent(share)} watched. The lesson is finished at ${percent(watch.needed)}; you can go back, not ahead.`}
+          </span>
+        )}
+      </figcaption>
+    </figure>
+  );
+}
+
+function percent(share: number): string {
+  return `${Math.floor(share * 100 + 1e-9)} %`;
+}
