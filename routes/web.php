@@ -61,6 +61,14 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/trial', [Keep\OffersController::class, 'trial'])->name('trial');
     Route::get('/school', [Keep\SchoolController::class, 'show'])->name('school');
     Route::put('/school', [Keep\SchoolController::class, 'save'])->name('school.save');
+    Route::get('/notices', [Keep\NoticesController::class, 'index'])->name('notices');
+    Route::post('/notices/preview', [Keep\NoticesController::class, 'preview'])->name('notices.preview');
+    Route::put('/notices/{case}', [Keep\NoticesController::class, 'save'])->name('notices.save');
+    Route::delete('/notices/{case}', [Keep\NoticesController::class, 'letGo'])->name('notices.let-go');
+    Route::get('/courses/{course}/notices', [Keep\NoticesController::class, 'index'])->name('course-notices');
+    Route::post('/courses/{course}/notices/preview', [Keep\NoticesController::class, 'preview'])->name('course-notices.preview');
+    Route::put('/courses/{course}/notices/{case}', [Keep\NoticesController::class, 'saveFor'])->name('course-notices.save');
+    Route::delete('/courses/{course}/notices/{case}', [Keep\NoticesController::class, 'letGoFor'])->name('course-notices.let-go');
     Route::get('/outbox', Keep\OutboxController::class)->middleware('can:run-school')->name('outbox');
     Route::get('/people', [Keep\PeopleController::class, 'index'])->name('people.list');
     Route::middleware('can:run-school')->group(function (): void {

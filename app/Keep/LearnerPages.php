@@ -103,7 +103,8 @@ final readonly class LearnerPages
         if ($own !== null && $own->way === 'sign-in' && $reading->signIn !== null && $case->canSendToSignIn()) {
             return new SentAway($reading->signIn);
         }
-        if ($own !== null && $own->way === 'address' && $own->address !== null) {
+        // Not in a circle, where the address is this very door.
+        if ($own !== null && $own->way === 'address' && $own->address !== null && $own->address !== route('lesson', [$course, $decision->item], false)) {
             return new SentAway($own->address);
         }
         $notice = $view->notice($decision);

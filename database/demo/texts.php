@@ -26,7 +26,7 @@ return [
         'quizzes' => ['l-timber' => [
             ['ask' => 'Which larch do you want for a plank?', 'answers' => ['Fast-grown, with wide rings', 'Slow-grown, with narrow rings', 'The cheapest'], 'right' => [1]],
             ['ask' => 'What is the sapwood for?', 'answers' => ['Kindling', 'The garboard', 'Oars'], 'right' => [0]],
-            ['ask' => 'What do you look for in a log? Choose all that are right.', 'answers' => ['Straight grain', 'Tight knots or none', 'A smooth bark'], 'right' => [0, 1]],
+            ['ask' => 'What do you look for in a log?', 'answers' => ['Straight grain', 'Tight knots or none', 'A smooth bark'], 'right' => [0, 1]],
         ]],
     ],
     'steam-frames' => [

@@ -7,7 +7,7 @@ import type { WatchCard, Watched } from '../lib/types';
 import { frontier, kept, Played, statement } from '../lib/watching';
 
 /** Seconds between reports while it plays. */
-const EVERY = 10;
+const EVERY = 5;
 
 /** Seconds ahead of what was watched that are let through: players are not exact. */
 const SLACK = 0.75;

@@ -389,6 +389,36 @@ export interface NoticePage {
   offers: OfferCard[];
 }
 
+export interface NoticePreview {
+  heading: string;
+  html: string;
+  unknown: string[];
+}
+
+export interface NoticeRow {
+  case: string;
+  who: string;
+  from: string;
+  way: string;
+  heading: string;
+  text: string;
+  address: string;
+  version: number;
+  usualHeading: string;
+  usualText: string;
+  canSendToSignIn: boolean;
+  status: number;
+}
+
+export interface NoticesPage {
+  course: string | null;
+  title: string | null;
+  notices: NoticeRow[];
+  placeholders: PlaceholderRow[];
+  open: string;
+  mayEdit: boolean;
+}
+
 export interface OfferCard {
   key: string;
   name: string;
@@ -507,6 +537,11 @@ export interface PersonRow {
   labels: string[];
   progress: string | null;
   seen: string | null;
+}
+
+export interface PlaceholderRow {
+  name: string;
+  means: string;
 }
 
 export interface PostRow {

@@ -14,6 +14,7 @@ const PLACES: { href: string; title: string; run?: boolean }[] = [
   { href: '/keep/courses', title: 'Courses' },
   { href: '/keep/people', title: 'People' },
   { href: '/keep/offers', title: 'Offers' },
+  { href: '/keep/notices', title: 'Notices' },
   { href: '/keep/outbox', title: 'Outbox', run: true },
   { href: '/keep/school', title: 'School' },
 ];
