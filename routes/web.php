@@ -69,6 +69,13 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/notices/preview', [Keep\NoticesController::class, 'preview'])->name('course-notices.preview');
     Route::put('/courses/{course}/notices/{case}', [Keep\NoticesController::class, 'saveFor'])->name('course-notices.save');
     Route::delete('/courses/{course}/notices/{case}', [Keep\NoticesController::class, 'letGoFor'])->name('course-notices.let-go');
+    Route::post('/text-preview', [Keep\ContentsController::class, 'preview'])->name('contents.preview');
+    Route::get('/courses/{course}/contents/{item?}', [Keep\ContentsController::class, 'show'])->name('contents');
+    Route::put('/courses/{course}/about', [Keep\ContentsController::class, 'about'])->name('contents.about');
+    Route::put('/courses/{course}/contents/{item}', [Keep\ContentsController::class, 'save'])->name('contents.save');
+    Route::post('/courses/{course}/contents/{item}/media', [Keep\ContentsController::class, 'keep'])->name('contents.keep');
+    Route::put('/courses/{course}/contents/{item}/media/{medium}', [Keep\ContentsController::class, 'move'])->whereNumber('medium')->name('contents.move');
+    Route::delete('/courses/{course}/contents/{item}/media/{medium}', [Keep\ContentsController::class, 'takeOut'])->whereNumber('medium')->name('contents.take-out');
     Route::get('/outbox', Keep\OutboxController::class)->middleware('can:run-school')->name('outbox');
     Route::get('/people', [Keep\PeopleController::class, 'index'])->name('people.list');
     Route::middleware('can:run-school')->group(function (): void {

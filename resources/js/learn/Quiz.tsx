@@ -15,7 +15,7 @@ export function Quiz({ quiz, course, item }: QuizProps) {
   const { standIn } = useShared();
   const form = useForm<{ version: number; answers: number[][] }>({ version: quiz.version, answers: quiz.questions.map(() => []) });
   const choose = (index: number, chosen: string[]) =>
-    form.setData((now) => ({ version: quiz.version, answers: quiz.questions.map((_, at) => (at === index ? chosen.map(Number) : (now.answers[at] ?? []))) }));
+    form.setData((now) => ({ ...now, answers: quiz.questions.map((_, at) => (at === index ? chosen.map(Number) : (now.answers[at] ?? []))) }));
   const missing = quiz.questions.filter((_, index) => (form.data.answers[index] ?? []).length === 0).length;
   return (
     <section className="quiz" aria-label="Quiz">
@@ -30,6 +30,7 @@ export function Quiz({ quiz, course, item }: QuizProps) {
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
+          form.transform((data) => ({ ...data, version: quiz.version }));
           form.post(`${learnerAddress(course, item)}/quiz`, { preserveScroll: true });
         }}
       >

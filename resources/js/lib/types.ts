@@ -65,6 +65,43 @@ export interface ConditionWords {
   errors: Record<string, string>;
 }
 
+export interface ContentForm {
+  key: string;
+  title: string;
+  kind: string;
+  text: string;
+  board: string;
+  quiz: QuizEntry[];
+  media: ContentMedium[];
+  version: number;
+  missing: string | null;
+}
+
+export interface ContentMedium {
+  id: number;
+  kind: string;
+  title: string;
+  detail: string;
+  href: string;
+}
+
+export interface ContentRow {
+  key: string;
+  title: string;
+  kind: string;
+  depth: number;
+  holds: string;
+}
+
+export interface ContentsPage {
+  course: string;
+  title: string;
+  about: string;
+  items: ContentRow[];
+  open: ContentForm | null;
+  mayEdit: boolean;
+}
+
 export interface CourseFrame {
   key: string;
   title: string;
@@ -560,6 +597,12 @@ export interface QuizCard {
   wrong: number[];
   can: boolean;
   version: number;
+}
+
+export interface QuizEntry {
+  ask: string;
+  answers: string[];
+  right: number[];
 }
 
 export interface QuizQuestion {

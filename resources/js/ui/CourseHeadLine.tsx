@@ -92,6 +92,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
             {course.goesLiveAsIs ? `Goes live ${course.goesLive}` : `Changed since it was set for ${course.goesLive}: set it again`}
           </Link>
         )}
+        <Link href={keepAddress(course.key, '/contents')}>Contents</Link>
         <Link href={keepAddress(course.key, '/notices')}>Notices</Link>
         <Link href={keepAddress(course.key, '/revisions')}>History</Link>
         {changes.length > 0 && (

@@ -1,0 +1,244 @@
+import { Link, router, useForm } from '@inertiajs/react';
+import { Button, FileInput, Modal, Radio, Textarea, TextInput } from '@mantine/core';
+import { useDebouncedValue } from '@mantine/hooks';
+import { useEffect, useState } from 'react';
+
+import { Prose } from '../../learn/Prose';
+import { keepAddress } from '../../lib/address';
+import { postJson } from '../../lib/http';
+import type { ContentForm, ContentMedium, ContentRow, ContentsPage } from '../../lib/types';
+import { KeepShell } from '../../ui/KeepShell';
+import { QuizEditor } from '../../ui/QuizEditor';
+
+/** What the lessons and boards of a course hold. */
+export default function Contents({ course, title, about, items, open, mayEdit }: ContentsPage) {
+  return (
+    <KeepShell title={`Contents of ${title}`}>
+      <div className="head">
+        <div>
+          <div className="title">
+            <h1>Contents</h1>
+          </div>
+          <p className="doors">
+            <Link href={keepAddress(course)}>{title}</Link> · what lessons and boards hold; it goes live as it is saved, to whoever the rules let in
+          </p>
+        </div>
+      </div>
+      <main className="notices">
+        <nav aria-label="Items">
+          <ul>
+            <li>
+              <Link href={keepAddress(course, '/contents')} aria-current={open === null ? 'page' : undefined}>
+                What the course says of itself<span>{about === '' ? 'nothing yet' : 'text'}</span>
+              </Link>
+            </li>
+            {items.map((row) => (
+              <li key={row.key} style={{ paddingLeft: row.depth * 16 }}>
+                <ItemLink course={course} row={row} here={row.key === open?.key} />
+              </li>
+            ))}
+          </ul>
+        </nav>
+        {open === null ? <About key={about} course={course} about={about} mayEdit={mayEdit} /> : <ItemForm key={`${open.key} ${open.version}`} course={course} open={open} mayEdit={mayEdit} />}
+      </main>
+    </KeepShell>
+  );
+}
+
+function ItemLink({ course, row, here }: { course: string; row: ContentRow; here: boolean }) {
+  return (
+    <Link href={keepAddress(course, `/contents/${encodeURIComponent(row.key)}`)} aria-current={here ? 'page' : undefined} preserveScroll>
+      {row.title}
+      <span>{row.holds === '' ? (row.kind === 'module' ? '' : 'nothing yet') : row.holds}</span>
+    </Link>
+  );
+}
+
+function About({ course, about, mayEdit }: { course: string; about: string; mayEdit: boolean }) {
+  const form = useForm({ about, was: about });
+  return (
+    <div className="notice-edit">
+      <form
+        className="review"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          form.put(keepAddress(course, '/about'), { preserveScroll: true });
+        }}
+      >
+        <h2>What the course says of itself</h2>
+        <Textarea label="Text" description="Markdown. It stands on the public page of the course." autosize minRows={8} maxRows={24} disabled={!mayEdit} value={form.data.about} error={form.errors.about} onChange={(event) => form.setData('about', event.currentTarget.value)} />
+        {mayEdit && (
+          <div className="review-acts">
+            <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
+              Save
+            </Button>
+          </div>
+        )}
+      </form>
+      <Preview text={form.data.about} />
+    </div>
+  );
+}
+
+const BOARDS = [
+  { board: 'announcements', label: 'Announcements: what is written here' },
+  { board: 'calendar', label: 'Calendar: everybody’s own openings' },
+  { board: 'discussion', label: 'Discussion: learners talk to each other' },
+  { board: 'marks', label: 'Marks: what one has finished, and the scores of one’s quizzes' },
+];
+
+function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm; mayEdit: boolean }) {
+  const address = keepAddress(course, `/contents/${encodeURIComponent(open.key)}`);
+  const form = useForm({ version: open.version, text: open.text, board: open.board, quiz: open.quiz });
+  const { data, setData } = form;
+  const errors = form.errors as Record<string, string | undefined>;
+  return (
+    <div className="notice-edit content-edit">
+      <div>
+        <form
+          className="review"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            form.put(address, { preserveScroll: true });
+          }}
+        >
+          <h2>{open.title}</h2>
+          {open.missing !== null && <p className="takes">{open.missing}</p>}
+          {open.kind === 'board' && (
+            <Radio.Group label="What the board is for" value={data.board} error={errors.board} onChange={(board) => setData('board', board)}>
+              {BOARDS.map(({ board, label }) => (
+                <Radio key={board} value={board} label={label} disabled={!mayEdit} />
+              ))}
+            </Radio.Group>
+          )}
+          <Textarea label="Text" description="Markdown" autosize minRows={6} maxRows={24} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
+          {(open.kind === 'lesson' || open.kind === 'part') && <QuizEditor quiz={data.quiz} errors={errors} mayEdit={mayEdit} onSet={(quiz) => setData('quiz', quiz)} />}
+          {mayEdit && (
+            <div className="review-acts">
+              <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
+                Save
+              </Button>
+            </div>
+          )}
+        </form>
+        <MediaEditor address={`${address}/media`} media={open.media} mayEdit={mayEdit} />
+      </div>
+      <Preview text={data.text} />
+    </div>
+  );
+}
+
+function MediaEditor({ address, media, mayEdit }: { address: string; media: ContentMedium[]; mayEdit: boolean }) {
+  const [leaving, setLeaving] = useState<ContentMedium | null>(null);
+  return (
+    <section className="review media-edit" aria-label="Pictures, recordings, videos and files">
+      <h3>Pictures, recordings, videos and files</h3>
+      {media.length === 0 && <p className="soft">There are none. What browsers show or play stands in the lesson; all else is there to be downloaded.</p>}
+      <ol>
+        {media.map((medium, index) => (
+          <li key={medium.id}>
+            <span>
+              <a href={medium.href} target="_blank" rel="noopener">
+                {medium.title}
+              </a>
+              <small>{medium.detail}</small>
+            </span>
+            {mayEdit && (
+              <span>
+                {index > 0 && (
+                  <button type="button" className="linklike" onClick={() => router.put(`${address}/${medium.id}`, { up: true }, { preserveScroll: true })}>
+                    Up<span className="unseen"> {medium.title}</span>
+                  </button>
+                )}{' '}
+                <button type="button" className="linklike" onClick={() => setLeaving(medium)}>
+                  Take out<span className="unseen"> {medium.title}</span>
+                </button>
+              </span>
+            )}
+          </li>
+        ))}
+      </ol>
+      {mayEdit && <Upload address={address} key={media.length} />}
+      <Modal opened={leaving !== null} onClose={() => setLeaving(null)} title={`Take out ${leaving?.title ?? ''}?`}>
+        <p>{leaving?.kind === 'video' ? 'The file is deleted, and with it how much of it everybody has watched; what they have finished stays finished.' : 'The file is deleted.'} This cannot be undone.</p>
+        <div className="review-acts modal-acts">
+          <Button variant="default" onClick={() => setLeaving(null)} data-autofocus>
+            Leave it
+          </Button>
+          <Button color="red" onClick={() => router.delete(`${address}/${leaving?.id}`, { preserveScroll: true, onFinish: () => setLeaving(null) })}>
+            Take it out
+          </Button>
+        </div>
+      </Modal>
+    </section>
+  );
+}
+
+function Upload({ address }: { address: string }) {
+  const form = useForm<{ file: File | null; title: string; seconds: number | null }>({ file: null, title: '', seconds: null });
+  const choose = async (file: File | null) => {
+    const seconds = file === null ? null : await lengthOf(file);
+    form.setData((now) => ({ file, seconds, title: now.title === '' && file !== null ? file.name.replace(/\.[^.]*$/, '') : now.title }));
+  };
+  return (
+    <form
+      className="upload"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        form.post(address, { preserveScroll: true });
+      }}
+    >
+      <FileInput label="Another file" placeholder="Choose a file" clearable value={form.data.file} error={form.errors.file ?? form.errors.seconds} onChange={(file) => void choose(file)} />
+      <TextInput label="Its title" maxLength={200} value={form.data.title} error={form.errors.title} onChange={(event) => form.setData('title', event.currentTarget.value)} />
+      {form.progress !== null && (
+        <progress max={100} value={form.progress.percentage ?? 0}>
+          {form.progress.percentage} %
+        </progress>
+      )}
+      <Button type="submit" variant="default" loading={form.processing} disabled={form.data.file === null}>
+        Put it in
+      </Button>
+    </form>
+  );
+}
+
+/** How long a recording or video plays, as far as this browser can tell. */
+function lengthOf(file: File): Promise<number | null> {
+  if (!/^(?:audio|video)\//.test(file.type)) {
+    return Promise.resolve(null);
+  }
+  return new Promise((tell) => {
+    const player = document.createElement('video');
+    const source = URL.createObjectURL(file);
+    const told = (seconds: number | null) => {
+      URL.revokeObjectURL(source);
+      tell(seconds);
+    };
+    player.preload = 'metadata';
+    player.addEventListener('loadedmetadata', () => told(Number.isFinite(player.duration) && player.duration > 0 ? player.duration : null));
+    player.addEventListener('error', () => told(null));
+    player.src = source;
+  });
+}
+
+/** The text as it is read, while one types. */
+function Preview({ text }: { text: string }) {
+  const [asked] = useDebouncedValue(text, 250);
+  const [html, setHtml] = useState('');
+  useEffect(() => {
+    let isCurrent = true;
+    void postJson<{ html: string }>('/keep/text-preview', { text: asked }).then((answer) => (isCurrent && answer !== null ? setHtml(answer.html) : undefined));
+    return () => {
+      isCurrent = false;
+    };
+  }, [asked]);
+  return (
+    <section className="notice-preview" aria-label="Preview">
+      <p className="soft">As it is read</p>
+      <div className="learn">{html === '' ? <p className="soft">Nothing has been written yet.</p> : <Prose html={html} />}</div>
+    </section>
+  );
+}
