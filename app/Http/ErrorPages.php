@@ -17,7 +17,7 @@ final class ErrorPages
     public static function respond(Response $response, Throwable $exception, Request $request): Response
     {
         $status = $response->getStatusCode();
-        if (! in_array($status, self::STATUSES, true) || $request->is('api/*') || ($status >= 500 && config('app.debug') === true)) {
+        if (! in_array($status, self::STATUSES, true) || $request->is('api/*') || $request->wantsJson() || ($status >= 500 && config('app.debug') === true)) {
             return $response;
         }
         if ($status === 419) {

@@ -126,4 +126,43 @@ final class WatchTest extends TestCase
     {
         return Watch::opened(Coverage::none(100), 1000);
     }
+
+    /** @param  list<string>  $reports */
+    #[DataProvider('kept')]
+    public function test_what_is_kept_as_text_is_read_back_as_it_was(array $reports, string $text): void
+    {
+        $coverage = Coverage::none(120.5);
+        foreach ($reports as $played) {
+            $coverage = $coverage->with(PlayedSegments::parse($played));
+        }
+        self::assertSame($text, $coverage->toText());
+        self::assertEquals($coverage->segments, Coverage::none(120.5)->with(PlayedSegments::parse($text))->segments);
+    }
+
+    /** @return \Generator<string, array{list<string>, string}> */
+    public static function kept(): \Generator
+    {
+        yield 'nothing' => [[], ''];
+        yield 'whole seconds' => [['0[.]60'], '0[.]60'];
+        yield 'fractions' => [['0.25[.]60.125'], '0.25[.]60.125'];
+        yield 'several' => [['60[.]70', '0[.]10'], '0[.]10[,]60[.]70'];
+        yield 'to the very end' => [['100[.]130'], '100[.]120.5'];
+        yield 'hundreds' => [['100[.]110'], '100[.]110'];
+    }
+
+    public function test_a_watch_that_was_kept_goes_on_as_if_it_never_had_been(): void
+    {
+        $watch = self::watch()->report(PlayedSegments::parse('0[.]10'), 1010, 1.0);
+        $kept = Watch::kept($watch->coverage, $watch->openedAt, $watch->heardAt, $watch->credited);
+
+        self::assertEquals($watch->report(PlayedSegments::parse('0[.]90'), 1030, 1.5), $kept->report(PlayedSegments::parse('0[.]90'), 1030, 1.5));
+    }
+
+    public function test_reports_that_come_together_count_as_one(): void
+    {
+        $together = PlayedSegments::together(PlayedSegments::parse('0[.]5'), PlayedSegments::parse(''), PlayedSegments::parse('5[.]20[,]40[.]50'));
+
+        self::assertEquals([[0.0, 20.0], [40.0, 50.0]], Coverage::none(120)->with($together)->segments);
+        self::assertEqualsWithDelta(13.0, self::watch()->report($together, 1010, 1.0)->coverage->seconds(), 1e-9);
+    }
 }

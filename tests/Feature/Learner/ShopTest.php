@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Learner;
+
+use App\Models\Look;
+use App\Models\Message;
+use App\Models\Offer;
+use App\Models\Pass;
+use App\Models\Person;
+use Inertia\Testing\AssertableInertia as Page;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** The front, samples, and the checkout that takes no money. */
+final class ShopTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->demoSchool();
+    }
+
+    public function test_the_front_lists_what_the_public_may_know_of(): void
+    {
+        $this->get('/')->assertOk()->assertDontSee('Oars and spars')->assertDontSee('Petrol engines')->assertInertia(fn (Page $page) => $page
+            ->component('learner/Front')->where('courses.0.title', 'Clinker planking')->where('courses.0.open', 1));
+    }
+
+    public function test_the_page_of_a_course_says_what_it_is_and_what_opens_it(): void
+    {
+        $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page
+            ->where('about', fn (string $about): bool => str_contains($about, '<strong>planks first, frames after</strong>'))
+            ->where('videos', 2)->where('quizzes', 1)->where('next.key', 'l-welcome')->where('next.look', true)
+            ->where('offers.0.href', fn (string $href): bool => str_starts_with($href, '/checkout/'))
+            ->where('offers', fn ($offers): bool => str_contains((string) json_encode($offers), '240 EUR') && ! str_contains((string) json_encode($offers), 'taster')));
+    }
+
+    public function test_whoever_holds_a_pass_is_sold_nothing_on_the_way(): void
+    {
+        $this->actingAs($this->person('eira'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', []));
+    }
+
+    public function test_a_visitor_buys_and_is_back_at_the_lesson(): void
+    {
+        $offer = '';
+        $this->get('/courses/clinker/l-planes')->assertUnauthorized()->assertInertia(function (Page $page) use (&$offer): void {
+            $offer = array_column($page->toArray()['props']['offers'], 'href', 'key')['tools-only'];
+        });
+        self::assertIsString($offer);
+        $this->get($offer)->assertOk()->assertInertia(fn (Page $page) => $page->where('free', false)->where('itemTitle', 'Tuning a plane')->where('holder', null));
+        $this->post('/checkout/tools-only', ['name' => 'Alva Brekke', 'email' => 'Alva@Elsewhere.test', 'item' => 'l-planes'])->assertRedirect('/courses/clinker/l-planes');
+
+        $alva = Person::query()->where('email', 'alva@elsewhere.test')->firstOrFail();
+        $this->assertAuthenticatedAs($alva);
+        self::assertSame('tools-only', Pass::query()->with('offer')->where('person_id', $alva->id)->firstOrFail()->offer->key);
+        self::assertTrue(Message::query()->where('person_id', $alva->id)->exists());
+        $this->get('/courses/clinker/l-planes')->assertOk();
+    }
+
+    public function test_buying_twice_in_one_breath_gives_one_pass(): void
+    {
+        $this->actingAs($this->person('jonas'));
+        $this->post('/checkout/tools-only', ['item' => ''])->assertRedirect('/courses/clinker');
+        $first = Pass::query()->where('person_id', $this->person('jonas')->id)->get();
+        $this->post('/checkout/tools-only', ['item' => '']);
+        self::assertCount(1, $first);
+        self::assertSame(1, Pass::query()->where('person_id', $this->person('jonas')->id)->count());
+    }
+
+    public function test_an_address_that_has_an_account_must_sign_in(): void
+    {
+        $this->post('/checkout/tools-only', ['name' => 'Eira', 'email' => 'EIRA@alder.test'])->assertSessionHasErrors(['email' => 'There is an account with this address. Sign in with it, and you will be back here.']);
+        $this->assertGuest();
+        self::assertSame(1, $this->person('eira')->passes()->count());
+    }
+
+    /** @param  array<string, string>  $given */
+    #[DataProvider('nonsense')]
+    public function test_nonsense_is_refused_at_its_field(array $given, string $field): void
+    {
+        $this->post('/checkout/tools-only', $given)->assertSessionHasErrors($field);
+        $this->assertGuest();
+    }
+
+    /** @return array<string, array{array<string, string>, string}> */
+    public static function nonsense(): array
+    {
+        return [
+            'no name' => [['name' => ' ', 'email' => 'alva@elsewhere.test'], 'name'],
+            'no address' => [['name' => 'Alva', 'email' => ''], 'email'],
+            'an address that is none' => [['name' => 'Alva', 'email' => 'alva'], 'email'],
+            'an endless name' => [['name' => str_repeat('a', 201), 'email' => 'alva@elsewhere.test'], 'name'],
+        ];
+    }
+
+    /** Each way in to a closed lesson, tried: what the notice promises holds. */
+    public function test_every_offer_of_a_notice_really_opens_the_lesson_or_says_what_comes_first(): void
+    {
+        $this->actingAs($this->person('jonas'));
+        $tried = 0;
+        foreach (['l-planes', 'l-timber', 'l-advanced', 'l-garboard', 'l-launch'] as $item) {
+            $offers = $this->offersAt($item);
+            foreach ($offers as $offer) {
+                $tried++;
+                $this->post("/checkout/{$offer['key']}", ['item' => $item])->assertRedirect("/courses/clinker/{$item}");
+                $detail = $offer['detail'];
+                self::assertIsString($detail);
+                $status = $this->get("/courses/clinker/{$item}")->getStatusCode();
+                self::assertSame(str_starts_with($detail, 'Opens it at once,') && ! str_contains($detail, 'once what comes first') ? 200 : 403, $status, "{$item} by {$offer['key']}: {$detail}");
+                Pass::query()->where('person_id', $this->person('jonas')->id)->delete();
+            }
+        }
+        self::assertGreaterThan(6, $tried);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function offersAt(string $item): array
+    {
+        $offers = [];
+        $this->get("/courses/clinker/{$item}")->assertForbidden()->assertInertia(function (Page $page) use (&$offers): void {
+            $offers = $page->toArray()['props']['offers'];
+        });
+
+        return $offers;
+    }
+
+    public function test_what_is_not_for_sale_has_no_checkout(): void
+    {
+        foreach (['taster', 'engine-pass', 'nothing'] as $offer) {
+            $this->get("/checkout/{$offer}")->assertNotFound();
+            $this->post("/checkout/{$offer}", ['name' => 'A', 'email' => 'a@elsewhere.test'])->assertNotFound();
+        }
+        Offer::query()->where('key', 'tools-only')->update(['price' => null]);
+        $this->get('/checkout/tools-only')->assertNotFound();
+    }
+
+    public function test_a_sample_that_asks_for_an_account_takes_a_name_and_remembers_that_only_samples_were_looked_at(): void
+    {
+        $this->get('/courses/steam-frames/l-log')->assertOk();
+        $this->post('/courses/clinker/l-welcome/look', ['name' => 'Alva Brekke', 'email' => 'alva@elsewhere.test'])->assertRedirect('/courses/clinker/l-welcome');
+        $alva = Person::query()->where('email', 'alva@elsewhere.test')->firstOrFail();
+        $this->get('/courses/clinker/l-welcome')->assertOk();
+        self::assertSame('sample', Look::query()->where('person_id', $alva->id)->firstOrFail()->via);
+        $this->actingAs($this->person('hege'))->get('/keep/people?standing=samples')->assertOk()->assertSee('Alva Brekke');
+        $this->post('/sign-out');
+        $this->post('/courses/clinker/l-welcome/look', ['name' => 'Alva', 'email' => 'alva@elsewhere.test'])->assertSessionHasErrors('email');
+    }
+}
