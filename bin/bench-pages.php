@@ -12,8 +12,15 @@ use Symfony\Component\Process\Process;
 
 require_once __DIR__.'/../vendor/autoload.php';
 
-/** A plan of 200 rows with every kind of rule, and one without rows. */
-function pagesPlan(int $rows): string
+/** How many items the course has that is measured as its learners meet it. */
+const LEARNER_ROWS = 400;
+
+/**
+ * Modules of nine lessons with every kind of rule.
+ *
+ * @return array{list<array<string, mixed>>, array<string, mixed>} the items, and when they open
+ */
+function manyItems(int $rows): array
 {
     $modules = $weekly = [];
     for ($m = 0; $m * 10 < $rows; $m++) {
@@ -31,7 +38,16 @@ function pagesPlan(int $rows): string
         $modules[] = ['key' => "m{$m}", 'kind' => 'module', 'title' => "Module {$m}", 'in_order' => $m % 2 === 0, 'items' => $lessons];
         $weekly["m{$m}"] = ['opens' => ['rule' => 'after_start', 'days' => 7 * $m, 'time' => '09:00']];
     }
-    $offers = [];
+
+    return [$modules, $weekly];
+}
+
+/** Two courses of many rows, for administrators and for learners, and for each one with as good as none. */
+function pagesPlan(int $rows): string
+{
+    [$modules, $weekly] = manyItems($rows);
+    [$long, $longWeekly] = manyItems(LEARNER_ROWS);
+    $offers = array_map(static fn (string $course): array => ['key' => "of-{$course}", 'course' => $course, 'title' => 'A pass', 'lasts' => ['days' => 365]], ['long', 'short']);
     foreach (['silver' => ['silver', 'weekly'], 'gold' => ['gold', 'weekly'], 'trial' => ['gold', null]] as $key => [$tier, $plan]) {
         $offers[] = ['key' => $key, 'course' => 'c', 'title' => ucfirst($key), 'tier' => $tier, 'plan' => $plan, 'lasts' => ['days' => $plan === null ? 10 : 365]];
     }
@@ -40,6 +56,8 @@ function pagesPlan(int $rows): string
         'format' => 'silent-keep.plan/1', 'school' => ['zone' => 'Europe/Oslo', 'guests' => true], 'offers' => $offers,
         'courses' => [
             ['key' => 'c', 'title' => 'A course', 'state' => 'live', 'entry' => 'offer', 'tiers' => ['silver', 'gold'], 'main_plan' => 'weekly', 'plans' => ['weekly' => $weekly], 'guest_door' => ['open' => true], 'observer_door' => ['open' => true, 'default' => true], 'items' => $modules],
+            ['key' => 'long', 'title' => 'A long course', 'state' => 'live', 'entry' => 'offer', 'tiers' => ['gold'], 'main_plan' => 'weekly', 'plans' => ['weekly' => $longWeekly], 'items' => $long],
+            ['key' => 'short', 'title' => 'A short course', 'state' => 'live', 'entry' => 'offer', 'items' => [['key' => 'l', 'kind' => 'lesson', 'title' => 'A lesson']]],
             ['key' => 'empty', 'title' => 'An empty course', 'state' => 'live', 'entry' => 'offer', 'items' => []],
         ],
     ]);
@@ -63,22 +81,30 @@ function benchPages(int $rows): void
         $artisan('migrate', '--force');
         $password = trim((string) strrchr($artisan('keep:begin'), ' '));
         $artisan('keep:import-plan', "{$folder}/plan.json");
+        file_put_contents("{$folder}/people.csv", "name,email,offer\nA learner,learner@school.test,of-long\nA learner,learner@school.test,of-short\n");
+        $artisan('keep:import-people', "{$folder}/people.csv");
+        (new PDO("sqlite:{$folder}/school.sqlite"))->prepare('update people set password = ? where email = ?')->execute([password_hash('learner', PASSWORD_BCRYPT, ['cost' => 4]), 'learner@school.test']);
         $server = (new Process([$php, '-S', "127.0.0.1:{$port}", "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"], "{$root}/public", $environment, timeout: null))->disableOutput();
         $server->start();
         for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; $try++) {
             usleep(50_000);
         }
-        measurePages("http://127.0.0.1:{$port}", $password, "{$folder}/cookies", $rows);
+        measurePages(signedIn("http://127.0.0.1:{$port}", 'admin@school.test', $password, "{$folder}/admin"), $rows);
+        measureLearnerPages(signedIn("http://127.0.0.1:{$port}", 'learner@school.test', 'learner', "{$folder}/learner"));
     } finally {
         $server?->stop(1);
         (new Process(['rm', '-rf', $folder]))->run();
     }
 }
 
-function measurePages(string $address, string $password, string $cookies, int $rows): void
+/**
+ * Signs in as a browser does.
+ *
+ * @return Closure(string): string asks for a path, and gives what it holds
+ */
+function signedIn(string $address, string $email, string $password, string $cookies): Closure
 {
     $curl = curl_init();
-    /** @param  array<int, mixed>  $more */
     $ask = static function (string $path, array $more = []) use ($curl, $address, $cookies): string {
         curl_reset($curl);
         curl_setopt_array($curl, [CURLOPT_URL => $address.$path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $cookies, CURLOPT_COOKIEJAR => $cookies] + $more);
@@ -96,10 +122,27 @@ function measurePages(string $address, string $password, string $cookies, int $r
         $parts = explode("\t", (string) $cookie);
         $token = $parts[5] === 'XSRF-TOKEN' ? urldecode($parts[6]) : $token;
     }
-    $ask('/sign-in', [CURLOPT_POSTFIELDS => http_build_query(['email' => 'admin@school.test', 'password' => $password]), CURLOPT_HTTPHEADER => ['X-XSRF-TOKEN: '.$token]]);
+    $ask('/sign-in', [CURLOPT_POSTFIELDS => http_build_query(['email' => $email, 'password' => $password]), CURLOPT_HTTPHEADER => ['X-XSRF-TOKEN: '.$token]]);
 
+    return static fn (string $path): string => $ask($path);
+}
+
+/** @param  Closure(string): string  $ask */
+function measureLearnerPages(Closure $ask): void
+{
+    $rows = LEARNER_ROWS;
+    printPages('Pages of a learner', $ask, [
+        'an empty page: a course of one lesson' => ['/courses/short', ''],
+        "a course of {$rows} items" => ['/courses/long', 'at most 2'],
+        "a lesson of a course of {$rows} items" => ['/courses/long/m0-l1', 'at most 2'],
+    ]);
+}
+
+/** @param  Closure(string): string  $ask */
+function measurePages(Closure $ask, int $rows): void
+{
     $eight = http_build_query(['v' => ['visitor', 'guest', 'observer:holder:30:silver', 'holder:3:silver', 'holder:40:silver', 'diligent:40:gold', 'holder:9:trial', 'holder:20:gold']]);
-    $pages = [
+    printPages('Pages', $ask, [
         'an empty page: a course without rows' => ['/keep/courses/empty', ''],
         "Sightlines, {$rows} rows x 8 vantages" => ["/keep/courses/c?lens=sightlines&{$eight}", 'at most 3'],
         "Sightlines, {$rows} rows x 1 vantage" => ['/keep/courses/c?lens=sightlines&v[]=visitor', ''],
@@ -107,7 +150,15 @@ function measurePages(string $address, string $password, string $cookies, int $r
         'the same 8 over all time, asked for once' => ["/keep/courses/c/sightlines?{$eight}", 'no promise: beside the page'],
         'one step of the time rail' => [null, 'at most one small request: it asks for nothing'],
         'why a cell is as it is' => ['/keep/courses/c/why?item=m9-l5&v[]=holder:40:silver', 'no promise'],
-    ];
+    ]);
+}
+
+/**
+ * @param  Closure(string): string  $ask
+ * @param  array<string, array{?string, string}>  $pages  by what they are: the path, and what is promised; the first is the empty one
+ */
+function printPages(string $title, Closure $ask, array $pages): void
+{
     // In turn, so that a machine that is slow for a while is so for all.
     $seconds = [];
     for ($try = 0; $try < 15; $try++) {
@@ -117,7 +168,7 @@ function measurePages(string $address, string $password, string $cookies, int $r
             }
         }
     }
-    echo "\nPages on PHP’s own server: medians of 15, times an empty page\n";
+    echo "\n{$title} on PHP’s own server: medians of 15, times an empty page\n";
     $empty = null;
     foreach ($pages as $what => [$path, $aim]) {
         if ($path === null) {

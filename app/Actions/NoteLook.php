@@ -23,7 +23,12 @@ final readonly class NoteLook
         if ($via === null) {
             return;
         }
-        $now = gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp());
+        $at = $this->clock->now()->getTimestamp();
+        // Within the minute it is the same look: reading is quick, writing is not.
+        if (Look::query()->where('person_id', $person->id)->where('course_id', $course->id)->where('item_key', $item)->where('last_at', '>', gmdate('Y-m-d H:i:s', $at - 60))->exists()) {
+            return;
+        }
+        $now = gmdate('Y-m-d H:i:s', $at);
         Look::query()->upsert(
             ['person_id' => $person->id, 'course_id' => $course->id, 'item_key' => $item, 'via' => $via->value, 'first_at' => $now, 'last_at' => $now],
             ['person_id', 'course_id', 'item_key'],

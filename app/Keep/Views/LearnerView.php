@@ -34,10 +34,22 @@ final readonly class LearnerView
 
     private ClosedWords $words;
 
+    /** @var \ArrayObject<int, PathRow> by position, as they are asked for: each in words is dear, and pages name the same ones often */
+    private \ArrayObject $rows;
+
+    /** @var \ArrayObject<int, Sentence> by position: what each waits for, in short */
+    private \ArrayObject $short;
+
     /** @param  ?string  $as  how one looks, where not as oneself */
     public function __construct(private Decider $decider, private Viewer $viewer, private SchoolClock $clock, private ?string $as = null)
     {
         $now = $clock->now();
+        /** @var \ArrayObject<int, PathRow> $rows */
+        $rows = new \ArrayObject;
+        $this->rows = $rows;
+        /** @var \ArrayObject<int, Sentence> $short */
+        $short = new \ArrayObject;
+        $this->short = $short;
         $this->glance = $decider->glance($viewer, $now);
         $this->decisions = CompiledDecider::of($decider->prepared)->decide($viewer, $now);
         $this->words = new ClosedWords($decider, $this->glance, $clock);
@@ -196,6 +208,11 @@ final readonly class LearnerView
 
     private function row(int $position): PathRow
     {
+        return $this->rows[$position] ??= $this->rowInWords($position);
+    }
+
+    private function rowInWords(int $position): PathRow
+    {
         $item = $this->decider->course->outline->items[$position];
         $decision = $this->decisions[$position];
         $glyph = Glyph::of($decision);
@@ -220,7 +237,7 @@ final readonly class LearnerView
         $item = $this->decider->course->outline->items[$position];
         if ($item->kind === Kind::Module) {
             return match (true) {
-                $decision->state !== State::Open => $this->words->short($decision),
+                $decision->state !== State::Open => $this->short($position),
                 $item->inOrder => Sentence::of('One after the other'),
                 default => Sentence::of(''),
             };
@@ -240,14 +257,19 @@ final readonly class LearnerView
     /** What a lesson waits for together with its module is said in full on the module alone. */
     private function closedStatus(int $position, Decision $decision): Sentence
     {
-        $words = $this->words->short($decision);
+        $words = $this->short($position);
         $above = $this->decider->course->outline->parent[$position];
         $module = $above === Outline::TOP ? null : $this->decisions[$above];
-        if ($module === null || $module->state === State::Open || (string) $words !== (string) $this->words->short($module)) {
+        if ($module === null || $module->state === State::Open || (string) $words !== (string) $this->short($above)) {
             return $words;
         }
 
         return $this->words->dateOnly($decision) ?? Sentence::of('');
+    }
+
+    private function short(int $position): Sentence
+    {
+        return $this->short[$position] ??= $this->words->short($this->decisions[$position]);
     }
 
     private function isDone(string $key): bool
@@ -286,7 +308,14 @@ final readonly class LearnerView
     /** @return list<PathRow> the lessons that may be known of */
     public function lessons(): array
     {
-        return $this->rowsOf(Kind::Lesson);
+        $lessons = [];
+        foreach ($this->decider->course->outline->items as $position => $item) {
+            if ($item->kind === Kind::Lesson && $this->decisions[$position]->state !== State::Hidden) {
+                $lessons[] = $this->row($position);
+            }
+        }
+
+        return $lessons;
     }
 
     /** @return list<PathRow> what may be known of inside an item */
@@ -301,12 +330,11 @@ final readonly class LearnerView
     /** The lesson or part before it that is open. */
     public function before(string $key): ?PathRow
     {
-        $before = null;
-        foreach ($this->rowsOf(Kind::Lesson, Kind::Part) as $row) {
-            if ($row->key === $key) {
-                return $before;
+        $here = $this->decider->course->outline->positionOf($key) ?? 0;
+        for ($position = $here - 1; $position >= 0; $position--) {
+            if ($this->decisions[$position]->state === State::Open && $this->isRead($position)) {
+                return $this->row($position);
             }
-            $before = $row->open ? $row : $before;
         }
 
         return null;
@@ -315,28 +343,19 @@ final readonly class LearnerView
     /** The lesson or part that comes next in reading order, open or not. */
     public function after(string $key): ?PathRow
     {
-        $found = false;
-        foreach ($this->rowsOf(Kind::Lesson, Kind::Part) as $row) {
-            if ($found) {
-                return $row;
+        $here = $this->decider->course->outline->positionOf($key) ?? count($this->decisions);
+        for ($position = $here + 1; $position < count($this->decisions); $position++) {
+            if ($this->decisions[$position]->state !== State::Hidden && $this->isRead($position)) {
+                return $this->row($position);
             }
-            $found = $row->key === $key;
         }
 
         return null;
     }
 
-    /** @return list<PathRow> */
-    private function rowsOf(Kind ...$kinds): array
+    private function isRead(int $position): bool
     {
-        $rows = [];
-        foreach ($this->decisions as $position => $decision) {
-            if ($decision->state !== State::Hidden && in_array($this->decider->course->outline->items[$position]->kind, $kinds, true)) {
-                $rows[] = $this->row($position);
-            }
-        }
-
-        return $rows;
+        return in_array($this->decider->course->outline->items[$position]->kind, [Kind::Lesson, Kind::Part], true);
     }
 
     /** How an item is finished, where it is said; the threshold is a share or a score. */
