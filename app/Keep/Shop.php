@@ -10,6 +10,7 @@ use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Person;
 use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Foresight\NewPass;
 use SilentKeep\Core\Foresight\WayIn;
 use SilentKeep\Core\Foresight\WaysIn;
@@ -54,7 +55,9 @@ final readonly class Shop
         $sold = $this->sold($course);
         $cards = [];
         $outline = $decider->course->outline;
-        $lessons = array_values(array_filter(array_keys($outline->items), $outline->isPublishedLesson(...)));
+        $standings = $decider->glance($viewer, $this->clock->now())->standings;
+        // Counted among what they may know of: a number would give away what is hidden.
+        $lessons = array_values(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $standings[$position]->state !== State::Hidden));
         foreach ($decider->course->offers as $offer) {
             $covered = count(array_filter($lessons, $decider->prepared->coverage($offer)->covers(...)));
             $pass = NewPass::of($offer, $this->clock->now(), $viewer->passes, $decider->prepared, $decider->prepared->plan->zone);
@@ -102,7 +105,7 @@ final readonly class Shop
         $access = $decider->prepared->plan->offer($offer->key) ?? throw new \LogicException('What is on sale is published.');
         $position = $item === null ? null : $decider->course->outline->positionOf($item);
         $viewer = $person === null ? Viewers::visitor() : Viewers::member();
-        $known = $position !== null && $decider->glance($viewer, $this->clock->now())->standings[$position]->state->value !== 'hidden';
+        $known = $position !== null && $decider->glance($viewer, $this->clock->now())->standings[$position]->state !== State::Hidden;
         $until = $access->lasts->end($this->clock->now(), $decider->prepared->plan->zone);
 
         return new CheckoutPage(

@@ -62,6 +62,17 @@ final class AccessibilityTest extends BrowserTestCase
             'a lesson' => ['eira', '/courses/clinker/l-welcome', '.lesson h1'],
             'a notice' => ['eira', '/courses/clinker/l-garboard', '.notice h1'],
             'a visitor’s notice' => ['', '/courses/clinker/l-planes', '.notice h1'],
+            'the front' => ['', '/', '.mine li'],
+            'a course for visitors' => ['', '/courses/clinker', '.offersbox'],
+            'a checkout' => ['', '/checkout/tools-only?item=l-planes', '.simulated'],
+            'a lesson with a video' => ['ragna', '/courses/clinker/l-steam', '.watched'],
+            'a lesson with a quiz' => ['jorunn', '/courses/clinker/l-timber', '.question'],
+            'announcements' => ['eira', '/courses/clinker/b-news', '.lesson h1'],
+            'marks' => ['eira', '/courses/clinker/b-marks', '.marks'],
+            'a calendar' => ['embla', '/courses/winter-refit/b-dates', '.dates'],
+            'a discussion' => ['ask', '/courses/steam-frames/b-bench', '.posts'],
+            'notices' => ['hege', '/keep/notices?case=too-early', '.notice-preview h2'],
+            'contents' => ['hege', '/keep/courses/clinker/contents/l-timber', '.notice-preview .prose'],
             'nothing there' => ['eira', '/courses/nothing', '.errorpage h1'],
         ];
     }

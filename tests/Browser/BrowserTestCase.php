@@ -60,7 +60,18 @@ abstract class BrowserTestCase extends TestCase
     /** Starts the server again as if it were so many days later. */
     protected static function moveTheClock(int $days): void
     {
-        self::$ahead = $days * 86400;
+        self::startAhead($days * 86400);
+    }
+
+    /** Starts the server again as if it were that instant now. */
+    protected static function setTheClock(int $instant): void
+    {
+        self::startAhead($instant - time());
+    }
+
+    private static function startAhead(int $seconds): void
+    {
+        self::$ahead = $seconds;
         $port = (int) parse_url(self::$address, PHP_URL_PORT);
         self::$server?->stop(2);
         self::$server = self::start([self::php(), '-S', "127.0.0.1:{$port}", self::root().'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], $port);
@@ -233,6 +244,16 @@ abstract class BrowserTestCase extends TestCase
         assert($element instanceof RemoteWebElement);
 
         return $element;
+    }
+
+    /** The first value that a query of the school's database gives. */
+    protected static function value(string $sql): string
+    {
+        $rows = (new \PDO('sqlite:'.self::$folder.'/school.sqlite'))->query($sql);
+        $value = $rows === false ? null : $rows->fetchColumn();
+        self::assertTrue(is_scalar($value), $sql);
+
+        return (string) $value;
     }
 
     protected static function artisan(string ...$words): string

@@ -5,7 +5,6 @@ import {
   MediaDurationDisplay,
   MediaFullscreenButton,
   MediaMuteButton,
-  MediaPlaybackRateButton,
   MediaPlayButton,
   MediaSeekBackwardButton,
   MediaTimeDisplay,
@@ -15,6 +14,9 @@ import { useState } from 'react';
 
 import type { MediumCard, WatchCard } from '../lib/types';
 import { useWatching } from './useWatching';
+
+/** The fastest is what the server believes in. */
+const SPEEDS = [0.75, 1, 1.25, 1.5, 2];
 
 export interface VideoPlayerProps {
   medium: MediumCard;
@@ -59,16 +61,35 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
         <MediaControlBar>
           <MediaPlayButton />
           <MediaSeekBackwardButton seekOffset={10} />
-          <MediaTimeDisplay />
+          <MediaTimeDisplay noToggle />
           <MediaTimeRange />
           <MediaDurationDisplay />
-          <MediaPlaybackRateButton rates={[1, 1.25, 1.5, 2]} />
           <MediaMuteButton />
           <MediaFullscreenButton />
         </MediaControlBar>
       </MediaController>
       <figcaption>
-        {medium.title}
+        <span className="videoline">
+          {medium.title}
+          <label>
+            Speed{' '}
+            <select
+              defaultValue="1"
+              onChange={(event) => {
+                const player = event.currentTarget.closest('figure')?.querySelector('video');
+                if (player) {
+                  player.playbackRate = Number(event.currentTarget.value);
+                }
+              }}
+            >
+              {SPEEDS.map((speed) => (
+                <option key={speed} value={speed}>
+                  {speed}
+                </option>
+              ))}
+            </select>
+          </label>
+        </span>
         {watches && (
           <span className="watched" role="status">
             {waits

@@ -37,6 +37,13 @@ final class ShopTest extends TestCase
             ->where('offers', fn ($offers): bool => str_contains((string) json_encode($offers), '240 EUR') && ! str_contains((string) json_encode($offers), 'taster')));
     }
 
+    /** The bonus for the few and the tour for guests are hidden from visitors; so is how many there are. */
+    public function test_counts_of_lessons_do_not_give_away_what_is_hidden(): void
+    {
+        $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page
+            ->where('course.lessons', 8)->where('offers', fn ($offers): bool => preg_match_all('/ of 8 lessons/', (string) json_encode($offers)) === count($offers)));
+    }
+
     public function test_whoever_holds_a_pass_is_sold_nothing_on_the_way(): void
     {
         $this->actingAs($this->person('eira'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', []));

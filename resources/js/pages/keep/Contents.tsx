@@ -149,11 +149,11 @@ function MediaEditor({ address, media, mayEdit }: { address: string; media: Cont
               <span>
                 {index > 0 && (
                   <button type="button" className="linklike" onClick={() => router.put(`${address}/${medium.id}`, { up: true }, { preserveScroll: true })}>
-                    Up<span className="unseen"> {medium.title}</span>
+                    Up<span className="vh"> {medium.title}</span>
                   </button>
                 )}{' '}
                 <button type="button" className="linklike" onClick={() => setLeaving(medium)}>
-                  Take out<span className="unseen"> {medium.title}</span>
+                  Take out<span className="vh"> {medium.title}</span>
                 </button>
               </span>
             )}
