@@ -24,6 +24,7 @@ use App\Keep\Views\LearnerView;
 use App\Keep\Words\Sentence;
 use App\Models\Content;
 use App\Models\Course;
+use App\Models\Look;
 use App\Models\Medium;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
@@ -37,8 +38,12 @@ final readonly class LearnerPages
     {
     }
 
-    /** Null where nothing at all is to be seen. */
-    public function course(Course $course, LearnerView $view): ?CoursePage
+    /**
+     * Null where nothing at all is to be seen.
+     *
+     * @param  ?int  $learner  whose looks tell where they were last
+     */
+    public function course(Course $course, LearnerView $view, ?int $learner): ?CoursePage
     {
         if (! $view->isVisible()) {
             return null;
@@ -49,11 +54,20 @@ final readonly class LearnerPages
         return new CoursePage(
             $view->frame(),
             $view->nextStep(),
+            $learner === null ? null : $this->last($course, $view, $learner),
+            $view->isInside() ? $view->opensNext() : null,
             SafeText::html($course->about),
             $count(Medium::query()->where('course_id', $course->id)->where('kind', 'video')->distinct()->pluck('item_key')),
             $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
             $view->isInside() ? [] : $this->shop->offersOf($view->decider(), $view->viewer(), $course),
         );
+    }
+
+    private function last(Course $course, LearnerView $view, int $learner): ?PathRow
+    {
+        $key = Look::query()->where('course_id', $course->id)->where('person_id', $learner)->orderByDesc('last_at')->orderByDesc('id')->value('item_key');
+
+        return is_string($key) ? $view->toDo($key) : null;
     }
 
     /** The item, or what stands in its place; null where it is hidden or not there. */

@@ -30,6 +30,32 @@ final class LearnerSideTest extends TestCase
             ->where('course.path.4.status.segments.0.text', 'Opens Sun 15 Mar, 09:00'));
     }
 
+    public function test_a_course_tells_what_opens_next_how_long_the_pass_lasts_and_where_one_was(): void
+    {
+        $this->actingAs($this->person('sunniva'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page
+            ->where('course.left', '177 days left')->where('opens.title', 'Tools and timber')->where('opens.at', 'Sun 15 Mar, 09:00')->where('last', null)->where('next.key', 'l-welcome'));
+        $this->actingAs($this->person('ragna'))->get('/courses/clinker/l-steam');
+        $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('last.key', 'l-steam'));
+        // What is finished is not gone on with.
+        $this->get('/courses/clinker/l-planes');
+        $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('last', null)->where('next.key', 'l-steam'));
+    }
+
+    /** @param  int  $before  seconds before the end */
+    #[DataProvider('lefts')]
+    public function test_the_end_of_a_pass_is_counted_down(int $before, ?string $left): void
+    {
+        $pass = $this->person('marius')->passes()->firstOrFail();
+        Carbon::setTestNow(Carbon::parse($pass->ends_at)->subSeconds($before));
+        $this->actingAs($this->person('marius'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('course.left', $left));
+    }
+
+    /** @return list<array{int, ?string}> */
+    public static function lefts(): array
+    {
+        return [[3 * 86400, '3 days left'], [3 * 86400 - 1, '2 days left'], [2 * 86400 - 1, '47 hours left'], [7200, '2 hours left'], [7199, '119 minutes left'], [61, '1 minute left'], [59, '1 minute left'], [0, null]];
+    }
+
     public function test_what_must_be_finished_first_is_named(): void
     {
         $this->actingAs($this->person('eira'))->get('/courses/clinker/l-timber')->assertForbidden()->assertInertia(fn (Page $page) => $page

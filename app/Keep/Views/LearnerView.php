@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Keep\Views;
 
 use App\Http\Pages\Learner\CourseFrame;
+use App\Http\Pages\Learner\DateRow;
 use App\Http\Pages\Learner\PathRow;
 use App\Keep\SchoolClock;
 use App\Keep\Words\ClosedWords;
@@ -21,6 +22,7 @@ use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\Finish;
 use SilentKeep\Core\Rules\FinishedBy;
+use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
 
@@ -104,7 +106,7 @@ final readonly class LearnerView
     {
         [$finished, $lessons] = $this->progress();
 
-        return new CourseFrame($this->decider->course->key, $this->title(), $this->passWords(), $lessons, $finished, $this->as, $this->turnsIn(), $this->path());
+        return new CourseFrame($this->decider->course->key, $this->title(), $this->passWords(), $this->left(), $lessons, $finished, $this->as, $this->turnsIn(), $this->path());
     }
 
     /** @return array{int, int} lessons finished, of how many: those that count for the pass, or may be known of where there is none */
@@ -141,6 +143,44 @@ final readonly class LearnerView
         $offer = $pass === null ? null : $this->decider->prepared->offerOf($pass);
 
         return $pass === null || $offer === null ? null : ClosedWords::passWords($pass, $offer->title ?? $offer->key, $this->clock);
+    }
+
+    /** `178 days left`, and by hours and minutes at the end; null: for good, or there is no pass. */
+    private function left(): ?string
+    {
+        $until = $this->pass()?->until;
+        if ($until === null || $until === Instant::NEVER) {
+            return null;
+        }
+        $left = max(0, $until - $this->clock->now());
+        [$count, $unit] = match (true) {
+            $left >= 2 * 86400 => [intdiv($left, 86400), 'day'],
+            $left >= 2 * 3600 => [intdiv($left, 3600), 'hour'],
+            default => [max(1, intdiv($left, 60)), 'minute'],
+        };
+
+        return $count === 1 ? "1 {$unit} left" : "{$count} {$unit}s left";
+    }
+
+    /** What opens next by time alone, of what may be known of: the first of those that open together. */
+    public function opensNext(): ?DateRow
+    {
+        $opens = null;
+        $soonest = Instant::NEVER;
+        foreach ($this->decisions as $position => $decision) {
+            if ($decision->state === State::Locked && $decision->next?->state === State::Open && $decision->next->at < $soonest) {
+                $soonest = $decision->next->at;
+                $opens = $this->decider->course->outline->items[$position];
+            }
+        }
+
+        return $opens === null ? null : new DateRow($this->clock->words($soonest), $opens->key, $opens->title ?? $opens->key, true);
+    }
+
+    /** The item, where it is open and still to be done by them. */
+    public function toDo(string $key): ?PathRow
+    {
+        return $this->finishableBy($key) !== null && ! $this->isDone($key) ? $this->rowOf($key) : null;
     }
 
     /** The active pass that lasts longest. */
@@ -367,19 +407,26 @@ final readonly class LearnerView
     }
 
     /**
-     * The openings and closings to come of what may be known of now, if only time moves.
+     * The openings and closings to come of what may be known of now, if only time moves. What opens or closes together with
+     * what it lies in is told of by that alone.
      *
      * @return list<array{at: int, key: string, title: string, opens: bool, time: int}> in order; time counts the openings, or closings, of one item
      */
     public function dates(): array
     {
+        $outline = $this->decider->course->outline;
         $dates = $times = [];
         $before = null;
         foreach ((new Chronicle(CompiledDecider::of($this->decider->prepared)))->of($this->viewer, $this->clock->now()) as $at => $answers) {
+            $turned = [];
             foreach ($before === null ? [] : $answers->changedFrom($before) as $position) {
                 $opens = $answers->decision($position)->state === State::Open;
-                $item = $this->decider->course->outline->items[$position];
-                if ($before !== null && $opens !== ($before->decision($position)->state === State::Open) && $this->decisions[$position]->state !== State::Hidden) {
+                if ($before === null || $opens === ($before->decision($position)->state === State::Open) || $this->decisions[$position]->state === State::Hidden) {
+                    continue;
+                }
+                $turned[$position] = $opens;
+                if (($turned[$outline->parent[$position]] ?? null) !== $opens) {
+                    $item = $outline->items[$position];
                     $what = $opens ? 'opens' : 'closes';
                     $time = $times[$item->key][$what] = ($times[$item->key][$what] ?? 0) + 1;
                     $dates[] = ['at' => $at, 'key' => $item->key, 'title' => $item->title ?? $item->key, 'opens' => $opens, 'time' => $time];

@@ -106,6 +106,7 @@ export interface CourseFrame {
   key: string;
   title: string;
   pass: string | null;
+  left: string | null;
   lessons: number;
   finished: number;
   as: string | null;
@@ -143,6 +144,8 @@ export interface CourseOffers {
 export interface CoursePage {
   course: CourseFrame;
   next: PathRow | null;
+  last: PathRow | null;
+  opens: DateRow | null;
   about: string;
   videos: number;
   quizzes: number;

@@ -98,7 +98,7 @@ final class BoardsTest extends TestCase
     {
         $this->actingAs($this->person('embla'))->get('/courses/winter-refit/b-dates')->assertOk()->assertInertia(fn (Page $page) => $page
             ->where('board', 'calendar')->where('calendar', null)->where('canSubscribe', true)
-            ->where('dates.0.title', 'Paint and launch')->where('dates.0.opens', true));
+            ->where('dates.0.title', 'Paint and launch')->where('dates.0.opens', true)->where('dates.1.title', 'My dates')->where('dates.1.opens', false)->has('dates', 4));
     }
 
     public function test_the_private_link_gives_ones_own_dates_and_dies_when_changed(): void

@@ -12,6 +12,7 @@ final readonly class CourseFrame
 {
     /**
      * @param  ?string  $pass  which pass, and until when
+     * @param  ?string  $left  how long the pass still lasts, in words; null: for good, or there is none
      * @param  ?string  $as  how one looks, where not as oneself: as a guest, or with whom
      * @param  ?int  $turnsIn  seconds until something changes by time alone
      * @param  list<PathRow>  $path
@@ -20,6 +21,7 @@ final readonly class CourseFrame
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,
         #[OA\Property] public ?string $pass,
+        #[OA\Property] public ?string $left,
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $finished,
         #[OA\Property] public ?string $as,

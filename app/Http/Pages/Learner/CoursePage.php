@@ -12,6 +12,8 @@ final readonly class CoursePage
 {
     /**
      * @param  ?PathRow  $next  the next step
+     * @param  ?PathRow  $last  where they were last, as long as it is open and to be done
+     * @param  ?DateRow  $opens  what opens next by time, for those who are in
      * @param  string  $about  what it is, sanitised
      * @param  int  $videos  lessons with one, among those that may be known of
      * @param  int  $quizzes  likewise
@@ -20,6 +22,8 @@ final readonly class CoursePage
     public function __construct(
         #[OA\Property] public CourseFrame $course,
         #[OA\Property] public ?PathRow $next,
+        #[OA\Property] public ?PathRow $last,
+        #[OA\Property] public ?DateRow $opens,
         #[OA\Property] public string $about,
         #[OA\Property] public int $videos,
         #[OA\Property] public int $quizzes,

@@ -13,7 +13,7 @@ import { LookingAs } from '../../ui/LookingAs';
 import { OfferCards } from '../../ui/Offers';
 import { Path } from '../../ui/Path';
 
-export default function Course({ course, next, about, videos, quizzes, offers }: CoursePage) {
+export default function Course({ course, next, last, opens, about, videos, quizzes, offers }: CoursePage) {
   useTurns(course.turnsIn);
   const address = useLearnerAddress();
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
@@ -26,12 +26,20 @@ export default function Course({ course, next, about, videos, quizzes, offers }:
             <p className="passline">{[counted(course.lessons, 'lesson'), ...(videos > 0 ? [counted(videos, 'video')] : []), ...(quizzes > 0 ? [counted(quizzes, 'quiz', 'quizzes')] : [])].join(', ')}</p>
           ) : (
             <>
-              <p className="passline">{course.pass}</p>
+              <p className="passline">
+                {course.pass}
+                {course.left !== null && <b>{course.left}</b>}
+              </p>
               <Progress course={course} />
+              {opens !== null && (
+                <p className="opensnext">
+                  Opens next: {opens.title}, <time>{opens.at}</time>
+                </p>
+              )}
             </>
           )}
           <LookingAs course={course} />
-          {next !== null && <Doorway course={course.key} next={next} />}
+          <Doorway course={course.key} next={next} last={last} />
           {boards.length > 0 && (
             <ul className="boards">
               {boards.map((board) => (
@@ -57,17 +65,30 @@ export default function Course({ course, next, about, videos, quizzes, offers }:
   );
 }
 
-function Doorway({ course, next }: { course: string; next: PathRow }) {
+/** The door to what is to be done: where one was last, or the next step. */
+function Doorway({ course, next, last }: { course: string; next: PathRow | null; last: PathRow | null }) {
   const address = useLearnerAddress();
+  const row = last ?? next;
+  if (row === null) {
+    return null;
+  }
+  const [label, button] = last !== null ? ['Where you were', 'Go on'] : row.look ? ['Open to look at', 'Have a look'] : ['Next for you', 'Start the lesson'];
   return (
-    <div className="doorway">
-      <div>
-        <span className="lab">{next.look ? 'Open to look at' : 'Next for you'}</span>
-        <strong>{next.title}</strong>
-        <Button component={Link} href={address(course, next.key)} size="md">
-          {next.look ? 'Have a look' : 'Start the lesson'}
-        </Button>
+    <>
+      <div className="doorway">
+        <div>
+          <span className="lab">{label}</span>
+          <strong>{row.title}</strong>
+          <Button component={Link} href={address(course, row.key)} size="md">
+            {button}
+          </Button>
+        </div>
       </div>
-    </div>
+      {last !== null && next !== null && next.key !== last.key && (
+        <p className="nextstep">
+          Next for you: <Link href={address(course, next.key)}>{next.title}</Link>
+        </p>
+      )}
+    </>
   );
 }
