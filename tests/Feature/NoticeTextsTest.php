@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Keep\CourseDocument;
 use App\Keep\Notices\NoticeCase;
 use App\Keep\Notices\Placeholders;
 use App\Models\Activity;
 use App\Models\NoticeText;
+use App\Models\Revision;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -55,6 +57,18 @@ final class NoticeTextsTest extends TestCase
             'closed again' => ['embla', '/courses/winter-refit/l-scrape', 'closed', 403],
             'retired' => ['jonas', '/courses/petrol/l-winter', 'course-over', 403],
         ];
+    }
+
+    public function test_a_sample_that_asks_for_an_account_says_so_and_takes_one(): void
+    {
+        $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
+        $document = CourseDocument::fromJson($revision->document);
+        $document->course->sample_needs_account = true;
+        Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
+
+        $this->get('/courses/clinker/l-welcome')->assertUnauthorized()->assertInertia(fn (Page $page) => $page->where('case', 'account')->where('heading.segments.0.text', 'Welcome to the shed'));
+        $this->post('/courses/clinker/l-welcome/look', ['name' => 'Alva Brekke', 'email' => 'alva@elsewhere.test'])->assertRedirect('/courses/clinker/l-welcome');
+        $this->get('/courses/clinker/l-welcome')->assertOk();
     }
 
     public function test_the_schools_own_words_hold_in_every_course_with_names_filled_in(): void

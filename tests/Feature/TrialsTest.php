@@ -7,8 +7,11 @@ namespace Tests\Feature;
 use App\Models\Activity;
 use App\Models\Completion;
 use App\Models\Erasure;
+use App\Models\Medium;
 use App\Models\Message;
 use App\Models\Offer;
+use App\Models\QuizTry;
+use App\Models\WatchRecord;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Tests\Feature\People\ActsOnPeople;
@@ -56,6 +59,20 @@ final class TrialsTest extends TestCase
         self::assertSame(0, $this->finished('solveig'));
         self::assertSame(['l-welcome', 'l-planes'], Erasure::query()->where('person_id', $this->person('solveig')->id)->sole()->what);
         self::assertSame('progress.erased', Activity::query()->where('person_id', $this->person('solveig')->id)->latest('id')->value('action'));
+    }
+
+    public function test_what_was_watched_and_answered_goes_with_what_was_finished(): void
+    {
+        $solveig = $this->person('solveig')->id;
+        $video = Medium::query()->where('item_key', 'l-steam')->firstOrFail();
+        foreach ([$solveig, $this->person('ragna')->id] as $person) {
+            QuizTry::query()->create(['person_id' => $person, 'course_id' => $video->course_id, 'item_key' => 'l-timber', 'score' => 1.0, 'answers' => [], 'tried_at' => now()]);
+            WatchRecord::query()->create(['person_id' => $person, 'course_id' => $video->course_id, 'item_key' => 'l-steam', 'medium_id' => $video->id, 'length' => 16.0, 'played' => '0[.]5', 'credited' => 5.0, 'opened_at' => 0, 'heard_at' => 0]);
+        }
+        $this->endTrials('2026-03-10T12:00:00Z');
+        $this->endTrials('2026-03-18T12:00:00Z');
+        self::assertSame([$this->person('ragna')->id], QuizTry::query()->pluck('person_id')->all());
+        self::assertSame([$this->person('ragna')->id], WatchRecord::query()->pluck('person_id')->all());
     }
 
     public function test_running_it_twice_does_it_once(): void
