@@ -63,7 +63,7 @@ final class FirstJourneyTest extends BrowserTestCase
         $this->find('td[data-row=m-wood][data-column=opens]');
         $this->browser->executeScript('document.querySelector("td[tabindex=\'0\']").focus()');
         $keyboard = $this->browser->getKeyboard();
-        $keyboard->sendKeys(WebDriverKeys::ARROW_DOWN.WebDriverKeys::ARROW_DOWN.WebDriverKeys::ARROW_DOWN);
+        $keyboard->sendKeys(WebDriverKeys::ARROW_DOWN.WebDriverKeys::ARROW_DOWN.WebDriverKeys::ARROW_DOWN.WebDriverKeys::ARROW_DOWN);
         self::assertSame('m-bend', $this->browser->switchTo()->activeElement()->getAttribute('data-row'));
         $keyboard->sendKeys(WebDriverKeys::ENTER);
         $this->waitForText('.editor', 'Over the trap opens');
@@ -71,7 +71,7 @@ final class FirstJourneyTest extends BrowserTestCase
         $this->waitUntilGone('.editor');
         $keyboard->sendKeys('/');
         $this->typeAtFocus('riv');
-        $this->waitForText('.filter', '1 of 8');
+        $this->waitForText('.filter', '1 of 9');
         $this->assertNoScriptErrors();
     }
 }

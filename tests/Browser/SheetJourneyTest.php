@@ -21,10 +21,14 @@ final class SheetJourneyTest extends BrowserTestCase
         $this->find('[role=option]:nth-child(3)')->click();
         $this->named('Keep in the draft')->click();
         $this->waitForText('.say', 'by watching 90 % of its video');
+        // The editor of before fades away.
+        $this->waitUntilGone('.editor');
 
         // A condition is built, read back while it is built, refused where it is empty, and kept.
         $this->find('[data-word=only]')->click();
         $this->named('Add a condition')->click();
+        // Until it is read back the form grows, and what is clicked moves.
+        $this->waitForText('.readback', 'Reads: label');
         $this->named('Keep in the draft')->click();
         $this->find('.editor [aria-label=Label][aria-invalid=true]');
         $this->find('.editor [aria-label=Label]')->sendKeys('cohort-b');

@@ -24,7 +24,9 @@ export interface RuleSheetProps {
   mayEdit: boolean;
   /** The word whose editor is open. */
   editing: string | null;
-  onEdit: (word: string | null) => void;
+  onEdit: (word: string) => void;
+  /** What is edited now was kept, or left. */
+  onEdited: () => void;
   /** The row whose rules were copied. */
   copied: OutlineRow | null;
   onCopy: (row: OutlineRow) => void;
@@ -36,7 +38,7 @@ export interface RuleSheetProps {
 const VARIOUS = 'various';
 
 /** The rule of what is selected, as one sentence whose words are its controls. */
-export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, editing, onEdit, copied, onCopy, onPaste, onShow, onClose }: RuleSheetProps) {
+export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, editing, onEdit, onEdited, copied, onCopy, onPaste, onShow, onClose }: RuleSheetProps) {
   const [first] = shown;
   if (first === undefined) {
     return null;
@@ -71,7 +73,7 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
       </span>
     );
     return editing === name ? (
-      <RuleEditor course={course} version={version} plan={plan} names={names} column={name} row={first.rule} rows={rows} onClose={() => onEdit(null)}>
+      <RuleEditor course={course} version={version} plan={plan} names={names} column={name} row={first.rule} rows={rows} onClose={onEdited}>
         {control}
       </RuleEditor>
     ) : (

@@ -50,6 +50,8 @@ export default function Workspace(page: WorkspacePage) {
   const filterField = useRef<HTMLInputElement>(null);
   const [filter, setFilter] = useState(asked.get('find') ?? '');
   const [editing, setEditing] = useState<Editing | null>(null);
+  // Only the one that was left or kept: an answer may come when another has been opened already.
+  const leaveEditor = () => setEditing((now) => (now === editing ? null : now));
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const [here, setHere] = useState<string | null>(asked.get('row'));
   const [sheet, setSheet] = useState(asked.has('row'));
@@ -262,7 +264,7 @@ export default function Workspace(page: WorkspacePage) {
                   column={editing.word}
                   row={row}
                   rows={together(item)}
-                  onClose={() => setEditing(null)}
+                  onClose={leaveEditor}
                 >
                   <div>{words}</div>
                 </RuleEditor>
@@ -282,7 +284,8 @@ export default function Workspace(page: WorkspacePage) {
             all={all}
             mayEdit={mayEdit}
             editing={editing?.cell === null ? editing.word : null}
-            onEdit={(word) => setEditing(word === null ? null : { word, cell: null })}
+            onEdit={(word) => setEditing({ word, cell: null })}
+            onEdited={leaveEditor}
             copied={copied}
             onCopy={setCopied}
             onPaste={(items) => copied !== null && acts.paste(copied, items)}
