@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { learnerAddress } from '../lib/address';
 import { send } from '../lib/http';
 import type { WatchCard, Watched } from '../lib/types';
+import { uuid } from '../lib/uuid';
 import { frontier, kept, Played, statement } from '../lib/watching';
 
 /** Seconds between reports while it plays. */
@@ -22,9 +23,10 @@ export interface Watching {
 /** Keeps whoever watches from skipping ahead, and reports to the server what was played. */
 export function useWatching(video: HTMLVideoElement | null, watch: WatchCard | null, course: string, item: string): Watching {
   const [told, setTold] = useState<Watching>({ share: watch?.share ?? 0, waits: false });
-  const sitting = useRef(crypto.randomUUID());
+  const sitting = useRef(uuid());
   const card = useRef(watch);
   const asking = useRef(false);
+  const done = useRef(false);
   const under = watch?.finished === false ? watch.keep : null;
 
   const flush = useCallback(async () => {
@@ -39,6 +41,8 @@ export function useWatching(video: HTMLVideoElement | null, watch: WatchCard | n
       kept.drop(under, body.stored);
       setTold({ share: body.share, waits: false });
       if (body.finished) {
+        done.current = true;
+        kept.clear(under);
         // What waited for it opens at once.
         router.reload();
       }
@@ -61,7 +65,7 @@ export function useWatching(video: HTMLVideoElement | null, watch: WatchCard | n
     const reached = () => frontier([...before, ...played.segments]);
     let reported = 0;
     const report = (verb: 'played' | 'paused' | 'terminated') => {
-      if (played.segments.length > 0) {
+      if (played.segments.length > 0 && !done.current) {
         kept.put(under, sitting.current, statement(verb, learnerAddress(course, item), sitting.current, played.segments, video.currentTime, video.duration));
         void flush();
       }

@@ -1,3 +1,5 @@
+import { uuid } from './uuid';
+
 /** Stretches of a video in seconds, in the order in which they were played. */
 export type Segments = [number, number][];
 
@@ -51,7 +53,7 @@ export interface Statement {
 
 export function statement(verb: 'played' | 'paused' | 'terminated', address: string, sitting: string, segments: Segments, at: number, length: number): Statement {
   return {
-    id: crypto.randomUUID(),
+    id: uuid(),
     verb: { id: `${VIDEO}/verbs/${verb}` },
     object: { id: new URL(address, window.location.origin).href, definition: { type: `${VIDEO}/activity-type/video` } },
     result: {
@@ -95,6 +97,13 @@ export const kept = {
       }
     }
     return reports;
+  },
+
+  /** All of them: the lesson is finished. */
+  clear(under: string): void {
+    for (const name of names(under)) {
+      localStorage.removeItem(name);
+    }
   },
 
   /** Those that have arrived; a later one of the same sitting stays. */

@@ -8,6 +8,7 @@ import { useTurns } from '../../learn/useTurns';
 import { learnerAddress } from '../../lib/address';
 import { useLearnerAddress, useShared } from '../../lib/page';
 import type { BoardPage, DateRow, MarkRow, PostRow } from '../../lib/types';
+import { uuid } from '../../lib/uuid';
 import { CourseSide } from '../../ui/CourseSide';
 import { LearnerShell } from '../../ui/LearnerShell';
 
@@ -127,7 +128,7 @@ function Marks({ course, marks }: { course: string; marks: MarkRow[] }) {
 function Discussion({ course, item, posts, canPost }: { course: string; item: string; posts: PostRow[]; canPost: boolean }) {
   const { standIn } = useShared();
   const address = `${learnerAddress(course, item)}/posts`;
-  const form = useForm<{ text: string; once: string }>({ text: '', once: crypto.randomUUID() });
+  const form = useForm<{ text: string; once: string }>({ text: '', once: uuid() });
   return (
     <section className="posts" aria-label="What was said">
       {posts.length === 0 && <p className="soft">Nobody has said anything yet.</p>}
@@ -147,7 +148,7 @@ function Discussion({ course, item, posts, canPost }: { course: string; item: st
           noValidate
           onSubmit={(event) => {
             event.preventDefault();
-            form.post(address, { preserveScroll: true, onSuccess: () => form.setData({ text: '', once: crypto.randomUUID() }) });
+            form.post(address, { preserveScroll: true, onSuccess: () => form.setData({ text: '', once: uuid() }) });
           }}
         >
           <Textarea label="Say something" autosize minRows={3} maxRows={14} maxLength={5000} value={form.data.text} error={form.errors.text} onChange={(event) => form.setData('text', event.currentTarget.value)} />
