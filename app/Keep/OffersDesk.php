@@ -19,6 +19,7 @@ use App\Models\Pass;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Foresight\Reaching;
+use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Viewing\Offer as CoreOffer;
 
@@ -150,6 +151,9 @@ final readonly class OffersDesk
             $seen["{$row->plan}|{$row->lastsWords}|{$covers}"] = $row->name;
             if ($decider->course->outline->count() > 0 && array_filter($row->opens, static fn (string $count): bool => ! str_starts_with($count, '0 ')) === []) {
                 $findings[] = Sentence::of('{} opens no lesson at all.', $row->name);
+            }
+            if ($row->price !== null && $decider->course->entry === Entry::Invite) {
+                $findings[] = Sentence::of('{} has a price, and is not sold: the course is by invitation only.', $row->name);
             }
             if ($row->price === 0.0 && ! $row->trial && array_filter($rows, static fn (OfferRow $other): bool => ($other->price ?? 0.0) > 0) !== []) {
                 $findings[] = Sentence::of('{} is free, and is no trial, on a course that is sold elsewhere.', $row->name);

@@ -14,6 +14,8 @@ use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Foresight\NewPass;
 use SilentKeep\Core\Foresight\WayIn;
 use SilentKeep\Core\Foresight\WaysIn;
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Viewer;
 
@@ -31,6 +33,9 @@ final readonly class Shop
      */
     public function waysTo(Decider $decider, Viewer $viewer, Course $course, string $item): array
     {
+        if ($decider->course->entry === Entry::Invite) {
+            return [];
+        }
         $ways = (new WaysIn($decider, $decider->prepared->plan->zone))->to($item, $viewer, $this->clock->now());
         $sold = $this->sold($course);
 
@@ -52,7 +57,7 @@ final readonly class Shop
      */
     public function offersOf(Decider $decider, Viewer $viewer, Course $course): array
     {
-        $sold = $this->sold($course);
+        $sold = $decider->course->entry === Entry::Invite ? [] : $this->sold($course);
         $cards = [];
         $outline = $decider->course->outline;
         $standings = $decider->glance($viewer, $this->clock->now())->standings;
@@ -87,7 +92,7 @@ final readonly class Shop
         return $offer->price === 0 || $offer->price === null ? 'free' : number_format($offer->price / 100, $offer->price % 100 === 0 ? 0 : 2).' '.$offer->currency;
     }
 
-    /** The offer, where it can be bought or claimed now: sold, published, of a course that is live, and not over already. */
+    /** The offer, where it can be bought or claimed now: sold, published, of a course that is live and not by invitation only, and not over already. */
     public function onSale(string $key): ?Offer
     {
         $offer = Offer::query()->with('course.liveRevision')->where('key', $key)->whereNotNull('price')->first();
@@ -95,7 +100,7 @@ final readonly class Shop
         $access = $decider?->prepared->plan->offer($key);
         $over = $access !== null && $access->lasts->end($this->clock->now(), $decider->prepared->plan->zone) <= $this->clock->now();
 
-        return $decider !== null && $access !== null && ! $over && $decider->course->state->value === 'live' ? $offer : null;
+        return $decider !== null && $access !== null && ! $over && $decider->course->state === CourseState::Live && $decider->course->entry !== Entry::Invite ? $offer : null;
     }
 
     /** @param  ?string  $item  that was asked for; told of only where its title may be known to visitors */

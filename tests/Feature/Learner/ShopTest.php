@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Learner;
 
+use App\Keep\CourseDocument;
 use App\Models\Look;
 use App\Models\Message;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Models\Revision;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -141,6 +143,19 @@ final class ShopTest extends TestCase
         }
         Offer::query()->where('key', 'tools-only')->update(['price' => null]);
         $this->get('/checkout/tools-only')->assertNotFound();
+    }
+
+    public function test_a_course_by_invitation_only_sells_nothing(): void
+    {
+        $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
+        $document = CourseDocument::fromJson($revision->document);
+        $document->course->entry = 'invite';
+        Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
+
+        $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('offers', []));
+        $this->get('/courses/clinker/l-planes')->assertUnauthorized()->assertInertia(fn (Page $page) => $page->where('offers', []));
+        $this->get('/checkout/tools-only')->assertNotFound();
+        $this->actingAs($this->person('hege'))->get('/keep/offers')->assertSee('is not sold: the course is by invitation only');
     }
 
     public function test_a_sample_that_asks_for_an_account_takes_a_name_and_remembers_that_only_samples_were_looked_at(): void
