@@ -39,14 +39,23 @@ export function CourseSide({ course, here }: CourseSideProps) {
   );
 }
 
+/** More than these are no steps any more, but a road. */
+const MOST_STEPS = 40;
+
 export function Progress({ course }: { course: CourseFrame }) {
   return (
     <>
-      <div className="steps" aria-hidden>
-        {Array.from({ length: course.lessons }, (_, index) => (
-          <i key={index} className={index < course.finished ? 'did' : ''} />
-        ))}
-      </div>
+      {course.lessons > MOST_STEPS ? (
+        <div className="stepsbar" aria-hidden>
+          <i style={{ width: `${(100 * course.finished) / course.lessons}%` }} />
+        </div>
+      ) : (
+        <div className="steps" aria-hidden>
+          {Array.from({ length: course.lessons }, (_, index) => (
+            <i key={index} className={index < course.finished ? 'did' : ''} />
+          ))}
+        </div>
+      )}
       <p className="prog">
         {course.finished} of {counted(course.lessons, 'lesson')} finished
       </p>
