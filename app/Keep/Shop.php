@@ -124,7 +124,7 @@ final readonly class Shop
             itemTitle: $known ? $decider->course->outline->items[$position]->title ?? $item : null,
             free: $offer->price === 0,
             holder: $person?->name,
-            signIn: route('sign-in', ['back' => route('checkout', ['offer' => $offer->key], false)], false),
+            signIn: route('sign-in', ['back' => route('checkout', ['offer' => $offer->key, ...($known ? ['item' => $item] : [])], false)], false),
         );
     }
 }

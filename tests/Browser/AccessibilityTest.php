@@ -4,17 +4,51 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Remote\RemoteWebDriver;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** The axe rules find nothing serious on any main screen. */
 final class AccessibilityTest extends BrowserTestCase
 {
+    /** One for all screens: starting it and signing in takes longer than looking. */
+    private static ?RemoteWebDriver $kept = null;
+
+    private static string $signedIn = '';
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$kept?->quit();
+        self::$kept = null;
+        self::$signedIn = '';
+        parent::tearDownAfterClass();
+    }
+
+    protected function setUp(): void
+    {
+        if (self::$kept === null) {
+            parent::setUp();
+            self::$kept = $this->browser;
+        }
+        $this->browser = self::$kept;
+    }
+
+    protected function tearDown(): void
+    {
+    }
+
+    private function as(string $who): void
+    {
+        if ($who === self::$signedIn) {
+            return;
+        }
+        self::$signedIn = $who;
+        $who === '' ? $this->browser->manage()->deleteAllCookies() : $this->signIn($who);
+    }
+
     #[DataProvider('screens')]
     public function test_a_screen_has_no_serious_violation(string $who, string $path, string $waitFor, ?string $press = null): void
     {
-        if ($who !== '') {
-            $this->signIn($who);
-        }
+        $this->as($who);
         $this->visit($path);
         $this->find($waitFor);
         if ($press !== null) {
@@ -79,11 +113,11 @@ final class AccessibilityTest extends BrowserTestCase
 
     public function test_a_rehearsal_has_no_serious_violation(): void
     {
-        $this->signIn('hege');
+        $this->as('hege');
         $this->visit('/keep/courses/clinker?lens=sightlines&row=l-advanced&who=holder:3:apprentice-pass');
         $this->named('Set in the draft')->click();
         $this->named('Review ')->click();
         $this->waitForText('.publish', 'in the draft');
-        $this->test_a_screen_has_no_serious_violation('', '/keep/courses/clinker/rehearsal', '.publish form');
+        $this->test_a_screen_has_no_serious_violation('hege', '/keep/courses/clinker/rehearsal', '.publish form');
     }
 }

@@ -17,7 +17,7 @@ final class SignInController
     {
         // A page of our own to come back to after signing in, as closed pages link it.
         $back = $request->query('back');
-        if (is_string($back) && preg_match('#^/[A-Za-z0-9_~.%-][A-Za-z0-9_~.%/-]*$#D', $back) === 1) {
+        if (is_string($back) && preg_match('#^/[A-Za-z0-9_~.%-][A-Za-z0-9_~.%/-]*(\?item=[A-Za-z0-9_~.%-]+)?$#D', $back) === 1) {
             $request->session()->put('url.intended', url($back));
         }
 

@@ -66,7 +66,7 @@ export function useWatching(video: HTMLVideoElement | null, watch: WatchCard | n
     let reported = 0;
     const report = (verb: 'played' | 'paused' | 'terminated') => {
       if (played.segments.length > 0 && !done.current) {
-        kept.put(under, sitting.current, statement(verb, learnerAddress(course, item), sitting.current, played.segments, video.currentTime, video.duration));
+        kept.put(under, sitting.current, statement(verb, { id: sitting.current, actor: under, address: learnerAddress(course, item) }, played.segments, video.currentTime, video.duration));
         void flush();
       }
     };

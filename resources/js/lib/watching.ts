@@ -41,9 +41,10 @@ export function frontier(watched: readonly (readonly number[])[]): number {
 
 const VIDEO = 'https://w3id.org/xapi/video';
 
-/** A statement of the video profile of xAPI. Who watches is known to the server from the session alone. */
+/** A statement of the video profile of xAPI. Its actor says nothing to anybody else: who watches is known to the server from the session. */
 export interface Statement {
   id: string;
+  actor: { objectType: 'Agent'; account: { homePage: string; name: string } };
   verb: { id: string };
   object: { id: string; definition: { type: string } };
   result: { extensions: Record<string, number | string> };
@@ -51,11 +52,21 @@ export interface Statement {
   timestamp: string;
 }
 
-export function statement(verb: 'played' | 'paused' | 'terminated', address: string, sitting: string, segments: Segments, at: number, length: number): Statement {
+/** One time that somebody sits before one video. */
+export interface Sitting {
+  id: string;
+  /** A name that means nothing elsewhere. */
+  actor: string;
+  /** Of the lesson. */
+  address: string;
+}
+
+export function statement(verb: 'played' | 'paused' | 'terminated', sitting: Sitting, segments: Segments, at: number, length: number): Statement {
   return {
     id: uuid(),
+    actor: { objectType: 'Agent', account: { homePage: window.location.origin, name: sitting.actor } },
     verb: { id: `${VIDEO}/verbs/${verb}` },
-    object: { id: new URL(address, window.location.origin).href, definition: { type: `${VIDEO}/activity-type/video` } },
+    object: { id: new URL(sitting.address, window.location.origin).href, definition: { type: `${VIDEO}/activity-type/video` } },
     result: {
       extensions: {
         [`${VIDEO}/extensions/time`]: round(at),
@@ -64,7 +75,7 @@ export function statement(verb: 'played' | 'paused' | 'terminated', address: str
     },
     context: {
       contextActivities: { category: [{ id: VIDEO }] },
-      extensions: { [`${VIDEO}/extensions/session-id`]: sitting, [`${VIDEO}/extensions/length`]: round(length) },
+      extensions: { [`${VIDEO}/extensions/session-id`]: sitting.id, [`${VIDEO}/extensions/length`]: round(length) },
     },
     timestamp: new Date().toISOString(),
   };

@@ -135,6 +135,18 @@ final class ShopTest extends TestCase
         return $offers;
     }
 
+    public function test_whoever_has_an_account_signs_in_on_the_way_and_is_back_at_the_checkout_of_that_lesson(): void
+    {
+        $back = '';
+        $this->get('/checkout/tools-only?item=l-planes')->assertInertia(function (Page $page) use (&$back): void {
+            $back = $page->toArray()['props']['signIn'];
+        });
+        self::assertIsString($back);
+        $this->get($back)->assertOk();
+        $this->post('/sign-in', ['email' => 'jonas@alder.test', 'password' => 'larch-and-oak'])->assertRedirect('/checkout/tools-only?item=l-planes');
+        $this->post('/checkout/tools-only', ['item' => 'l-planes'])->assertRedirect('/courses/clinker/l-planes');
+    }
+
     public function test_what_is_not_for_sale_has_no_checkout(): void
     {
         foreach (['taster', 'engine-pass', 'nothing'] as $offer) {
