@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -167,6 +169,65 @@ final class LearnerJourneyTest extends BrowserTestCase
         $this->named('Try again')->sendKeys(Keys::ENTER);
         $this->waitForText('.did', 'Finished');
         $this->assertNoScriptErrors();
+    }
+
+    /** A policy that let the page load no media of its own making once refused every video. */
+    public function test_an_administrator_puts_a_video_in_and_a_learner_plays_it(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker/contents/l-planes');
+        $this->waitForText('.upload', 'Put it in');
+        $input = $this->browser->findElement(WebDriverBy::cssSelector('input[type=file]'));
+        $input->setFileDetector(new LocalFileDetector);
+        $input->sendKeys(dirname(__DIR__, 2).'/database/demo/media/riveting.webm');
+        $this->waitUntil('document.querySelector(".upload input[maxlength]").value === "riveting"');
+        $this->named('Its title')->sendKeys(' by hand');
+        $this->named('Put it in')->click();
+        $this->waitForText('.media-edit', 'video, 46 KB, 00:12');
+        $this->named('Text')->sendKeys(Keys::CONTROL.Keys::END);
+        $this->named('Text')->sendKeys(' **Twice.**');
+        $this->waitForText('.notice-preview strong', 'Twice.');
+        $this->named('Save')->click();
+        $this->waitForText('.flash', 'Saved.');
+        $this->assertNoScriptErrors();
+
+        $this->signIn('eira');
+        $this->visit('/courses/clinker/l-planes');
+        $this->waitForText('.videoline', 'riveting by hand');
+        $this->waitForText('.prose strong', 'Twice.');
+        $this->find('media-play-button')->click();
+        // Nothing depends on it: one may go where one likes.
+        $this->waitUntil('document.querySelector("video").currentTime > 0.5');
+        $this->browser->executeScript('document.querySelector("video").currentTime = 9');
+        $this->waitUntil('!document.querySelector("video").seeking && document.querySelector("video").currentTime >= 9');
+        $this->assertNoScriptErrors();
+    }
+
+    public function test_a_school_says_in_its_own_words_what_is_closed(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/notices?case=no-pass');
+        $this->named('Heading')->sendKeys(Keys::CONTROL.'a');
+        $this->named('Heading')->sendKeys('Come in and see, {nmae}');
+        $this->waitForText('.notice-preview', 'Nothing stands for {nmae}.');
+        $this->named('Save')->click();
+        $this->waitForText('.notice-edit', 'Known are {title}');
+        $this->named('Heading')->sendKeys(Keys::CONTROL.'a');
+        $this->named('Heading')->sendKeys('Come in and see, {name}');
+        $this->waitForText('.notice-preview h2', 'Come in and see, Eira Holm');
+        $this->named('Save')->click();
+        $this->waitForText('.flash', 'Saved.');
+        $this->assertNoScriptErrors();
+
+        $this->signIn('jonas');
+        $this->visit('/courses/clinker/l-planes');
+        $this->waitForText('.notice h1', 'Come in and see, Jonas Wren');
+        $this->signIn('hege');
+        $this->visit('/keep/notices?case=no-pass');
+        $this->named('Back to the usual words')->click();
+        $this->waitForText('[role=dialog]', 'is let go');
+        $this->find('[role=dialog] .modal-acts button:last-child')->click();
+        $this->waitForText('.notice-edit', 'The usual words hold here');
     }
 
     /** @param  list<array{string, string}>  $pages */

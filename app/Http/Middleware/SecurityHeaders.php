@@ -10,8 +10,11 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class SecurityHeaders
 {
-    /** Scripts only from our own files; styles also inline, as the component library sets them on elements. */
-    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'self'";
+    /**
+     * Scripts only from our own files; styles also inline, as the component library sets them on elements; recordings also
+     * such as the page itself holds, whose length is measured before they are sent.
+     */
+    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; media-src 'self' blob:; font-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'self'";
 
     public function handle(Request $request, Closure $next): Response
     {
