@@ -27,6 +27,12 @@ final readonly class ContentDesk
     {
     }
 
+    /** Whether the outline has such an item, be it in the draft alone. */
+    public function has(Course $course, string $item): bool
+    {
+        return $this->sights->decider($course, See::Draft)->course->outline->positionOf($item) !== null;
+    }
+
     /**
      * Null where there is no such item.
      *

@@ -16,7 +16,6 @@ use App\Keep\SightDesk;
 use App\Keep\Vantages\See;
 use App\Keep\Words\RuleWords;
 use App\Models\Course;
-use App\Models\NoticeText;
 
 /** Puts together what an administrator sees of notices. */
 final readonly class NoticeDesk
@@ -83,10 +82,5 @@ final readonly class NoticeDesk
         ]);
 
         return new NoticePreview($words->heading($heading), $words->html($text), array_values(array_unique([...Placeholders::unknownIn($heading), ...Placeholders::unknownIn($text)])));
-    }
-
-    public function text(?Course $course, NoticeCase $case): ?NoticeText
-    {
-        return $this->texts->of($course)[$case->value] ?? null;
     }
 }

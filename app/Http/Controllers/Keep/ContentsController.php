@@ -47,7 +47,7 @@ final readonly class ContentsController
 
     public function save(ContentRequest $request, Course $course, string $item): RedirectResponse
     {
-        $this->there($request, $course, $item);
+        abort_if(! $this->desk->has($course, $item), 404);
         $done = ($this->write)($course, $item, $request->string('text')->toString(), $request->quiz(), $request->filled('board') ? $request->string('board')->toString() : null, $request->integer('version'), self::author($request));
 
         return back()->with('flash', $done ? ['kind' => 'done', 'text' => 'Saved. Whoever it is open to reads it so from now on.', 'lines' => []] : self::MEANWHILE);
@@ -64,7 +64,7 @@ final readonly class ContentsController
 
     public function keep(MediumRequest $request, Course $course, string $item): RedirectResponse
     {
-        $this->there($request, $course, $item);
+        abort_if(! $this->desk->has($course, $item), 404);
         $file = $request->file('file');
         assert($file instanceof UploadedFile);
         $medium = ($this->media)($course, $item, $file, $request->string('title')->trim()->toString(), $request->filled('seconds') ? $request->float('seconds') : null, self::author($request));
@@ -86,11 +86,6 @@ final readonly class ContentsController
         abort_if(! $this->media->takeOut($course, $item, $medium, self::author($request)), 404);
 
         return back()->with('flash', ['kind' => 'done', 'text' => 'It is taken out.', 'lines' => []]);
-    }
-
-    private function there(Request $request, Course $course, string $item): void
-    {
-        abort_if($this->desk->page($course, $item, WhoLooks::bearer($request), true)?->open === null, 404);
     }
 
     private static function author(Request $request): Person
