@@ -10,6 +10,7 @@ use App\Models\Medium;
 use App\Models\Person;
 use App\Models\WatchRecord;
 use Psr\Clock\ClockInterface;
+use SilentKeep\Core\Watching\Watch;
 
 /** Notes that somebody has opened a lesson whose video is to be watched: from then on time counts. */
 final readonly class OpenWatch
@@ -34,7 +35,7 @@ final readonly class OpenWatch
         $now = $this->clock->now()->getTimestamp();
         $record = WatchRecord::query()->firstOrCreate(
             ['person_id' => $person->id, 'medium_id' => $medium->id],
-            ['course_id' => $medium->course_id, 'item_key' => $medium->item_key, 'length' => $medium->seconds, 'played' => '', 'credited' => 0.0, 'opened_at' => $now, 'heard_at' => $now],
+            ['course_id' => $medium->course_id, 'item_key' => $medium->item_key, 'length' => $medium->seconds, 'played' => '', 'spare' => Watch::MARGIN, 'heard_at' => $now],
         );
         if ($now - $record->heard_at->getTimestamp() > Watching::AWAY) {
             Watching::record(Watching::of($record)->reopened($now), $record);

@@ -17,8 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $medium_id
  * @property float $length of the video, in seconds
  * @property string $played as the video profile of xAPI writes segments
- * @property float $credited seconds of coverage that were credited in all
- * @property \DateTimeImmutable $opened_at first time
+ * @property float $spare seconds of the margin of reports that are left
  * @property \DateTimeImmutable $heard_at of the last report, or opening
  */
 final class WatchRecord extends Model
@@ -29,5 +28,5 @@ final class WatchRecord extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['length' => 'float', 'credited' => 'float', 'opened_at' => UtcInstant::class, 'heard_at' => UtcInstant::class];
+    protected $casts = ['length' => 'float', 'spare' => 'float', 'heard_at' => UtcInstant::class];
 }

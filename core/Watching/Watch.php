@@ -7,9 +7,9 @@ namespace SilentKeep\Core\Watching;
 /**
  * One viewer watching one video, as the server believes it.
  *
- * A report credits no more new coverage than the real time since the last report (or since the lesson was
- * opened) times the fastest allowed speed, plus a margin; and all reports together no more than the real time
- * since the lesson was first opened allows. The second keeps a burst of reports from adding up their margins.
+ * A report credits no more new coverage than the real time since the last report (or since the lesson was opened) times
+ * the fastest allowed speed, plus a margin. What of the margin was used comes back only as time passes that was not
+ * credited: a burst of reports has one margin together, whenever it comes.
  */
 final readonly class Watch
 {
@@ -17,53 +17,50 @@ final readonly class Watch
     public const MARGIN = 3.0;
 
     /**
-     * @param  int  $openedAt  instant at which the lesson was first opened
      * @param  int  $heardAt  instant of the last report, or of the last opening of the lesson
-     * @param  float  $credited  seconds of new coverage credited so far
+     * @param  float  $spare  seconds of the margin that are left, from 0 to the whole
      */
-    private function __construct(public Coverage $coverage, public int $openedAt, public int $heardAt, public float $credited)
+    private function __construct(public Coverage $coverage, public int $heardAt, public float $spare)
     {
     }
 
+    /** The lesson is opened for the first time. */
     public static function opened(Coverage $coverage, int $at): self
     {
-        return new self($coverage, $at, $at, 0.0);
+        return new self($coverage, $at, self::MARGIN);
     }
 
     /**
      * As it was kept.
      *
-     * @param  int  $openedAt  instant
      * @param  int  $heardAt  instant
-     * @param  float  $credited  seconds
+     * @param  float  $spare  seconds
      */
-    public static function kept(Coverage $coverage, int $openedAt, int $heardAt, float $credited): self
+    public static function kept(Coverage $coverage, int $heardAt, float $spare): self
     {
-        return new self($coverage, $openedAt, $heardAt, $credited);
+        return new self($coverage, $heardAt, $spare);
     }
 
     /** The lesson is opened again: the time away was not spent watching. */
     public function reopened(int $at): self
     {
-        return new self($this->coverage, $this->openedAt, max($this->heardAt, $at), $this->credited);
+        return new self($this->coverage, max($this->heardAt, $at), $this->spare);
     }
 
     /**
-     * @param  int  $at  when the report came in, by the server's clock; one from before the last counts as no time
+     * @param  int  $at  when the report came in, by the server's clock; one from before the last brings nothing
      * @param  float  $fastest  speed at which the player may run, 1 being that of life
      */
     public function report(PlayedSegments $played, int $at, float $fastest): self
     {
-        $sinceLast = max(0, $at - $this->heardAt) * $fastest + self::MARGIN;
-        $inAll = max(0, $at - $this->openedAt) * $fastest + self::MARGIN - $this->credited;
-        $coverage = $this->coverage->with($played, max(0.0, min($sinceLast, $inAll)));
+        if ($at < $this->heardAt) {
+            return $this;
+        }
+        $allowed = ($at - $this->heardAt) * $fastest + $this->spare;
+        $coverage = $this->coverage->with($played, $allowed);
+        $taken = $coverage->seconds() - $this->coverage->seconds();
 
-        return new self(
-            $coverage,
-            $this->openedAt,
-            max($this->heardAt, $at),
-            $this->credited + $coverage->seconds() - $this->coverage->seconds(),
-        );
+        return new self($coverage, $at, max(0.0, min(self::MARGIN, $allowed - $taken)));
     }
 
     public function isFinished(float $share): bool

@@ -44,8 +44,7 @@ return new class extends Migration
             $table->foreignId('medium_id')->constrained('media')->cascadeOnDelete();
             $table->double('length')->comment('of the video, in seconds');
             $table->text('played')->comment('what was watched, as the video profile of xAPI writes segments');
-            $table->double('credited')->comment('seconds of coverage that were credited in all');
-            $table->dateTime('opened_at')->comment('first time');
+            $table->double('spare')->comment('seconds of the margin of reports that are left');
             $table->dateTime('heard_at')->comment('of the last report, or opening');
             $table->unique(['person_id', 'medium_id']);
         });

@@ -67,7 +67,7 @@ final class TrialsTest extends TestCase
         $video = Medium::query()->where('item_key', 'l-steam')->firstOrFail();
         foreach ([$solveig, $this->person('ragna')->id] as $person) {
             QuizTry::query()->create(['person_id' => $person, 'course_id' => $video->course_id, 'item_key' => 'l-timber', 'score' => 1.0, 'answers' => [], 'tried_at' => now()]);
-            WatchRecord::query()->create(['person_id' => $person, 'course_id' => $video->course_id, 'item_key' => 'l-steam', 'medium_id' => $video->id, 'length' => 16.0, 'played' => '0[.]5', 'credited' => 5.0, 'opened_at' => 0, 'heard_at' => 0]);
+            WatchRecord::query()->create(['person_id' => $person, 'course_id' => $video->course_id, 'item_key' => 'l-steam', 'medium_id' => $video->id, 'length' => 16.0, 'played' => '0[.]5', 'spare' => 3.0, 'heard_at' => 0]);
         }
         $this->endTrials('2026-03-10T12:00:00Z');
         $this->endTrials('2026-03-18T12:00:00Z');

@@ -22,7 +22,7 @@ final readonly class Watching
 
     public static function of(WatchRecord $record): Watch
     {
-        return Watch::kept(self::coverage($record), $record->opened_at->getTimestamp(), $record->heard_at->getTimestamp(), $record->credited);
+        return Watch::kept(self::coverage($record), $record->heard_at->getTimestamp(), $record->spare);
     }
 
     private static function coverage(WatchRecord $record): Coverage
@@ -32,7 +32,7 @@ final readonly class Watching
 
     public static function record(Watch $watch, WatchRecord $record): void
     {
-        $record->update(['played' => $watch->coverage->toText(), 'credited' => $watch->credited, 'heard_at' => $watch->heardAt]);
+        $record->update(['played' => $watch->coverage->toText(), 'spare' => $watch->spare, 'heard_at' => $watch->heardAt]);
     }
 
     /** @param  ?WatchRecord  $record  null: it was never opened by them */

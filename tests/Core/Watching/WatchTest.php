@@ -89,6 +89,40 @@ final class WatchTest extends TestCase
         self::assertEqualsWithDelta(3.0, $watch->coverage->seconds(), 1e-9);
     }
 
+    /** Time that has long gone by is no credit for a burst: it once was, as all reports together were held against the first opening. */
+    public function test_a_burst_a_day_later_has_one_margin_too(): void
+    {
+        $watch = self::watch()->reopened(1000 + 86_400);
+        for ($n = 0; $n < 50; $n++) {
+            $watch = $watch->report(PlayedSegments::parse('0[.]100'), 1000 + 86_400, 2.0);
+        }
+
+        self::assertEqualsWithDelta(3.0, $watch->coverage->seconds(), 1e-9);
+    }
+
+    public function test_the_margin_comes_back_as_time_passes_that_was_not_credited(): void
+    {
+        $burst = self::watch()->report(PlayedSegments::parse('0[.]100'), 1000, 1.0);
+        self::assertEqualsWithDelta(0.0, $burst->spare, 1e-9);
+        self::assertEqualsWithDelta(2.0, $burst->report(PlayedSegments::parse(''), 1002, 1.0)->spare, 1e-9);
+        self::assertEqualsWithDelta(3.0, $burst->report(PlayedSegments::parse(''), 1060, 1.0)->spare, 1e-9);
+    }
+
+    /** However reports come: in all no more than real time and one margin. */
+    public function test_no_row_of_reports_gets_more_than_time_and_one_margin(): void
+    {
+        mt_srand(12);
+        for ($row = 0; $row < 200; $row++) {
+            $watch = self::watch();
+            $at = 1000;
+            for ($n = 0; $n < 20; $n++) {
+                $at += mt_rand(0, 3) === 0 ? mt_rand(0, 9) : 0;
+                $watch = $watch->report(PlayedSegments::parse('0[.]'.mt_rand(1, 120)), $at, 1.5);
+                self::assertLessThanOrEqual(($at - 1000) * 1.5 + Watch::MARGIN + 1e-9, $watch->coverage->seconds());
+            }
+        }
+    }
+
     public function test_time_away_is_not_time_watched(): void
     {
         $watch = self::watch()->reopened(1000 + 86_400)->report(PlayedSegments::parse('0[.]100'), 1000 + 86_405, 1.0);
@@ -153,7 +187,7 @@ final class WatchTest extends TestCase
     public function test_a_watch_that_was_kept_goes_on_as_if_it_never_had_been(): void
     {
         $watch = self::watch()->report(PlayedSegments::parse('0[.]10'), 1010, 1.0);
-        $kept = Watch::kept($watch->coverage, $watch->openedAt, $watch->heardAt, $watch->credited);
+        $kept = Watch::kept($watch->coverage, $watch->heardAt, $watch->spare);
 
         self::assertEquals($watch->report(PlayedSegments::parse('0[.]90'), 1030, 1.5), $kept->report(PlayedSegments::parse('0[.]90'), 1030, 1.5));
     }

@@ -93,6 +93,17 @@ final class WatchingTest extends TestCase
         self::assertFalse($this->isFinished());
     }
 
+    public function test_a_burst_of_requests_a_day_later_does_not_unlock(): void
+    {
+        $this->get(self::LESSON);
+        $this->later(86_400);
+        $this->get(self::LESSON);
+        foreach (range(1, 20) as $_) {
+            $this->report('0[.]16')->assertJson(['finished' => false, 'played' => [[0, 3]]]);
+        }
+        self::assertFalse($this->isFinished());
+    }
+
     public function test_skipping_to_the_end_counts_what_was_played_alone(): void
     {
         $this->get(self::LESSON);
