@@ -95,7 +95,10 @@ return new class extends Migration
             Schema::dropIfExists($table);
         }
         Schema::table('contents', fn (Blueprint $table) => $table->dropColumn(['quiz', 'board', 'version']));
-        Schema::table('people', fn (Blueprint $table) => $table->dropColumn('calendar_token'));
+        Schema::table('people', function (Blueprint $table): void {
+            $table->dropUnique(['calendar_token']);
+            $table->dropColumn('calendar_token');
+        });
         Schema::table('courses', fn (Blueprint $table) => $table->dropColumn('about'));
     }
 };

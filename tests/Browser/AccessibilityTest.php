@@ -10,6 +10,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** The axe rules find nothing serious on any main screen. */
 final class AccessibilityTest extends BrowserTestCase
 {
+    use RunsAxe;
+
     /** One for all screens: starting it and signing in takes longer than looking. */
     private static ?RemoteWebDriver $kept = null;
 
@@ -56,18 +58,7 @@ final class AccessibilityTest extends BrowserTestCase
             $this->type($press);
             $this->find('[role=dialog]');
         }
-        // What fades in has arrived.
-        usleep(500_000);
-        $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        $found = $this->browser->executeAsyncScript(<<<'JS'
-            const done = arguments[arguments.length - 1];
-            axe.run(document, { resultTypes: ['violations'] }).then(
-                ({ violations }) => done(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.slice(0, 4).map(({ html }) => html.slice(0, 160)).join(' | ')}`)),
-                (error) => done([String(error)]),
-            );
-            JS);
-
-        self::assertSame([], $found);
+        $this->assertNothingSerious($path);
     }
 
     /** @return array<string, array{0: string, 1: string, 2: string, 3?: string}> */

@@ -13,6 +13,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** The learner's side: finding one's way in, looking as a guest or with somebody, watching, and a pass that ends. */
 final class LearnerJourneyTest extends BrowserTestCase
 {
+    use RunsAxe;
+
     public function test_a_visitor_looks_at_a_sample_meets_a_closed_door_buys_and_is_back_at_the_lesson(): void
     {
         $this->visit('/');
@@ -232,7 +234,7 @@ final class LearnerJourneyTest extends BrowserTestCase
 
     /** @param  list<array{string, string}>  $pages */
     #[DataProvider('narrow')]
-    public function test_at_390_pixels_nothing_lies_beyond_the_edge(string $who, array $pages): void
+    public function test_at_390_pixels_nothing_lies_beyond_the_edge_and_nothing_is_hard_to_reach(string $who, array $pages): void
     {
         (new ChromeDevToolsDriver($this->browser))->execute('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => true]);
         if ($who !== '') {
@@ -242,6 +244,7 @@ final class LearnerJourneyTest extends BrowserTestCase
             $this->visit($path);
             $this->find($waitFor);
             self::assertLessThanOrEqual(390, $this->browser->executeScript('return document.documentElement.scrollWidth'), $path);
+            $this->assertNothingSerious($path);
         }
     }
 

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** Looks at the page that is open with the rules of axe. */
+trait RunsAxe
+{
+    private function assertNothingSerious(string $where): void
+    {
+        // What fades in has arrived.
+        usleep(500_000);
+        $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $found = $this->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { resultTypes: ['violations'] }).then(
+                ({ violations }) => done(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.slice(0, 4).map(({ html }) => html.slice(0, 160)).join(' | ')}`)),
+                (error) => done([String(error)]),
+            );
+            JS);
+
+        self::assertSame([], $found, $where);
+    }
+}
