@@ -11,6 +11,7 @@ use App\Http\Pages\Keep\HeldPass;
 use App\Http\Pages\Keep\HistoryLine;
 use App\Http\Pages\Keep\LabelLine;
 use App\Http\Pages\Keep\PersonPage;
+use App\Keep\Learning\UnderWay;
 use App\Keep\SchoolClock;
 use App\Keep\SchoolOf;
 use App\Models\Activity;
@@ -28,7 +29,7 @@ final readonly class PersonDesk
     /** Lines of history that are told. */
     private const HISTORY = 300;
 
-    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private HistoryWords $history)
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private HistoryWords $history, private UnderWay $underWay)
     {
     }
 
@@ -125,11 +126,12 @@ final readonly class PersonDesk
         foreach (Completion::query()->where('person_id', $person->id)->orderBy('completed_at')->get() as $completion) {
             $done[$completion->course_id][$completion->item_key] = $completion->completed_at->getTimestamp();
         }
+        $begun = $this->underWay->of($person, $done);
         $progress = [];
-        foreach (array_values(array_unique([...$courses, ...array_keys($done)])) as $course) {
+        foreach (array_values(array_unique([...$courses, ...array_keys($done), ...array_keys($begun)])) as $course) {
             $finished = array_intersect_key($done[$course] ?? [], array_flip($this->shelf->lessons($course)));
             $last = $finished === [] ? null : $this->shelf->itemTitle($course, (string) array_search(max($finished), $finished, true)).', '.$this->clock->words(max($finished));
-            $progress[] = new CourseProgress($this->courseKey($course), $this->shelf->title($course), count($finished), count($this->shelf->lessons($course)), $last);
+            $progress[] = new CourseProgress($this->courseKey($course), $this->shelf->title($course), count($finished), count($this->shelf->lessons($course)), $last, $begun[$course] ?? []);
         }
 
         return $progress;

@@ -164,6 +164,7 @@ export interface CourseProgress {
   finished: number;
   lessons: number;
   last: string | null;
+  begun: string[];
 }
 
 export interface CourseRow {
