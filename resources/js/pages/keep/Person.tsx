@@ -142,9 +142,7 @@ export default function Person(page: PersonPage) {
                       {one.finished} of {one.lessons} lessons{one.last === null ? '' : ` · last ${one.last}`}
                     </span>
                     {one.begun.map((line) => (
-                      <span key={line} className="begun">
-                        {line}
-                      </span>
+                      <span key={line}>{line}</span>
                     ))}
                     <Link href={withQuery(keepAddress(one.course), { lens: 'sightlines', v: [`person:${id}`] })}>See it as they do</Link>
                   </li>
