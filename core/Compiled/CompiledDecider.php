@@ -24,14 +24,15 @@ final readonly class CompiledDecider
 {
     public CompiledCourse $compiled;
 
-    public function __construct(Plan $plan, public Course $course)
+    /** @param  ?PreparedCourse  $prepared  of just these, where it is there already */
+    public function __construct(Plan $plan, public Course $course, ?PreparedCourse $prepared = null)
     {
-        $this->compiled = new CompiledCourse(new PreparedCourse($plan, $course));
+        $this->compiled = new CompiledCourse($prepared ?? new PreparedCourse($plan, $course));
     }
 
     public static function of(PreparedCourse $prepared): self
     {
-        return new self($prepared->plan, $prepared->course);
+        return new self($prepared->plan, $prepared->course, $prepared);
     }
 
     public function viewer(Viewer $viewer, int $asOf): ViewerMasks

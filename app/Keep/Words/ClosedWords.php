@@ -16,8 +16,24 @@ use SilentKeep\Core\Viewing\Pass;
 /** What a learner is told of a closed item. It names no item that this viewer may not know of. */
 final readonly class ClosedWords
 {
+    /** @var \ArrayObject<int, string> instants in words: a course names the same few of them hundreds of times */
+    private \ArrayObject $said;
+
     public function __construct(private Decider $decider, private Glance $glance, private SchoolClock $clock)
     {
+        /** @var \ArrayObject<int, string> $said */
+        $said = new \ArrayObject;
+        $this->said = $said;
+    }
+
+    private function instant(int $instant): string
+    {
+        return $this->said[$instant] ??= $this->clock->words($instant);
+    }
+
+    private function date(int $instant): string
+    {
+        return strstr($this->instant($instant), ',', true) ?: $this->instant($instant);
     }
 
     /** A few words beside a title. */
@@ -29,7 +45,7 @@ final readonly class ClosedWords
         $why = $decision->why;
 
         return match (true) {
-            $opens !== null && $decision->next?->state === State::Open => Sentence::of('Opens '.$this->clock->words($opens)),
+            $opens !== null && $decision->next?->state === State::Open => Sentence::of('Opens '.$this->instant($opens)),
             in_array(Reason::Tier, $why, true) => Sentence::of($this->forTiers($position)),
             in_array(Reason::NotInPass, $why, true) => Sentence::of('Not part of your pass'),
             in_array(Reason::NotForYou, $why, true) => Sentence::of('Not meant for you'),
@@ -37,9 +53,9 @@ final readonly class ClosedWords
             in_array(Reason::Held, $why, true) => Sentence::of('Opens when the school hands it to you'),
             in_array(Reason::Stuck, $why, true) => Sentence::of('Waits for something that does not open for you'),
             $opens !== null && in_array(Reason::Progress, $why, true) => $first === []
-                ? Sentence::of('From '.$this->clock->date($opens))
-                : Sentence::of('From '.$this->clock->date($opens).', once {} is finished', $first[0]),
-            $opens !== null => Sentence::of('Opens '.$this->clock->words($opens)),
+                ? Sentence::of('From '.$this->date($opens))
+                : Sentence::of('From '.$this->date($opens).', once {} is finished', $first[0]),
+            $opens !== null => Sentence::of('Opens '.$this->instant($opens)),
             in_array(Reason::Progress, $why, true) => $first === [] ? Sentence::of('Something else comes first') : Sentence::of('Finish {} first', $first[0]),
             default => Sentence::of($this->plain($why[0] ?? null)),
         };
@@ -50,7 +66,7 @@ final readonly class ClosedWords
     {
         $opens = $this->opening($decision);
 
-        return $opens === null ? null : Sentence::of('From '.$this->clock->date($opens));
+        return $opens === null ? null : Sentence::of('From '.$this->date($opens));
     }
 
     /** Heading and explanation of the notice that stands in the item's place. */
@@ -74,7 +90,7 @@ final readonly class ClosedWords
             $has(Reason::PassEnded) => ['Your pass has ended', Sentence::of('What you have finished is still recorded.')],
             $has(Reason::PassPaused) => ['Your pass is paused', Sentence::of('It opens {} again when it is taken up.', $title)],
             $has(Reason::PassRevoked) => ['Your pass was withdrawn', Sentence::of('Ask the school if you think this is a mistake.')],
-            $has(Reason::PassNotStarted) => ['Your pass has not begun', Sentence::of($opens === null ? 'It begins later.' : 'It begins '.$this->clock->words($opens).', '.$this->clock->zoneName().'.')],
+            $has(Reason::PassNotStarted) => ['Your pass has not begun', Sentence::of($opens === null ? 'It begins later.' : 'It begins '.$this->instant($opens).', '.$this->clock->zoneName().'.')],
             $has(Reason::CourseNotOpen) => ['The course has not begun', Sentence::of('It opens '.$this->courseDate(true).'.')],
             $has(Reason::CourseOver) => ['The course is over', Sentence::of('It closed '.$this->courseDate(false).'.')],
             $has(Reason::CourseRetired) => ['The course is over', Sentence::of('It is not given any more.')],
@@ -84,9 +100,9 @@ final readonly class ClosedWords
             $has(Reason::Held) => ['{} is handed out by the school', Sentence::of('It opens for you when somebody at the school hands it to you.')],
             $has(Reason::Stuck) => ['{} does not open for you', Sentence::of('It waits for something that your pass does not open. Please tell the school.')],
             $opens !== null && $has(Reason::Progress) => ['{} is not open yet', $first === []
-                ? Sentence::of('It opens '.$this->clock->words($opens).', '.$this->clock->zoneName().', once what comes first is finished.')
-                : Sentence::of('It opens '.$this->clock->words($opens).', '.$this->clock->zoneName().', once {} is finished.', $first[0])],
-            $opens !== null => ['{} is not open yet', Sentence::of('It opens '.$this->clock->words($opens).', '.$this->clock->zoneName().'.')],
+                ? Sentence::of('It opens '.$this->instant($opens).', '.$this->clock->zoneName().', once what comes first is finished.')
+                : Sentence::of('It opens '.$this->instant($opens).', '.$this->clock->zoneName().', once {} is finished.', $first[0])],
+            $opens !== null => ['{} is not open yet', Sentence::of('It opens '.$this->instant($opens).', '.$this->clock->zoneName().'.')],
             $has(Reason::Progress) => ['Something comes before {}', $first === [] ? Sentence::of('Finish what comes first.') : $this->finishAll($first)],
             default => ['{} is closed', Sentence::of($this->plain($why[0] ?? null).'.')],
         };
@@ -103,7 +119,7 @@ final readonly class ClosedWords
 
         return [
             'title' => $this->decider->course->outline->items[$position]->title ?? $decision->item,
-            'opens' => $opens === null ? '' : $this->clock->words($opens).', '.$this->clock->zoneName(),
+            'opens' => $opens === null ? '' : $this->instant($opens).', '.$this->clock->zoneName(),
             'first' => RuleWords::enumeration($this->toFinish($position), 'and'),
             'tiers' => $tiers === [] ? '' : RuleWords::enumeration($tiers, 'or'),
         ];
@@ -163,14 +179,14 @@ final readonly class ClosedWords
     {
         $closing = $this->glance->nearestPass($position)?->schedule->closing[$position];
 
-        return $closing === null || $closing === Instant::NEVER ? 'Closed' : 'Closed '.$this->clock->words($closing);
+        return $closing === null || $closing === Instant::NEVER ? 'Closed' : 'Closed '.$this->instant($closing);
     }
 
     private function courseDate(bool $opening): string
     {
         $instant = $opening ? $this->decider->course->opens : $this->decider->course->closes;
 
-        return $instant === null ? '' : $this->clock->words($instant).', '.$this->clock->zoneName();
+        return $instant === null ? '' : $this->instant($instant).', '.$this->clock->zoneName();
     }
 
     private function plain(?Reason $reason): string
