@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Learner;
 
 use App\Actions\ActOnPeople;
 use App\Actions\OpenAccount;
+use App\Http\WhoLooks;
 use App\Keep\People\CannotAct;
 use App\Keep\People\ChosenPeople;
 use App\Keep\People\PeopleActs;
@@ -31,13 +32,13 @@ final readonly class CheckoutController
     {
         $item = $request->query('item');
 
-        return Inertia::render('learner/Checkout', get_object_vars($this->shop->checkout($this->offer($offer), is_string($item) ? $item : null, self::person($request))));
+        return Inertia::render('learner/Checkout', get_object_vars($this->shop->checkout($this->offer($offer), is_string($item) ? $item : null, WhoLooks::person($request))));
     }
 
     public function buy(Request $request, string $offer, PeopleActs $acts, ActOnPeople $actOn, OpenAccount $open): RedirectResponse
     {
         $offer = $this->offer($offer);
-        $person = self::person($request) ?? $this->account($request, $open, "by buying {$offer->name}");
+        $person = WhoLooks::person($request) ?? $this->account($request, $open, "by buying {$offer->name}");
         try {
             $actOn($acts->bought($offer), ChosenPeople::named([$person->id]), $person);
         } catch (CannotAct $e) {
@@ -52,7 +53,7 @@ final readonly class CheckoutController
     /** For a sample that asks for an account first: a name and an address. */
     public function look(Request $request, Course $course, string $item, OpenAccount $open): RedirectResponse
     {
-        if (self::person($request) === null) {
+        if (WhoLooks::person($request) === null) {
             $this->account($request, $open, 'to look at a sample');
         }
 
@@ -78,12 +79,5 @@ final readonly class CheckoutController
     private function offer(string $key): Offer
     {
         return $this->shop->onSale($key) ?? abort(404);
-    }
-
-    private static function person(Request $request): ?Person
-    {
-        $person = $request->user();
-
-        return $person instanceof Person ? $person : null;
     }
 }
