@@ -23,8 +23,17 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?Process $server = null;
 
+    /**
+     * The instant at which the school is loaded, the same on whatever day the tests run; TESTS_AT names another. It lies
+     * ahead of the machine's own clock, by which the browser forgets cookies.
+     */
+    private const LOADED_AT = '2037-03-10T10:30:00Z';
+
     /** Seconds by which the clock of the application goes ahead. */
     private static int $ahead = 0;
+
+    /** The same as the school was loaded. */
+    private static int $aheadAtFirst = 0;
 
     private static ?Process $driver = null;
 
@@ -43,9 +52,9 @@ abstract class BrowserTestCase extends TestCase
     {
         self::$folder = sys_get_temp_dir().'/silent-keep-'.bin2hex(random_bytes(6));
         mkdir(self::$folder);
-        self::$ahead = 0;
+        self::$loadedAt = (int) strtotime(getenv('TESTS_AT') ?: self::LOADED_AT);
+        self::$ahead = self::$aheadAtFirst = self::$loadedAt - time();
         touch(self::$folder.'/school.sqlite');
-        self::$loadedAt = time();
         self::artisan('migrate', '--force');
         self::artisan('keep:demo');
 
@@ -57,10 +66,10 @@ abstract class BrowserTestCase extends TestCase
         self::$driver = self::start(['chromedriver', "--port={$port}", '--log-level=OFF'], $port);
     }
 
-    /** Starts the server again as if it were so many days later. */
+    /** Starts the server again as if it were so many days after the school was loaded. */
     protected static function moveTheClock(int $days): void
     {
-        self::startAhead($days * 86400);
+        self::startAhead(self::$aheadAtFirst + $days * 86400);
     }
 
     /** Starts the server again as if it were that instant now. */

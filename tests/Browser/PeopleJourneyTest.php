@@ -48,7 +48,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->waitForText('.listhead', '1 person');
         $this->named('Alva Ness')->click();
         $this->waitForText('.pass-active', 'Shed trial');
-        $end = (new \DateTimeImmutable('now'))->setTimezone(new \DateTimeZone('Europe/Oslo'))->modify('+10 days');
+        $end = (new \DateTimeImmutable('@'.self::$loadedAt))->setTimezone(new \DateTimeZone('Europe/Oslo'))->modify('+10 days');
         $this->waitForText('.pass-active', 'to '.$end->format('D j M'));
         $this->assertNoScriptErrors();
 
@@ -61,8 +61,9 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->visit('/keep/courses/clinker/stand-in/view/l-planes?v[]=person:'.$this->idOf('alva'));
         $this->waitForText('.notice', 'Your pass has ended');
         self::moveTheClock(18);
-        self::assertStringContainsString('erased alva@alder.test', self::artisan('keep:end-trials'));
-        self::assertStringContainsString('kept eira@alder.test', self::artisan('keep:end-trials', '--dry-run').self::artisan('keep:end-trials').'kept eira@alder.test');
+        $ended = self::artisan('keep:end-trials');
+        self::assertStringContainsString('erased alva@alder.test', $ended);
+        self::assertStringContainsString('kept eira@alder.test', $ended);
         $this->visit('/keep/people/'.$this->idOf('alva'));
         $this->waitForText('.happened', 'was erased');
         self::moveTheClock(0);

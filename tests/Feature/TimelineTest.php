@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 final class TimelineTest extends TestCase
@@ -52,10 +53,29 @@ final class TimelineTest extends TestCase
             'Here: Mon 9 Mar, 09:00 becomes Wed 11 Mar, 09:00.',
             'Hanging planks follows: Mon 16 Mar, 09:00 becomes Mon 23 Mar, 09:00.',
         ], $this->dates('holder:8:apprentice-pass', ['items' => ['m-tools'], 'rule' => 'after_start', 'days' => 9, 'time' => '09:00']));
-        self::assertSame([], $this->dates('holder:8:apprentice-pass', ['items' => ['m-tools'], 'rule' => 'after_start', 'days' => 7, 'time' => '09:00']));
+        self::assertSame(['Here: still Mon 9 Mar, 09:00.'], $this->dates('holder:8:apprentice-pass', ['items' => ['m-tools'], 'rule' => 'after_start', 'days' => 7, 'time' => '09:00']));
         self::assertSame(['Here: Mon 9 Mar, 09:00 becomes never.'], $this->dates('holder:8:apprentice-pass', ['items' => ['m-tools'], 'rule' => 'held']));
         // Nothing was saved by asking.
         $this->assertDatabaseCount('drafts', 0);
+    }
+
+    /** @return iterable<string, array{int, int, string}> day of the pass on Tue 10 March, days of the rule, what is said */
+    public static function openingsThatWaitForAMonday(): iterable
+    {
+        yield 'joined on a Monday, two days more: the Monday after' => [2, 9, 'Here: Mon 16 Mar, 09:00 becomes Mon 23 Mar, 09:00.'];
+        yield 'joined on a Sunday, two days more' => [3, 9, 'Here: Mon 16 Mar, 09:00 becomes Mon 23 Mar, 09:00.'];
+        yield 'joined on a Saturday, two days more: the same Monday' => [4, 9, 'Here: still Mon 16 Mar, 09:00.'];
+        yield 'joined on a Friday, two days more: the same Monday' => [5, 9, 'Here: still Mon 16 Mar, 09:00.'];
+        yield 'joined on a Tuesday, two days more: the same Monday' => [8, 9, 'Here: still Mon 16 Mar, 09:00.'];
+        yield 'seven days more are always one Monday more' => [4, 14, 'Here: Mon 16 Mar, 09:00 becomes Mon 23 Mar, 09:00.'];
+    }
+
+    #[DataProvider('openingsThatWaitForAMonday')]
+    public function test_a_drag_of_an_opening_that_waits_for_a_weekday_says_so_where_no_date_changes(int $day, int $days, string $said): void
+    {
+        $rule = ['items' => ['m-tools'], 'rule' => 'after_start', 'time' => '09:00', 'weekday' => 1];
+        $this->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'opens', 'plan' => 'weekly', ...$rule, 'days' => 7])->assertSessionHasNoErrors();
+        self::assertSame($said, $this->dates("holder:{$day}:apprentice-pass", [...$rule, 'days' => $days])[0]);
     }
 
     public function test_what_makes_no_sense_is_refused(): void

@@ -28,7 +28,7 @@ final readonly class Openings
     /**
      * @param  SeenFrom  $then  the same viewer as seen by the rules after
      * @param  list<string>  $edited  keys of the rows that are set
-     * @return list<Sentence> those first; what moves only with what it stands in is left out
+     * @return list<Sentence> those first, moved or not; what moves only with what it stands in is left out
      */
     public function moved(Decider $before, SeenFrom $seen, Decider $after, SeenFrom $then, array $edited): array
     {
@@ -39,11 +39,14 @@ final readonly class Openings
         foreach ($outline->items as $position => $item) {
             $was = $old[$item->key] ?? null;
             $becomes = $new[$item->key] ?? Instant::NEVER;
-            if ($was === null || $was === $becomes) {
+            if ($was === null) {
                 continue;
             }
             if (in_array($item->key, $edited, true)) {
-                $here[] = Sentence::of('Here: {} becomes {}.', $this->words($was), $this->words($becomes));
+                // A rule that waits for a weekday may come out at the same date as before.
+                $here[] = $was === $becomes ? Sentence::of('Here: still {}.', $this->words($was)) : Sentence::of('Here: {} becomes {}.', $this->words($was), $this->words($becomes));
+            } elseif ($was === $becomes) {
+                continue;
             } elseif (! self::movesAlong($outline, $position, $old, $new)) {
                 $follow[] = Sentence::of(($item->title ?? $item->key).' follows: {} becomes {}.', $this->words($was), $this->words($becomes));
             }

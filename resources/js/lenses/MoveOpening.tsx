@@ -19,6 +19,9 @@ export interface MovedRule {
   since: number | null;
 }
 
+/** From Monday, as rules count them. */
+const WEEKDAYS = ['Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays', 'Sundays'];
+
 /** The same rule so many days later. */
 export function movedBy({ rule, opens, since }: MovedRule, days: number, time: SchoolTime) {
   if (rule?.rule === 'on' && rule.at !== null) {
@@ -101,6 +104,7 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
               <>
                 <NumberInput aria-label="Days" size="xs" w={72} min={0} allowDecimal={false} data-autofocus value={next.days ?? 0} onChange={(value) => value !== '' && onDays(days + Number(value) - (next.days ?? 0))} />{' '}
                 {next.days === 1 ? 'day' : 'days'} {next.rule === 'after_previous' ? 'after the one before' : 'after joining'}
+                {next.weekday === null ? '' : `, on ${WEEKDAYS[next.weekday - 1] ?? ''}`}
                 {next.time === null ? '' : `, ${next.time}`}
               </>
             )}{' '}
