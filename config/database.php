@@ -13,9 +13,9 @@ return [
             'foreign_key_constraints' => true,
             'busy_timeout' => 10_000,
             'journal_mode' => 'wal',
-            'synchronous' => 'normal',
-            // A transaction that will write takes the lock at once, so that two of them queue instead of failing.
-            'transaction_mode' => 'IMMEDIATE',
+            'synchronous' => env('DB_SYNCHRONOUS', 'normal'),
+            // In kibibytes of memory, as it is negative: long lists are written and sorted without going to the disk for each page.
+            'pragmas' => ['cache_size' => -32_000],
         ],
         'pgsql' => [
             'driver' => 'pgsql',

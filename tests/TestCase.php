@@ -7,25 +7,40 @@ namespace Tests;
 use App\Models\Course;
 use App\Models\Person;
 use Database\Seeders\DemoSchool;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 
 abstract class TestCase extends LaravelTestCase
 {
-    use RefreshDatabase;
-
     protected function setUp(): void
     {
         parent::setUp();
         $this->withoutVite();
+        // On whatever day the tests run: those that name no instant of their own are at this one, or at the one they are run for.
+        Carbon::setTestNow(getenv('TESTS_AT') ?: '2026-03-10T12:00:00Z');
+        config(['database.connections.sqlite.database' => SchoolFile::path(), 'filesystems.disks.local.root' => SchoolFile::folder().'/files']);
+        SchoolFile::empty();
+    }
+
+    protected function tearDown(): void
+    {
+        DB::disconnect();
+        parent::tearDown();
     }
 
     /** The demo school, as if it had been loaded at noon on an ordinary day. */
     protected function demoSchool(string $now = '2026-03-10T12:00:00Z'): void
     {
         Carbon::setTestNow($now);
-        app(DemoSchool::class)->run();
+        SchoolFile::filled("demo at {$now}", static function (): void {
+            // Its media are for all tests, also where the first one has put another disk in place.
+            $disk = Storage::disk('local');
+            Storage::forgetDisk('local');
+            app(DemoSchool::class)->run();
+            Storage::set('local', $disk);
+        });
     }
 
     protected function person(string $name): Person

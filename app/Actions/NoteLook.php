@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Keep\PassingNotes;
 use App\Keep\Views\LearnerView;
 use App\Models\Course;
 use App\Models\Look;
@@ -13,7 +14,7 @@ use Psr\Clock\ClockInterface;
 /** Notes that somebody has looked at an item that is open to them, and by which way it was. */
 final readonly class NoteLook
 {
-    public function __construct(private ClockInterface $clock)
+    public function __construct(private ClockInterface $clock, private PassingNotes $notes)
     {
     }
 
@@ -28,11 +29,6 @@ final readonly class NoteLook
         if (Look::query()->where('person_id', $person->id)->where('course_id', $course->id)->where('item_key', $item)->where('last_at', '>', gmdate('Y-m-d H:i:s', $at - 60))->exists()) {
             return;
         }
-        $now = gmdate('Y-m-d H:i:s', $at);
-        Look::query()->upsert(
-            ['person_id' => $person->id, 'course_id' => $course->id, 'item_key' => $item, 'via' => $via->value, 'first_at' => $now, 'last_at' => $now],
-            ['person_id', 'course_id', 'item_key'],
-            ['last_at'],
-        );
+        $this->notes->looked($person->id, $course->id, $item, $via->value, $at);
     }
 }

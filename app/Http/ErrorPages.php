@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Database\WaitingConnection;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
@@ -17,6 +18,10 @@ final class ErrorPages
     public static function respond(Response $response, Throwable $exception, Request $request): Response
     {
         $status = $response->getStatusCode();
+        if ($status === 500 && WaitingConnection::wasBusy($exception)) {
+            // Nothing was done; in a moment it can be.
+            $response->setStatusCode($status = 503)->headers->set('Retry-After', '5');
+        }
         if (! in_array($status, self::STATUSES, true) || $request->is('api/*') || $request->wantsJson() || ($status >= 500 && config('app.debug') === true)) {
             return $response;
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\WaitingConnection;
+use App\Database\WaitingConnector;
 use App\Keep\ClockAhead;
 use App\Keep\Plans;
 use App\Keep\SchoolOf;
@@ -13,6 +15,7 @@ use App\Standins\Mail\OutboxPost;
 use App\Standins\Mail\Post;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Access\Response;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
@@ -25,6 +28,8 @@ final class AppServiceProvider extends ServiceProvider
         // A copy of a school can be looked at as it will be later.
         $ahead = config('app.clock_ahead');
         $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => is_int($ahead) && $ahead !== 0 ? new ClockAhead($ahead) : new FactoryImmutable);
+        $this->app->bind('db.connector.sqlite', WaitingConnector::class);
+        Connection::resolverFor('sqlite', static fn (mixed ...$made): WaitingConnection => new WaitingConnection(...$made));
         $this->app->bind(Post::class, OutboxPost::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(Plans::class);

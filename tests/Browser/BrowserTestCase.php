@@ -19,7 +19,7 @@ use Symfony\Component\Process\Process;
 /** A real browser on a real server with the demo school in a database of its own. */
 abstract class BrowserTestCase extends TestCase
 {
-    private const WAIT = 15;
+    private const WAIT = 30;
 
     private static ?Process $server = null;
 
@@ -36,6 +36,9 @@ abstract class BrowserTestCase extends TestCase
     private static int $aheadAtFirst = 0;
 
     private static ?Process $driver = null;
+
+    /** @var list<resource> files whose locks claim ports */
+    private static array $claims = [];
 
     private static string $folder;
 
@@ -58,12 +61,14 @@ abstract class BrowserTestCase extends TestCase
         self::artisan('migrate', '--force');
         self::artisan('keep:demo');
 
-        $port = self::freePort();
-        self::$address = "http://127.0.0.1:{$port}";
-        self::$server = self::start([self::php(), '-S', "127.0.0.1:{$port}", self::root().'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], $port);
-        $port = self::freePort();
-        self::$driverAddress = "http://127.0.0.1:{$port}";
-        self::$driver = self::start(['chromedriver', "--port={$port}", '--log-level=OFF'], $port);
+        self::onAFreePort(static function (int $port): void {
+            self::$address = "http://127.0.0.1:{$port}";
+            self::serve($port);
+        });
+        self::onAFreePort(static function (int $port): void {
+            self::$driverAddress = "http://127.0.0.1:{$port}";
+            self::$driver = self::start(['chromedriver', "--port={$port}", '--log-level=OFF'], $port);
+        });
     }
 
     /** Starts the server again as if it were so many days after the school was loaded. */
@@ -83,15 +88,27 @@ abstract class BrowserTestCase extends TestCase
         self::$ahead = $seconds;
         $port = (int) parse_url(self::$address, PHP_URL_PORT);
         self::$server?->stop(2);
+        self::serve($port);
+    }
+
+    private static function serve(int $port): void
+    {
         self::$server = self::start([self::php(), '-S', "127.0.0.1:{$port}", self::root().'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], $port);
     }
 
-    /** @param  list<string>  $command  that listens on a port; its output goes nowhere, for a full pipe would stop it */
+    /**
+     * @param  list<string>  $command  that listens on a port; its output goes nowhere, for a full pipe would stop it
+     *
+     * @throws \RuntimeException if it ends at once, as it does where somebody else has the port
+     */
     private static function start(array $command, int $port): Process
     {
         $process = (new Process($command, self::root().'/public', self::environment(), timeout: null))->disableOutput();
         $process->start();
-        for ($try = 0; $try < 150; $try++) {
+        for ($try = 0; $try < 300; $try++) {
+            if (! $process->isRunning()) {
+                throw new \RuntimeException("{$command[0]} does not run on port {$port}.");
+            }
             // Refused until it listens: that is no warning of the test.
             set_error_handler(static fn (): bool => true);
             $socket = fsockopen('127.0.0.1', $port, timeout: 1);
@@ -287,6 +304,33 @@ abstract class BrowserTestCase extends TestCase
     private static function root(): string
     {
         return dirname(__DIR__, 2);
+    }
+
+    /**
+     * Tests that run beside this one look for ports as well: each is claimed by a lock on a file until this process ends.
+     *
+     * @param  callable(int): void  $listen
+     */
+    private static function onAFreePort(callable $listen): void
+    {
+        for ($try = 1; ; $try++) {
+            $port = self::freePort();
+            $claim = fopen(sys_get_temp_dir()."/silent-keep-port-{$port}", 'c');
+            assert($claim !== false);
+            if (! flock($claim, LOCK_EX | LOCK_NB)) {
+                continue;
+            }
+            self::$claims[] = $claim;
+            try {
+                $listen($port);
+
+                return;
+            } catch (\RuntimeException $e) {
+                if ($try >= 10) {
+                    throw $e;
+                }
+            }
+        }
     }
 
     private static function freePort(): int

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Keep\People\PeopleDesk;
+use App\Keep\PassingNotes;
 use App\Keep\SchoolClock;
 use App\Models\Person;
 use Closure;
@@ -14,7 +14,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Notes when somebody who is signed in was last here. */
 final readonly class NoteSeen
 {
-    public function __construct(private SchoolClock $clock)
+    public function __construct(private SchoolClock $clock, private PassingNotes $notes)
     {
     }
 
@@ -22,7 +22,11 @@ final readonly class NoteSeen
     {
         $person = $request->user();
         if ($person instanceof Person) {
-            PeopleDesk::touchSeen($person, $this->clock->now());
+            $now = $this->clock->now();
+            // Often enough to say when somebody was last here, seldom enough not to write with every page.
+            if ($person->seen_at === null || $person->seen_at->getTimestamp() < $now - 600) {
+                $this->notes->seen($person->id, $now);
+            }
         }
         $response = $next($request);
         assert($response instanceof Response);

@@ -15,7 +15,6 @@ use App\Models\Person;
 use App\Models\Segment;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\DB;
 
 /** Puts together lists of people, in a fixed number of queries however many there are. */
 final readonly class PeopleDesk
@@ -136,14 +135,6 @@ final readonly class PeopleDesk
             foreach ($this->rows($people, $filter->course) as $row) {
                 yield [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];
             }
-        }
-    }
-
-    public static function touchSeen(Person $person, int $now): void
-    {
-        // Often enough to say when somebody was last here, seldom enough not to write with every page.
-        if ($person->seen_at === null || $person->seen_at->getTimestamp() < $now - 600) {
-            DB::table('people')->where('id', $person->id)->update(['seen_at' => gmdate('Y-m-d H:i:s', $now)]);
         }
     }
 }

@@ -12,7 +12,6 @@ use App\Keep\Why\BlindSpots;
 use App\Keep\Why\MakeMends;
 use App\Keep\Why\Mending;
 use App\Keep\Why\Scene;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Viewer;
@@ -23,7 +22,6 @@ use Tests\TestCase;
 final class MendingTest extends TestCase
 {
     use AsksWhy;
-    use RefreshDatabase;
 
     public function test_one_mend_for_each_thing_in_the_way_also_behind_another(): void
     {

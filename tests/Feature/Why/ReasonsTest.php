@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Why;
 
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Time\Instant;
@@ -18,7 +17,6 @@ use Tests\TestCase;
 final class ReasonsTest extends TestCase
 {
     use AsksWhy;
-    use RefreshDatabase;
 
     /**
      * @param  array<string, mixed>  $rules  course, item, plan and offer, where they are not as usual
