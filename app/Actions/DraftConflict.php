@@ -52,8 +52,18 @@ final class DraftConflict extends \DomainException
         return new self('There is nothing left to redo.');
     }
 
-    public static function rehearseFirst(int $people): self
+    /** @param  ?int  $losers  people and observers; null: it takes too long to see in passing */
+    public static function rehearseFirst(?int $losers): self
     {
-        return new self(($people === 1 ? 'One person has' : "{$people} people have").' something now that this takes away or puts off. Look at the rehearsal first; then it can be published.');
+        return new self(match ($losers) {
+            null => 'Many people hold something of this course. Look at the rehearsal first; then it can be published.',
+            1 => 'One person has something now that this takes away or puts off. Look at the rehearsal first; then it can be published.',
+            default => "{$losers} people have something now that this takes away or puts off. Look at the rehearsal first; then it can be published.",
+        });
+    }
+
+    public static function rehearsedTooLongAgo(): self
+    {
+        return new self('What you were shown is not what would happen now: it is more than a quarter of an hour ago, was for another time, or something was changed since. It is shown anew; look at it, then publish.');
     }
 }

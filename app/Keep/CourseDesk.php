@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Keep;
 
-use App\Actions\GoOnRehearsing;
 use App\Http\Pages\Keep\ConditionWords;
 use App\Http\Pages\Keep\CourseHead;
 use App\Http\Pages\Keep\CourseRow;
@@ -34,6 +33,10 @@ use App\Models\Label;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\VantageSet;
+use App\Publishing\Proposal;
+use App\Publishing\Receipt;
+use App\Publishing\Rehearsal;
+use App\Publishing\Rehearsing;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Format\InvalidPlan;
 
@@ -43,7 +46,7 @@ final readonly class CourseDesk
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
-    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal, private GoOnRehearsing $rehearsing, private Expectations $expectations)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private Rehearsal $rehearsal, private Rehearsing $rehearsing, private Expectations $expectations)
     {
     }
 
@@ -175,51 +178,77 @@ final readonly class CourseDesk
     }
 
     /**
+     * What a rehearsal is of: the draft, or an earlier revision that is to be live again. Null where nothing waits to be
+     * published.
+     */
+    private function proposal(Course $course, ?int $back): ?Proposal
+    {
+        if ($back !== null) {
+            $earlier = $course->revisions()->where('number', $back)->first();
+            $proposal = $earlier === null ? null : Proposal::backTo($course, $earlier);
+        } else {
+            $proposal = $course->draft === null ? null : Proposal::draft($course, $course->draft);
+        }
+
+        return $proposal === null || $proposal->saysNothingNew() ? null : $proposal;
+    }
+
+    /**
      * Null where nothing waits to be published.
      *
+     * @param  ?int  $back  number of the revision that is to be live again; null: the draft
      * @param  ?int  $setFor  instant for which the publication may be set; null: at once
      * @param  bool  $anew  though a long one may be finished already
      */
-    public function rehearse(Course $course, ?int $setFor, bool $anew, bool $mayEdit): ?RehearsalPage
+    public function rehearse(Course $course, ?int $back, ?int $setFor, bool $anew, Person $reader, bool $mayEdit): ?RehearsalPage
     {
-        [$live, $draft] = $this->documents($course);
-        if ($draft === null || $course->draft === null || ($live !== null && $live->equals($draft))) {
+        $proposal = $this->proposal($course, $back);
+        if ($proposal === null) {
             return null;
         }
-        $run = ($this->rehearsing)($course, $course->draft, $setFor, $anew);
+        $run = $this->rehearsing->look($proposal, $setFor, $anew);
         $at = $run->instant->getTimestamp();
         $finished = $run->finished_at !== null;
-        $told = $finished ? $this->rehearsal->tell($course, $live, $draft, $at, RehearsalTally::fromJson($run->tally)) : null;
+        $told = $finished ? $this->rehearsal->tell($proposal, $at, Rehearsing::countOf($run)) : null;
+        $count = Rehearsing::countOf($run);
 
         return new RehearsalPage(
-            course: $this->head($course, $draft),
-            changes: Differences::between($live, $draft)->sentences,
-            editors: self::editors($course->draft),
+            course: $this->head($course, $this->plans->named($proposal->document)),
+            back: $back,
+            changes: Differences::between($proposal->live === null ? null : $this->plans->named($proposal->live), $this->plans->named($proposal->document))->sentences,
+            editors: $proposal->draft === null ? [] : self::editors($proposal->draft),
             finished: $finished,
-            people: $run->people,
+            looked: $run->looked,
+            people: $count->people->people,
+            observers: $count->observers->people,
             of: $run->of,
             setFor: $setFor === null ? null : $this->clock->wall($setFor),
             atWords: $this->clock->words($at),
+            madeAtWords: $this->clock->words($run->made_at->getTimestamp()),
             kept: $run->exists,
             untilWords: $this->clock->date($at + Rehearsal::DAYS * 86400),
             totals: $told->totals ?? [],
             rows: $told->rows ?? [],
+            observerTotals: $told->observerTotals ?? [],
+            observerRows: $told->observerRows ?? [],
             kinds: $told->kinds ?? [],
-            expected: $this->expectations->against($course, $this->plans->of($draft), $live === null ? null : $this->plans->of($live), $at),
+            expected: $this->expectations->against($course, $this->plans->of($proposal->document), $proposal->live === null ? null : $this->plans->of($proposal->live), $at),
             losers: $told->losers ?? 0,
+            receipt: $finished && $mayEdit ? Receipt::of($proposal, $setFor, $run->made_at->getTimestamp(), $reader) : null,
             mayEdit: $mayEdit,
         );
     }
 
-    /** One more step of a rehearsal that is under way; null where nothing waits to be published. */
-    public function goOnRehearsing(Course $course, ?int $setFor): ?RehearsalProgress
+    /** How far a long rehearsal has come; it is begun where nobody has asked for it yet. Null where nothing waits to be published. */
+    public function goOnRehearsing(Course $course, ?int $back, ?int $setFor): ?RehearsalProgress
     {
-        if ($course->draft === null) {
+        $proposal = $this->proposal($course, $back);
+        if ($proposal === null) {
             return null;
         }
-        $run = ($this->rehearsing)($course, $course->draft, $setFor);
+        $run = $this->rehearsing->begin($proposal, $setFor);
 
-        return new RehearsalProgress($run->people, $run->of, $run->finished_at !== null);
+        return new RehearsalProgress($run->looked, $run->of, $run->finished_at !== null);
     }
 
     /** @return list<string> who made the edits that stand, with how many */

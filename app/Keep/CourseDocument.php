@@ -74,6 +74,14 @@ final class CourseDocument
         return is_string($phrase) && $phrase !== '' ? $phrase : null;
     }
 
+    /** Whether observers get in by what is marked for them, whatever their learner holds. */
+    public function letsObserversInWhoFollowNobody(): bool
+    {
+        $door = ($this->course->observer_door ?? null) instanceof \stdClass ? $this->course->observer_door : new \stdClass;
+
+        return ($door->open ?? false) === true && ($door->follow ?? true) === false;
+    }
+
     /** A copy of its own, which may be changed. */
     public function copy(): self
     {

@@ -28,7 +28,7 @@ final readonly class Lookers
         $own = $looker->person === null ? Viewers::visitor() : $viewers[$looker->person->id][$course->id];
         $observed = $looker->observed === null ? null : $viewers[$looker->observed->id][$course->id];
 
-        return new Viewer($own->staff, $own->signedIn, $looker->guest, $own->labels, $own->passes, $own->grants, $own->done, $observed);
+        return Viewers::lookingWith($own, $observed, $looker->guest);
     }
 
     /** Null where the one is not tied to the other, or not any more. */

@@ -49,6 +49,12 @@ final class Viewers
         return new Viewer(signedIn: true, observes: $learner);
     }
 
+    /** Somebody with all that is theirs, who looks with a learner. */
+    public static function lookingWith(Viewer $own, ?Viewer $learner, bool $guest = false): Viewer
+    {
+        return new Viewer($own->staff, $own->signedIn, $guest, $own->labels, $own->passes, $own->grants, $own->done, $learner);
+    }
+
     public function of(?Person $person, Course $course): Viewer
     {
         if ($person === null) {

@@ -15,11 +15,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?int $base_revision_id
  * @property string $document JSON
  * @property int $version
- * @property ?int $rehearsed_version
  * @property ?\DateTimeImmutable $publish_at when it is to go live
  * @property ?int $publish_version the version that is to go live
  * @property ?int $publish_by
  * @property ?string $publish_note
+ * @property bool $publish_losses_seen whoever set the time was shown what it takes away then
  * @property ?string $publish_refused why the last set time passed without a publication
  * @property Course $course
  */
@@ -27,7 +27,7 @@ final class Draft extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['publish_at' => UtcInstant::class];
+    protected $casts = ['publish_at' => UtcInstant::class, 'publish_losses_seen' => 'boolean'];
 
     /** @return BelongsTo<Course, $this> */
     public function course(): BelongsTo

@@ -11,15 +11,18 @@ use Illuminate\Database\Eloquent\Model;
  * A rehearsal that takes longer than one request: how far it has come.
  *
  * @property int $id
- * @property int $draft_id
- * @property int $version of the draft
- * @property ?int $base_revision_id
+ * @property int $course_id
+ * @property ?int $base_revision_id what was live
+ * @property string $subject what is to be live instead
  * @property \DateTimeImmutable $instant of the change
  * @property ?\DateTimeImmutable $set_for the time that was asked for
- * @property int $last_person_id
- * @property int $people
+ * @property \DateTimeImmutable $made_at when it was begun
+ * @property string $phase
+ * @property int $last_id
+ * @property int $looked
  * @property int $of
- * @property string $tally JSON
+ * @property string $people JSON
+ * @property string $observers JSON
  * @property ?\DateTimeImmutable $finished_at
  */
 final class RehearsalRun extends Model
@@ -30,5 +33,5 @@ final class RehearsalRun extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['instant' => UtcInstant::class, 'set_for' => UtcInstant::class, 'finished_at' => UtcInstant::class];
+    protected $casts = ['instant' => UtcInstant::class, 'set_for' => UtcInstant::class, 'made_at' => UtcInstant::class, 'finished_at' => UtcInstant::class];
 }

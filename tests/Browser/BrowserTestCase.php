@@ -127,6 +127,8 @@ abstract class BrowserTestCase extends TestCase
     {
         self::$server?->stop(2);
         self::$driver?->stop(2);
+        array_map(fclose(...), self::$claims);
+        self::$claims = [];
         (new Process(['rm', '-rf', self::$folder]))->run();
     }
 

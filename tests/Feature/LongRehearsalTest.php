@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\GoOnRehearsing;
-use App\Keep\RehearsalTally;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\RehearsalRun;
+use App\Publishing\Proposal;
+use App\Publishing\RehearsalTally;
+use App\Publishing\RehearseOn;
+use App\Publishing\Rehearsing;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Queue;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 
@@ -40,58 +43,64 @@ final class LongRehearsalTest extends TestCase
 
     public function test_steps_add_up_to_what_one_go_finds(): void
     {
-        $whole = $this->step(3600.0);
+        $whole = $this->look(3600.0);
         self::assertFalse($whole->exists);
+        $run = $this->kept();
         $steps = 0;
-        do {
-            $run = $this->step(0.0);
+        while ($run->finished_at === null) {
+            $run = app(Rehearsing::class)->step($run->id, 0.0) ?? self::fail('It is gone.');
             $steps++;
             self::assertLessThan(10, $steps);
-        } while ($run->finished_at === null);
+        }
 
-        self::assertSame(3, $steps);
-        self::assertEquals(RehearsalTally::fromJson($whole->tally), RehearsalTally::fromJson($run->tally));
-        self::assertSame($run->of, $run->people);
-        self::assertGreaterThan(1100, $run->people);
+        // Three groups of people, one of observers.
+        self::assertSame(4, $steps);
+        self::assertEquals(Rehearsing::countOf($whole), Rehearsing::countOf($run));
+        self::assertSame($run->of, $run->looked);
+        self::assertGreaterThan(1100, $run->looked);
     }
 
-    public function test_a_rehearsal_that_was_left_is_gone_on_with(): void
+    public function test_a_rehearsal_that_was_left_is_gone_on_with_by_the_queue(): void
     {
-        $this->step(0.0);
-        self::assertSame(500, RehearsalRun::query()->value('people'));
-        $this->app->forgetScopedInstances();
+        $this->kept();
+        self::assertSame(0, RehearsalRun::query()->value('looked'));
+        Queue::assertPushed(RehearseOn::class, 1);
+        // Asked for again while it is under way, it is not begun twice.
+        $this->postJson('/keep/courses/clinker/rehearsal', ['for' => null])->assertOk()->assertJson(['finished' => false]);
+        Queue::assertPushed(RehearseOn::class, 1);
 
+        // A worker is killed after one step; another one goes on from there.
+        app(Rehearsing::class)->step(RehearsalRun::query()->firstOrFail()->id, 0.0);
+        self::assertSame(500, RehearsalRun::query()->value('looked'));
+        (new RehearseOn(RehearsalRun::query()->firstOrFail()->id))->handle(app(Rehearsing::class));
         $this->postJson('/keep/courses/clinker/rehearsal', ['for' => null])->assertOk()->assertJson(['finished' => true]);
         $this->get('/keep/courses/clinker/rehearsal')->assertInertia(fn (Page $page) => $page->where('finished', true)->where('kept', true));
         self::assertSame(1, RehearsalRun::query()->count());
-        self::assertSame($this->draft()->version, $this->draft()->rehearsed_version);
     }
 
-    public function test_an_unfinished_rehearsal_stands_for_none(): void
+    public function test_an_unfinished_rehearsal_gives_no_receipt(): void
     {
-        $this->step(0.0);
-
-        self::assertNull($this->draft()->rehearsed_version);
+        $this->kept();
+        $this->get('/keep/courses/clinker/rehearsal')->assertInertia(fn (Page $page) => $page->where('finished', false)->where('receipt', null));
     }
 
     public function test_another_edit_begins_anew(): void
     {
-        $this->step(0.0);
+        $old = $this->kept();
         $this->edit(1, 'sample', ['l-timber'], ['value' => 'yes']);
-        $this->step(0.0);
+        $new = $this->kept();
 
-        self::assertSame([[2, 500]], RehearsalRun::query()->get(['version', 'people'])->map(static fn (RehearsalRun $run): array => [$run->version, $run->people])->all());
+        self::assertNull(app(Rehearsing::class)->step($old->id, 0.0));
+        self::assertSame([$new->id], RehearsalRun::query()->pluck('id')->all());
     }
 
     public function test_what_was_reckoned_is_shown_again_for_a_while_only(): void
     {
-        $this->step(0.0);
-        $this->step(3600.0);
-        $first = RehearsalRun::query()->firstOrFail();
+        $first = $this->kept();
         Carbon::setTestNow('2026-03-10T12:09:00Z');
-        self::assertSame($first->id, $this->step(0.0)->id);
+        self::assertSame($first->id, $this->look(0.0)->id);
         Carbon::setTestNow('2026-03-10T12:11:00Z');
-        self::assertNotSame($first->id, $this->step(0.0)->id);
+        self::assertFalse($this->look(0.0)->exists);
     }
 
     public function test_many_names_are_counted_and_some_told(): void
@@ -105,10 +114,20 @@ final class LongRehearsalTest extends TestCase
         }));
     }
 
-    private function step(float $seconds): RehearsalRun
+    /** As a page has it that waits for so long. */
+    private function look(float $seconds): RehearsalRun
     {
         $this->app->forgetScopedInstances();
 
-        return app(GoOnRehearsing::class)($this->course(), $this->draft(), null, false, $seconds);
+        return app(Rehearsing::class)->look(Proposal::draft($this->course(), $this->draft()), null, false, $seconds);
+    }
+
+    /** One that the queue is to make, and has not begun. */
+    private function kept(): RehearsalRun
+    {
+        $this->app->forgetScopedInstances();
+        Queue::fake([RehearseOn::class]);
+
+        return app(Rehearsing::class)->begin(Proposal::draft($this->course(), $this->draft()), null);
     }
 }

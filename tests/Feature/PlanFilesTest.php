@@ -80,7 +80,7 @@ final class PlanFilesTest extends TestCase
         self::assertSame(1, Revision::query()->count());
         self::assertSame(0, Artisan::call('keep:import-plan', ['file' => $file, '--publish' => true]));
         self::assertSame([1, 2], Revision::query()->orderBy('number')->pluck('number')->all());
-        self::assertSame(2, Activity::query()->where('action', 'course.imported')->count());
+        self::assertSame(2, Activity::query()->where('action', 'course.published')->count());
     }
 
     public function test_a_plan_of_another_zone_does_not_move_the_school(): void

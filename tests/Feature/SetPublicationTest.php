@@ -9,6 +9,7 @@ use App\Models\Revision;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
 use Symfony\Component\HttpFoundation\Response;
@@ -119,10 +120,30 @@ final class SetPublicationTest extends TestCase
         self::assertNull($this->draft()->publish_at);
 
         $this->app->forgetScopedInstances();
-        $this->get('/keep/courses/clinker/rehearsal?for=2026-03-12T09:00')->assertInertia(fn (Page $page) => $page
-            ->where('setFor', '2026-03-12T09:00')->where('atWords', 'Thu 12 Mar, 09:00')->where('finished', true));
+        $receipt = '';
+        $this->get('/keep/courses/clinker/rehearsal?for=2026-03-12T09:00')->assertInertia(function (Page $page) use (&$receipt): void {
+            $receipt = $page->where('setFor', '2026-03-12T09:00')->where('atWords', 'Thu 12 Mar, 09:00')->where('finished', true)->toArray()['props']['receipt'];
+        });
+        $this->setTime(1, '2026-03-13T09:00', receipt: $receipt);
+        self::assertStringContainsString('was for another time', session('flash')['text']);
+        $this->setTime(1, '2026-03-12T09:00', receipt: $receipt);
+        self::assertNotNull($this->draft()->publish_at);
+        // Whoever set it was shown that: nobody has to be asked again when its time comes.
+        $this->at('2026-03-12T08:00:00Z');
+        self::assertSame(2, $this->course()->liveRevision?->number);
+    }
+
+    public function test_what_took_nothing_when_it_was_set_and_does_by_its_time_does_not_go_live_by_itself(): void
+    {
+        $this->edit(0, 'tiers', ['l-garboard'], ['value' => []]);
+        DB::table('passes')->where('course_id', $this->course()->id)->update(['state' => 'revoked']);
+        DB::table('grants')->delete();
         $this->setTime(1, '2026-03-12T09:00');
         self::assertNotNull($this->draft()->publish_at);
+        DB::table('passes')->where('course_id', $this->course()->id)->update(['state' => 'active']);
+        $this->at('2026-03-12T08:00:00Z');
+        self::assertSame(1, $this->course()->liveRevision?->number);
+        self::assertStringContainsString('Look at the rehearsal first', (string) $this->draft()->publish_refused);
     }
 
     public function test_times_that_are_over_or_none_are_refused(): void
@@ -160,9 +181,9 @@ final class SetPublicationTest extends TestCase
     }
 
     /** @return TestResponse<Response> */
-    private function setTime(int $version, string $at, ?string $note = null): TestResponse
+    private function setTime(int $version, string $at, ?string $note = null, ?string $receipt = null): TestResponse
     {
-        return $this->put("/keep/courses/{$this->edited}/publication", ['version' => $version, 'at' => $at, 'note' => $note]);
+        return $this->put("/keep/courses/{$this->edited}/publication", ['version' => $version, 'at' => $at, 'note' => $note, 'receipt' => $receipt]);
     }
 
     private function at(string $instant): void

@@ -14,14 +14,14 @@ final class ImportPlanCommand extends Command
 {
     use PrintsJson;
 
-    protected $signature = 'keep:import-plan {file : a silent-keep.plan/1 document} {--publish : over courses that are there already, as their next revision}';
+    protected $signature = 'keep:import-plan {file : a silent-keep.plan/1 document} {--publish : over courses that are there already, as their next revision} {--take-away : also where that takes something from people who have it now}';
 
     protected $description = 'Read a plan document into the school: all of it, or nothing';
 
     public function handle(ImportPlan $import, SchoolOf $school): int
     {
         try {
-            $outcomes = $import(PlanFile::text((string) $this->argument('file')), $school(), null, $this->option('publish') === true);
+            $outcomes = $import(PlanFile::text((string) $this->argument('file')), $school(), null, $this->option('publish') === true, takesAway: $this->option('take-away') === true);
         } catch (InvalidPlan $e) {
             return $this->refuse($e);
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\PublishDue;
+use App\Publishing\PublishDue;
 use Illuminate\Console\Command;
 
 final class PublishDueCommand extends Command

@@ -19,7 +19,7 @@ final class DraftRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['version' => ['required', 'integer', 'min:0'], 'note' => ['nullable', 'string', 'max:255']];
+        return ['version' => ['required', 'integer', 'min:0'], 'note' => ['nullable', 'string', 'max:255'], 'receipt' => ['nullable', 'string', 'max:200']];
     }
 
     public function version(): int
@@ -30,5 +30,11 @@ final class DraftRequest extends FormRequest
     public function note(): ?string
     {
         return $this->filled('note') ? $this->string('note')->toString() : null;
+    }
+
+    /** Of the rehearsal that was shown. */
+    public function receipt(): ?string
+    {
+        return $this->filled('receipt') ? $this->string('receipt')->toString() : null;
     }
 }

@@ -25,6 +25,12 @@ final class RehearsalRequest extends FormRequest
         return $instant !== null && $instant > $clock->now() ? $instant : null;
     }
 
+    /** Number of the revision that is to be live again; null: the draft is rehearsed. */
+    public function back(): ?int
+    {
+        return filter_var($this->input('back'), FILTER_VALIDATE_INT, ['flags' => FILTER_NULL_ON_FAILURE]);
+    }
+
     public function anew(): bool
     {
         return $this->boolean('anew');

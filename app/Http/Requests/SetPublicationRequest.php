@@ -20,7 +20,7 @@ final class SetPublicationRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['version' => ['required', 'integer', 'min:0'], 'at' => ['required', 'date_format:Y-m-d\TH:i'], 'note' => ['nullable', 'string', 'max:255']];
+        return ['version' => ['required', 'integer', 'min:0'], 'at' => ['required', 'date_format:Y-m-d\TH:i'], 'note' => ['nullable', 'string', 'max:255'], 'receipt' => ['nullable', 'string', 'max:200']];
     }
 
     /** @return array<string, string> */
@@ -37,5 +37,11 @@ final class SetPublicationRequest extends FormRequest
     public function note(): ?string
     {
         return $this->filled('note') ? $this->string('note')->toString() : null;
+    }
+
+    /** Of the rehearsal that was shown. */
+    public function receipt(): ?string
+    {
+        return $this->filled('receipt') ? $this->string('receipt')->toString() : null;
     }
 }

@@ -19,6 +19,17 @@ final class TakeBackRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['live' => ['required', 'integer'], 'number' => ['required', 'integer']];
+        return ['live' => ['required', 'integer'], 'number' => ['required', 'integer'], 'note' => ['nullable', 'string', 'max:255'], 'receipt' => ['nullable', 'string', 'max:200']];
+    }
+
+    /** Of the rehearsal that was shown. */
+    public function receipt(): ?string
+    {
+        return $this->filled('receipt') ? $this->string('receipt')->toString() : null;
+    }
+
+    public function note(): ?string
+    {
+        return $this->filled('note') ? $this->string('note')->toString() : null;
     }
 }

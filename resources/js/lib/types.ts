@@ -617,25 +617,32 @@ export interface QuizQuestion {
 
 export interface RehearsalPage {
   course: CourseHead;
+  back: number | null;
   changes: Sentence[];
   editors: string[];
   finished: boolean;
+  looked: number;
   people: number;
+  observers: number;
   of: number;
   setFor: string | null;
   atWords: string;
+  madeAtWords: string;
   kept: boolean;
   untilWords: string;
   totals: EffectCount[];
   rows: RehearsalRow[];
+  observerTotals: EffectCount[];
+  observerRows: RehearsalRow[];
   kinds: KindRow[];
   expected: Expected[];
   losers: number;
+  receipt: string | null;
   mayEdit: boolean;
 }
 
 export interface RehearsalProgress {
-  people: number;
+  looked: number;
   of: number;
   finished: boolean;
 }

@@ -9,7 +9,6 @@ use App\Actions\DiscardDraft;
 use App\Actions\DraftCollision;
 use App\Actions\DraftConflict;
 use App\Actions\EditDraft;
-use App\Actions\PublishDraft;
 use App\Actions\RedoDraftEdit;
 use App\Actions\UndoDraftEdit;
 use App\Http\Pages\Keep\ConditionWords;
@@ -31,6 +30,7 @@ use App\Keep\Edits\PlaceItems;
 use App\Keep\Why\MakeMends;
 use App\Models\Course;
 use App\Models\Person;
+use App\Publishing\PublishDraft;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -166,7 +166,7 @@ final readonly class DraftController
     public function publish(DraftRequest $request, Course $course, PublishDraft $publish): RedirectResponse
     {
         try {
-            [$revision, $changes] = $publish($course, $request->version(), $request->note(), self::editor($request));
+            [$revision, $changes] = $publish($course, $request->version(), $request->receipt(), $request->note(), self::editor($request));
         } catch (DraftConflict $e) {
             return self::refused($e->getMessage());
         }

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Keep;
 
 use App\Actions\DraftConflict;
-use App\Actions\NoteRehearsal;
-use App\Actions\SetPublication;
-use App\Actions\TakeBackRevision;
 use App\Http\Requests\DraftRequest;
 use App\Http\Requests\RehearsalRequest;
 use App\Http\Requests\SetPublicationRequest;
@@ -18,6 +15,8 @@ use App\Keep\SchoolClock;
 use App\Keep\SchoolOf;
 use App\Models\Course;
 use App\Models\Person;
+use App\Publishing\SetPublication;
+use App\Publishing\TakeBackRevision;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response as HttpResponse;
@@ -31,24 +30,19 @@ final readonly class RevisionsController
     {
     }
 
-    public function rehearse(RehearsalRequest $request, Course $course, NoteRehearsal $note, SchoolClock $clock): Response|RedirectResponse
+    public function rehearse(RehearsalRequest $request, Course $course, SchoolClock $clock): Response|RedirectResponse
     {
-        $mayEdit = Gate::allows('edit-rules');
-        $page = $this->desk->rehearse($course, $request->setFor($clock), $request->anew(), $mayEdit);
-        if ($page === null) {
-            return redirect()->route('keep.course', $course);
-        }
-        if ($mayEdit && $page->finished) {
-            $note($course, $page->course->draftVersion);
-        }
+        $person = $request->user();
+        assert($person instanceof Person);
+        $page = $this->desk->rehearse($course, $request->back(), $request->setFor($clock), $request->anew(), $person, Gate::allows('edit-rules'));
 
-        return Inertia::render('keep/Rehearsal', get_object_vars($page));
+        return $page === null ? redirect()->route('keep.course', $course) : Inertia::render('keep/Rehearsal', get_object_vars($page));
     }
 
-    /** A step of a long rehearsal. */
+    /** Begins a long rehearsal, or tells how far it has come. */
     public function goOn(RehearsalRequest $request, Course $course, SchoolClock $clock): JsonResponse
     {
-        $progress = $this->desk->goOnRehearsing($course, $request->setFor($clock));
+        $progress = $this->desk->goOnRehearsing($course, $request->back(), $request->setFor($clock));
 
         return $progress === null ? new JsonResponse(['message' => 'There is nothing to rehearse any more.'], 410) : new JsonResponse($progress);
     }
@@ -58,7 +52,7 @@ final readonly class RevisionsController
         $person = $request->user();
         assert($person instanceof Person);
         try {
-            $set($course, $request->integer('version'), $request->at($clock), $request->note(), $person);
+            $set($course, $request->integer('version'), $request->at($clock), $request->receipt(), $request->note(), $person);
         } catch (DraftConflict $e) {
             return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
         }
@@ -97,11 +91,11 @@ final readonly class RevisionsController
         $person = $request->user();
         assert($person instanceof Person);
         try {
-            [$revision, $changes] = $takeBack($course, $request->integer('live'), $request->integer('number'), $person);
+            [$revision, $changes] = $takeBack($course, $request->integer('live'), $request->integer('number'), $request->receipt(), $request->note(), $person);
         } catch (DraftConflict $e) {
             return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
         }
 
-        return back()->with('flash', ['kind' => 'done', 'text' => "Revision {$request->integer('number')} is live again, as revision {$revision->number}.", 'lines' => $changes]);
+        return redirect()->route('keep.history', $course)->with('flash', ['kind' => 'done', 'text' => "Revision {$request->integer('number')} is live again, as revision {$revision->number}.", 'lines' => $changes]);
     }
 }

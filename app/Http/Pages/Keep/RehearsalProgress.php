@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class RehearsalProgress
 {
     public function __construct(
-        #[OA\Property] public int $people,
+        #[OA\Property] public int $looked,
         #[OA\Property] public int $of,
         #[OA\Property] public bool $finished,
     ) {

@@ -1,23 +1,13 @@
-import { Link, router } from '@inertiajs/react';
-import { Button, Modal } from '@mantine/core';
-import { useState } from 'react';
+import { Link } from '@inertiajs/react';
+import { Button } from '@mantine/core';
 
-import { keepAddress } from '../../lib/address';
-import type { HistoryPage, RevisionRow } from '../../lib/types';
+import { keepAddress, withQuery } from '../../lib/address';
+import type { HistoryPage } from '../../lib/types';
 import { plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 
 export default function History({ course, revisions, mayEdit }: HistoryPage) {
-  const [back, setBack] = useState<RevisionRow | null>(null);
-  const [busy, setBusy] = useState(false);
-  const takeBack = () => {
-    router.post(
-      keepAddress(course.key, '/revisions/live'),
-      { live: course.revision, number: back?.number },
-      { onStart: () => setBusy(true), onFinish: () => [setBusy(false), setBack(null)] },
-    );
-  };
   return (
     <KeepShell title={`History of ${course.title}`}>
       <div className="head">
@@ -51,25 +41,14 @@ export default function History({ course, revisions, mayEdit }: HistoryPage) {
                 ))}
               </ul>
               {mayEdit && !revision.live && (
-                <Button variant="default" size="compact-sm" onClick={() => setBack(revision)}>
-                  Make it live again
+                <Button component={Link} href={withQuery(keepAddress(course.key, '/rehearsal'), { back: revision.number })} variant="default" size="compact-sm">
+                  Rehearse going back to it
                 </Button>
               )}
             </li>
           ))}
         </ol>
       </main>
-      <Modal opened={back !== null} onClose={() => setBack(null)} title={`Make revision ${back?.number} live again?`}>
-        <p>Every learner meets the course as it was then, from this moment. All that came after stays in the history and can be made live again.</p>
-        <div className="review-acts modal-acts">
-          <Button variant="default" onClick={() => setBack(null)}>
-            Leave it
-          </Button>
-          <Button loading={busy} onClick={takeBack} data-autofocus>
-            Make it live
-          </Button>
-        </div>
-      </Modal>
     </KeepShell>
   );
 }

@@ -4,7 +4,7 @@ import { type FormEvent, useEffect, useState } from 'react';
 
 import { keepAddress, withQuery } from '../../lib/address';
 import { postJson } from '../../lib/http';
-import type { CourseHead, EffectCount, Expected, KindRow, RehearsalPage, RehearsalProgress, RehearsalRow, Sentence } from '../../lib/types';
+import type { CourseHead, EffectCount, Expected, KindRow, RehearsalPage, RehearsalProgress, RehearsalRow } from '../../lib/types';
 import { counted, plainText } from '../../lib/words';
 import { ExpectedLine } from '../../sheet/WhySheet';
 import { KeepShell } from '../../ui/KeepShell';
@@ -13,23 +13,24 @@ import { Words } from '../../ui/Words';
 const TAKES = new Set(['lose', 'pause', 'lose_work', 'shorter', 'never', 'later']);
 
 export default function Rehearsal(page: RehearsalPage) {
-  const { course, changes, editors, finished, people, setFor, atWords, kept, untilWords, totals, rows, kinds, losers, mayEdit } = page;
+  const { course, back, finished, people, observers, setFor, atWords, madeAtWords, kept, untilWords, totals, rows, observerTotals, observerRows, kinds } = page;
+  const address = (more: Record<string, string | number | null>) => withQuery(keepAddress(course.key, '/rehearsal'), { back, ...more });
   return (
     <KeepShell title={`Rehearsal of ${course.title}`}>
       <div className="head">
         <div>
           <div className="title">
-            <h1>Rehearsal</h1>
+            <h1>{back === null ? 'Rehearsal' : `Rehearsal: back to revision ${back}`}</h1>
           </div>
           <p className="doors">
             <Link href={keepAddress(course.key)}>{course.title}</Link>
             {finished &&
-              ` · looked at ${counted(people, 'person', 'people')} who hold something of it, as if published ${setFor === null ? 'now' : atWords}, ahead to ${untilWords}`}
+              ` · looked at ${counted(people, 'person', 'people')} who hold something of it${observers === 0 ? '' : ` and ${counted(observers, 'observer')}`}, as if published ${setFor === null ? 'now' : atWords}, ahead to ${untilWords}`}
             {finished && kept && (
               <>
                 {' '}
-                · reckoned {atWords},{' '}
-                <Link href={withQuery(keepAddress(course.key, '/rehearsal'), { for: setFor, anew: 1 })}>rehearse anew</Link>
+                · reckoned {madeAtWords},{' '}
+                <Link href={address({ for: setFor, anew: 1 })}>rehearse anew</Link>
               </>
             )}
           </p>
@@ -43,14 +44,21 @@ export default function Rehearsal(page: RehearsalPage) {
                 <h2>{totals.length === 0 ? 'Nobody who holds something of this course is touched.' : 'Of those who hold something of it'}</h2>
                 {totals.length > 0 && <Totals totals={totals} />}
               </section>
-              {rows.length > 0 && <Items rows={rows} />}
+              {rows.length > 0 && <Items title="Item by item" rows={rows} />}
+              {observerTotals.length > 0 && (
+                <section aria-label="Observers">
+                  <h2>Of their observers, each with one learner</h2>
+                  <Totals totals={observerTotals} />
+                </section>
+              )}
+              {observerRows.length > 0 && <Items title="What observers see, item by item" rows={observerRows} />}
               {kinds.length > 0 && <Kinds kinds={kinds} />}
             </>
           ) : (
-            <Progress course={course.key} setFor={setFor} people={people} of={page.of} />
+            <Progress course={course.key} back={back} setFor={setFor} looked={page.looked} of={page.of} />
           )}
         </div>
-        <PublishBlock key={course.draftVersion} course={course} changes={changes} editors={editors} finished={finished} setFor={setFor} expected={page.expected} losers={losers} mayEdit={mayEdit} />
+        <PublishBlock key={`${course.draftVersion} ${back ?? ''}`} page={page} />
       </main>
     </KeepShell>
   );
@@ -58,19 +66,24 @@ export default function Rehearsal(page: RehearsalPage) {
 
 interface ProgressProps {
   course: string;
+  back: number | null;
   setFor: string | null;
-  people: number;
+  looked: number;
   of: number;
 }
 
-/** Goes on with a long rehearsal while somebody looks; it can be left, and goes on when the page is opened again. */
-function Progress({ course, setFor, people, of }: ProgressProps) {
-  const [done, setDone] = useState(people);
+/** Milliseconds between two questions of how far it has come. */
+const ASKS_EVERY = 700;
+
+/** Has a long rehearsal made and tells how far it has come; it can be left, and is there when the page is opened again. */
+function Progress({ course, back, setFor, looked, of }: ProgressProps) {
+  const [done, setDone] = useState(looked);
   const [stopped, setStopped] = useState(false);
   useEffect(() => {
     let left = false;
+    let timer = 0;
     const goOn = async () => {
-      const progress = await postJson<RehearsalProgress>(keepAddress(course, '/rehearsal'), { for: setFor });
+      const progress = await postJson<RehearsalProgress>(keepAddress(course, '/rehearsal'), { back, for: setFor });
       if (left) {
         return;
       }
@@ -79,15 +92,16 @@ function Progress({ course, setFor, people, of }: ProgressProps) {
       } else if (progress.finished) {
         router.reload();
       } else {
-        setDone(progress.people);
-        void goOn();
+        setDone(progress.looked);
+        timer = window.setTimeout(() => void goOn(), ASKS_EVERY);
       }
     };
     void goOn();
     return () => {
       left = true;
+      window.clearTimeout(timer);
     };
-  }, [course, setFor]);
+  }, [course, back, setFor]);
   return (
     <section aria-label="Progress" className="progress">
       <h2>Looking at everybody who holds something of it</h2>
@@ -101,7 +115,7 @@ function Progress({ course, setFor, people, of }: ProgressProps) {
             </button>
           </>
         ) : (
-          `${done.toLocaleString('en')} of ${of.toLocaleString('en')} people. You can leave this page; it goes on from here when you come back.`
+          `${done.toLocaleString('en')} of ${of.toLocaleString('en')} people and observers. You can leave this page: it goes on by itself, and is here when you come back.`
         )}
       </p>
     </section>
@@ -120,10 +134,10 @@ function Totals({ totals }: { totals: EffectCount[] }) {
   );
 }
 
-function Items({ rows }: { rows: RehearsalRow[] }) {
+function Items({ title, rows }: { title: string; rows: RehearsalRow[] }) {
   return (
-    <section aria-label="Item by item">
-      <h2>Item by item</h2>
+    <section aria-label={title}>
+      <h2>{title}</h2>
       <ul className="touched">
         {rows.map((row) => (
           <li key={row.title}>
@@ -199,22 +213,13 @@ function Expectations({ course, expected, mayEdit }: { course: string; expected:
   );
 }
 
-interface PublishBlockProps {
-  expected: Expected[];
-  course: CourseHead;
-  changes: Sentence[];
-  editors: string[];
-  finished: boolean;
-  setFor: string | null;
-  losers: number;
-  mayEdit: boolean;
-}
-
-function PublishBlock({ course, changes, editors, finished, setFor, expected, losers, mayEdit }: PublishBlockProps) {
+function PublishBlock({ page }: { page: RehearsalPage }) {
+  const { course, back, changes, editors, finished, expected, mayEdit } = page;
   const count = counted(changes.length, 'change');
+  const breaks = expected.filter(({ kept, broken }) => !kept && !broken).length;
   return (
     <aside className="publish">
-      <h2>{count} in the draft</h2>
+      <h2>{back === null ? `${count} in the draft` : `${count} from what is live`}</h2>
       <ol>
         {changes.map((change) => (
           <li key={plainText(change)}>
@@ -223,7 +228,7 @@ function PublishBlock({ course, changes, editors, finished, setFor, expected, lo
         ))}
       </ol>
       {editors.length > 0 && <p>By {editors.join('; ')}.</p>}
-      {course.goesLive !== null && (
+      {back === null && course.goesLive !== null && (
         <p className={course.goesLiveAsIs ? 'set' : 'takes'}>
           {course.goesLiveAsIs ? `Set to go live ${course.goesLive}. ` : `It was set to go live ${course.goesLive}, but has been changed since: as it is, it will not. `}
           {mayEdit && (
@@ -241,31 +246,33 @@ function PublishBlock({ course, changes, editors, finished, setFor, expected, lo
       {!mayEdit ? (
         <p className="soft">Only administrators publish.</p>
       ) : finished ? (
-        <PublishForm course={course} count={count} setFor={setFor} losers={losers} breaks={expected.filter(({ kept, broken }) => !kept && !broken).length} />
+        <PublishForm page={page} count={count} breaks={breaks} />
       ) : (
         <p className="soft">It can be published once the rehearsal is finished.</p>
       )}
-      {mayEdit && <Discard course={course} changes={changes.length} />}
+      {mayEdit && back === null && <Discard course={course} changes={changes.length} />}
     </aside>
   );
 }
 
 interface PublishFormProps {
-  course: CourseHead;
+  page: RehearsalPage;
   count: string;
-  setFor: string | null;
-  losers: number;
   /** Expectations that are kept now and would not be any more. */
   breaks: number;
 }
 
-function PublishForm({ course, count, setFor, losers, breaks }: PublishFormProps) {
+function PublishForm({ page: { course, back, setFor, losers, receipt }, count, breaks }: PublishFormProps) {
   const [later, setLater] = useState(setFor !== null);
   const [meant, setMeant] = useState(false);
-  const form = useForm({ version: course.draftVersion, note: '', at: setFor ?? '' });
+  const form = useForm({ version: course.draftVersion, live: course.revision, number: back, note: '', at: setFor ?? '', receipt });
   const publish = (event: FormEvent) => {
     event.preventDefault();
-    if (later) {
+    // It may have been reckoned anew since the form was opened.
+    form.transform((data) => ({ ...data, receipt }));
+    if (back !== null) {
+      form.post(keepAddress(course.key, '/revisions/live'));
+    } else if (later) {
       form.put(keepAddress(course.key, '/publication'));
     } else {
       form.post(keepAddress(course.key, '/revisions'));
@@ -281,21 +288,23 @@ function PublishForm({ course, count, setFor, losers, breaks }: PublishFormProps
   };
   return (
     <form onSubmit={publish} noValidate>
-      {losers > 0 && <p className="takes">Publishing takes something from {counted(losers, 'person', 'people')}, or puts it off.</p>}
+      {losers > 0 && <p className="takes">{back === null ? 'Publishing' : 'Going back'} takes something from {counted(losers, 'person', 'people')}, or puts it off.</p>}
       {breaks > 0 && (
         <label className="tick takes">
           <input type="checkbox" checked={meant} onChange={(event) => setMeant(event.currentTarget.checked)} /> Publish although {counted(breaks, 'expectation')} {breaks === 1 ? 'is' : 'are'} not kept any more
         </label>
       )}
-      <fieldset className="whenlive">
-        <legend>When</legend>
-        <label>
-          <input type="radio" name="when" checked={!later} onChange={() => choose(false)} /> At once
-        </label>
-        <label>
-          <input type="radio" name="when" checked={later} onChange={() => choose(true)} /> At a set time
-        </label>
-      </fieldset>
+      {back === null && (
+        <fieldset className="whenlive">
+          <legend>When</legend>
+          <label>
+            <input type="radio" name="when" checked={!later} onChange={() => choose(false)} /> At once
+          </label>
+          <label>
+            <input type="radio" name="when" checked={later} onChange={() => choose(true)} /> At a set time
+          </label>
+        </fieldset>
+      )}
       {later && (
         <>
           <TextInput
@@ -317,7 +326,7 @@ function PublishForm({ course, count, setFor, losers, breaks }: PublishFormProps
         onChange={(event) => form.setData('note', event.currentTarget.value)}
       />
       <Button type="submit" loading={form.processing} disabled={breaks > 0 && !meant} fullWidth>
-        {later ? `Set the time for ${count}` : `Publish ${count}`}
+        {back !== null ? `Make revision ${back} live again` : later ? `Set the time for ${count}` : `Publish ${count}`}
       </Button>
       {!later && <p>It is live from that moment, and can be taken back in one step.</p>}
     </form>

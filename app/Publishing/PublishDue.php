@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Actions;
+namespace App\Publishing;
 
+use App\Actions\DraftConflict;
+use App\Actions\Journal;
 use App\Keep\SchoolClock;
 use App\Models\Draft;
 use App\Models\Person;
@@ -15,7 +17,7 @@ use SilentKeep\Core\Format\InvalidPlan;
 /** Publishes each draft whose time has come, as it was when the time was set; where that does not go, the draft says why. */
 final readonly class PublishDue
 {
-    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishDraft $publish, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishRevision $publish, private Losses $losses, private Journal $journal)
     {
     }
 
@@ -24,7 +26,7 @@ final readonly class PublishDue
     {
         $now = gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp());
         $outcomes = [];
-        foreach (Draft::query()->with('course')->whereNotNull('publish_at')->where('publish_at', '<=', $now)->orderBy('publish_at')->orderBy('id')->get() as $draft) {
+        foreach (Draft::query()->with('course.liveRevision')->whereNotNull('publish_at')->where('publish_at', '<=', $now)->orderBy('publish_at')->orderBy('id')->get() as $draft) {
             try {
                 $outcomes[] = ['course' => $draft->course->key, 'revision' => $this->publish($draft)->number, 'refused' => null];
             } catch (DraftConflict|InvalidPlan $e) {
@@ -46,7 +48,13 @@ final readonly class PublishDue
             throw DraftConflict::changedSinceSet();
         }
 
-        return ($this->publish)($draft->course, $draft->version, $draft->publish_note, $author)[0];
+        $proposal = Proposal::draft($draft->course, $draft);
+        // Whoever set the time was shown whom it takes something from at that time; what nobody was shown does not happen by itself.
+        if ($proposal->live !== null && ! $draft->publish_losses_seen && ($losers = $this->losses->count($proposal)) > 0) {
+            throw DraftConflict::rehearseFirst($losers);
+        }
+
+        return ($this->publish)($proposal, $draft->publish_note, $author)[0];
     }
 
     private function refuse(Draft $draft, string $why): string

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Actions;
+namespace App\Publishing;
 
-use App\Keep\CourseDocument;
+use App\Actions\DraftConflict;
+use App\Actions\Journal;
+use App\Actions\SeenDraft;
 use App\Keep\Plans;
-use App\Keep\Rehearsal;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
@@ -16,34 +17,38 @@ use Psr\Clock\ClockInterface;
 /** Sets the time at which the draft, as it is now, goes live by itself; or takes that back. */
 final readonly class SetPublication
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private Rehearsal $rehearsal, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Losses $losses, private Journal $journal)
     {
     }
 
     /**
      * @param  int  $version  of the draft that the editor saw
      * @param  int  $at  instant
+     * @param  ?string  $receipt  of the rehearsal for that instant that they were shown
      *
      * @throws DraftConflict if the draft is another one by now, says nothing new, takes something away from people and
      *                       its rehearsal was not shown, or the time is over already
      */
-    public function __invoke(Course $course, int $version, int $at, ?string $note, Person $author): void
+    public function __invoke(Course $course, int $version, int $at, ?string $receipt, ?string $note, Person $author): void
     {
-        DB::transaction(function () use ($course, $version, $at, $note, $author): void {
-            $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToPublish();
-            $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
-            $document = CourseDocument::fromJson($draft->document);
-            if ($live !== null && $live->equals($document)) {
-                throw DraftConflict::nothingToPublish();
+        $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToPublish();
+        $proposal = Proposal::draft($course, $draft);
+        if ($proposal->saysNothingNew()) {
+            throw DraftConflict::nothingToPublish();
+        }
+        if ($at <= $this->clock->now()->getTimestamp()) {
+            throw DraftConflict::timeIsOver();
+        }
+        $this->plans->of($proposal->document);
+        $seen = $this->losses->refuseUnseen($proposal, $at, $receipt, $author);
+        DB::transaction(function () use ($course, $draft, $at, $note, $author, $seen): void {
+            $set = Draft::query()->whereKey($draft->id)->where('version', $draft->version)->update([
+                'publish_at' => gmdate('Y-m-d H:i:s', $at), 'publish_version' => $draft->version, 'publish_by' => $author->id, 'publish_note' => $note,
+                'publish_losses_seen' => $seen, 'publish_refused' => null,
+            ]);
+            if ($set !== 1) {
+                throw DraftConflict::changedMeanwhile();
             }
-            if ($at <= $this->clock->now()->getTimestamp()) {
-                throw DraftConflict::timeIsOver();
-            }
-            $this->plans->of($document);
-            if ($live !== null && $draft->rehearsed_version !== $draft->version && ($losers = $this->rehearsal->losers($course, $live, $document, $at)) > 0) {
-                throw DraftConflict::rehearseFirst($losers);
-            }
-            $draft->fill(['publish_at' => $at, 'publish_version' => $draft->version, 'publish_by' => $author->id, 'publish_note' => $note, 'publish_refused' => null])->save();
             $this->journal->note('publication.set', $author, $course, after: ['at' => gmdate('Y-m-d\TH:i:s\Z', $at), 'version' => $draft->version]);
         });
     }

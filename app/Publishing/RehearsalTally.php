@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Keep;
+namespace App\Publishing;
 
 use SilentKeep\Core\Foresight\Effect;
 use SilentKeep\Core\Foresight\ImpactTally;

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Actions\DraftConflict;
+use App\Models\Person;
+use Psr\Clock\ClockInterface;
+
+/** Refuses what takes something from people where that was not shown to whoever does it. */
+final readonly class Losses
+{
+    /** Seconds for which people are looked at without anybody seeing how far it is; a longer look is a rehearsal. */
+    private const PATIENCE = 1.5;
+
+    public function __construct(private ClockInterface $clock, private Rehearsal $rehearsal)
+    {
+    }
+
+    /**
+     * @param  ?int  $setFor  instant; null: at once
+     * @return bool whether a receipt says that they were shown
+     *
+     * @throws DraftConflict if they were not, and there are losses, or too many people to see quickly
+     */
+    public function refuseUnseen(Proposal $proposal, ?int $setFor, ?string $receipt, Person $reader): bool
+    {
+        $now = $this->clock->now()->getTimestamp();
+        if ($proposal->live === null || Receipt::covers($receipt, $proposal, $setFor, $reader, $now)) {
+            return $proposal->live !== null;
+        }
+        $count = RehearsalCount::none();
+        if (! $this->rehearsal->goOn($proposal, $setFor ?? $now, $count, self::PATIENCE)) {
+            throw $receipt === null ? DraftConflict::rehearseFirst(null) : DraftConflict::rehearsedTooLongAgo();
+        }
+        if ($count->losers() > 0) {
+            throw $receipt === null ? DraftConflict::rehearseFirst($count->losers()) : DraftConflict::rehearsedTooLongAgo();
+        }
+
+        return false;
+    }
+
+    /** How many people, and observers, lose something by it now, however long it takes to see. */
+    public function count(Proposal $proposal): int
+    {
+        $count = RehearsalCount::none();
+        $this->rehearsal->goOn($proposal, $this->clock->now()->getTimestamp(), $count, null);
+
+        return $count->losers();
+    }
+}

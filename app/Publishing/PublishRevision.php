@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Actions\DraftConflict;
+use App\Actions\Journal;
+use App\Keep\Plans;
+use App\Keep\Words\Differences;
+use App\Keep\Words\Sentence;
+use App\Models\Course;
+use App\Models\Draft;
+use App\Models\Person;
+use App\Models\Revision;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/**
+ * The only writer of revisions: whatever goes live, goes live here. What it takes from people is for the caller to have
+ * asked {@see Losses}: nobody is counted while others wait for the lock.
+ */
+final readonly class PublishRevision
+{
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal)
+    {
+    }
+
+    /**
+     * @param  ?Person  $author  null: the program itself
+     * @return array{Revision, list<Sentence>} the revision, and what it changes
+     *
+     * @throws DraftConflict if it says nothing new, or what it was proposed over is not what is there any more
+     * @throws \SilentKeep\Core\Format\InvalidPlan
+     */
+    public function __invoke(Proposal $proposal, ?string $note, ?Person $author): array
+    {
+        if ($proposal->saysNothingNew()) {
+            throw DraftConflict::nothingToPublish();
+        }
+        $this->plans->of($proposal->document);
+        $changes = Differences::between($proposal->live, $proposal->document)->sentences;
+        $told = array_map(strval(...), $changes);
+        $document = $proposal->document->toJson();
+
+        $revision = DB::transaction(function () use ($proposal, $document, $told, $note, $author): Revision {
+            $before = self::basis($proposal);
+            $revision = Revision::query()->create([
+                'course_id' => $proposal->course->id,
+                'number' => 1 + (int) Revision::query()->where('course_id', $proposal->course->id)->max('number'),
+                'document' => $document,
+                'author_id' => $author?->id,
+                'note' => $note,
+                'published_at' => $this->clock->now(),
+            ]);
+            $this->journal->note('course.published', $author, $proposal->course, before: ['revision' => $before], after: ['revision' => $revision->number, 'changes' => $told]);
+            $proposal->course->liveRevision()->associate($revision);
+            $proposal->course->save();
+            if ($proposal->draft !== null) {
+                $proposal->draft->end();
+            } else {
+                // A draft that is under way keeps what it says, and is rehearsed against what is live now.
+                Draft::query()->where('course_id', $proposal->course->id)->update(['base_revision_id' => $revision->id]);
+            }
+
+            return $revision;
+        });
+
+        return [$revision, $changes];
+    }
+
+    /**
+     * @return ?int the number of the revision that is live
+     *
+     * @throws DraftConflict
+     */
+    private static function basis(Proposal $proposal): ?int
+    {
+        $live = Course::query()->whereKey($proposal->course->id)->value('live_revision_id');
+        if ($live !== $proposal->base) {
+            throw DraftConflict::publishedMeanwhile();
+        }
+        if ($proposal->draft !== null) {
+            $version = Draft::query()->whereKey($proposal->draft->id)->value('version') ?? throw DraftConflict::nothingToPublish();
+            if ($version !== $proposal->draft->version) {
+                throw DraftConflict::changedMeanwhile();
+            }
+        }
+
+        return $proposal->course->liveRevision?->number;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Models\Person;
+
+/**
+ * What somebody was shown before they publish: signed, and handed back by them. It holds for what was rehearsed, over
+ * what was live then, for the instant that it was rehearsed for, and for them alone, for a quarter of an hour. Looking
+ * writes nothing.
+ */
+final class Receipt
+{
+    /** Seconds for which it holds, from the beginning of the rehearsal on. */
+    public const HOLDS = 900;
+
+    /**
+     * @param  ?int  $setFor  instant; null: at once
+     * @param  int  $madeAt  when the rehearsal was begun
+     */
+    public static function of(Proposal $proposal, ?int $setFor, int $madeAt, Person $reader): string
+    {
+        return $madeAt.'.'.self::seal($proposal, $setFor, $madeAt, $reader);
+    }
+
+    /** Whether this reader was shown what they are about to do, and not too long ago. */
+    public static function covers(?string $receipt, Proposal $proposal, ?int $setFor, Person $reader, int $now): bool
+    {
+        if ($receipt === null || preg_match('/^(\d{1,12})\.([0-9a-f]{64})$/D', $receipt, $parts) !== 1) {
+            return false;
+        }
+        $madeAt = (int) $parts[1];
+
+        return hash_equals(self::seal($proposal, $setFor, $madeAt, $reader), $parts[2]) && $madeAt <= $now && $now < $madeAt + self::HOLDS;
+    }
+
+    private static function seal(Proposal $proposal, ?int $setFor, int $madeAt, Person $reader): string
+    {
+        $key = config('app.key');
+
+        return hash_hmac('sha256', implode('|', ['rehearsal', $proposal->course->id, $proposal->base, $proposal->subject, $setFor ?? 'at once', $madeAt, $reader->id]), is_string($key) ? $key : '');
+    }
+}
