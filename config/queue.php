@@ -2,4 +2,13 @@
 
 declare(strict_types=1);
 
-return ['default' => env('QUEUE_CONNECTION', 'sync')];
+// What takes longer than a page may is done by `queue:work`, which bin/start runs; the schedule does it where nobody else does.
+return [
+    'default' => env('QUEUE_CONNECTION', 'database'),
+    'connections' => [
+        'sync' => ['driver' => 'sync'],
+        // A job that was given up by a worker that died is taken up again after so many seconds: longer than any takes.
+        'database' => ['driver' => 'database', 'table' => 'jobs', 'queue' => 'default', 'retry_after' => 90, 'after_commit' => false],
+    ],
+    'failed' => ['driver' => 'database-uuids', 'table' => 'failed_jobs'],
+];

@@ -91,6 +91,9 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/people.csv', [Keep\PeopleController::class, 'csv'])->name('people.csv');
     Route::post('/people/preview', [Keep\PeopleController::class, 'preview'])->name('people.preview');
     Route::post('/people/acts', [Keep\PeopleController::class, 'perform'])->name('people.act');
+    Route::get('/people/acts/{act}', [Keep\ActsController::class, 'show'])->whereNumber('act')->name('act');
+    Route::post('/people/acts/{act}', [Keep\ActsController::class, 'update'])->whereNumber('act')->name('act.do');
+    Route::delete('/people/acts/{act}', [Keep\ActsController::class, 'destroy'])->whereNumber('act')->name('act.leave');
     Route::post('/people/acts/{act}/undo', [Keep\PeopleController::class, 'undo'])->whereNumber('act')->name('people.undo');
     Route::post('/people/segments', [Keep\PeopleController::class, 'saveSegment'])->name('segments.save');
     Route::delete('/people/segments/{segment}', [Keep\PeopleController::class, 'forgetSegment'])->whereNumber('segment')->name('segments.forget');

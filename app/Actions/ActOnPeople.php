@@ -5,9 +5,16 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Keep\People\ActStep;
+use App\Keep\People\CannotAct;
 use App\Keep\People\ChosenPeople;
+use App\Keep\People\Outcomes;
 use App\Keep\People\PeopleAct;
 use App\Keep\People\RowChange;
+use App\Keep\People\Staged\ActLines;
+use App\Keep\People\Staged\PrepareAct;
+use App\Keep\People\Staged\SendActLetters;
+use App\Keep\People\Staged\StagedActs;
+use App\Keep\People\Staged\StagedRows;
 use App\Models\Activity;
 use App\Models\ActRecord;
 use App\Models\Person;
@@ -18,94 +25,135 @@ use Psr\Clock\ClockInterface;
 /** Does something to one person or to many, all of it or nothing, and remembers how to take it back. */
 final readonly class ActOnPeople
 {
+    /** Up to so many people it is reckoned and done in one transaction; more are prepared before. */
+    private const IN_PASSING = 100;
+
+    /** Up to so many people a page waits for it; more are left to the queue. */
+    public const AT_ONCE = 2000;
+
     /** People are loaded in groups of this many, so that memory does not grow with their number. */
     private const GROUP = 500;
 
-    public function __construct(private ClockInterface $clock, private Post $post)
+    public function __construct(private ClockInterface $clock, private StagedActs $staged, private Post $post)
     {
     }
 
     /**
      * What it would do: how many people by outcome, those first to whom something happens.
      *
-     * @return array<string, array{count: int, changes: bool, names: list<string>}>
+     * @return array<array-key, array{count: int, changes: bool, names: list<string>}>
      *
-     * @throws \App\Keep\People\CannotAct
+     * @throws CannotAct
      */
     public function preview(PeopleAct $act, ChosenPeople $people): array
     {
-        $outcomes = [];
-        $this->inGroups($act, $people, static function (array $steps, array $names) use (&$outcomes): void {
-            foreach ($steps as $step) {
-                $outcomes[$step->outcome] ??= ['count' => 0, 'changes' => $step->changes !== [] || $step->letter !== null, 'names' => []];
-                $outcomes[$step->outcome]['count']++;
-                if (count($outcomes[$step->outcome]['names']) < 20) {
-                    $outcomes[$step->outcome]['names'][] = $names[$step->personId];
-                }
-            }
-        });
-        uasort($outcomes, static fn (array $a, array $b): int => [$b['changes'], $b['count']] <=> [$a['changes'], $a['count']]);
-
-        return $outcomes;
-    }
-
-    /**
-     * @return array{?ActRecord, int} what was done, where anything was; to how many people
-     *
-     * @throws \App\Keep\People\CannotAct
-     */
-    public function __invoke(PeopleAct $act, ChosenPeople $people, ?Person $actor): array
-    {
-        return DB::transaction(function () use ($act, $people, $actor): array {
-            $done = [];
-            $touched = 0;
-            $this->inGroups($act, $people, function (array $steps) use ($act, $actor, &$done, &$touched): void {
-                $log = $letters = [];
-                foreach ($steps as $step) {
-                    if ($step->changes === [] && $step->letter === null) {
-                        continue;
-                    }
-                    $touched++;
-                    foreach ($step->changes as $change) {
-                        $done[] = $this->apply($change);
-                    }
-                    if ($step->letter !== null) {
-                        $letters[] = $step->letter;
-                    }
-                    $log[] = $this->line($act, $step, $actor);
-                }
-                foreach (array_chunk($log, 200) as $some) {
-                    Activity::query()->insert($some);
-                }
-                $this->post->send($letters);
-            });
-            if ($touched === 0) {
-                return [null, 0];
-            }
-            $record = ActRecord::query()->create([
-                'actor_id' => $actor?->id,
-                'told' => mb_substr($act->told(), 0, 250),
-                'changes' => $act->canBeUndone() ? array_map(static fn (RowChange $change): array => get_object_vars($change), $done) : [],
-                'made_at' => $this->clock->now(),
-            ]);
-
-            return [$record, $touched];
-        });
-    }
-
-    /**
-     * @param  \Closure(list<ActStep>, array<int, string>): void  $each  with the names by id
-     */
-    private function inGroups(PeopleAct $act, ChosenPeople $people, \Closure $each): void
-    {
+        $outcomes = Outcomes::none();
         foreach (array_chunk($people->ids(), self::GROUP) as $some) {
             $group = Person::query()->whereIn('id', $some)->orderBy('id')->get()->toBase();
-            $names = [];
-            foreach ($group as $person) {
-                $names[$person->id] = $person->name;
+            $names = $group->pluck('name', 'id')->all();
+            foreach ($act->steps($group) as $step) {
+                $outcomes->add($step, is_string($names[$step->personId]) ? $names[$step->personId] : '');
             }
-            $each($act->steps($group), $names);
         }
+
+        return $outcomes->sorted();
+    }
+
+    /**
+     * Has the queue prepare it; it is done when somebody has seen what it would do, and says so.
+     *
+     * @param  array<string, mixed>  $form
+     */
+    public function prepare(PeopleAct $act, array $form, ChosenPeople $people, Person $actor, ?string $once): ActRecord
+    {
+        $record = $this->staged->begin($act, $form, $people->ids(), $actor, $once);
+        if ($record->wasRecentlyCreated) {
+            PrepareAct::dispatch($record->id);
+        }
+
+        return $record->refresh();
+    }
+
+    /**
+     * At once.
+     *
+     * @param  array<string, mixed>  $form  from which the act was made; not needed for a few people
+     * @param  ?string  $once  made by the form that asks for it: twice the same is done once
+     * @return array{?ActRecord, int} what was done, where anything was; to how many people
+     *
+     * @throws CannotAct
+     */
+    public function __invoke(PeopleAct $act, ChosenPeople $people, ?Person $actor, ?string $once = null, array $form = []): array
+    {
+        $ids = $people->ids();
+        if (count($ids) <= self::IN_PASSING) {
+            return DB::transaction(fn (): array => $this->inPassing($act, $ids, $actor, $once));
+        }
+        $record = $this->staged->begin($act, $form, $ids, $actor, $once);
+        while ($record->state === 'preparing') {
+            $this->staged->prepareSome($record);
+        }
+        if ($record->state === 'refused') {
+            throw new CannotAct($record->problem ?? 'That cannot be done.');
+        }
+
+        return $this->perform($record);
+    }
+
+    /**
+     * What was prepared.
+     *
+     * @return array{?ActRecord, int} what was done, where anything was; to how many people
+     *
+     * @throws CannotAct
+     */
+    public function perform(ActRecord $record): array
+    {
+        $this->staged->putInForce($record);
+        if ($record->touched > self::AT_ONCE) {
+            SendActLetters::dispatch($record->id);
+        } else {
+            while ($this->staged->sendLetters($record)) {
+                // Group by group.
+            }
+        }
+
+        return [$record->touched === 0 ? null : $record, $record->touched];
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array{?ActRecord, int}
+     */
+    private function inPassing(PeopleAct $act, array $ids, ?Person $actor, ?string $once): array
+    {
+        $before = $once === null ? null : ActRecord::query()->where('once', $once)->first();
+        if ($before !== null) {
+            return [$before->touched === 0 ? null : $before, $before->touched];
+        }
+        $now = $this->clock->now();
+        $steps = array_values(array_filter($act->steps(Person::query()->whereIn('id', $ids)->orderBy('id')->get()->toBase()), static fn (ActStep $step): bool => $step->doesSomething()));
+        if ($steps === []) {
+            return [null, 0];
+        }
+        $record = ActRecord::query()->create(['actor_id' => $actor?->id, 'told' => mb_substr($act->told(), 0, 250), 'touched' => count($steps), 'turn' => ActRecord::nextTurn(), 'once' => $once, 'made_at' => $now]);
+        $lines = $rows = $letters = [];
+        foreach ($steps as $step) {
+            foreach ($step->changes as $change) {
+                $rows[] = StagedRows::row($record, $step->personId, $this->apply($change));
+            }
+            if ($step->letter !== null) {
+                $letters[] = $step->letter;
+            }
+            $lines[] = ActLines::of($act, $step, $actor?->id, $now->getTimestamp());
+        }
+        if ($act->canBeUndone()) {
+            DB::table('act_changes')->insert($rows);
+        }
+        Activity::query()->insert($lines);
+        $this->post->send($letters);
+
+        return [$record->refresh(), count($steps)];
     }
 
     private function apply(RowChange $change): RowChange
@@ -121,16 +169,5 @@ final readonly class ActOnPeople
         }
 
         return $change;
-    }
-
-    /** @return array<string, mixed> */
-    private function line(PeopleAct $act, ActStep $step, ?Person $actor): array
-    {
-        $json = static fn (array $told): ?string => $told === [] ? null : json_encode($told, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
-
-        return [
-            'actor_id' => $actor?->id, 'course_id' => $step->courseId, 'person_id' => $step->personId, 'action' => $act->name(),
-            'before' => $json($step->before), 'after' => $json($step->after), 'happened_at' => gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp()),
-        ];
     }
 }

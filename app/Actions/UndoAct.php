@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Keep\People\CannotAct;
+use App\Keep\People\Staged\StagedRows;
+use App\Keep\People\Staged\TakeActBack;
 use App\Models\ActRecord;
 use App\Models\Person;
 use Illuminate\Support\Facades\DB;
@@ -13,60 +15,81 @@ use Psr\Clock\ClockInterface;
 /** Takes back what was done to people: all of it, or nothing where some of it has been changed again since. */
 final readonly class UndoAct
 {
-    public function __construct(private ClockInterface $clock, private Journal $journal)
+    /** More people than this are left to the queue. */
+    private const AT_ONCE = 2000;
+
+    /** Lines of the log that are written in one go. */
+    private const LINES = 5000;
+
+    public function __construct(private ClockInterface $clock)
     {
     }
 
     /**
      * @param  bool  $mayAll  else only what the actor has done themselves
+     * @return ActRecord undone, or being undone by the queue
      *
      * @throws CannotAct
      */
     public function __invoke(int $record, Person $actor, bool $mayAll): ActRecord
     {
-        return DB::transaction(function () use ($record, $actor, $mayAll): ActRecord {
-            $act = ActRecord::query()->whereKey($record)->lockForUpdate()->first();
-            if ($act === null || $act->undone_at !== null || $act->changes === [] || (! $mayAll && $act->actor_id !== $actor->id)) {
-                throw new CannotAct('That cannot be taken back, or has been already.');
-            }
-            $people = [];
-            foreach (array_reverse($act->changes) as $change) {
-                $row = DB::table($change['table'])->where('id', $change['id'])->first();
-                $this->refuseIfChanged($change, $row);
-                if ($change['before'] === null) {
-                    DB::table($change['table'])->where('id', $change['id'])->delete();
-                } elseif ($change['after'] === null) {
-                    DB::table($change['table'])->insert(['id' => $change['id'], ...$change['before']]);
-                } else {
-                    DB::table($change['table'])->where('id', $change['id'])->update($change['before']);
-                }
-                $columns = (array) $row + ($change['before'] ?? []);
-                $person = $columns['person_id'] ?? $columns['learner_id'] ?? null;
-                $people[is_numeric($person) ? (int) $person : 0] = true;
-            }
-            $act->forceFill(['undone_at' => $this->clock->now()])->save();
-            foreach (Person::query()->whereIn('id', array_keys($people))->get() as $person) {
-                $this->journal->note('act.undone', $actor, person: $person, before: ['act' => $act->told]);
-            }
+        $act = ActRecord::query()->find($record);
+        if ($act === null || ! $act->canBeUndone() || (! $mayAll && $act->actor_id !== $actor->id)
+            || ActRecord::query()->whereKey($record)->where('state', 'done')->whereNull('undone_at')->update(['state' => 'undoing', 'problem' => null]) !== 1) {
+            throw new CannotAct('That cannot be taken back, or has been already.');
+        }
+        $act->refresh();
+        if ($act->touched > self::AT_ONCE) {
+            TakeActBack::dispatch($act->id, $actor->id);
 
-            return $act;
-        });
+            return $act->refresh();
+        }
+        try {
+            $this->finish($act, $actor);
+        } catch (CannotAct $e) {
+            $act->update(['state' => 'done']);
+            throw $e;
+        }
+
+        return $act;
     }
 
     /**
-     * @param  array{table: string, id: int, before: ?array<string, scalar|null>, after: ?array<string, scalar|null>}  $change
+     * The lines of the log first, which do not hold yet; then all of it in one short transaction.
+     *
+     * @throws CannotAct
      */
-    private function refuseIfChanged(array $change, ?\stdClass $row): void
+    public function finish(ActRecord $act, Person $actor): void
     {
-        $now = $row === null ? null : get_object_vars($row);
-        foreach ($change['after'] ?? [] as $column => $value) {
-            $is = $now[$column] ?? null;
-            if ($now === null || (is_scalar($is) ? (string) $is : '') !== (is_bool($value) ? ($value ? '1' : '0') : (string) $value)) {
+        $this->layDownLines($act, $actor);
+        DB::transaction(function () use ($act): void {
+            if ($act->refresh()->state !== 'undoing') {
+                throw new CannotAct('That cannot be taken back, or has been already.');
+            }
+            if (StagedRows::changedSince($act)) {
                 throw new CannotAct('Some of it has been changed again since. Nothing was taken back; please look at the people one by one.');
             }
-        }
-        if ($change['after'] === null && $now !== null) {
-            throw new CannotAct('Some of it is there again already. Nothing was taken back.');
-        }
+            StagedRows::takeBack($act);
+            $act->update(['state' => 'done', 'undone_at' => $this->clock->now(), 'turn' => ActRecord::nextTurn()]);
+        });
+    }
+
+    private function layDownLines(ActRecord $act, Person $actor): void
+    {
+        // A worker that was stopped may have laid down some of them.
+        do {
+            $gone = DB::delete('delete from activities where id in (select id from activities where act_id = ? and taken_back = 1 limit ?)', [$act->id, self::LINES]);
+        } while ($gone === self::LINES);
+        $told = json_encode(['act' => $act->told], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        $last = 0;
+        do {
+            $people = DB::table('act_changes')->where('act_id', $act->id)->where('person_id', '>', $last)->distinct()->orderBy('person_id')->limit(self::LINES)->pluck('person_id')->all();
+            $next = end($people);
+            DB::insert(
+                'insert into activities (actor_id, person_id, action, before, happened_at, act_id, taken_back) select distinct ?, person_id, ?, ?, ?, ?, 1 from act_changes where act_id = ? and person_id > ? and person_id <= ?',
+                [$actor->id, 'act.undone', $told, gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp()), $act->id, $act->id, $last, is_int($next) ? $next : $last],
+            );
+            $last = is_int($next) ? $next : $last;
+        } while (count($people) === self::LINES);
     }
 }

@@ -8,13 +8,24 @@ use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Something that was done to people, with all that is needed to take it back.
+ * Something that is, or was, done to people. What it does row by row stands in `act_changes`: with that it can be taken back.
  *
  * @property int $id
  * @property ?int $actor_id
  * @property string $told
- * @property list<array{table: string, id: int, before: ?array<string, scalar|null>, after: ?array<string, scalar|null>}> $changes
- * @property \DateTimeImmutable $made_at
+ * @property string $state preparing, prepared, done, undoing or refused
+ * @property array<string, mixed> $form what is to be done, as it was asked for
+ * @property list<int> $people ids of those chosen, while it is prepared
+ * @property int $looked how many of them are looked at
+ * @property int $of how many are chosen
+ * @property int $touched to how many something happens
+ * @property string $outcomes JSON
+ * @property int $basis the last line of the log that was there when it was prepared
+ * @property int $basis_turn the last turn, likewise
+ * @property ?int $turn counts what was put in force or taken back
+ * @property ?string $problem why it was not done, or not taken back
+ * @property ?string $once made by the form that asked for it
+ * @property \DateTimeImmutable $made_at when it was asked for: the now of what it does
  * @property ?\DateTimeImmutable $undone_at
  */
 final class ActRecord extends Model
@@ -25,5 +36,16 @@ final class ActRecord extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['changes' => 'array', 'made_at' => UtcInstant::class, 'undone_at' => UtcInstant::class];
+    protected $casts = ['form' => 'array', 'people' => 'array', 'made_at' => UtcInstant::class, 'undone_at' => UtcInstant::class];
+
+    /** Whether it has changed anything that can be changed back. */
+    public function canBeUndone(): bool
+    {
+        return $this->state === 'done' && $this->undone_at === null && self::query()->getConnection()->table('act_changes')->where('act_id', $this->id)->exists();
+    }
+
+    public static function nextTurn(): int
+    {
+        return 1 + (int) self::query()->max('turn');
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -26,4 +27,13 @@ final class Activity extends Model
     protected $guarded = [];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'happened_at' => UtcInstant::class];
+
+    /** Lines of an act that is only prepared, or is not taken back yet, tell of nothing that has happened. */
+    protected static function booted(): void
+    {
+        self::addGlobalScope('happened', static fn (Builder $query) => $query->where(static fn (Builder $query) => $query
+            ->whereNull('activities.act_id')
+            ->orWhereExists(static fn ($acts) => $acts->from('people_acts')->whereColumn('people_acts.id', 'activities.act_id')->whereIn('people_acts.state', ['done', 'undoing'])
+                ->where(static fn ($act) => $act->where('activities.taken_back', false)->orWhereNotNull('people_acts.undone_at')))));
+    }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * A file of people that is being brought in: read row by row into `import_rows` first, then brought in all at once.
@@ -31,4 +32,10 @@ final class Import extends Model
     protected $guarded = [];
 
     protected $casts = ['options' => 'array', 'tally' => 'array', 'errors' => 'array', 'made_at' => UtcInstant::class, 'finished_at' => UtcInstant::class];
+
+    /** @return HasMany<ImportRow, $this> */
+    public function rows(): HasMany
+    {
+        return $this->hasMany(ImportRow::class);
+    }
 }

@@ -20,7 +20,7 @@ return new class extends Migration
         Schema::create('rehearsals', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('course_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('base_revision_id')->nullable()->constrained('revisions')->cascadeOnDelete()->comment('what was live');
+            $table->foreignId('base_revision_id')->nullable()->constrained('revisions')->cascadeOnDelete(); // what was live
             $table->string('subject')->comment('what is to be live instead: a version of a draft, or an earlier revision');
             $table->dateTime('instant')->comment('of the change that is rehearsed');
             $table->dateTime('set_for')->nullable()->comment('the time that was asked for; null: at once');

@@ -294,7 +294,7 @@ abstract class BrowserTestCase extends TestCase
     {
         return [
             'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => self::$folder.'/school.sqlite',
-            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single', 'CLOCK_AHEAD' => (string) self::$ahead,
+            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'sync', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single', 'CLOCK_AHEAD' => (string) self::$ahead,
         ];
     }
 

@@ -28,6 +28,7 @@ final class ActRequest extends FormRequest
         $needsOffer = in_array($do, ['give', 'change'], true) || (in_array($do, ['extend', 'pause', 'resume', 'end', 'withdraw', 'give-back'], true) && ! $this->filled('pass'));
 
         return [
+            'once' => ['nullable', 'string', 'max:60'],
             'do' => ['required', Rule::in(PeopleActs::KINDS)],
             'people' => ['required_without:filter', 'array', 'max:20000'],
             'people.*' => ['integer'],
@@ -73,11 +74,17 @@ final class ActRequest extends FormRequest
     public function form(): array
     {
         $form = [];
-        foreach ($this->validated() as $key => $value) {
+        foreach ($this->safe()->except(['once', 'people', 'filter']) as $key => $value) {
             $form[(string) $key] = in_array($key, ['anew', 'stops'], true) ? $this->boolean((string) $key) : $value;
         }
 
         return $form;
+    }
+
+    /** Made by the form that asks for it, so that a second click does nothing more. */
+    public function once(): ?string
+    {
+        return $this->filled('once') ? $this->string('once')->toString() : null;
     }
 
     /** @return ?list<int> null: all that the filter lets through */

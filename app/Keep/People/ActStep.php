@@ -27,4 +27,9 @@ final readonly class ActStep
         public ?Letter $letter = null,
     ) {
     }
+
+    public function doesSomething(): bool
+    {
+        return $this->changes !== [] || $this->letter !== null;
+    }
 }

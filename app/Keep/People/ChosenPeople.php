@@ -27,6 +27,11 @@ final readonly class ChosenPeople
         return new self($desk->query($filter));
     }
 
+    public function count(): int
+    {
+        return (clone $this->query)->reorder()->toBase()->getCountForPagination();
+    }
+
     /** @return list<int> in the order in which they are gone through */
     public function ids(): array
     {

@@ -33,11 +33,15 @@ final readonly class PeopleActs
 
     /**
      * @param  array<string, mixed>  $form  validated in shape
+     * @param  ?int  $now  the instant that it is done at, where that is not now
      *
      * @throws CannotAct if something it names is not there
      */
-    public function of(array $form, Person $actor): PeopleAct
+    public function of(array $form, Person $actor, ?int $now = null): PeopleAct
     {
+        if ($now !== null) {
+            return (new self($this->newPasses, $this->clock->stoppedAt($now), $this->shelf))->of($form, $actor);
+        }
         $text = static fn (string $key): string => is_string($form[$key] ?? null) ? trim($form[$key]) : '';
         $number = static fn (string $key): int => is_numeric($form[$key] ?? null) ? (int) $form[$key] : 0;
         $instant = fn (string $key): ?int => $text($key) === '' ? null : ($this->clock->instant($text($key)) ?? throw new CannotAct('This is not a date and time.', $key));

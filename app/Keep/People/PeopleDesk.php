@@ -24,7 +24,7 @@ final readonly class PeopleDesk
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words)
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private ActDesk $acts)
     {
     }
 
@@ -55,6 +55,7 @@ final readonly class PeopleDesk
             courses: $this->shelf->picks(false),
             labels: array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()),
             segments: $this->segments($reader),
+            underWay: $this->acts->underWay($reader, $mayRun),
             mayRun: $mayRun,
         );
     }

@@ -7,11 +7,35 @@ export interface ActOutcome {
   names: string[];
 }
 
+export interface ActPage {
+  id: number;
+  told: string;
+  state: string;
+  looked: number;
+  of: number;
+  touched: number;
+  outcomes: ActOutcome[];
+  canBeUndone: boolean;
+  problem: string | null;
+  actor: string | null;
+  made: string;
+  undone: string | null;
+  stale: boolean;
+}
+
 export interface ActPreview {
   told: string;
   people: number;
   canBeUndone: boolean;
+  long: boolean;
   outcomes: ActOutcome[];
+}
+
+export interface ActUnderWay {
+  id: number;
+  told: string;
+  state: string;
+  of: number;
 }
 
 export interface AfterRule {
@@ -547,6 +571,7 @@ export interface PeoplePage {
   courses: CoursePick[];
   labels: string[];
   segments: SavedSegment[];
+  underWay: ActUnderWay[];
   mayRun: boolean;
 }
 

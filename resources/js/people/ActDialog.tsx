@@ -4,8 +4,10 @@ import { type FormEvent, useEffect, useState } from 'react';
 
 import { postJson } from '../lib/http';
 import type { ActPreview, CoursePick, OfferPick } from '../lib/types';
+import { uuid } from '../lib/uuid';
 import { counted } from '../lib/words';
 import type { Act, Whom } from './acts';
+import { OutcomeList } from './OutcomeList';
 
 export interface ActDialogProps {
   title: string;
@@ -44,6 +46,8 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
   const form = useForm({
     offer: act.offer ?? '', from: '', until: '', days: act.days ?? 14, anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: '', body: '',
   });
+  // One dialog does its work once, however often it is clicked.
+  const [once] = useState(uuid);
   const { data, setData, errors } = form;
   const body: Record<string, unknown> = { ...whom, do: act.do };
   for (const [key, value] of Object.entries({ pass: act.pass, grant: act.grant, observer: act.observer })) {
@@ -62,7 +66,7 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
   const { preview, state } = usePreview(complete ? asked : null);
   const perform = (event: FormEvent) => {
     event.preventDefault();
-    form.transform(() => JSON.parse(asked));
+    form.transform(() => ({ ...JSON.parse(asked), once }));
     form.post('/keep/people/acts', { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   const touched = preview?.outcomes.filter(({ changes }) => changes).reduce((sum, { count }) => sum + count, 0) ?? 0;
@@ -122,17 +126,8 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
           {state === 'waiting' && preview === null && <p className="soft">Looking what it would do…</p>}
           {preview !== null && (
             <>
-              {preview.outcomes.map((outcome) => (
-                <details key={outcome.words} className={outcome.changes ? '' : 'soft'}>
-                  <summary>
-                    <b>{outcome.count}</b> {outcome.words}
-                  </summary>
-                  <p>
-                    {outcome.names.join(', ')}
-                    {outcome.count > outcome.names.length && ` and ${outcome.count - outcome.names.length} more`}
-                  </p>
-                </details>
-              ))}
+              <OutcomeList outcomes={preview.outcomes} />
+              {preview.long && <p>What it would do to each of {counted(preview.people, 'person', 'people')} is looked at first. You can leave meanwhile; nothing is done before you have seen it and say so.</p>}
               {!preview.canBeUndone && <p className="soft">This cannot be taken back.</p>}
             </>
           )}
@@ -141,8 +136,8 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
           <Button type="button" variant="default" onClick={onClose}>
             Leave
           </Button>
-          <Button type="submit" loading={form.processing} disabled={preview !== null && touched === 0}>
-            {preview === null ? title : `${title}: ${counted(touched, 'person', 'people')}`}
+          <Button type="submit" loading={form.processing} disabled={preview !== null && !preview.long && touched === 0}>
+            {preview === null ? title : preview.long ? 'Look what it would do' : `${title}: ${counted(touched, 'person', 'people')}`}
           </Button>
         </div>
       </form>

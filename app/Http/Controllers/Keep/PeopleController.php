@@ -72,24 +72,29 @@ final readonly class PeopleController
     public function preview(ActRequest $request, PeopleActs $acts, ActOnPeople $actOn): JsonResponse
     {
         $act = $this->act($request, $acts);
+        $people = $this->meant($request);
+        $count = $people->count();
+        if ($count > ActOnPeople::AT_ONCE) {
+            return new JsonResponse(new ActPreview($act->told(), $count, $act->canBeUndone(), true, []));
+        }
         try {
-            $outcomes = $actOn->preview($act, $this->meant($request));
+            $outcomes = $actOn->preview($act, $people);
         } catch (CannotAct $e) {
             throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
         }
-        $told = [];
-        foreach ($outcomes as $words => $outcome) {
-            $told[] = new ActOutcome((string) $words, $outcome['count'], $outcome['changes'], $outcome['names']);
-        }
 
-        return new JsonResponse(new ActPreview($act->told(), array_sum(array_column($outcomes, 'count')), $act->canBeUndone(), $told));
+        return new JsonResponse(new ActPreview($act->told(), $count, $act->canBeUndone(), false, ActOutcome::listOf($outcomes)));
     }
 
     public function perform(ActRequest $request, PeopleActs $acts, ActOnPeople $actOn): RedirectResponse
     {
         $act = $this->act($request, $acts);
+        $people = $this->meant($request);
+        if ($people->count() > ActOnPeople::AT_ONCE) {
+            return redirect()->route('keep.act', $actOn->prepare($act, $request->form(), $people, self::reader($request), $request->once())->id);
+        }
         try {
-            [$record, $touched] = $actOn($act, $this->meant($request), self::reader($request));
+            [$record, $touched] = $actOn($act, $people, self::reader($request), $request->once(), $request->form());
         } catch (CannotAct $e) {
             throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
         }
@@ -97,7 +102,7 @@ final readonly class PeopleController
             return back()->with('flash', ['kind' => 'refused', 'text' => 'Nothing was to be done: '.lcfirst($act->told()).' changes nothing for them.', 'lines' => []]);
         }
 
-        return back()->with('flash', ['kind' => 'done', 'text' => $act->told().': done for '.($touched === 1 ? '1 person' : "{$touched} people").'.', 'lines' => [], 'undo' => $act->canBeUndone() ? $record->id : null]);
+        return back()->with('flash', ['kind' => 'done', 'text' => $act->told().': done for '.($touched === 1 ? '1 person' : "{$touched} people").'.', 'lines' => [], 'undo' => $record->canBeUndone() ? $record->id : null]);
     }
 
     public function undo(Request $request, int $act, UndoAct $undo): RedirectResponse
@@ -107,6 +112,9 @@ final readonly class PeopleController
             $undone = $undo($act, self::reader($request), Gate::allows('run-school'));
         } catch (CannotAct $e) {
             return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+        }
+        if ($undone->state === 'undoing') {
+            return redirect()->route('keep.act', $undone->id);
         }
 
         return back()->with('flash', ['kind' => 'done', 'text' => "Taken back: {$undone->told}.", 'lines' => []]);

@@ -21,4 +21,18 @@ final readonly class ActOutcome
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $names,
     ) {
     }
+
+    /**
+     * @param  array<array-key, array{count: int, changes: bool, names: list<string>}>  $outcomes
+     * @return list<self>
+     */
+    public static function listOf(array $outcomes): array
+    {
+        $told = [];
+        foreach ($outcomes as $words => $outcome) {
+            $told[] = new self((string) $words, $outcome['count'], $outcome['changes'], $outcome['names']);
+        }
+
+        return $told;
+    }
 }

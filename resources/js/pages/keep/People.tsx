@@ -49,8 +49,11 @@ function addressOf(filter: Filter, page = 1): string {
   return text === '' ? '/keep/people' : `/keep/people?${text}`;
 }
 
+/** How an act on many people stands. */
+const UNDER_WAY: Record<string, string> = { preparing: 'it is being looked at', prepared: 'waits for you to do it', undoing: 'is being taken back' };
+
 export default function People(props: PeoplePage) {
-  const { people, total, page, pages, filter, offers, courses, labels, segments, mayRun } = props;
+  const { people, total, page, pages, filter, offers, courses, labels, segments, underWay, mayRun } = props;
   const [picked, setPicked] = useState<ReadonlySet<number>>(new Set());
   const [all, setAll] = useState(false);
   const [act, setAct] = useState<{ act: Act; title: string } | null>(null);
@@ -74,6 +77,18 @@ export default function People(props: PeoplePage) {
             </Button>
           )}
         </div>
+        {underWay.length > 0 && (
+          <ul className="underway" aria-label="Under way">
+            {underWay.map((one) => (
+              <li key={one.id}>
+                <Link href={`/keep/people/acts/${one.id}`}>
+                  {one.told} for {counted(one.of, 'person', 'people')}
+                </Link>{' '}
+                · {UNDER_WAY[one.state] ?? one.state}
+              </li>
+            ))}
+          </ul>
+        )}
         <FilterBar key={JSON.stringify(filter)} filter={filter} offers={offers} courses={courses} labels={labels} onShow={show} />
         <div className="listhead">
           <p role="status">
