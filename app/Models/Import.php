@@ -22,6 +22,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $rows read so far
  * @property array<string, int> $tally counts of outcomes
  * @property list<array{line: int, message: string}> $errors the first lines that are wrong
+ * @property int $staged the last of its rows that is laid down
+ * @property int $basis the last line of the log that was there when that was begun
+ * @property int $basis_turn the last turn of acts, likewise
+ * @property ?int $lettered the last of its people who were written to; null: nobody is to be written to yet, or any more
+ * @property ?string $problem why it was not brought in
  * @property \DateTimeImmutable $made_at
  * @property ?\DateTimeImmutable $finished_at
  */

@@ -39,7 +39,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->named('See what it would do')->click();
         $this->waitForText('.person', '4 are new, 1 is known already');
         $this->named('Bring in 5 rows')->click();
-        $this->waitForText('.flash', 'is brought in');
+        $this->waitForText('.person', 'It is brought in:');
         unlink($file);
 
         // One's page says to the minute when it ends.

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\BringPeopleIn;
+use App\Actions\ReadPeopleFile;
 use App\Keep\Bringing\CsvPeople;
 use App\Keep\Bringing\NotReadable;
+use App\Keep\Bringing\StagedPeople;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Storage;
 
@@ -16,7 +18,7 @@ final class ImportPeopleCommand extends Command
 
     protected $description = 'Bring people in from a CSV file: all of them, or nobody';
 
-    public function handle(BringPeopleIn $bring): int
+    public function handle(ReadPeopleFile $read, BringPeopleIn $bring, StagedPeople $staged): int
     {
         $path = (string) $this->argument('file');
         if (! is_readable($path)) {
@@ -30,11 +32,11 @@ final class ImportPeopleCommand extends Command
         [, $head] = CsvPeople::look($path);
         $start = hrtime(true);
         $options = ['columns' => CsvPeople::guess($head), 'offer' => $this->option('offer'), 'labels' => $this->option('label')];
-        $import = $bring->begin('csv', basename($path), $stored, [], null);
+        $import = $read->begin('csv', basename($path), $stored, [], null);
         try {
-            $bring->read($import, $options);
+            $read->from($import, $options);
             while ($import->state === 'reading') {
-                $bring->read($import, null);
+                $read->read($import);
             }
             if ($import->state !== 'ready') {
                 foreach ($import->errors as $error) {
@@ -44,7 +46,13 @@ final class ImportPeopleCommand extends Command
 
                 return self::FAILURE;
             }
-            $done = $bring->bringIn($import);
+            $staged->begin($import);
+            while ($bring->goOn($import, 10.0)) {
+                // Until everybody is written to.
+            }
+            if ($import->refresh()->state !== 'done') {
+                throw new NotReadable($import->problem ?? 'Nobody was brought in.');
+            }
         } catch (NotReadable $e) {
             $this->error($e->getMessage());
 
@@ -53,7 +61,7 @@ final class ImportPeopleCommand extends Command
             Storage::delete($stored);
         }
         $seconds = (hrtime(true) - $start) / 1e9;
-        $this->line((string) json_encode($done));
+        $this->line((string) json_encode($import->tally));
         $this->line(sprintf('%d rows, %.0f a second, at most %.0f MB of memory', $import->rows, $import->rows / $seconds, memory_get_peak_usage(true) / 1048576));
 
         return self::SUCCESS;

@@ -15,7 +15,6 @@ use App\Models\Import;
 use App\Models\ImportRow;
 use App\Models\Offer;
 use App\Models\Person;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 
 /** Puts together what is seen of files of people. */
@@ -48,7 +47,7 @@ final readonly class BringingDesk
     {
         $head = $keys = [];
         $columns = [];
-        if (Storage::exists($import->path)) {
+        if ($import->path !== '' && Storage::exists($import->path)) {
             if ($import->kind === 'csv') {
                 [, $head] = CsvPeople::look(Storage::path($import->path));
                 $columns = CsvPeople::guess($head);
@@ -64,7 +63,7 @@ final readonly class BringingDesk
         return new ImportPage(
             $import->id, $import->kind, $import->name, $import->state, $import->rows, $head, $keys, $columns,
             is_string($import->options['offer'] ?? null) ? $import->options['offer'] : '',
-            $this->rows($import), self::outcomes($import),
+            $import->problem, $this->rows($import), self::outcomes($import),
             array_map(static fn (array $error): string => "Line {$error['line']}: {$error['message']}.", $import->errors),
             $this->shelf->offers(),
         );
@@ -72,9 +71,7 @@ final readonly class BringingDesk
 
     public function progress(Import $import): ImportProgress
     {
-        $in = Cache::get("import {$import->id}");
-
-        return new ImportProgress($import->state, $import->rows, is_int($in) ? $in : 0);
+        return new ImportProgress($import->state, $import->rows, $import->rows()->where('id', '<=', $import->staged)->count());
     }
 
     /** @return list<string> */

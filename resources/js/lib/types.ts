@@ -362,6 +362,7 @@ export interface ImportPage {
   keys: string[];
   columns: Record<string, number | null>;
   offer: string;
+  problem: string | null;
   rows: ImportOutcome[];
   outcomes: string[];
   errors: string[];

@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace Tests\Feature\People;
 
+use App\Actions\BringPeopleIn;
+use App\Actions\ReadPeopleFile;
+use App\Keep\Bringing\BringOn;
+use App\Keep\Bringing\StagedPeople;
 use App\Models\Import;
 use App\Models\Label;
 use App\Models\Message;
 use App\Models\ObserverTie;
+use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Models\SignInLink;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
+use Inertia\Testing\AssertableInertia as Page;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
@@ -75,7 +82,7 @@ final class BringInTest extends TestCase
         self::assertSame('Apprentice pass from Fri 20 Mar, 00:00; labels keen, oar-bonus', $rows[0]['gets']);
         self::assertSame($before, self::counts());
 
-        $this->bringIn($import)->assertSessionHas('flash.kind', 'done');
+        $this->bringIn($import)->assertRedirect("/keep/people/imports/{$import->id}");
         self::assertSame([$before[0] + 1, $before[1] + 3, $before[2] + 2, $before[3] + 2, 0], self::counts());
         $alva = $this->person('alva');
         self::assertSame(['2026-03-20 00:00', '2026-04-01 09:00'], Pass::query()->where('person_id', $alva->id)->orderBy('starts_at')->get()->map(static fn (Pass $pass): ?string => self::at($pass->starts_at))->all());
@@ -133,15 +140,101 @@ final class BringInTest extends TestCase
             $rows .= "Person {$n},p{$n}@many.test,,,\n";
         }
         $import = $this->upload($rows);
-        $bring = app(\App\Actions\BringPeopleIn::class);
-        $bring->read($import, self::COLUMNS, 0.0);
+        $reader = app(ReadPeopleFile::class);
+        $reader->from($import, self::COLUMNS);
+        $reader->read($import, 0.0);
         self::assertSame(['reading', 500], [$import->state, $import->rows]);
-        $bring->read($import->refresh(), null, 0.0);
+        $reader->read($import, 0.0);
         self::assertSame(1000, $import->rows);
         while ($import->state === 'reading') {
-            $bring->read($import->refresh(), null, 0.0);
+            $reader->read($import, 0.0);
         }
         self::assertSame(['ready', 1700, 1701], [$import->state, $import->rows, (int) DB::table('import_rows')->max('line')]);
+    }
+
+    public function test_a_stop_while_they_are_brought_in_is_gone_on_with_and_nobody_is_there_before_all_are(): void
+    {
+        $import = $this->read($this->upload($this->many(1700)));
+        $before = self::counts();
+        $staged = app(StagedPeople::class);
+        $staged->begin($import);
+        self::assertTrue($staged->stageSome($import));
+        self::assertTrue($staged->stageSome($import));
+        $this->getJson("/keep/people/imports/{$import->id}/progress")->assertJson(['state' => 'bringing in', 'in' => 1000]);
+        self::assertSame($before, self::counts());
+
+        // The worker is killed here; another takes the job up, and a third one finds nothing to do.
+        (new BringOn($import->id))->handle(app(BringPeopleIn::class));
+        (new BringOn($import->id))->handle(app(BringPeopleIn::class));
+        self::assertSame([$before[0] + 1700, $before[1] + 1700, $before[2] + 1700, $before[3] + 1700, 0], self::counts());
+        self::assertSame(['done', ['new' => 1700, 'changed' => 0, 'unchanged' => 0, 'passes' => 1700, 'labels' => 1700, 'ties' => 0]], [$import->refresh()->state, $import->tally]);
+        self::assertSame(0, DB::table('people')->join('passes', 'passes.person_id', '=', 'people.id')->where('passes.source', 'from people.csv')->whereRaw("people.email not like 'p%@many.test'")->count());
+        foreach (['import_rows', 'import_people', 'import_passes', 'import_labels', 'import_ties'] as $table) {
+            self::assertSame(0, DB::table($table)->count(), $table);
+        }
+    }
+
+    public function test_letters_stop_and_go_on_without_one_being_sent_twice(): void
+    {
+        $import = $this->read($this->upload($this->many(1200)));
+        $before = Message::query()->count();
+        $staged = app(StagedPeople::class);
+        $staged->begin($import);
+        while ($staged->stageSome($import)) {
+            // All of them.
+        }
+        $staged->putInForce($import);
+        self::assertTrue($staged->writeSome($import));
+        self::assertSame($before + 500, Message::query()->count());
+        (new BringOn($import->id))->handle(app(BringPeopleIn::class));
+        self::assertSame($before + 1200, Message::query()->count());
+        self::assertSame(1200, SignInLink::query()->distinct()->count('person_id'));
+    }
+
+    public function test_somebody_who_comes_by_themselves_meanwhile_is_the_same_person(): void
+    {
+        $import = $this->read($this->upload($this->many(3)));
+        $staged = app(StagedPeople::class);
+        $staged->begin($import);
+        $staged->stageSome($import);
+        // Opens an account, and gets the very pass, while the file waits.
+        $this->post('/sign-out');
+        $this->post('/checkout/tools-only', ['name' => 'Quick', 'email' => 'p1@many.test', 'item' => ''])->assertSessionHasNoErrors();
+        $this->actingAs($this->person('hege'))->post('/keep/people/acts', ['do' => 'give', 'people' => [Person::query()->where('email', 'p1@many.test')->sole()->id], 'offer' => 'yard-trial'])->assertSessionHas('flash.kind', 'done');
+        (new BringOn($import->id))->handle(app(BringPeopleIn::class));
+
+        self::assertSame(['new' => 2, 'changed' => 1, 'unchanged' => 0, 'passes' => 2, 'labels' => 3, 'ties' => 0], $import->refresh()->tally);
+        $quick = Person::query()->where('email', 'p1@many.test')->sole();
+        self::assertSame(['Quick', 2], [$quick->name, Pass::query()->where('person_id', $quick->id)->count()]);
+    }
+
+    public function test_somebody_who_comes_later_gets_no_number_that_is_kept_for_the_file(): void
+    {
+        $import = $this->read($this->upload($this->many(3)));
+        $staged = app(StagedPeople::class);
+        $staged->begin($import);
+        $staged->stageSome($import);
+        $late = Person::query()->create(['name' => 'Late', 'email' => 'late@elsewhere.test']);
+        $staged->putInForce($import);
+        self::assertSame('Late', $late->refresh()->name);
+        self::assertSame(3, Person::query()->where('email', 'like', 'p%@many.test')->where('name', 'like', 'Person %')->count());
+    }
+
+    public function test_what_cannot_be_brought_in_is_told_and_leaves_nothing(): void
+    {
+        $import = $this->read($this->upload($this->many(3)));
+        $before = self::counts();
+        Offer::query()->where('key', 'yard-trial')->firstOrFail()->course->update(['live_revision_id' => null]);
+        $this->bringIn($import);
+        self::assertSame(['ready', 'What Yard trial opens is not published yet.'], [$import->refresh()->state, $import->problem]);
+        self::assertSame($before, self::counts());
+        self::assertSame(0, DB::table('import_people')->count());
+        $this->get("/keep/people/imports/{$import->id}")->assertInertia(fn (Page $page) => $page->where('problem', 'What Yard trial opens is not published yet.'));
+    }
+
+    private function many(int $rows): string
+    {
+        return "name,email,labels,offer,start\n".implode('', array_map(static fn (int $n): string => "Person {$n},p{$n}@many.test,keen,yard-trial,\n", range(0, $rows - 1)));
     }
 
     public function test_two_who_bring_the_same_file_in_at_once_bring_it_in_once(): void

@@ -6,10 +6,12 @@ namespace App\Http\Controllers\Keep;
 
 use App\Actions\BringPeopleIn;
 use App\Actions\MakePerson;
+use App\Actions\ReadPeopleFile;
 use App\Http\Requests\BringInRequest;
 use App\Http\Requests\NewPersonRequest;
 use App\Keep\Bringing\BringingDesk;
 use App\Keep\Bringing\NotReadable;
+use App\Keep\Bringing\ReadOn;
 use App\Keep\Bringing\RosterPeople;
 use App\Keep\People\CannotAct;
 use App\Keep\People\PeopleActs;
@@ -26,7 +28,7 @@ use Inertia\Response;
 
 final readonly class BringInController
 {
-    public function __construct(private BringingDesk $desk, private BringPeopleIn $bring)
+    public function __construct(private BringingDesk $desk, private ReadPeopleFile $read, private BringPeopleIn $bring)
     {
     }
 
@@ -63,7 +65,7 @@ final readonly class BringInController
             Storage::delete((string) $path);
             throw ValidationException::withMessages(['file' => $e->getMessage()]);
         }
-        $import = $this->bring->begin($kind, $file->getClientOriginalName(), (string) $path, [], self::author($request));
+        $import = $this->read->begin($kind, $file->getClientOriginalName(), (string) $path, [], self::author($request));
 
         return redirect()->route('keep.import', $import->id);
     }
@@ -73,17 +75,18 @@ final readonly class BringInController
         return Inertia::render('keep/Import', get_object_vars($this->desk->import($import)));
     }
 
-    /** Reads on; with options, from the beginning. */
+    /** Has it read from the beginning, with what was said of its columns. */
     public function read(Request $request, Import $import): JsonResponse
     {
         $options = $request->input('options');
         try {
-            $this->bring->read($import, is_array($options) ? $options : null);
+            $this->read->from($import, is_array($options) ? $options : []);
         } catch (NotReadable $e) {
             return new JsonResponse(['message' => $e->getMessage()], 422);
         }
+        ReadOn::dispatch($import->id);
 
-        return new JsonResponse($this->desk->progress($import));
+        return new JsonResponse($this->desk->progress($import->refresh()));
     }
 
     public function progress(Import $import): JsonResponse
@@ -93,16 +96,13 @@ final readonly class BringInController
 
     public function bringIn(Import $import): RedirectResponse
     {
-        // A hundred thousand rows take about a minute.
-        set_time_limit(0);
         try {
-            $this->bring->bringIn($import);
+            ($this->bring)($import);
         } catch (NotReadable $e) {
             return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
         }
-        Storage::delete($import->path);
 
-        return redirect()->route('keep.bring-in')->with('flash', ['kind' => 'done', 'text' => "{$import->name} is brought in.", 'lines' => []]);
+        return redirect()->route('keep.import', $import->id);
     }
 
     private static function author(Request $request): Person

@@ -6,10 +6,10 @@ namespace App\Keep\People\Staged;
 
 use App\Keep\People\ActStep;
 use App\Keep\People\CannotAct;
+use App\Keep\People\ChangesOfPeople;
 use App\Keep\People\Outcomes;
 use App\Keep\People\PeopleAct;
 use App\Keep\People\PeopleActs;
-use App\Models\Activity;
 use App\Models\ActRecord;
 use App\Models\Person;
 use App\Standins\Mail\Letter;
@@ -47,7 +47,7 @@ final readonly class StagedActs
     {
         return DB::transaction(fn (): ActRecord => ($once === null ? null : ActRecord::query()->where('once', $once)->first()) ?? ActRecord::query()->create([
             'actor_id' => $actor?->id, 'told' => mb_substr($act->told(), 0, 250), 'state' => 'preparing', 'form' => $form, 'people' => $people, 'looked' => 0, 'of' => count($people),
-            'touched' => 0, 'outcomes' => Outcomes::none()->toJson(), 'once' => $once, 'made_at' => $this->clock->now(), ...self::basis(),
+            'touched' => 0, 'outcomes' => Outcomes::none()->toJson(), 'once' => $once, 'made_at' => $this->clock->now(), ...ChangesOfPeople::basis(),
         ]));
     }
 
@@ -155,12 +155,6 @@ final readonly class StagedActs
         });
     }
 
-    /** @return array{basis: int, basis_turn: int} what everybody is at now */
-    private static function basis(): array
-    {
-        return ['basis' => (int) Activity::query()->withoutGlobalScopes()->max('id'), 'basis_turn' => (int) ActRecord::query()->max('turn')];
-    }
-
     /** What a pass opens and how long it lasts may be another by now. */
     private static function refuseIfPublished(ActRecord $record): void
     {
@@ -173,9 +167,7 @@ final readonly class StagedActs
     /** @return list<int> those of its people to whom something has happened since they were looked at */
     private static function changedMeanwhile(ActRecord $record): array
     {
-        $changed = DB::table('activities')->where('id', '>', $record->basis)->whereNull('act_id')->whereNotNull('person_id')->select('person_id')
-            ->union(DB::table('act_changes')->join('people_acts', 'people_acts.id', '=', 'act_changes.act_id')->where('people_acts.turn', '>', $record->basis_turn)->select('person_id'))
-            ->pluck('person_id')->map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)->all();
+        $changed = ChangesOfPeople::since($record->basis, $record->basis_turn);
 
         return $changed === [] ? [] : array_values(array_intersect($changed, $record->people));
     }
@@ -186,7 +178,7 @@ final readonly class StagedActs
         if ($people === []) {
             return;
         }
-        $basis = self::basis();
+        $basis = ChangesOfPeople::basis();
         foreach (array_chunk($people, self::GROUP) as $ids) {
             [$steps] = self::steps($act, $ids);
             DB::transaction(function () use ($record, $act, $ids, $steps): void {

@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { Button, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 
 import { getJson, postJson } from '../../lib/http';
 import type { ImportPage, ImportProgress } from '../../lib/types';
@@ -17,7 +17,7 @@ const FIELDS = [
 ];
 
 export default function Import(page: ImportPage) {
-  const { id, kind, name, state, read, head, keys, rows, outcomes, errors, offers } = page;
+  const { id, kind, name, state, read, head, keys, problem, rows, outcomes, errors, offers } = page;
   const [columns, setColumns] = useState<Record<string, number | null>>(page.columns);
   const [offer, setOffer] = useState(page.offer);
   const [labels, setLabels] = useState('');
@@ -25,39 +25,19 @@ export default function Import(page: ImportPage) {
   const [busy, setBusy] = useState<string | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
 
+  const progress = useImportProgress(id, state);
   const lookAt = async () => {
     setFailed(null);
     setBusy('Reading…');
     const options = { columns, offer, labels: labels.split(',').map((label) => label.trim()).filter((label) => label !== ''), classes };
-    let progress = await postJson<ImportProgress>(`/keep/people/imports/${id}/read`, { options });
-    while (progress !== null && progress.state === 'reading') {
-      setBusy(`Read ${counted(progress.read, 'row')}…`);
-      // One after the other: each goes on where the one before stopped.
-      // oxlint-disable-next-line no-await-in-loop
-      progress = await postJson<ImportProgress>(`/keep/people/imports/${id}/read`, {});
-    }
+    const begun = await postJson<ImportProgress>(`/keep/people/imports/${id}/read`, { options });
     setBusy(null);
-    if (progress === null) {
-      setFailed('The file could not be read on. Please try again.');
+    if (begun === null) {
+      setFailed('The file could not be read. Please try again.');
     }
     router.reload();
   };
-  const bringIn = () => {
-    setBusy('Bringing them in…');
-    const timer = window.setInterval(() => {
-      void getJson<ImportProgress>(`/keep/people/imports/${id}/progress`).then((progress) => progress !== null && progress.in > 0 && setBusy(`Bringing them in: ${progress.in} of ${read} so far…`));
-    }, 1500);
-    router.post(
-      `/keep/people/imports/${id}`,
-      {},
-      {
-        onFinish: () => {
-          window.clearInterval(timer);
-          setBusy(null);
-        },
-      },
-    );
-  };
+  const bringIn = () => router.post(`/keep/people/imports/${id}`, {}, { onStart: () => setBusy('Beginning…'), onFinish: () => setBusy(null) });
   return (
     <KeepShell title={name}>
       <main className="plainpage person">
@@ -70,8 +50,16 @@ export default function Import(page: ImportPage) {
         </div>
         {state === 'done' ? (
           <p>
-            <b>It is brought in:</b> {outcomes.join(', ')}.
+            <b>It is brought in:</b> {outcomes.join(', ')}. <Link href="/keep/people">To the people</Link>
           </p>
+        ) : state === 'reading' || state === 'bringing in' ? (
+          <section className="progress">
+            <h2>{state === 'reading' ? 'Reading the file' : 'Bringing them in'}</h2>
+            <progress {...(state === 'bringing in' ? { max: read, value: progress?.in ?? 0 } : {})} aria-label="Rows" />
+            <p role="status">
+              {state === 'reading' ? `Read ${counted(progress?.read ?? read, 'row')}.` : `${(progress?.in ?? 0).toLocaleString('en')} of ${counted(read, 'row')} are prepared; then all of them come in at once.`} You can leave this page: it goes on by itself.
+            </p>
+          </section>
         ) : (
           <div className="personcols">
             <section>
@@ -143,6 +131,7 @@ export default function Import(page: ImportPage) {
                   </ul>
                 </>
               )}
+              {problem !== null && <p className="takes">{problem}</p>}
               {state === 'ready' && (
                 <Button loading={busy !== null} onClick={bringIn}>
                   Bring in {counted(read, 'row')}
@@ -183,4 +172,24 @@ export default function Import(page: ImportPage) {
       </main>
     </KeepShell>
   );
+}
+
+/** How far the server has come with what it does by itself; the page is loaded anew once that is over. */
+function useImportProgress(id: number, state: string): ImportProgress | null {
+  const [progress, setProgress] = useState<ImportProgress | null>(null);
+  useEffect(() => {
+    if (state !== 'reading' && state !== 'bringing in') {
+      return undefined;
+    }
+    const timer = window.setInterval(() => {
+      void getJson<ImportProgress>(`/keep/people/imports/${id}/progress`).then((now) => {
+        setProgress(now);
+        if (now !== null && now.state !== state) {
+          router.reload();
+        }
+      });
+    }, 700);
+    return () => window.clearInterval(timer);
+  }, [id, state]);
+  return progress;
 }
