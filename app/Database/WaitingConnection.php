@@ -44,6 +44,7 @@ final class WaitingConnection extends SQLiteConnection
      */
     public function atOnceOrNot(Closure $write): bool
     {
+        $this->reconnectIfMissingConnection();
         $this->wait(0);
         try {
             $write();

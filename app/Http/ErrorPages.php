@@ -18,7 +18,8 @@ final class ErrorPages
     public static function respond(Response $response, Throwable $exception, Request $request): Response
     {
         $status = $response->getStatusCode();
-        if ($status === 500 && WaitingConnection::wasBusy($exception)) {
+        $busy = $status === 500 && WaitingConnection::wasBusy($exception);
+        if ($busy) {
             // Nothing was done; in a moment it can be.
             $response->setStatusCode($status = 503)->headers->set('Retry-After', '5');
         }
@@ -29,6 +30,11 @@ final class ErrorPages
             return back()->with('flash', ['kind' => 'refused', 'text' => 'The page had been open for too long. Nothing was saved; please try again.', 'lines' => []]);
         }
 
-        return Inertia::render('Error', ['status' => $status])->toResponse($request)->setStatusCode($status);
+        $page = Inertia::render('Error', ['status' => $status])->toResponse($request)->setStatusCode($status);
+        if ($busy) {
+            $page->headers->set('Retry-After', '5');
+        }
+
+        return $page;
     }
 }
