@@ -25,19 +25,24 @@ final readonly class EditDraft
     {
     }
 
+    /** So often is it reckoned again where somebody else was faster. */
+    private const TRIES = 20;
+
     /**
-     * What others have set meanwhile stays, as long as it is not what this edit sets.
+     * What others have set meanwhile stays, as long as it is not what this edit sets. It is reckoned before the lock is
+     * taken; where the draft has changed by then, it is reckoned again.
      *
      * @param  int  $version  of the draft that the editor saw; 0 where there was none
+     * @param  ?\Closure(): void  $within  what belongs to it, done in the same transaction
      *
      * @throws DraftCollision if somebody else has set the same since
      * @throws DraftConflict if what the editor saw has been published or thrown away
      * @throws \App\Keep\Edits\CannotEdit
      * @throws \SilentKeep\Core\Format\InvalidPlan if the document would no longer be valid
      */
-    public function __invoke(Course $course, int $version, Edit $edit, Person $author): MadeEdit
+    public function __invoke(Course $course, int $version, Edit $edit, Person $author, ?\Closure $within = null): MadeEdit
     {
-        return DB::transaction(function () use ($course, $version, $edit, $author): MadeEdit {
+        for ($try = 0; $try < self::TRIES; $try++) {
             $draft = self::current($course, $version);
             $before = CourseDocument::fromJson($draft->document);
             $after = self::with($edit, $before);
@@ -51,23 +56,44 @@ final readonly class EditDraft
             }
             $past = DraftPast::since($draft, $version, $author);
             $this->plans->of($after);
-            $draft->document = $after->toJson();
-            $draft->version++;
-            $draft->save();
-            // From here on there is another way forward than the one that was undone.
-            $draft->edits()->whereNotNull('undone_from')->delete();
-            DraftEdit::query()->create([
-                'draft_id' => $draft->id,
-                'author_id' => $author->id,
-                'change' => json_encode($edit->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                'before' => $before->toJson(),
-                'version' => $draft->version,
-                'made_at' => $this->clock->now(),
-            ]);
-            $this->journal->note('draft.edited', $author, $course, after: $edit->toArray());
+            if (DB::transaction(fn (): bool => $this->write($draft, $course, $before->toJson(), $after->toJson(), $edit, $author, $within))) {
+                return new MadeEdit($draft, $past['sentences'], $past['who']);
+            }
+        }
+        throw DraftConflict::changedMeanwhile();
+    }
 
-            return new MadeEdit($draft, $past['sentences'], $past['who']);
-        });
+    /** @return bool false where it is not the draft any more that it was reckoned from */
+    private function write(Draft $draft, Course $course, string $before, string $after, Edit $edit, Person $author, ?\Closure $within): bool
+    {
+        if ($draft->exists) {
+            $there = Draft::query()->whereKey($draft->id)->where('version', $draft->version)->exists();
+        } else {
+            $there = Draft::query()->where('course_id', $course->id)->doesntExist()
+                && Course::query()->whereKey($course->id)->where('live_revision_id', $draft->base_revision_id)->where('last_draft_version', $draft->version)->exists();
+        }
+        if (! $there) {
+            return false;
+        }
+        if ($within !== null) {
+            $within();
+        }
+        $draft->document = $after;
+        $draft->version++;
+        $draft->save();
+        // From here on there is another way forward than the one that was undone.
+        $draft->edits()->whereNotNull('undone_from')->delete();
+        DraftEdit::query()->create([
+            'draft_id' => $draft->id,
+            'author_id' => $author->id,
+            'change' => json_encode($edit->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'before' => $before,
+            'version' => $draft->version,
+            'made_at' => $this->clock->now(),
+        ]);
+        $this->journal->note('draft.edited', $author, $course, after: $edit->toArray());
+
+        return true;
     }
 
     /** @throws \App\Keep\Edits\CannotEdit */
@@ -108,13 +134,13 @@ final readonly class EditDraft
             // What the editor saw has been published or thrown away.
             throw DraftConflict::changedMeanwhile();
         }
-        $revision = $course->liveRevision()->first();
+        $now = Course::query()->with('liveRevision')->findOrFail($course->id);
 
-        return Draft::query()->create([
+        return new Draft([
             'course_id' => $course->id,
-            'base_revision_id' => $revision?->id,
-            'document' => $revision->document ?? throw new \LogicException('A course has a revision or a draft.'),
-            'version' => Course::query()->whereKey($course->id)->value('last_draft_version'),
+            'base_revision_id' => $now->live_revision_id,
+            'document' => $now->liveRevision->document ?? throw new \LogicException('A course has a revision or a draft.'),
+            'version' => $now->last_draft_version,
         ]);
     }
 }

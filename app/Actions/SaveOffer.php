@@ -49,13 +49,12 @@ final readonly class SaveOffer
      */
     public function make(Course $course, int $version, array $selling, \Closure $access, Person $author): MadeEdit
     {
-        return DB::transaction(function () use ($course, $version, $selling, $access, $author): MadeEdit {
-            $key = self::freeKey($selling['name']);
+        $key = self::freeKey($selling['name']);
+
+        return ($this->edit)($course, $version, $access($key, $selling['name']), $author, function () use ($course, $key, $selling, $author): void {
             Offer::query()->create(['course_id' => $course->id, 'key' => $key, ...$selling]);
             $this->plans->forgetNames();
             $this->journal->note('offer.made', $author, $course, after: ['offer' => $key, ...$selling]);
-
-            return ($this->edit)($course, $version, $access($key, $selling['name']), $author);
         });
     }
 
@@ -66,20 +65,19 @@ final readonly class SaveOffer
      */
     public function drop(Offer $offer, int $version, Person $author): MadeEdit
     {
-        return DB::transaction(function () use ($offer, $version, $author): MadeEdit {
+        $live = $offer->course->liveRevision;
+        $wasLive = $live !== null && array_filter(CourseDocument::fromJson($live->document)->offers, static fn (\stdClass $one): bool => ($one->key ?? null) === $offer->key) !== [];
+
+        return ($this->edit)($offer->course, $version, new DropOffer($offer->key), $author, function () use ($offer, $wasLive): void {
             $holders = Pass::query()->where('offer_id', $offer->id)->distinct()->count('person_id');
             if ($holders > 0) {
                 throw CannotEdit::offerHeld($holders);
             }
-            $made = ($this->edit)($offer->course, $version, new DropOffer($offer->key), $author);
-            $live = $offer->course->liveRevision;
-            if ($live === null || array_filter(CourseDocument::fromJson($live->document)->offers, static fn (\stdClass $one): bool => ($one->key ?? null) === $offer->key) === []) {
-                // It was never live: nothing speaks of it any more.
+            if (! $wasLive) {
+                // Nothing speaks of it any more.
                 $offer->delete();
                 $this->plans->forgetNames();
             }
-
-            return $made;
         });
     }
 
