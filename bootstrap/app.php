@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\EndedSessions;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\LimitBodies;
 use App\Http\Middleware\NoteSeen;
+use App\Http\Middleware\OwnOrigin;
+use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -17,7 +21,9 @@ return Application::configure(basePath: dirname(__DIR__))
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(append: [SecurityHeaders::class, NoteSeen::class, HandleInertiaRequests::class]);
+        $middleware->prepend([SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
+        $middleware->web(append: [EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class]);
+        $middleware->trustHosts(at: static fn (): array => App\Http\TrustedHosts::patterns(), subdomains: false);
         $middleware->redirectGuestsTo(fn (Request $request): string => route('sign-in'));
         $middleware->redirectUsersTo('/');
         $middleware->trimStrings(except: ['password']);

@@ -205,7 +205,7 @@ final class SchoolServer
     {
         return [
             'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => $this->database(), 'FILES_ROOT' => $this->folder.'/files',
-            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'sync', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single',
+            'APP_URL' => $this->address(), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'sync', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single',
             'CLOCK_AHEAD' => (string) $this->ahead, ...($this->workers > 1 ? ['PHP_CLI_SERVER_WORKERS' => (string) $this->workers] : []), ...$this->environment,
         ];
     }

@@ -6,6 +6,7 @@ namespace Tests;
 
 use App\Models\Course;
 use App\Models\Person;
+use App\Standins\Mail\Postbox;
 use Database\Seeders\DemoSchool;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Carbon;
@@ -22,6 +23,7 @@ abstract class TestCase extends LaravelTestCase
         Carbon::setTestNow(getenv('TESTS_AT') ?: '2026-03-10T12:00:00Z');
         config(['database.connections.sqlite.database' => SchoolFile::path(), 'filesystems.disks.local.root' => SchoolFile::folder().'/files']);
         SchoolFile::empty();
+        Storage::deleteDirectory('mail');
     }
 
     protected function tearDown(): void
@@ -41,6 +43,17 @@ abstract class TestCase extends LaravelTestCase
             app(DemoSchool::class)->run();
             Storage::set('local', $disk);
         });
+    }
+
+    /** The path of the link in the newest letter to an address, as it arrived. */
+    protected function linkTo(string $address): string
+    {
+        foreach (app(Postbox::class)->letters($address) as $letter) {
+            if (preg_match('#https?://[^/\s]+(/sign-in/link/\w+)#', $letter, $found) === 1) {
+                return $found[1];
+            }
+        }
+        self::fail("No link was sent to {$address}.");
     }
 
     protected function person(string $name): Person

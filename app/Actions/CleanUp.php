@@ -10,6 +10,7 @@ use App\Models\Message;
 use App\Models\RehearsalRun;
 use App\Models\SignInLink;
 use App\Models\WatchReport;
+use App\Standins\Mail\Postbox;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Storage;
@@ -30,9 +31,11 @@ final readonly class CleanUp
 
     private const LETTERS = 400;
 
+    private const POSTBOX = 14;
+
     private const REPORTS = 90;
 
-    public function __construct(private ClockInterface $clock, private LeaveAct $leave)
+    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox)
     {
     }
 
@@ -49,6 +52,7 @@ final readonly class CleanUp
             'uploaded lists' => $this->imports(),
             'links to sign in' => self::delete(SignInLink::query()->where(fn (Builder $query) => $query->where('used_at', '<', $this->before(self::LINKS))->orWhere('expires_at', '<', $this->before(self::LINKS)))),
             'letters' => self::delete(Message::query()->where('sent_at', '<', $this->before(self::LETTERS))),
+            'files of letters' => $this->postbox->clearBefore($this->clock->now()->getTimestamp() - self::POSTBOX * 86400),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'reports of watching, which are counted' => self::delete(WatchReport::query()->where('stored_at', '<', $this->before(self::REPORTS))),
         ];

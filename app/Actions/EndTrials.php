@@ -90,7 +90,7 @@ final readonly class EndTrials
             $pass->update(['warned_at' => $now]);
             $this->post->send([new Letter(
                 $pass->person_id,
-                $pass->person->email,
+                $pass->person->address(),
                 "{$course}: your {$pass->offer->name} ".($end > $now ? 'ends soon' : 'has ended'),
                 "Dear {$pass->person->name},\n\nyour {$pass->offer->name} of {$course} {$ends} ({$this->clock->zoneName()}).\n\nWhat you have finished is kept until {$due} and is erased then, unless you hold another pass of the course by that time.\n",
                 "trial-warning {$pass->id} {$end}",
@@ -98,7 +98,7 @@ final readonly class EndTrials
             $this->journal->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end)]);
         }
 
-        return "warned {$pass->person->email}: {$pass->offer->name} of {$course} ends {$words}, erased {$due}";
+        return "warned {$pass->person->address()}: {$pass->offer->name} of {$course} ends {$words}, erased {$due}";
     }
 
     private function erase(Pass $pass, bool $dry): ?string
@@ -114,7 +114,7 @@ final readonly class EndTrials
                 $this->journal->note('progress.kept', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key]);
             }
 
-            return "kept {$pass->person->email}: another pass of {$course} keeps what was finished";
+            return "kept {$pass->person->address()}: another pass of {$course} keeps what was finished";
         }
         $completions = Completion::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id);
         $items = array_values((clone $completions)->orderBy('completed_at')->pluck('item_key')->map(strval(...))->all());
@@ -128,7 +128,7 @@ final readonly class EndTrials
             $this->journal->note('progress.erased', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'items' => $items]);
         }
 
-        return "erased {$pass->person->email}: ".count($items)." finished in {$course}";
+        return "erased {$pass->person->address()}: ".count($items)." finished in {$course}";
     }
 
     /** Another pass of the course that is not over, or whose offer keeps what was finished. */

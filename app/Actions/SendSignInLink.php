@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Keep\SchoolAddress;
 use App\Models\Person;
 use App\Models\SignInLink;
 use App\Standins\Mail\Letter;
@@ -29,33 +30,13 @@ final readonly class SendSignInLink
         foreach ($letters as ['person' => $person, 'subject' => $subject, 'before' => $before]) {
             // What is kept cannot be used by whoever reads it.
             $token = bin2hex(random_bytes(20));
+            $address = SchoolAddress::of('sign-in.link', $token);
             $links[] = ['person_id' => $person->id, 'token_hash' => hash('sha256', $token), 'expires_at' => $expires];
-            $out[] = new Letter($person->id, $person->email, $subject, "Dear {$person->name},\n\n{$before}\n\nSign in here; the link works once, for ".self::DAYS." days:\n".route('sign-in.link', $token)."\n");
+            $out[] = new Letter($person->id, $person->address(), $subject, "Dear {$person->name},\n\n{$before}\n\nSign in here; the link works once, for ".self::DAYS." days:\n{$address}\n", secret: $address);
         }
         foreach (array_chunk($links, 200) as $some) {
             SignInLink::query()->insert($some);
         }
         $this->post->send($out);
-    }
-
-    /** Whose link it is; null where it was used, is over or never was. */
-    public function owner(string $token): ?Person
-    {
-        return $this->link($token)?->person;
-    }
-
-    /** Uses the link up. */
-    public function redeem(string $token): ?Person
-    {
-        $link = $this->link($token);
-        $used = $link === null ? 0 : SignInLink::query()->whereKey($link->id)->whereNull('used_at')->update(['used_at' => gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp())]);
-
-        return $link !== null && $used === 1 ? $link->person : null;
-    }
-
-    private function link(string $token): ?SignInLink
-    {
-        return SignInLink::query()->with('person')->where('token_hash', hash('sha256', $token))->whereNull('used_at')
-            ->where('expires_at', '>', gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp()))->first();
     }
 }

@@ -13,7 +13,7 @@ use Throwable;
 /** Errors in the frame of the application; what is hidden looks exactly like what is not there. */
 final class ErrorPages
 {
-    private const STATUSES = [403, 404, 419, 429, 500, 503];
+    private const STATUSES = [403, 404, 413, 419, 422, 429, 500, 503];
 
     public static function respond(Response $response, Throwable $exception, Request $request): Response
     {

@@ -154,7 +154,7 @@ final readonly class CourseDesk
             guestsOpen: $yes($door('guest_door'), 'open'),
             guestsDefault: $yes($door('guest_door'), 'default'),
             guestPhrase: $mayEdit ? $document->guestPhrase() : null,
-            guestLink: $mayEdit && $model->guest_token !== null ? route('guest', $model->guest_token) : null,
+            guestLink: $mayEdit && $model->guest_token !== null ? SchoolAddress::of('guest', $model->guest_token) : null,
             observersOpen: $yes($door('observer_door'), 'open'),
             observersDefault: $yes($door('observer_door'), 'default'),
             observersFollow: $yes($door('observer_door'), 'follow', true),

@@ -12,9 +12,12 @@ final readonly class PeopleFinder
 {
     private const MOST = 12;
 
+    /** Whose address it is; where nobody has it, who has claimed it last. */
     public function byEmail(string $email): ?Person
     {
-        return Person::query()->where('email', mb_strtolower(trim($email)))->first();
+        $email = mb_strtolower(trim($email));
+
+        return Person::query()->where('email', $email)->first() ?? Person::query()->where('claimed_email', $email)->latest('id')->first();
     }
 
     /** @return list<FoundPerson> those whose name begins with it first */
@@ -27,12 +30,12 @@ final readonly class PeopleFinder
         // What stands for any text in a pattern stands for itself here.
         $literal = addcslashes($part, '%_\\');
         $people = Person::query()
-            ->whereRaw("name like ? escape '\\'", ["%{$literal}%"])->orWhereRaw("email like ? escape '\\'", ["%{$literal}%"])
+            ->whereRaw("name like ? escape '\\'", ["%{$literal}%"])->orWhereRaw("coalesce(claimed_email, email) like ? escape '\\'", ["%{$literal}%"])
             ->orderByRaw("case when name like ? escape '\\' then 0 else 1 end", ["{$literal}%"])->orderBy('name')->orderBy('id')
-            ->limit(self::MOST)->get(['id', 'name', 'email']);
+            ->limit(self::MOST)->get(['id', 'name', 'email', 'claimed_email']);
         $found = [];
         foreach ($people as $person) {
-            $found[] = new FoundPerson($person->id, $person->name, $person->email);
+            $found[] = new FoundPerson($person->id, $person->name, $person->address());
         }
 
         return $found;

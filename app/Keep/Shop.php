@@ -6,6 +6,7 @@ namespace App\Keep;
 
 use App\Http\Pages\Learner\CheckoutPage;
 use App\Http\Pages\Learner\OfferCard;
+use App\Models\ActRecord;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Person;
@@ -101,6 +102,12 @@ final readonly class Shop
         $over = $access !== null && $access->lasts->end($this->clock->now(), $decider->prepared->plan->zone) <= $this->clock->now();
 
         return $decider !== null && $access !== null && ! $over && $decider->course->state === CourseState::Live && $decider->course->entry !== Entry::Invite ? $offer : null;
+    }
+
+    /** Who has sent this very form already, while their address is not shown to be theirs yet. */
+    public function visitorWhoBought(string $once): ?Person
+    {
+        return Person::query()->whereNotNull('claimed_email')->whereIn('id', ActRecord::query()->where('once', $once)->select('actor_id'))->first();
     }
 
     /** @param  ?string  $item  that was asked for; told of only where its title may be known to visitors */

@@ -11,7 +11,9 @@ use Illuminate\Foundation\Auth\User;
 /**
  * @property int $id
  * @property string $name
- * @property string $email
+ * @property string $email names nobody while only claimed
+ * @property ?string $claimed_email what they typed, as long as the link that was sent there was not used
+ * @property ?string $session_key sessions that began under another one are over
  * @property ?string $password
  * @property ?Role $role
  * @property ?string $calendar_token of the private link to their own openings
@@ -23,13 +25,25 @@ final class Person extends User
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'session_key'];
 
     protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class];
 
     public function isStaff(): bool
     {
         return $this->role !== null;
+    }
+
+    /** Where letters to them go. */
+    public function address(): string
+    {
+        return $this->claimed_email ?? $this->email;
+    }
+
+    /** Whether they have shown that their address is theirs, or were brought in by somebody who runs the school. */
+    public function isConfirmed(): bool
+    {
+        return $this->claimed_email === null;
     }
 
     /** @return HasMany<Pass, $this> */

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
+use App\Http\Middleware\EndedSessions;
 use App\Keep\ClockAhead;
 use App\Keep\Plans;
 use App\Keep\SchoolOf;
@@ -15,8 +16,11 @@ use App\Standins\Mail\OutboxPost;
 use App\Standins\Mail\Post;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Access\Response;
+use Illuminate\Auth\Events\Login;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
@@ -37,6 +41,13 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        $proxies = config('app.proxies');
+        TrustProxies::at(is_array($proxies) ? array_values(array_filter($proxies, is_string(...))) : []);
+        Event::listen(Login::class, static function (Login $login): void {
+            if ($login->user instanceof Person && request()->hasSession()) {
+                request()->session()->put(EndedSessions::KEY, (string) $login->user->session_key);
+            }
+        });
         Model::shouldBeStrict(! $this->app->isProduction());
         Gate::define('see-all', static fn (Person $person): Response => $person->isStaff() ? Response::allow() : Response::denyAsNotFound());
         // Whoever helps people: answers, hands items out, extends passes.

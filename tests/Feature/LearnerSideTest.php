@@ -230,9 +230,9 @@ final class LearnerSideTest extends TestCase
     {
         return [
             'pass phrases' => ['/g/'.str_repeat('a', 32), ['phrase' => 'wrong'], 10],
-            'links by mail' => ['/sign-in/link', ['email' => 'eira@alder.test'], 5],
-            'accounts for a sample' => ['/courses/clinker/l-welcome/look', ['name' => 'A', 'email' => 'eira@alder.test'], 10],
-            'accounts by buying' => ['/checkout/apprentice-pass', ['name' => 'A', 'email' => 'eira@alder.test'], 20],
+            'links by mail' => ['/sign-in/link', ['email' => 'no address'], 5],
+            'accounts for a sample' => ['/courses/clinker/l-welcome/look', ['name' => 'A', 'email' => 'no address'], 10],
+            'accounts by buying' => ['/checkout/apprentice-pass', ['name' => 'A', 'email' => 'no address'], 20],
         ];
     }
 

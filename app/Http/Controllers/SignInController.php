@@ -37,6 +37,8 @@ final class SignInController
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
+        // In the session that begins now: the page that is shown next forgets the others.
+        Inertia::clearHistory();
 
         return redirect()->route('sign-in');
     }

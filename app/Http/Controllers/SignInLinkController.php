@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\SendSignInLink;
-use App\Keep\PeopleFinder;
+use App\Actions\RedeemSignInLink;
+use App\Actions\SendLinkTo;
+use App\Http\Throttles;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -15,19 +16,19 @@ use Inertia\Response;
 /** Signing in by a link instead of a password. */
 final readonly class SignInLinkController
 {
-    public function __construct(private SendSignInLink $links)
+    public function __construct(private RedeemSignInLink $redeem)
     {
     }
 
     /** Asks before the link is used up: programs that look at letters open links too. */
     public function show(string $token): Response
     {
-        return Inertia::render('SignInLink', ['token' => $token, 'name' => $this->links->owner($token)?->name]);
+        return Inertia::render('SignInLink', ['token' => $token, 'name' => $this->redeem->owner($token)?->name]);
     }
 
     public function redeem(Request $request, string $token): RedirectResponse
     {
-        $person = $this->links->redeem($token);
+        $person = ($this->redeem)($token);
         if ($person === null) {
             return back();
         }
@@ -37,14 +38,13 @@ final readonly class SignInLinkController
         return redirect()->intended(route('home'));
     }
 
-    /** The answer is the same whether there is such a person or not. */
-    public function send(Request $request, PeopleFinder $finder): RedirectResponse
+    /** The answer is the same whether there is such a person or not, and takes as long. */
+    public function send(Request $request): RedirectResponse
     {
-        $given = $request->validate(['email' => ['required', 'email']], ['email.required' => 'Please type your e-mail address.', 'email.email' => 'This is not an e-mail address.']);
-        $person = $finder->byEmail(is_string($given['email']) ? $given['email'] : '');
-        if ($person !== null) {
-            ($this->links)([['person' => $person, 'subject' => 'Your link to sign in', 'before' => 'You asked for a link to sign in.']]);
-        }
+        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:190']], ['email.required' => 'Please type your e-mail address.', 'email.email' => 'This is not an e-mail address.']);
+        $email = is_string($given['email']) ? $given['email'] : '';
+        Throttles::letterTo($email, $request);
+        SendLinkTo::dispatch($email);
 
         return back()->with('flash', ['kind' => 'done', 'text' => 'If the address is known here, a link to sign in is on its way.', 'lines' => []]);
     }

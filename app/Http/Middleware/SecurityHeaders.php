@@ -8,6 +8,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
+/** On every answer, errors too. */
 final class SecurityHeaders
 {
     /**
@@ -25,7 +26,19 @@ final class SecurityHeaders
         $response->headers->add([
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
+            'Permissions-Policy' => 'camera=(), geolocation=(), microphone=(), payment=(), usb=()',
         ]);
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
+        if (! headers_sent()) {
+            // Which PHP it is is nobody's business.
+            header_remove('X-Powered-By');
+        }
+        // What somebody saw who is signed in is not shown again once they have signed out.
+        if ($request->user() !== null && ! $response->headers->hasCacheControlDirective('max-age')) {
+            $response->headers->set('Cache-Control', 'no-store, private');
+        }
 
         return $response;
     }

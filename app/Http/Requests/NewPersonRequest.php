@@ -18,7 +18,9 @@ final class NewPersonRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
-        $this->merge(['email' => mb_strtolower($this->string('email')->trim()->toString())]);
+        if (is_string($this->input('email'))) {
+            $this->merge(['email' => mb_strtolower(trim($this->input('email')))]);
+        }
     }
 
     /** @return array<string, list<string>> */
@@ -26,7 +28,7 @@ final class NewPersonRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:200'],
-            'email' => ['required', 'email', 'max:190', 'unique:people,email'],
+            'email' => ['required', 'string', 'email', 'max:190', 'unique:people,email'],
             'labels' => ['nullable', 'string', 'max:500'],
             'offer' => ['nullable', 'string'],
             'from' => ['nullable', 'date_format:Y-m-d\TH:i'],

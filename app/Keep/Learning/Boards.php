@@ -10,6 +10,7 @@ use App\Http\Pages\Learner\MarkRow;
 use App\Http\Pages\Learner\PathRow;
 use App\Http\Pages\Learner\PostRow;
 use App\Keep\SafeText;
+use App\Keep\SchoolAddress;
 use App\Keep\SchoolClock;
 use App\Keep\Views\LearnerView;
 use App\Models\Course;
@@ -48,7 +49,7 @@ final readonly class Boards
             html: SafeText::html($contents->content->text ?? ''),
             media: $this->contents->cards($contents, $reading->bearer),
             dates: $board === 'calendar' ? $this->dates($view) : [],
-            calendar: $board === 'calendar' && $own && $reading->person->calendar_token !== null ? route('calendar', $reading->person->calendar_token) : null,
+            calendar: $board === 'calendar' && $own && $reading->person->calendar_token !== null ? SchoolAddress::of('calendar', $reading->person->calendar_token) : null,
             canSubscribe: $board === 'calendar' && $own,
             posts: $board === 'discussion' ? $this->posts($course, $row->key, $reading) : [],
             canPost: $board === 'discussion' && $act && $reading->real && $reading->person !== null,

@@ -97,7 +97,7 @@ final readonly class PeopleDesk
             $rows[] = new PersonRow(
                 $person->id,
                 $person->name,
-                $person->email,
+                $person->address().($person->isConfirmed() ? '' : ' (not confirmed)'),
                 $person->role?->value,
                 array_map($this->words->short(...), $held),
                 $labels[$person->id] ?? [],

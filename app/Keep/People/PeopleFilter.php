@@ -55,7 +55,7 @@ final readonly class PeopleFilter
         $query = Person::query()->select('people.*');
         if ($this->find !== '') {
             $part = '%'.addcslashes($this->find, '%_\\').'%';
-            $query->where(fn (Builder $q) => $q->whereRaw("people.name like ? escape '\\'", [$part])->orWhereRaw("people.email like ? escape '\\'", [$part]));
+            $query->where(fn (Builder $q) => $q->whereRaw("people.name like ? escape '\\'", [$part])->orWhereRaw("coalesce(people.claimed_email, people.email) like ? escape '\\'", [$part]));
         }
         if ($this->holds !== null) {
             $offer = Offer::query()->where('key', $this->holds)->value('id');

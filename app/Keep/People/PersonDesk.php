@@ -47,7 +47,7 @@ final readonly class PersonDesk
         return new PersonPage(
             id: $person->id,
             name: $person->name,
-            email: $person->email,
+            email: $person->address().($person->isConfirmed() ? '' : ' (not confirmed: the link in their letter was not used yet)'),
             role: $person->role?->value,
             seen: $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
             passes: $held,
@@ -66,7 +66,7 @@ final readonly class PersonDesk
 
     private static function found(Person $person): FoundPerson
     {
-        return new FoundPerson($person->id, $person->name, $person->email);
+        return new FoundPerson($person->id, $person->name, $person->address());
     }
 
     private function held(Pass $pass, ?string $giver): HeldPass

@@ -7,8 +7,17 @@ namespace App\Standins\Mail;
 /** A letter in plain text. */
 final readonly class Letter
 {
-    /** @param  ?string  $once  what it is about: a second one about the same is not sent */
-    public function __construct(public ?int $personId, public string $to, public string $subject, public string $body, public ?string $once = null)
+    /**
+     * @param  ?string  $once  what it is about: a second one about the same is not sent
+     * @param  ?string  $secret  a part of the body that only its reader may see
+     */
+    public function __construct(public ?int $personId, public string $to, public string $subject, public string $body, public ?string $once = null, public ?string $secret = null)
     {
+    }
+
+    /** As it may be shown to whoever runs the school. */
+    public function shownBody(): string
+    {
+        return $this->secret === null ? $this->body : str_replace($this->secret, '[a link that only they were sent]', $this->body);
     }
 }

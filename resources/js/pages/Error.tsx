@@ -6,6 +6,8 @@ import { useShared } from '../lib/page';
 const WORDS: Record<number, [string, string]> = {
   403: ['This is not yours to do', 'You are signed in, but your role does not include this.'],
   404: ['There is nothing here', 'The address may be mistyped, or what stood here has been moved.'],
+  413: ['That is too much at once', 'What you sent is larger than can be taken here. Nothing was saved.'],
+  422: ['This address cannot be read', 'There are characters in it that stand for nothing.'],
   429: ['That was a little fast', 'Please wait a minute and try again.'],
   500: ['Something broke on our side', 'Nothing of yours is lost. Please try again; if it happens twice, tell the school.'],
   503: ['Back in a moment', 'The school is being looked after just now.'],

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Learner;
 
 use App\Actions\ActOnPeople;
 use App\Actions\OpenAccount;
+use App\Http\Throttles;
 use App\Http\WhoLooks;
 use App\Keep\People\CannotAct;
 use App\Keep\People\ChosenPeople;
@@ -17,7 +18,6 @@ use App\Models\Person;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -38,16 +38,19 @@ final readonly class CheckoutController
     public function buy(Request $request, string $offer, PeopleActs $acts, ActOnPeople $actOn, OpenAccount $open): RedirectResponse
     {
         $offer = $this->offer($offer);
-        $person = WhoLooks::person($request) ?? $this->account($request, $open, "by buying {$offer->name}");
+        $given = $request->validate(['item' => ['nullable', 'string', 'max:190'], 'once' => ['nullable', 'string', 'max:60']]);
+        $once = is_string($given['once'] ?? null) ? "bought {$given['once']}" : null;
+        $person = WhoLooks::person($request) ?? $this->visitorWhoBought($request, $once) ?? $this->account($request, $open, "by buying {$offer->name}");
         try {
-            $actOn($acts->bought($offer), ChosenPeople::named([$person->id]), $person);
+            $actOn($acts->bought($offer), ChosenPeople::named([$person->id]), $person, $once);
         } catch (CannotAct $e) {
             return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
         }
-        $item = $request->string('item')->toString();
+        $item = is_string($given['item'] ?? null) ? $given['item'] : '';
+        $text = "You hold {$offer->name} now.".($person->isConfirmed() ? '' : " A letter is on its way to {$person->address()}: with its link you have it on every device.");
 
         return ($item === '' ? redirect()->route('course', $offer->course) : redirect()->route('lesson', [$offer->course, $item]))
-            ->with('flash', ['kind' => 'done', 'text' => "You hold {$offer->name} now.", 'lines' => []]);
+            ->with('flash', ['kind' => 'done', 'text' => $text, 'lines' => []]);
     }
 
     /** For a sample that asks for an account first: a name and an address. */
@@ -60,16 +63,27 @@ final readonly class CheckoutController
         return redirect()->route('lesson', [$course, $item]);
     }
 
+    /** The same form was sent a moment ago, by somebody who was not known yet then. */
+    private function visitorWhoBought(Request $request, ?string $once): ?Person
+    {
+        $person = $once === null ? null : $this->shop->visitorWhoBought($once);
+        if ($person !== null) {
+            Auth::login($person);
+            $request->session()->regenerate();
+        }
+
+        return $person;
+    }
+
     private function account(Request $request, OpenAccount $open, string $why): Person
     {
         $given = $request->validate(
-            ['name' => ['required', 'string', 'max:200'], 'email' => ['required', 'email', 'max:190']],
+            ['name' => ['required', 'string', 'max:200'], 'email' => ['required', 'string', 'email', 'max:190']],
             ['name.required' => 'Please type your name.', 'email.required' => 'Please type your e-mail address.', 'email.email' => 'This is not an e-mail address.'],
         );
-        $person = $open(is_string($given['name']) ? $given['name'] : '', is_string($given['email']) ? $given['email'] : '', $why);
-        if ($person === null) {
-            throw ValidationException::withMessages(['email' => 'There is an account with this address. Sign in with it, and you will be back here.']);
-        }
+        $email = is_string($given['email']) ? $given['email'] : '';
+        Throttles::letterTo($email, $request);
+        $person = $open(is_string($given['name']) ? $given['name'] : '', $email, $why);
         Auth::login($person);
         $request->session()->regenerate();
 

@@ -43,7 +43,7 @@ final readonly class WriteTo implements PeopleAct
             $person->id,
             'get it by mail',
             after: ['subject' => $this->subject],
-            letter: new Letter($person->id, $person->email, strtr($this->subject, ['{name}' => $person->name]), strtr($this->body, ['{name}' => $person->name])),
+            letter: new Letter($person->id, $person->address(), strtr($this->subject, ['{name}' => $person->name]), strtr($this->body, ['{name}' => $person->name])),
         ))->all());
     }
 }

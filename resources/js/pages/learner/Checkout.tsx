@@ -1,14 +1,16 @@
 import { Link, useForm } from '@inertiajs/react';
 import { Button } from '@mantine/core';
-import type { FormEvent } from 'react';
+import { type FormEvent, useState } from 'react';
 
 import { learnerAddress } from '../../lib/address';
 import type { CheckoutPage } from '../../lib/types';
+import { uuid } from '../../lib/uuid';
 import { AccountFields } from '../../ui/AccountFields';
 import { LearnerShell } from '../../ui/LearnerShell';
 
 export default function Checkout({ course, courseTitle, offer, name, price, lasts, item, itemTitle, free, holder, signIn }: CheckoutPage) {
-  const form = useForm({ name: '', email: '', item: item ?? '' });
+  const [once] = useState(uuid);
+  const form = useForm({ name: '', email: '', item: item ?? '', once });
   return (
     <LearnerShell title={name} signIn={signIn}>
       <form

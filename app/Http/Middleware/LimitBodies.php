@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What is sent is small, but where files are put in. */
+final class LimitBodies
+{
+    /** Bytes. */
+    private const MOST = 1_048_576;
+
+    /** Addresses at which files are put in; how large those may be is said where they are checked. */
+    private const FILES = ['keep/people/imports', 'keep/courses/plan-file', 'keep/courses/*/contents/*/media'];
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        if (! $request->is(...self::FILES) && self::bytes($request) > self::MOST) {
+            abort(413, 'That is more than can be taken here at once: one megabyte.');
+        }
+        $response = $next($request);
+        assert($response instanceof Response);
+
+        return $response;
+    }
+
+    /** What it says of itself, or, where it says nothing, what it is. */
+    private static function bytes(Request $request): int
+    {
+        $said = $request->headers->get('Content-Length');
+
+        return is_numeric($said) ? (int) $said : ($request->isMethodSafe() ? 0 : strlen($request->getContent()));
+    }
+}
