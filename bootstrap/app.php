@@ -9,6 +9,7 @@ use App\Http\Middleware\NoteSeen;
 use App\Http\Middleware\OwnOrigin;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -24,6 +25,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend([SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
         $middleware->web(append: [EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class]);
         $middleware->trustHosts(at: static fn (): array => App\Http\TrustedHosts::patterns(), subdomains: false);
+        // A session that is over is over before anybody asks who is signed in.
+        $middleware->prependToPriorityList(AuthenticatesRequests::class, EndedSessions::class);
         $middleware->redirectGuestsTo(fn (Request $request): string => route('sign-in'));
         $middleware->redirectUsersTo('/');
         $middleware->trimStrings(except: ['password']);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\Keep;
 use App\Http\Controllers\Learner;
@@ -17,6 +18,12 @@ Route::get('/sign-in/link/{token}', [SignInLinkController::class, 'show'])->name
 Route::post('/sign-in/link/{token}', [SignInLinkController::class, 'redeem'])->middleware('throttle:20,1,sign-in-link');
 Route::post('/sign-in/link', [SignInLinkController::class, 'send'])->middleware('throttle:5,1,sign-in-mail')->name('sign-in.send');
 Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth')->name('sign-out');
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:10,1,password')->name('account.password');
+    Route::post('/account/sessions', [AccountController::class, 'sessions'])->name('account.sessions');
+});
 
 Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
     Route::get('/courses', [Keep\CoursesController::class, 'index'])->name('courses');

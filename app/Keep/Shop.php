@@ -104,6 +104,11 @@ final readonly class Shop
         return $decider !== null && $access !== null && ! $over && $decider->course->state === CourseState::Live && $decider->course->entry !== Entry::Invite ? $offer : null;
     }
 
+    public function knows(Course $course, string $item): bool
+    {
+        return $this->plans->live($course)?->course->outline->positionOf($item) !== null;
+    }
+
     /** Who has sent this very form already, while their address is not shown to be theirs yet. */
     public function visitorWhoBought(string $once): ?Person
     {

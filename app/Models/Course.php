@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 /**
  * @property int $id
  * @property string $key
+ * @property bool $hidden nothing of it is live, or what is says that it is a draft
  * @property ?int $live_revision_id
  * @property ?string $guest_token of the link by which guests come
  * @property string $about Markdown; for its public page

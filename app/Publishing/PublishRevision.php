@@ -42,8 +42,9 @@ final readonly class PublishRevision
         $changes = Differences::between($proposal->live, $proposal->document)->sentences;
         $told = array_map(strval(...), $changes);
         $document = $proposal->document->toJson();
+        $hidden = ($proposal->document->course->state ?? null) === 'draft';
 
-        $revision = DB::transaction(function () use ($proposal, $document, $told, $note, $author): Revision {
+        $revision = DB::transaction(function () use ($proposal, $document, $hidden, $told, $note, $author): Revision {
             $before = self::basis($proposal);
             $revision = Revision::query()->create([
                 'course_id' => $proposal->course->id,
@@ -55,6 +56,7 @@ final readonly class PublishRevision
             ]);
             $this->journal->note('course.published', $author, $proposal->course, before: ['revision' => $before], after: ['revision' => $revision->number, 'changes' => $told]);
             $proposal->course->liveRevision()->associate($revision);
+            $proposal->course->hidden = $hidden;
             $proposal->course->save();
             if ($proposal->draft !== null) {
                 $proposal->draft->end();

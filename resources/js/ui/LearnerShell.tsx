@@ -45,7 +45,11 @@ export function LearnerShell({ title, signIn = '/sign-in', children }: LearnerSh
               <Link href={signIn ?? '/sign-in'}>Sign in</Link>
             ) : (
               <>
-                Signed in as <b>{signedIn.name}</b> ·{' '}
+                Signed in as{' '}
+                <Link href="/account">
+                  <b>{signedIn.name}</b>
+                </Link>{' '}
+                ·{' '}
                 <button type="button" className="linklike" onClick={() => router.post('/sign-out')}>
                   Sign out
                 </button>

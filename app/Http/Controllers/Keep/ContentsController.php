@@ -8,6 +8,7 @@ use App\Actions\KeepMedium;
 use App\Actions\WriteContent;
 use App\Http\Requests\ContentRequest;
 use App\Http\Requests\MediumRequest;
+use App\Http\Text;
 use App\Http\WhoLooks;
 use App\Keep\Learning\ContentDesk;
 use App\Keep\SafeText;
@@ -42,7 +43,7 @@ final readonly class ContentsController
     {
         $request->validate(['text' => ['nullable', 'string', 'max:200000']]);
 
-        return new JsonResponse(['html' => SafeText::html($request->string('text')->toString())]);
+        return new JsonResponse(['html' => SafeText::html(Text::of($request, 'text'))]);
     }
 
     public function save(ContentRequest $request, Course $course, string $item): RedirectResponse

@@ -10,6 +10,7 @@ use App\Http\Pages\Keep\CoursesPage;
 use App\Http\Requests\MakeCourseRequest;
 use App\Http\Requests\PlanFileRequest;
 use App\Http\Requests\WorkspaceRequest;
+use App\Http\Text;
 use App\Keep\CourseDesk;
 use App\Keep\SchoolOf;
 use App\Models\Course;
@@ -35,7 +36,7 @@ final readonly class CoursesController
     {
         $person = $request->user();
         assert($person instanceof Person);
-        $like = $request->filled('like') ? $this->desk->named($request->string('like')->toString()) : null;
+        $like = Text::of($request, 'like') === '' ? null : $this->desk->named(Text::of($request, 'like'));
 
         return redirect()->route('keep.course', $make($request->string('title')->trim()->toString(), $like, $person));
     }

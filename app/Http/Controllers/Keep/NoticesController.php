@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Keep;
 
 use App\Actions\SaveNotice;
 use App\Http\Requests\NoticeRequest;
+use App\Http\Text;
 use App\Keep\Notices\NoticeCase;
 use App\Keep\Notices\NoticeDesk;
 use App\Models\Course;
@@ -35,7 +36,7 @@ final readonly class NoticesController
     {
         $request->validate(['heading' => ['nullable', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:5000']]);
 
-        return new JsonResponse($this->desk->preview($course, $request->string('heading')->toString(), $request->string('text')->toString()));
+        return new JsonResponse($this->desk->preview($course, Text::of($request, 'heading', 300), Text::of($request, 'text')));
     }
 
     public function save(NoticeRequest $request, string $case): RedirectResponse

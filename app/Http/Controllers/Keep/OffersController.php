@@ -12,6 +12,7 @@ use App\Http\Requests\DraftRequest;
 use App\Http\Requests\OfferAccessRequest;
 use App\Http\Requests\OfferRequest;
 use App\Http\Requests\TrialRequest;
+use App\Http\Text;
 use App\Keep\Edits\CannotEdit;
 use App\Keep\OffersDesk;
 use App\Models\Course;
@@ -49,7 +50,7 @@ final readonly class OffersController
     public function access(OfferAccessRequest $request, Course $course, EditDraft $edit): RedirectResponse
     {
         $author = self::author($request);
-        $offer = $request->filled('offer') ? $course->offers->firstWhere('key', $request->string('offer')->toString()) : null;
+        $offer = Text::of($request, 'offer') === '' ? null : $course->offers->firstWhere('key', Text::of($request, 'offer'));
         abort_if($request->filled('offer') && $offer === null, 404);
 
         return $this->tried(fn () => $offer === null

@@ -12,6 +12,7 @@ use App\Http\Pages\Keep\ActPreview;
 use App\Http\Requests\ActRequest;
 use App\Http\Requests\PeopleRequest;
 use App\Http\Requests\SaveSegmentRequest;
+use App\Http\Text;
 use App\Keep\People\CannotAct;
 use App\Keep\People\ChosenPeople;
 use App\Keep\People\PeopleAct;
@@ -51,7 +52,7 @@ final readonly class PeopleController
     /** While a name is being typed. */
     public function find(Request $request, PeopleFinder $finder): JsonResponse
     {
-        return new JsonResponse($finder->find($request->string('q')->limit(100, '')->toString()));
+        return new JsonResponse($finder->find(Text::of($request, 'q', 100)));
     }
 
     public function csv(PeopleRequest $request): StreamedResponse

@@ -10,6 +10,7 @@ use App\Http\Requests\EditRulesRequest;
 use App\Http\Requests\ExpectationRequest;
 use App\Http\Requests\LookRequest;
 use App\Http\Requests\SaveVantagesRequest;
+use App\Http\Text;
 use App\Keep\Edits\CannotEdit;
 use App\Keep\PeopleFinder;
 use App\Keep\SightDesk;
@@ -92,7 +93,7 @@ final readonly class SightsController
     /** People to be pinned as a column. */
     public function people(Request $request, Course $course, PeopleFinder $finder): JsonResponse
     {
-        return new JsonResponse($finder->find($request->string('q')->limit(100, '')->toString()));
+        return new JsonResponse($finder->find(Text::of($request, 'q', 100)));
     }
 
     public function save(SaveVantagesRequest $request, Course $course, SaveVantages $save): RedirectResponse

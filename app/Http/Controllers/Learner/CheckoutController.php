@@ -46,7 +46,8 @@ final readonly class CheckoutController
         } catch (CannotAct $e) {
             return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
         }
-        $item = is_string($given['item'] ?? null) ? $given['item'] : '';
+        // Back to where they came from, where there is such a place.
+        $item = is_string($given['item'] ?? null) && $this->shop->knows($offer->course, $given['item']) ? $given['item'] : '';
         $text = "You hold {$offer->name} now.".($person->isConfirmed() ? '' : " A letter is on its way to {$person->address()}: with its link you have it on every device.");
 
         return ($item === '' ? redirect()->route('course', $offer->course) : redirect()->route('lesson', [$offer->course, $item]))

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
+use App\Http\Text;
 use App\Http\WhoLooks;
 use App\Keep\CourseDocument;
 use App\Keep\Lookers;
@@ -40,7 +41,7 @@ final readonly class GuestController
     {
         $course = $this->course($token);
         $phrase = $this->phrase($course);
-        if ($phrase !== null && ! hash_equals(mb_strtolower($phrase), mb_strtolower($request->string('phrase')->trim()->toString()))) {
+        if ($phrase !== null && ! hash_equals(mb_strtolower($phrase), mb_strtolower(trim(Text::of($request, 'phrase', 200))))) {
             throw ValidationException::withMessages(['phrase' => 'That is not the pass phrase.']);
         }
 

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\EndSessions;
+use App\Http\Middleware\EndedSessions;
+use App\Http\Pages\Shared\AccountPage;
+use App\Http\Requests\PasswordRequest;
+use App\Models\Person;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** What somebody settles for themselves. */
+final readonly class AccountController
+{
+    public function __construct(private EndSessions $endSessions)
+    {
+    }
+
+    public function show(Request $request): Response
+    {
+        $person = self::person($request);
+
+        return Inertia::render('Account', get_object_vars(new AccountPage($person->name, $person->address(), $person->isConfirmed(), $person->password !== null, $person->isStaff())));
+    }
+
+    public function password(PasswordRequest $request): RedirectResponse
+    {
+        $person = self::person($request);
+        $person->password = $request->newPassword();
+        $this->stayAlone($request, $person);
+
+        return back()->with('flash', ['kind' => 'done', 'text' => 'The password is changed. Everywhere else you are signed out.', 'lines' => []]);
+    }
+
+    /** Ends all other sessions. */
+    public function sessions(Request $request): RedirectResponse
+    {
+        $this->stayAlone($request, self::person($request));
+
+        return back()->with('flash', ['kind' => 'done', 'text' => 'Everywhere else you are signed out.', 'lines' => []]);
+    }
+
+    private function stayAlone(Request $request, Person $person): void
+    {
+        ($this->endSessions)($person);
+        $request->session()->regenerate();
+        $request->session()->put(EndedSessions::KEY, (string) $person->session_key);
+    }
+
+    private static function person(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
+    }
+}
