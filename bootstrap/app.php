@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\EndedSessions;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\LimitBodies;
+use App\Http\Middleware\NotBegun;
 use App\Http\Middleware\NoteSeen;
 use App\Http\Middleware\OwnOrigin;
 use App\Http\Middleware\ReadableText;
@@ -23,10 +24,11 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
-        $middleware->web(append: [EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class]);
+        $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class]);
         $middleware->trustHosts(at: static fn (): array => App\Http\TrustedHosts::patterns(), subdomains: false);
         // A session that is over is over before anybody asks who is signed in.
         $middleware->prependToPriorityList(AuthenticatesRequests::class, EndedSessions::class);
+        $middleware->prependToPriorityList(EndedSessions::class, NotBegun::class);
         $middleware->redirectGuestsTo(fn (Request $request): string => route('sign-in'));
         $middleware->redirectUsersTo('/');
         $middleware->trimStrings(except: ['password']);

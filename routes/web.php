@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\BeginController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\Keep;
 use App\Http\Controllers\Learner;
@@ -12,6 +13,8 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/', HomeController::class)->name('home');
 
+Route::get('/begin', [BeginController::class, 'show'])->middleware('throttle:30,1,begin')->name('begin');
+Route::post('/begin', [BeginController::class, 'store'])->middleware('throttle:30,1,begin');
 Route::get('/sign-in', [SignInController::class, 'create'])->middleware('guest')->name('sign-in');
 Route::post('/sign-in', [SignInController::class, 'store'])->middleware('guest');
 Route::get('/sign-in/link/{token}', [SignInLinkController::class, 'show'])->name('sign-in.link');

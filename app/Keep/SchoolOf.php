@@ -16,6 +16,14 @@ final class SchoolOf
         return $this->school ??= School::query()->orderBy('id')->firstOrFail();
     }
 
+    /** Null as long as it was not told its name and zone. */
+    public function begun(): ?School
+    {
+        $school = $this->school ??= School::query()->orderBy('id')->first();
+
+        return $school?->begin_code === null ? $school : null;
+    }
+
     public function forget(): void
     {
         $this->school = null;

@@ -14,9 +14,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property string $name
  * @property string $zone
+ * @property string $currency of new offers
  * @property bool $guests
  * @property ?string $contact_name
  * @property ?string $contact_email
+ * @property ?string $begin_code hash of the code by which its first page is opened; null: it has begun
  */
 final class School extends Model
 {

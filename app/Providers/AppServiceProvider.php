@@ -8,6 +8,7 @@ use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
 use App\Http\Middleware\EndedSessions;
 use App\Keep\ClockAhead;
+use App\Keep\Health;
 use App\Keep\Plans;
 use App\Keep\SchoolOf;
 use App\Models\Course;
@@ -20,6 +21,8 @@ use Illuminate\Auth\Access\Response;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Routing\Route as BoundRoute;
 use Illuminate\Support\Facades\Event;
@@ -47,6 +50,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         $proxies = config('app.proxies');
         TrustProxies::at(is_array($proxies) ? array_values(array_filter($proxies, is_string(...))) : []);
+        $this->app->when(Health::class)->needs(Migrator::class)->give(static fn ($app): mixed => $app->make('migrator'));
+        Event::listen(DiagnosingHealth::class, static fn () => app(Health::class)->check());
         // A course that is hidden is found by nobody but staff: its address is like one that leads nowhere, and takes as long.
         Route::bind('course', static function (string $key, BoundRoute $route): Course {
             $person = str_starts_with($route->uri(), 'keep/') ? null : request()->user();

@@ -9,7 +9,7 @@ use Tests\TestCase;
 
 final class SchoolTest extends TestCase
 {
-    private const FORM = ['name' => 'Alder & Tide', 'guests' => false, 'contactName' => 'Hege', 'contactEmail' => 'hege@alder.test', 'warnDays' => 5, 'graceDays' => 30];
+    private const FORM = ['name' => 'Alder & Tide', 'currency' => 'NOK', 'guests' => false, 'contactName' => 'Hege', 'contactEmail' => 'hege@alder.test', 'warnDays' => 5, 'graceDays' => 30];
 
     protected function setUp(): void
     {

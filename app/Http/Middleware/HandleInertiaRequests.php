@@ -21,6 +21,14 @@ final class HandleInertiaRequests extends Middleware
     {
     }
 
+    private function head(): SchoolHead
+    {
+        // Where none has begun there is still a page that says so.
+        $school = $this->school->begun();
+
+        return $school === null ? new SchoolHead('', 'UTC', 'UTC', 'EUR') : new SchoolHead($school->name, $school->zone, $this->clock->zoneName(), $school->currency);
+    }
+
     /** @return array<string, mixed> */
     public function share(Request $request): array
     {
@@ -28,7 +36,7 @@ final class HandleInertiaRequests extends Middleware
 
         return [
             ...parent::share($request),
-            'school' => fn (): SchoolHead => new SchoolHead(($this->school)()->name, $this->clock->zone(), $this->clock->zoneName()),
+            'school' => $this->head(...),
             'signedIn' => $person instanceof Person ? new SignedIn($person->name, $person->isStaff(), $person->role === Role::Administrator) : null,
             'flash' => fn (): mixed => $request->session()->get('flash'),
         ];

@@ -20,6 +20,7 @@ final class SchoolRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:100'],
+            'currency' => ['required', 'string', 'regex:/^[A-Z]{3}$/D'],
             'guests' => ['required', 'boolean'],
             'contactName' => ['nullable', 'string', 'max:100'],
             'contactEmail' => ['nullable', 'email', 'max:190'],
@@ -31,7 +32,7 @@ final class SchoolRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'A school needs a name.', 'contactEmail.email' => 'This is not an e-mail address.', 'warnDays.between' => 'Between none and 365 days.', 'graceDays.between' => 'Between none and ten years.'];
+        return ['name.required' => 'A school needs a name.', 'currency.required' => 'Please say in which currency it sells.', 'currency.regex' => 'Three capital letters, such as EUR.', 'contactEmail.email' => 'This is not an e-mail address.', 'warnDays.between' => 'Between none and 365 days.', 'graceDays.between' => 'Between none and ten years.'];
     }
 
     /** @return array<string, mixed> as the school has it */
@@ -40,7 +41,7 @@ final class SchoolRequest extends FormRequest
         $text = fn (string $key): ?string => $this->filled($key) ? $this->string($key)->trim()->toString() : null;
 
         return [
-            'name' => $this->string('name')->trim()->toString(), 'guests' => $this->boolean('guests'), 'contact_name' => $text('contactName'), 'contact_email' => $text('contactEmail'),
+            'name' => $this->string('name')->trim()->toString(), 'currency' => $this->string('currency')->toString(), 'guests' => $this->boolean('guests'), 'contact_name' => $text('contactName'), 'contact_email' => $text('contactEmail'),
             'warn_days' => $this->integer('warnDays'), 'grace_days' => $this->integer('graceDays'),
         ];
     }

@@ -15,7 +15,10 @@ final class RosterPeople
     private const GUARDIANS = ['guardian', 'parent', 'relative'];
 
     /** Of one file in the bundle, unpacked. */
-    private const MOST = 400_000_000;
+    private const MOST = 200_000_000;
+
+    /** Of one line. */
+    private const LONGEST = 100_000;
 
     /**
      * @param  array<string, string>  $offers  offer keys by the sourcedId of a class; classes without one are passed over
@@ -139,7 +142,14 @@ final class RosterPeople
             throw new NotReadable("{$name} cannot be read.");
         }
         $head = null;
-        for ($line = 1; ($cells = fgetcsv($stream, null, ',', escape: '')) !== false; $line++) {
+        // What the bundle says of its sizes need not be so: what comes out is counted.
+        $read = 0;
+        for ($line = 1; ($text = self::line($stream)) !== null; $line++) {
+            $read += strlen($text);
+            if ($read > self::MOST || strlen($text) >= self::LONGEST) {
+                throw new NotReadable("{$name} is too large, or a line of it is.");
+            }
+            $cells = str_getcsv(rtrim($text, "\r\n"), ',', escape: '');
             if ($cells === [null]) {
                 continue;
             }
@@ -155,6 +165,22 @@ final class RosterPeople
             }
         }
         fclose($stream);
+    }
+
+    /**
+     * A line of the file, with the line breaks that stand in quoted cells; null at the end.
+     *
+     * @param  resource  $stream
+     */
+    private static function line($stream): ?string
+    {
+        $text = '';
+        do {
+            $next = fgets($stream, max(2, self::LONGEST - strlen($text) + 1));
+            $text .= $next === false ? '' : $next;
+        } while ($next !== false && substr_count($text, '"') % 2 === 1 && strlen($text) < self::LONGEST);
+
+        return $text === '' ? null : $text;
     }
 
     /** @param  array<string, string>  $row  whose status is given in files of changes only */

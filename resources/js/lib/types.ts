@@ -53,6 +53,11 @@ export interface AfterRule {
   inOrder: boolean;
 }
 
+export interface BeginPage {
+  code: string;
+  zones: string[];
+}
+
 export interface BlindSpot {
   words: Sentence;
   mends: MendStep[];
@@ -747,11 +752,13 @@ export interface SchoolHead {
   name: string;
   zone: string;
   zoneName: string;
+  currency: string;
 }
 
 export interface SchoolPage {
   name: string;
   zone: string;
+  currency: string;
   guests: boolean;
   contactName: string | null;
   contactEmail: string | null;

@@ -24,7 +24,7 @@ final readonly class SchoolController
     {
         $school = ($this->school)();
 
-        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, Gate::allows('run-school'))));
+        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, Gate::allows('run-school'))));
     }
 
     public function save(SchoolRequest $request, SaveSchool $save): RedirectResponse

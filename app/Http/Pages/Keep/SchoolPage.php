@@ -13,6 +13,7 @@ final readonly class SchoolPage
     public function __construct(
         #[OA\Property] public string $name,
         #[OA\Property] public string $zone,
+        #[OA\Property] public string $currency,
         #[OA\Property] public bool $guests,
         #[OA\Property] public ?string $contactName,
         #[OA\Property] public ?string $contactEmail,

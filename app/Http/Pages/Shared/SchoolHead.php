@@ -15,6 +15,7 @@ final readonly class SchoolHead
         #[OA\Property] public string $name,
         #[OA\Property] public string $zone,
         #[OA\Property] public string $zoneName,
+        #[OA\Property] public string $currency,
     ) {
     }
 }

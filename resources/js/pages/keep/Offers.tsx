@@ -4,6 +4,7 @@ import { type FormEvent, useEffect, useState } from 'react';
 
 import { keepAddress } from '../../lib/address';
 import { postJson } from '../../lib/http';
+import { useShared } from '../../lib/page';
 import type { CourseOffers, OfferRow, OffersPage, TrialPreview } from '../../lib/types';
 import { counted, plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
@@ -160,12 +161,12 @@ interface Selling {
   erases: boolean;
 }
 
-function sellingOf(offer: OfferRow | null): Selling {
+function sellingOf(offer: OfferRow | null, currency: string): Selling {
   return {
     name: offer?.name ?? '',
     sale: offer === null || offer.price === null ? 'none' : offer.price === 0 ? 'free' : 'price',
     price: offer?.price ?? null,
-    currency: offer?.currency ?? 'EUR',
+    currency: offer?.currency ?? currency,
     labels: offer?.labels ?? '',
     trial: offer?.trial ?? false,
     erases: offer?.erases ?? false,
@@ -203,7 +204,8 @@ function SellingFields({ data, errors, onSet }: SellingFieldsProps) {
 }
 
 function SellDialog({ offer, onClose }: { offer: OfferRow; onClose: () => void }) {
-  const form = useForm(sellingOf(offer));
+  const { school } = useShared();
+  const form = useForm(sellingOf(offer, school.currency));
   return (
     <Modal opened onClose={onClose} title={`The sale of ${offer.name}`}>
       <form
@@ -236,8 +238,9 @@ const LASTING = [
 ];
 
 function AccessDialog({ course, offer, onClose }: { course: CourseOffers; offer: OfferRow | null; onClose: () => void }) {
+  const { school } = useShared();
   const form = useForm({
-    ...sellingOf(offer),
+    ...sellingOf(offer, school.currency),
     version: course.version,
     offer: offer?.key ?? '',
     tier: offer?.tier ?? '',
@@ -295,8 +298,9 @@ function AccessDialog({ course, offer, onClose }: { course: CourseOffers; offer:
 
 /** A trial without a copy of the course: an offer that lasts some days. */
 function TrialDialog({ course, onClose }: { course: CourseOffers; onClose: () => void }) {
+  const { school } = useShared();
   const form = useForm({
-    version: course.version, offer: '', name: `${course.title}, ten-day trial`, sale: 'free', price: null as number | null, currency: 'EUR', labels: '', trial: true, erases: false,
+    version: course.version, offer: '', name: `${course.title}, ten-day trial`, sale: 'free', price: null as number | null, currency: school.currency, labels: '', trial: true, erases: false,
     tier: course.tiers[course.tiers.length - 1] ?? '', plan: '', scope: [] as string[], lasts: 'days', days: 10 as number | null, until: '',
   });
   const { data, setData } = form;

@@ -5,8 +5,8 @@ import type { FormEvent } from 'react';
 import type { SchoolPage } from '../../lib/types';
 import { KeepShell } from '../../ui/KeepShell';
 
-export default function School({ name, zone, guests, contactName, contactEmail, warnDays, graceDays, mayRun }: SchoolPage) {
-  const form = useForm({ name, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null });
+export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, mayRun }: SchoolPage) {
+  const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null });
   const { data, errors, setData } = form;
   return (
     <KeepShell title="School">
@@ -22,6 +22,7 @@ export default function School({ name, zone, guests, contactName, contactEmail, 
         >
           <TextInput label="Name" maxLength={100} disabled={!mayRun} value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />
           <TextInput label="Time zone" disabled value={zone} description="All wall-clock times of all rules are read in it. It cannot be changed: every opening would move." />
+          <TextInput label="Currency of new offers" maxLength={3} disabled={!mayRun} value={data.currency} error={errors.currency} onChange={(event) => setData('currency', event.currentTarget.value.toUpperCase())} />
           <Checkbox label="Guests may come in where a course’s guest door is open" disabled={!mayRun} checked={data.guests} error={errors.guests} onChange={(event) => setData('guests', event.currentTarget.checked)} />
           <div className="pair">
             <TextInput label="Whom learners ask" disabled={!mayRun} value={data.contactName} error={errors.contactName} onChange={(event) => setData('contactName', event.currentTarget.value)} />

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\Restore;
+use App\Keep\Files\BackupRefused;
+use Illuminate\Console\Command;
+
+final class RestoreCommand extends Command
+{
+    protected $signature = 'keep:restore {file : made by keep:backup} {--replace : although there is a school here}';
+
+    protected $description = 'Bring a backup back, after looking whether it is whole (stop the server meanwhile)';
+
+    public function handle(Restore $restore): int
+    {
+        try {
+            $told = $restore((string) $this->argument('file'), $this->option('replace') === true);
+        } catch (BackupRefused $e) {
+            $this->error($e->getMessage());
+            $this->line('Nothing was changed.');
+
+            return self::FAILURE;
+        }
+        $this->line("The school is as it was at {$told['made_at']}, with {$told['media']} media files.");
+        if ($told['kept'] !== null) {
+            $this->line("The database that was here is kept as {$told['kept']}.");
+        }
+
+        return self::SUCCESS;
+    }
+}
