@@ -34,6 +34,14 @@ final class SightFilesTest extends TestCase
         return $events;
     }
 
+    public function test_the_grid_as_csv_takes_no_title_for_a_formula(): void
+    {
+        foreach (['=1+1', '+1', '-1', '@SUM(A1)'] as $version => $title) {
+            $this->post('/keep/courses/clinker/draft/outline', ['version' => $version, 'do' => 'rename', 'item' => 'l-planes', 'title' => $title])->assertSessionHasNoErrors();
+            self::assertStringContainsString("'{$title}", (string) $this->get('/keep/courses/clinker/sightlines.csv?v[]=visitor&see=draft')->getContent());
+        }
+    }
+
     public function test_a_calendar_has_the_openings_and_closings_of_a_viewer(): void
     {
         $events = $this->events('v[]=holder:3:apprentice-pass');

@@ -75,6 +75,15 @@ final class TrialsTest extends TestCase
         self::assertSame([$this->person('ragna')->id], WatchRecord::query()->pluck('person_id')->all());
     }
 
+    /** Its days stand still, or it is taken up again later: nothing of it is over. */
+    public function test_a_paused_trial_is_not_erased(): void
+    {
+        $this->endTrials('2026-03-10T12:00:00Z');
+        $this->act('pause', ['solveig'], ['offer' => 'yard-trial', 'stops' => true])->assertSessionHas('flash.kind', 'done');
+        self::assertStringNotContainsString('solveig', $this->endTrials('2026-05-18T12:00:00Z'));
+        self::assertSame(2, $this->finished('solveig'));
+    }
+
     public function test_running_it_twice_does_it_once(): void
     {
         foreach (['2026-03-10T12:00:00Z', '2026-03-10T12:00:00Z', '2026-03-19T12:00:00Z', '2026-03-19T12:00:00Z'] as $at) {

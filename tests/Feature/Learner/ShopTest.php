@@ -78,6 +78,41 @@ final class ShopTest extends TestCase
         self::assertSame(1, Pass::query()->where('person_id', $this->person('jonas')->id)->count());
     }
 
+    /** @return list<array{int, string}> */
+    public static function prices(): array
+    {
+        return [[24000, '240 EUR'], [1250, '12.50 EUR'], [1205, '12.05 EUR'], [99, '0.99 EUR'], [100, '1 EUR'], [0, 'free']];
+    }
+
+    #[DataProvider('prices')]
+    public function test_a_price_is_told_to_the_cent(int $price, string $told): void
+    {
+        Offer::query()->where('key', 'tools-only')->update(['price' => $price]);
+        $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('price', $told));
+        $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn ($offers): bool => collect($offers)->firstWhere('key', 'tools-only')['price'] === $told));
+    }
+
+    public function test_an_offer_past_its_end_is_on_sale_nowhere_and_not_at_the_checkout(): void
+    {
+        $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
+        foreach (['2026-03-10T13:01' => true, '2026-03-10T13:00' => false] as $until => $sold) {
+            $document = CourseDocument::fromJson($revision->document);
+            foreach ($document->offers as $offer) {
+                if ($offer->key === 'tools-only') {
+                    $offer->lasts = (object) ['until' => $until];
+                }
+            }
+            Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
+            $this->app->forgetScopedInstances();
+            $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn ($offers): bool => collect($offers)->contains('key', 'tools-only') === $sold));
+            $this->get('/checkout/tools-only')->assertStatus($sold ? 200 : 404);
+            if (! $sold) {
+                $this->actingAs($this->person('jonas'))->post('/checkout/tools-only', ['item' => ''])->assertNotFound();
+                self::assertSame(0, $this->person('jonas')->passes()->count());
+            }
+        }
+    }
+
     public function test_a_second_click_on_buying_opens_no_second_visit(): void
     {
         $form = ['name' => 'Alva', 'email' => 'alva@elsewhere.test', 'item' => '', 'once' => 'this form'];

@@ -126,6 +126,15 @@ final class WatchingTest extends TestCase
         self::assertSame(2, WatchReport::query()->count());
     }
 
+    public function test_a_statement_that_stands_twice_in_one_batch_counts_once(): void
+    {
+        $this->get(self::LESSON);
+        $this->later(30);
+        $one = self::statement('0[.]6');
+        $this->postJson(self::LESSON.'/statements', [$one, $one, $one])->assertOk()->assertJson(['played' => [[0, 6]]]);
+        self::assertSame(1, WatchReport::query()->count());
+    }
+
     public function test_two_tabs_count_what_was_watched_once(): void
     {
         $this->get(self::LESSON);

@@ -257,6 +257,21 @@ final class BringInTest extends TestCase
         self::assertSame(2, ObserverTie::query()->where('observer_id', $this->person('mor')->id)->count());
     }
 
+    public function test_addresses_are_the_same_whatever_their_case(): void
+    {
+        $columns = ['columns' => ['name' => 0, 'email' => 1, 'observes' => 2]];
+        $before = Person::query()->count();
+        $this->bringIn($this->read($this->upload("name,email,observes\nMor Ness,MOR@Alder.test,EIRA@ALDER.test\nMor again,mor@alder.TEST,\n"), $columns));
+        self::assertSame($before + 1, Person::query()->count());
+        self::assertSame($this->person('eira')->id, ObserverTie::query()->where('observer_id', $this->person('mor')->id)->sole()->learner_id);
+        $this->post('/keep/people', ['name' => 'Mor once more', 'email' => ' MOR@ALDER.test ', 'labels' => '', 'offer' => ''])->assertSessionHasErrors('email');
+        $this->post('/sign-out');
+        $this->post('/sign-in/link', ['email' => 'Mor@ALDER.test'])->assertSessionHasNoErrors();
+        self::assertNotSame('', $this->linkTo('mor@alder.test'));
+        $this->post('/sign-in', ['email' => 'Eira@Alder.Test', 'password' => 'larch-and-oak'])->assertSessionHasNoErrors();
+        $this->assertAuthenticatedAs($this->person('eira'));
+    }
+
     public function test_a_roster_brings_students_and_their_guardians_as_observers(): void
     {
         $import = $this->upload($this->bundle(), 'roster.zip');

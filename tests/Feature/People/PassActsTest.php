@@ -37,6 +37,29 @@ final class PassActsTest extends TestCase
     }
 
     /** The clocks go forward on 29 March: ten days end at the same time by the clock on the wall. */
+    public function test_of_several_passes_of_an_offer_the_longest_is_meant(): void
+    {
+        $eira = $this->person('eira');
+        $like = $this->pass('eira');
+        Pass::query()->where('person_id', $eira->id)->delete();
+        $made = fn (?string $ends): int => $like->replicate()->fill(['ends_at' => $ends])->forceFill(['id' => null])->newQuery()->create([...$like->replicate()->getAttributes(), 'ends_at' => $ends])->id;
+        foreach ([[['2026-05-01 00:00:00', '2026-08-01 00:00:00', '2026-06-01 00:00:00'], 1], [['2026-08-01 00:00:00', null, '2026-06-01 00:00:00'], 1], [['2026-08-01 00:00:00', '2026-06-01 00:00:00'], 0]] as [$ends, $longest]) {
+            Pass::query()->where('person_id', $eira->id)->delete();
+            $ids = array_map($made, $ends);
+            $this->act('pause', ['eira'], ['offer' => 'apprentice-pass'])->assertSessionHas('flash.kind', 'done');
+            self::assertSame([$ids[$longest]], Pass::query()->where('person_id', $eira->id)->where('state', 'paused')->pluck('id')->all());
+        }
+    }
+
+    public function test_a_pass_is_extended_to_a_date(): void
+    {
+        $this->act('extend', ['eira'], ['offer' => 'apprentice-pass', 'days' => 1, 'until' => '2030-06-01T09:00']);
+        self::assertSame('2030-06-01 09:00', self::at($this->pass('eira')->ends_at));
+        self::assertSame(['have it as long already' => 1], $this->previewed('extend', ['eira'], ['offer' => 'apprentice-pass', 'days' => 1, 'until' => '2030-06-01T09:00']));
+        self::assertSame(['have it to Sat 1 Jun 2030, 09:01' => 1], $this->previewed('extend', ['eira'], ['offer' => 'apprentice-pass', 'days' => 1, 'until' => '2030-06-01T09:01']));
+        $this->get('/keep/people/'.$this->person('eira')->id)->assertSee('to Sat 1 Jun 2030, 09:00');
+    }
+
     public function test_days_across_a_clock_change_end_at_the_same_wall_clock_time(): void
     {
         $this->act('give', ['jonas'], ['offer' => 'yard-trial', 'from' => '2026-03-25T09:30']);
