@@ -37,13 +37,13 @@ final class OddInputTest extends TestCase
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $method = array_values(array_diff($route->methods(), ['HEAD']))[0];
-            if ($route->getName() === 'sign-out' || str_starts_with($route->uri(), 'storage/')) {
+            if (in_array($route->uri(), ['sign-out', 'up'], true) || str_starts_with($route->uri(), 'storage/')) {
                 continue;
             }
             $address = '/'.preg_replace(['/\{course\}/', '/\{item\??\}/', '/\{offer\}/', '/\{token\}/', '/\{case\}/', '/\{\w+\??\}/'], ['clinker', 'l-planes', str_contains($route->uri(), 'keep/') ? (string) $offer : 'tools-only', str_repeat('a', 32), 'too-early', '1'], $route->uri());
             $who === '' ? $this->app['auth']->forgetGuards() : $this->actingAs($this->person($who));
             $this->app->forgetScopedInstances();
-            foreach ([$this->call($method, $address, $form), $this->json($method, $address, $form)] as $answer) {
+            foreach ($who === 'hege' ? [$this->call($method, $address, $form), $this->json($method, $address, $form)] : [$this->json($method, $address, $form)] as $answer) {
                 if ($answer->getStatusCode() >= 500) {
                     self::fail("{$method} {$address}: {$answer->exception?->getMessage()}, {$answer->exception?->getFile()}:{$answer->exception?->getLine()}");
                 }
@@ -57,7 +57,8 @@ final class OddInputTest extends TestCase
     public static function odd(): iterable
     {
         foreach (['a list in place of a text' => ['x', ['y' => ['z']]], 'a map in place of a text' => ['a' => 1], 'a number' => 7, 'a negative number' => -1, 'a fraction' => 1.5, 'true' => true, 'nothing' => null, 'an empty list' => [], 'a huge number' => PHP_INT_MAX, 'a long text' => str_repeat('x', 30_000), 'a text of marks' => "'\"<>%_\\;--/../{{7*7}}"] as $what => $odd) {
-            foreach (['hege', 'eira', ''] as $who) {
+            // Administrators reach all routes; the others are tried with what has broken most.
+            foreach (is_array($odd) || is_string($odd) ? ['hege', 'eira', ''] : ['hege'] as $who) {
                 yield "{$what}, by ".($who === '' ? 'nobody' : $who) => [$odd, $who];
             }
         }

@@ -20,7 +20,7 @@ final class EndedSessions
     {
         $person = $request->user();
         $session = $request->session();
-        if ($person instanceof Person && $session->get(self::KEY, '') !== (string) $person->session_key) {
+        if ($person instanceof Person && $session->get(self::KEY, '') !== ($person->getAttributes()['session_key'] ?? '')) {
             Auth::guard('web')->logout();
             $session->invalidate();
             $session->regenerateToken();

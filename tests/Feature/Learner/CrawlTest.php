@@ -229,17 +229,18 @@ final class CrawlTest extends TestCase
         self::assertSame([
             // Write, and lead back to a page above.
             'DELETE courses/{course}/{item}/posts/{post}',
-            'GET /', 'GET calendar/{token}.ics', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
+            'GET /', 'GET account', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
             // Lead to a page above, or say nothing of courses.
             'GET g/{token}',
             'GET media/{medium}',
             'GET sign-in', 'GET sign-in/link/{token}',
-            'POST calendar-link', 'POST checkout/{offer}',
+            'POST account/sessions', 'POST begin', 'POST calendar-link', 'POST checkout/{offer}',
             'POST courses/{course}/leave',
             'POST courses/{course}/{item}/finished',
             'POST courses/{course}/{item}/look',
             'POST courses/{course}/{item}/posts', 'POST courses/{course}/{item}/quiz', 'POST courses/{course}/{item}/statements',
             'POST g/{token}', 'POST look-with', 'POST sign-in', 'POST sign-in/link', 'POST sign-in/link/{token}', 'POST sign-out',
+            'PUT account/password',
         ], $named);
     }
 }
