@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -23,6 +26,8 @@ abstract class BrowserTestCase extends TestCase
     private static SchoolServer $school;
 
     private static string $driverAddress;
+
+    private static ?RemoteWebDriver $open = null;
 
     protected RemoteWebDriver $browser;
 
@@ -51,10 +56,17 @@ abstract class BrowserTestCase extends TestCase
 
     public static function tearDownAfterClass(): void
     {
+        self::closeBrowser();
         self::$school->stop();
     }
 
     protected function setUp(): void
+    {
+        $this->browser = self::$open ??= self::openBrowser();
+        $this->browser->manage()->window()->setSize(new WebDriverDimension(1280, 800));
+    }
+
+    private static function openBrowser(): RemoteWebDriver
     {
         $options = (new ChromeOptions)->addArguments([
             '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
@@ -63,18 +75,45 @@ abstract class BrowserTestCase extends TestCase
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $this->browser = RemoteWebDriver::create(self::$driverAddress, $capabilities, 20_000, 60_000);
-        $this->browser->manage()->window()->setSize(new WebDriverDimension(1280, 800));
+
+        return RemoteWebDriver::create(self::$driverAddress, $capabilities, 60_000, 120_000);
     }
 
+    /** One browser serves the tests of a class: it forgets everything between them, and is another one after a failure. */
     protected function tearDown(): void
     {
-        if (isset($this->browser)) {
-            if ($this->status()->isFailure() || $this->status()->isError()) {
-                $this->browser->takeScreenshot(dirname(__DIR__, 2).'/storage/logs/'.$this->name().'.png');
-            }
-            $this->browser->quit();
+        if (! isset($this->browser)) {
+            return;
         }
+        if ($this->status()->isFailure() || $this->status()->isError()) {
+            $this->browser->takeScreenshot(dirname(__DIR__, 2).'/storage/logs/'.$this->name().'.png');
+            self::closeBrowser();
+
+            return;
+        }
+        try {
+            $windows = $this->browser->getWindowHandles();
+            foreach (array_slice($windows, 1) as $window) {
+                $this->browser->switchTo()->window($window)->close();
+            }
+            $this->browser->switchTo()->window($windows[0]);
+            $this->browser->get('about:blank');
+            $tools = new ChromeDevToolsDriver($this->browser);
+            $tools->execute('Network.clearBrowserCookies');
+            $tools->execute('Storage.clearDataForOrigin', ['origin' => self::$school->address(), 'storageTypes' => 'all']);
+            $tools->execute('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+            $tools->execute('Emulation.clearDeviceMetricsOverride');
+            $this->browser->manage()->getLog('browser');
+        } catch (WebDriverException) {
+            // It is in some state of which nobody knows.
+            self::closeBrowser();
+        }
+    }
+
+    private static function closeBrowser(): void
+    {
+        self::$open?->quit();
+        self::$open = null;
     }
 
     /** Errors of scripts; a refused page is an answer, not an error. */
@@ -134,6 +173,28 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /**
+     * Presses keys on what is found until something is said: on a busy machine a key may come to a page that is just being
+     * put in place of another.
+     *
+     * @param  callable(): RemoteWebElement  $find
+     */
+    protected function pressUntil(callable $find, string $keys, string $css, string $words): void
+    {
+        for ($try = 1; ; $try++) {
+            $this->typeInto($find, $keys);
+            try {
+                $this->waitForText($css, $words, 10);
+
+                return;
+            } catch (TimeoutException $e) {
+                if ($try === 3) {
+                    throw $e;
+                }
+            }
+        }
+    }
+
     /** Key by key, to whatever has the focus: what a key makes go away does not take the rest of the typing with it. */
     protected function typeAtFocus(string $keys): void
     {
@@ -174,9 +235,9 @@ abstract class BrowserTestCase extends TestCase
         );
     }
 
-    protected function waitForText(string $css, string $words): void
+    protected function waitForText(string $css, string $words, int $seconds = self::WAIT): void
     {
-        $this->browser->wait(self::WAIT, 150)->until(
+        $this->browser->wait($seconds, 150)->until(
             // Asked of the page itself: an element could be replaced between finding and reading it.
             fn (): bool => $this->browser->executeScript('return [...document.querySelectorAll(arguments[0])].some((one) => one.innerText.includes(arguments[1]))', [$css, $words]) === true,
             "'{$words}' did not come up in {$css}",

@@ -164,8 +164,7 @@ final class LearnerJourneyTest extends BrowserTestCase
     {
         $this->signIn('eira');
         $this->visit('/courses/clinker/l-planes');
-        $this->named('Mark as finished')->sendKeys(Keys::ENTER);
-        $this->waitForText('.did', 'Finished');
+        $this->pressUntil(fn () => $this->named('Mark as finished'), Keys::ENTER, '.did', 'Finished');
         $this->named('Choosing larch')->sendKeys(Keys::ENTER);
         $this->waitForText('.quiz', '70 % finish the lesson');
         $this->browser->executeScript('document.querySelector(".question input").focus()');

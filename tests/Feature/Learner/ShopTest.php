@@ -11,6 +11,7 @@ use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\Revision;
+use Illuminate\Support\Collection;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -89,7 +90,7 @@ final class ShopTest extends TestCase
     {
         Offer::query()->where('key', 'tools-only')->update(['price' => $price]);
         $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('price', $told));
-        $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn ($offers): bool => collect($offers)->firstWhere('key', 'tools-only')['price'] === $told));
+        $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->firstWhere('key', 'tools-only')['price'] === $told));
     }
 
     public function test_an_offer_past_its_end_is_on_sale_nowhere_and_not_at_the_checkout(): void
@@ -104,7 +105,7 @@ final class ShopTest extends TestCase
             }
             Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
             $this->app->forgetScopedInstances();
-            $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn ($offers): bool => collect($offers)->contains('key', 'tools-only') === $sold));
+            $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->contains('key', 'tools-only') === $sold));
             $this->get('/checkout/tools-only')->assertStatus($sold ? 200 : 404);
             if (! $sold) {
                 $this->actingAs($this->person('jonas'))->post('/checkout/tools-only', ['item' => ''])->assertNotFound();
