@@ -15,7 +15,7 @@ return [
             'journal_mode' => 'wal',
             'synchronous' => env('DB_SYNCHRONOUS', 'normal'),
             // In kibibytes of memory, as it is negative: long lists are written and sorted without going to the disk for each page.
-            'pragmas' => ['cache_size' => -32_000],
+            'pragmas' => ['cache_size' => -32_000, 'temp_store' => 'memory'],
         ],
         'pgsql' => [
             'driver' => 'pgsql',

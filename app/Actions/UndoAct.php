@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Database\Room;
 use App\Keep\People\CannotAct;
 use App\Keep\People\Staged\StagedRows;
 use App\Keep\People\Staged\TakeActBack;
@@ -62,16 +63,17 @@ final readonly class UndoAct
     public function finish(ActRecord $act, Person $actor): void
     {
         $this->layDownLines($act, $actor);
-        DB::transaction(function () use ($act): void {
+        $read = StagedRows::read($act);
+        Room::for(fn () => DB::transaction(function () use ($act, $read): void {
             if ($act->refresh()->state !== 'undoing') {
                 throw new CannotAct('That cannot be taken back, or has been already.');
             }
-            if (StagedRows::changedSince($act)) {
+            if (StagedRows::changedSince($act, $read)) {
                 throw new CannotAct('Some of it has been changed again since. Nothing was taken back; please look at the people one by one.');
             }
-            StagedRows::takeBack($act);
+            StagedRows::takeBack($read);
             $act->update(['state' => 'done', 'undone_at' => $this->clock->now(), 'turn' => ActRecord::nextTurn()]);
-        });
+        }));
     }
 
     private function layDownLines(ActRecord $act, Person $actor): void

@@ -57,6 +57,26 @@ final class WaitingConnection extends SQLiteConnection
         }
     }
 
+    /**
+     * Runs something that touches very many rows, with more of the database in memory than is usual: what is written stays
+     * there until it is committed.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $do
+     * @return T
+     */
+    public function withRoom(Closure $do): mixed
+    {
+        $usual = $this->scalar('PRAGMA cache_size');
+        $this->statement('PRAGMA cache_size = -262144');
+        try {
+            return $do();
+        } finally {
+            $this->statement('PRAGMA cache_size = '.(is_numeric($usual) ? (int) $usual : -2000));
+        }
+    }
+
     protected function executeBeginTransactionStatement(): void
     {
         $this->untilDeadline(fn () => $this->getPdo()->beginTransaction());

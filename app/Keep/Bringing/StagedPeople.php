@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Keep\Bringing;
 
 use App\Actions\SendSignInLink;
+use App\Database\Room;
 use App\Keep\NewPasses;
 use App\Keep\People\ChangesOfPeople;
+use App\Keep\People\Staged\Numbers;
 use App\Keep\SchoolClock;
 use App\Models\Import;
 use App\Models\ImportRow;
@@ -76,7 +78,8 @@ final readonly class StagedPeople
     {
         for ($try = 0; $try < self::TRIES; $try++) {
             $this->layAnew($import);
-            $done = DB::transaction(fn (): ?array => self::changedMeanwhile($import) === [] ? $this->apply($import) : null);
+            $counts = self::counts($import);
+            $done = Room::for(fn (): ?array => DB::transaction(fn (): ?array => self::changedMeanwhile($import) === [] ? $this->apply($import, $counts) : null));
             if ($done !== null) {
                 $this->sweep($import);
 
@@ -205,10 +208,8 @@ final readonly class StagedPeople
         if ($count === 0) {
             return 0;
         }
-        $last = DB::selectOne("update sqlite_sequence set seq = max(seq, (select max(id) from people)) + ? where name = 'people' returning seq", [$count])->seq ?? null;
-        assert(is_int($last));
 
-        return $last - $count + 1;
+        return Numbers::keep('people', $count) - $count + 1;
     }
 
     /**
@@ -252,9 +253,11 @@ final readonly class StagedPeople
         foreach (Pass::query()->whereIn('person_id', $ids)->get() as $pass) {
             $held[$pass->person_id][$pass->offer_id][] = [$pass->starts_at->getTimestamp(), $pass->ends_at?->getTimestamp()];
         }
+        $came = [];
         // What rows further up in the file give counts as well.
         foreach (DB::table('import_passes')->where('import_id', $import->id)->whereIn('person_id', $ids)->get() as $pass) {
             assert(is_int($pass->person_id) && is_int($pass->offer_id) && is_string($pass->starts_at));
+            $came[$pass->person_id] = true;
             $held[$pass->person_id][$pass->offer_id][] = [(int) strtotime("{$pass->starts_at} UTC"), is_string($pass->ends_at) ? (int) strtotime("{$pass->ends_at} UTC") : null];
         }
         // By offer and beginning, for those are made alike.
@@ -279,7 +282,10 @@ final readonly class StagedPeople
             $columns = $this->newPasses->columnsForAll(new Collection($some), $offer, $from, false) ?? throw new NotReadable("What {$offer->name} opens is not published yet.");
             foreach ($some as $person) {
                 if (($columns[$person->id] ?? null) !== null) {
-                    $new[] = self::pass($import, $person, $offer, $columns[$person->id]);
+                    // One line of the log says of somebody new that they have come, and with what.
+                    $comes = ! $person->exists && ! isset($came[$person->id]);
+                    $came[$person->id] = true;
+                    $new[] = self::pass($import, $person, $offer, $columns[$person->id], $comes);
                 }
             }
         }
@@ -289,16 +295,17 @@ final readonly class StagedPeople
 
     /**
      * @param  array{starts_at: int, ends_at: ?int, paced_from: ?int}  $pass  instants
+     * @param  bool  $comes  they were not here before
      * @return array<string, mixed>
      */
-    private static function pass(Import $import, Person $person, Offer $offer, array $pass): array
+    private static function pass(Import $import, Person $person, Offer $offer, array $pass, bool $comes): array
     {
         $stored = static fn (?int $instant): ?string => $instant === null ? null : gmdate('Y-m-d H:i:s', $instant);
 
         return [
             'import_id' => $import->id, 'person_id' => $person->id, 'course_id' => $offer->course_id, 'offer_id' => $offer->id,
             'starts_at' => $stored($pass['starts_at']), 'ends_at' => $stored($pass['ends_at']), 'paced_from' => $stored($pass['paced_from']),
-            'line' => json_encode(['offer' => $offer->key, 'from' => $stored($pass['starts_at']), 'until' => $stored($pass['ends_at']), 'by' => "from {$import->name}"], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'line' => json_encode(['offer' => $offer->key, 'from' => $stored($pass['starts_at']), 'until' => $stored($pass['ends_at']), 'by' => "from {$import->name}", ...($comes ? ['comes' => true] : [])], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
         ];
     }
 
@@ -310,10 +317,12 @@ final readonly class StagedPeople
         $among = [];
         foreach (array_chunk($changed, 1000) as $some) {
             array_push($among, ...DB::table('import_people')->where('import_id', $import->id)->whereIn('person_id', $some)->pluck('person_id')->map($of)->all());
+            // Whoever has come, or has shown that an address is theirs, has left a line in the log as well.
+            $came = DB::table('people')->whereIn('id', $some)->select('email');
+            array_push($among, ...DB::table('import_people')->where('import_id', $import->id)->where('is_new', true)->whereIn('email', $came)->pluck('person_id')->map($of)->all());
         }
-        $came = DB::table('import_people')->join('people', 'people.email', '=', 'import_people.email')->where('import_people.import_id', $import->id)->where('import_people.is_new', true)->pluck('import_people.person_id')->map($of)->all();
 
-        return array_values(array_unique([...$among, ...$came]));
+        return array_values(array_unique($among));
     }
 
     private function layAnew(Import $import): void
@@ -331,11 +340,28 @@ final readonly class StagedPeople
     }
 
     /**
+     * What can be reckoned before anybody has to wait; who comes without a pass is kept in a table of this connection alone.
+     *
+     * @return array{changed: int, unchanged: int} of those who were known
+     */
+    private static function counts(Import $import): array
+    {
+        DB::statement('drop table if exists temp.came_without_pass');
+        DB::statement("create temp table came_without_pass as select person_id from import_people p where p.import_id = {$import->id} and p.is_new = 1 and not exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id)");
+        $known = DB::table('import_people')->where('import_id', $import->id)->where('is_new', false)->count();
+        $changed = DB::scalar('select count(*) from import_people p where p.import_id = ? and p.is_new = 0 and (exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id) or exists (select 1 from import_labels l where l.import_id = p.import_id and l.person_id = p.person_id))', [$import->id]);
+        $changed = is_numeric($changed) ? (int) $changed : 0;
+
+        return ['changed' => $changed, 'unchanged' => $known - $changed];
+    }
+
+    /**
+     * @param  array{changed: int, unchanged: int}  $counts
      * @return array<string, int>
      *
      * @throws NotReadable
      */
-    private function apply(Import $import): array
+    private function apply(Import $import, array $counts): array
     {
         if (Import::query()->whereKey($import->id)->value('state') !== 'bringing in') {
             throw new NotReadable('This file is not ready to be brought in, or has been already.');
@@ -345,7 +371,7 @@ final readonly class StagedPeople
         $source = mb_substr($by, 0, 200);
         $made = json_encode(['by' => $by], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
         $new = DB::affectingStatement('insert into people (id, name, email, created_at, updated_at) select person_id, name, email, ?, ? from import_people where import_id = ? and is_new = 1 order by id', [$now, $now, $import->id]);
-        DB::insert('insert into activities (actor_id, person_id, action, after, happened_at) select ?, person_id, ?, ?, ? from import_people where import_id = ? and is_new = 1 order by id', [$import->author_id, 'person.made', $made, $now, $import->id]);
+        DB::insert('insert into activities (actor_id, person_id, action, after, happened_at) select ?, person_id, ?, ?, ? from temp.came_without_pass order by person_id', [$import->author_id, 'person.made', $made, $now]);
         $passes = DB::affectingStatement(
             "insert into passes (person_id, course_id, offer_id, starts_at, ends_at, paced_from, state, source, given_by, created_at, updated_at) select person_id, course_id, offer_id, starts_at, ends_at, paced_from, 'active', ?, ?, ?, ? from import_passes where import_id = ? order by id",
             [$source, $import->author_id, $now, $now, $import->id],
@@ -357,10 +383,7 @@ final readonly class StagedPeople
             'insert or ignore into observer_ties (observer_id, learner_id, created_at, updated_at) select o.id, l.id, ?, ? from import_ties t join people o on o.email = t.observer join people l on l.email = t.learner where t.import_id = ? order by t.id',
             [$now, $now, $import->id],
         );
-        $known = DB::table('import_people')->where('import_id', $import->id)->where('is_new', false)->count();
-        $changed = DB::scalar('select count(*) from import_people p where p.import_id = ? and p.is_new = 0 and (exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id) or exists (select 1 from import_labels l where l.import_id = p.import_id and l.person_id = p.person_id))', [$import->id]);
-        $changed = is_numeric($changed) ? (int) $changed : 0;
-        $done = ['new' => $new, 'changed' => $changed, 'unchanged' => $known - $changed, 'passes' => $passes, 'labels' => $labels, 'ties' => $ties];
+        $done = ['new' => $new, ...$counts, 'passes' => $passes, 'labels' => $labels, 'ties' => $ties];
         $import->update(['state' => 'done', 'tally' => $done, 'finished_at' => $this->clock->now(), 'lettered' => 0]);
 
         return $done;

@@ -27,7 +27,7 @@ final readonly class HistoryWords
         $title = $line->course_id === null ? $item : $this->shelf->itemTitle($line->course_id, $item);
 
         return match ($line->action) {
-            'pass.given' => "{$offer} given from {$when($after['from'] ?? null)}, ".(($after['until'] ?? null) === null ? 'for good' : 'to '.$when($after['until'])).(isset($after['by']) ? ', '.$text($after['by']) : ''),
+            'pass.given' => (isset($after['comes']) ? 'Came in; ' : '')."{$offer} given from {$when($after['from'] ?? null)}, ".(($after['until'] ?? null) === null ? 'for good' : 'to '.$when($after['until'])).(isset($after['by']) ? ', '.$text($after['by']) : ''),
             'pass.extended' => "{$offer} extended to {$when($after['ends_at'] ?? null)} (was {$when($before['ends_at'] ?? null)})",
             'pass.paused' => "{$offer} paused, its days ".(($after['clock_stops'] ?? false) ? 'standing still' : 'going on'),
             'pass.resumed' => "{$offer} taken up again".(isset($after['ends_at']) ? ', to '.$when($after['ends_at']) : ''),
@@ -47,6 +47,7 @@ final readonly class HistoryWords
             'progress.erased' => "What was finished by {$offer} was erased: ".(is_array($after['items'] ?? null) ? count($after['items']) : 0).' rows',
             'progress.kept' => "What was finished by {$offer} is kept: another pass covers it",
             'trial.warned' => "Was told that {$offer} ends {$when($after['ends_at'] ?? null)}",
+            'person.confirmed' => 'Showed that the address is theirs',
             'person.made' => 'Came in, '.$text($after['by'] ?? ''),
             'sign-in.sent' => 'Was sent a link to sign in',
             default => $line->action,

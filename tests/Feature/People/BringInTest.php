@@ -87,6 +87,10 @@ final class BringInTest extends TestCase
         $alva = $this->person('alva');
         self::assertSame(['2026-03-20 00:00', '2026-04-01 09:00'], Pass::query()->where('person_id', $alva->id)->orderBy('starts_at')->get()->map(static fn (Pass $pass): ?string => self::at($pass->starts_at))->all());
         self::assertSame('from people.csv', $this->pass('alva')->source);
+        // Their history begins with how they came, once.
+        $lines = DB::table('activities')->where('person_id', $alva->id)->orderBy('id')->get(['action', 'after'])->map(static fn (\stdClass $line): string => $line->action.(str_contains((string) $line->after, 'comes') ? ' comes' : ''))->all();
+        self::assertSame(['pass.given comes', 'pass.given'], $lines);
+        $this->get("/keep/people/{$alva->id}")->assertSee('Came in; Apprentice pass given from Fri 20 Mar, 00:00');
         self::assertSame('Eira Holm', $this->person('eira')->name);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Keep\People\Staged;
 
+use App\Database\Room;
 use App\Keep\People\ActStep;
 use App\Keep\People\CannotAct;
 use App\Keep\People\ChangesOfPeople;
@@ -107,7 +108,8 @@ final readonly class StagedActs
         $act = $this->actOf($record);
         for ($try = 0; $try < self::TRIES; $try++) {
             $this->prepareAnew($record, $act, self::changedMeanwhile($record));
-            $done = DB::transaction(static function () use ($record): bool {
+            $read = StagedRows::read($record);
+            $done = Room::for(static fn (): bool => DB::transaction(static function () use ($record, $read): bool {
                 $record->refresh();
                 if ($record->state === 'done') {
                     return true;
@@ -119,11 +121,11 @@ final readonly class StagedActs
                 if (self::changedMeanwhile($record) !== []) {
                     return false;
                 }
-                StagedRows::putInForce($record);
+                StagedRows::putInForce($read);
                 $record->update(['state' => 'done', 'turn' => ActRecord::nextTurn(), 'people' => []]);
 
                 return true;
-            });
+            }));
             if ($done) {
                 return;
             }

@@ -53,116 +53,120 @@ final class StagedRows
         ];
     }
 
-    /** Changes the tables as was laid down. To be called inside a transaction. */
-    public static function putInForce(ActRecord $act): void
+    /**
+     * Reads what is laid down into tables of this connection alone, so that nothing is left to be reckoned while others
+     * wait; and keeps numbers for the rows that will be made. Not to be called inside a transaction.
+     *
+     * @return list<ReadRows> in the order in which they were laid down
+     */
+    public static function read(ActRecord $act): array
     {
-        foreach (self::shapes($act) as [$table, $kind, $columns]) {
-            match ($kind) {
-                'make' => self::make($act, $table, $columns),
-                'take' => self::delete($act, $table, 'take', $columns),
-                default => self::set($act, $table, $columns, 'after'),
+        self::number($act);
+        $read = [];
+        foreach (DB::table('act_changes')->where('act_id', $act->id)->groupBy('table', 'shape')->orderByRaw('min(id)')->get(['table', 'shape']) as $nth => $row) {
+            $columns = explode(' ', is_string($row->shape) ? $row->shape : '');
+            $kind = (string) array_shift($columns);
+            $rows = new ReadRows("act_{$nth}", self::table(is_string($row->table) ? $row->table : ''), $kind, array_map(self::column(...), $columns));
+            $values = implode(', ', array_map(static fn (string $column): string => "json_extract(before, '$.{$column}') as before_{$column}, json_extract(after, '$.{$column}') as after_{$column}", $columns));
+            DB::statement("drop table if exists temp.{$rows->name}");
+            DB::statement("create temp table {$rows->name} as select row_id, {$values} from act_changes where act_id = {$act->id} and \"table\" = '{$rows->table}' and shape = '".implode(' ', [$kind, ...$columns])."' order by id");
+            $read[] = $rows;
+        }
+
+        return $read;
+    }
+
+    /** Each row that is to be made gets a number that nobody else will be given, a few at a time. */
+    private static function number(ActRecord $act): void
+    {
+        foreach (DB::table('act_changes')->where('act_id', $act->id)->whereNotNull('nth')->whereNull('row_id')->distinct()->pluck('table') as $table) {
+            $table = self::table(is_string($table) ? $table : '');
+            $most = DB::table('act_changes')->where('act_id', $act->id)->where('table', $table)->max('nth');
+            $most = is_numeric($most) ? (int) $most : 0;
+            $last = Numbers::keep($table, $most);
+            do {
+                $some = DB::update('update act_changes set row_id = ? + nth where id in (select id from act_changes where act_id = ? and "table" = ? and nth is not null and row_id is null limit 5000)', [$last - $most, $act->id, $table]);
+            } while ($some === 5000);
+        }
+    }
+
+    /**
+     * Changes the tables as was laid down. To be called inside a transaction.
+     *
+     * @param  list<ReadRows>  $read
+     */
+    public static function putInForce(array $read): void
+    {
+        foreach ($read as $rows) {
+            match ($rows->kind) {
+                'make' => self::insert($rows, 'after'),
+                'take' => self::delete($rows),
+                default => self::set($rows, 'after'),
             };
         }
     }
 
-    /** Changes them back. To be called inside a transaction, after {@see changedSince()} has found nothing. */
-    public static function takeBack(ActRecord $act): void
+    /**
+     * Changes them back. To be called inside a transaction, after {@see changedSince()} has found nothing.
+     *
+     * @param  list<ReadRows>  $read
+     */
+    public static function takeBack(array $read): void
     {
-        foreach (array_reverse(self::shapes($act)) as [$table, $kind, $columns]) {
-            match ($kind) {
-                'make' => self::delete($act, $table, 'make', $columns),
-                'take' => self::insert($act, $table, 'take', $columns),
-                default => self::set($act, $table, $columns, 'before'),
+        foreach (array_reverse($read) as $rows) {
+            match ($rows->kind) {
+                'make' => self::delete($rows),
+                'take' => self::insert($rows, 'before'),
+                default => self::set($rows, 'before'),
             };
         }
     }
 
-    /** Whether any row is another one by now than the act has left it, or has been changed by a later act, be it to and fro. */
-    public static function changedSince(ActRecord $act): bool
+    /**
+     * Whether any row is another one by now than the act has left it, or has been changed by a later act, be it to and fro.
+     *
+     * @param  list<ReadRows>  $read
+     */
+    public static function changedSince(ActRecord $act, array $read): bool
     {
-        foreach (self::shapes($act) as [$table, $kind, $columns]) {
-            $is = $kind === 'take'
-                ? 't.id is not null'
-                : implode(' or ', ['t.id is null', ...array_map(static fn (string $column): string => 't.'.self::column($column)." is not json_extract(c.after, '$.{$column}')", $kind === 'make' ? self::told($columns) : $columns)]);
-            $changed = DB::selectOne('select 1 as there from act_changes c left join '.self::table($table)." t on t.id = c.row_id where c.act_id = ? and c.\"table\" = ? and c.shape = ? and ({$is}) limit 1", [$act->id, $table, self::named($kind, $columns)]);
-            if ($changed !== null) {
+        foreach ($read as $rows) {
+            // Of a row that was made: when it was written does not matter.
+            $told = $rows->kind === 'make' ? array_diff($rows->columns, ['created_at', 'updated_at']) : $rows->columns;
+            $is = $rows->kind === 'take' ? 't.id is not null' : implode(' or ', ['t.id is null', ...array_map(static fn (string $column): string => "t.\"{$column}\" is not r.after_{$column}", $told)]);
+            if (DB::selectOne("select 1 as there from temp.{$rows->name} r left join {$rows->table} t on t.id = r.row_id where {$is} limit 1") !== null) {
                 return true;
             }
         }
 
         return DB::selectOne(<<<'SQL'
             select 1 as there
-            from act_changes c
-            join act_changes later on later."table" = c."table" and later.row_id = c.row_id and later.act_id <> c.act_id
-            join people_acts a on a.id = later.act_id and a.turn > ? and a.undone_at is null
-            where c.act_id = ? and exists (
+            from people_acts a
+            join act_changes later on later.act_id = a.id
+            join act_changes c on c."table" = later."table" and c.row_id = later.row_id and c.act_id = ?
+            where a.turn > ? and a.undone_at is null and a.id <> ? and exists (
                 select 1 from json_each(coalesce(c.after, c.before)) one join json_each(coalesce(later.after, later.before)) other on other.key = one.key
             ) limit 1
-            SQL, [$act->turn, $act->id]) !== null;
+            SQL, [$act->id, $act->turn, $act->id]) !== null;
     }
 
-    /** @return list<array{string, string, list<string>}> table, kind and columns, in the order in which they were laid down */
-    private static function shapes(ActRecord $act): array
+    /** @param  'before'|'after'  $state */
+    private static function insert(ReadRows $rows, string $state): void
     {
-        $shapes = [];
-        foreach (DB::table('act_changes')->where('act_id', $act->id)->groupBy('table', 'shape')->orderByRaw('min(id)')->get(['table', 'shape']) as $row) {
-            $parts = explode(' ', is_string($row->shape) ? $row->shape : '');
-            $shapes[] = [is_string($row->table) ? $row->table : '', array_shift($parts), $parts];
-        }
-
-        return $shapes;
+        $names = implode(', ', array_map(static fn (string $column): string => "\"{$column}\"", $rows->columns));
+        $values = implode(', ', array_map(static fn (string $column): string => "{$state}_{$column}", $rows->columns));
+        DB::insert("insert into {$rows->table} (id, {$names}) select row_id, {$values} from temp.{$rows->name}");
     }
 
-    /** @param  list<string>  $columns */
-    private static function make(ActRecord $act, string $table, array $columns): void
+    private static function delete(ReadRows $rows): void
     {
-        DB::update('update act_changes set row_id = ? + nth where act_id = ? and "table" = ? and shape = ? and row_id is null', [self::lastId($table), $act->id, $table, self::named('make', $columns)]);
-        self::insert($act, $table, 'make', $columns);
+        DB::delete("delete from {$rows->table} where id in (select row_id from temp.{$rows->name})");
     }
 
-    /** @param  list<string>  $columns */
-    private static function delete(ActRecord $act, string $table, string $kind, array $columns): void
+    /** @param  'before'|'after'  $state */
+    private static function set(ReadRows $rows, string $state): void
     {
-        DB::delete('delete from '.self::table($table).' where id in (select row_id from act_changes where act_id = ? and "table" = ? and shape = ?)', [$act->id, $table, self::named($kind, $columns)]);
-    }
-
-    /** @param  list<string>  $columns */
-    private static function insert(ActRecord $act, string $table, string $kind, array $columns): void
-    {
-        $state = $kind === 'make' ? 'after' : 'before';
-        $names = implode(', ', array_map(self::column(...), $columns));
-        $values = implode(', ', array_map(static fn (string $column): string => "json_extract({$state}, '$.{$column}')", $columns));
-        DB::insert('insert into '.self::table($table)." (id, {$names}) select row_id, {$values} from act_changes where act_id = ? and \"table\" = ? and shape = ? order by id", [$act->id, $table, self::named($kind, $columns)]);
-    }
-
-    /**
-     * @param  list<string>  $columns
-     * @param  string  $state  before or after
-     */
-    private static function set(ActRecord $act, string $table, array $columns, string $state): void
-    {
-        $sets = implode(', ', array_map(static fn (string $column): string => self::column($column)." = json_extract(c.{$state}, '$.{$column}')", $columns));
-        DB::update('update '.self::table($table)." as t set {$sets} from act_changes c where c.act_id = ? and c.\"table\" = ? and c.shape = ? and c.row_id = t.id", [$act->id, $table, self::named('change', $columns)]);
-    }
-
-    /**
-     * Of a row that was made: when it was written does not matter.
-     *
-     * @param  list<string>  $columns
-     * @return list<string>
-     */
-    private static function told(array $columns): array
-    {
-        return array_values(array_diff($columns, ['created_at', 'updated_at']));
-    }
-
-    /** The highest number that a row of the table has, or has had. */
-    private static function lastId(string $table): int
-    {
-        $is = DB::table($table)->max('id');
-        $was = DB::table('sqlite_sequence')->where('name', $table)->value('seq');
-
-        return max(is_numeric($is) ? (int) $is : 0, is_numeric($was) ? (int) $was : 0);
+        $sets = implode(', ', array_map(static fn (string $column): string => "\"{$column}\" = r.{$state}_{$column}", $rows->columns));
+        DB::update("update {$rows->table} as t set {$sets} from temp.{$rows->name} r where r.row_id = t.id");
     }
 
     private static function shape(RowChange $change): string
@@ -187,6 +191,6 @@ final class StagedRows
     /** Names come from acts, never from outside; they are looked at all the same. */
     private static function column(string $name): string
     {
-        return preg_match('/^[a-z_]+$/D', $name) === 1 ? "\"{$name}\"" : throw new \LogicException("No name of a column: {$name}");
+        return preg_match('/^[a-z_]+$/D', $name) === 1 ? $name : throw new \LogicException("No name of a column: {$name}");
     }
 }
