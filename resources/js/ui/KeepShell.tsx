@@ -42,7 +42,7 @@ export function KeepShell({ title, children }: KeepShellProps) {
           </ul>
         </nav>
         <p className="who">
-          <b>{school.name}</b>, {school.zoneName} · <Link href="/account">{signedIn?.name}</Link>{' '}
+          <b>{school.name}</b>, {school.zoneName} · <Link href="/account">{signedIn?.name}</Link> ·{' '}
           <button type="button" className="linklike" onClick={() => router.post('/sign-out')}>
             Sign out
           </button>

@@ -29,7 +29,7 @@ export default function Act(page: ActPage) {
           </p>
         </div>
       </div>
-      <main className="plainpage">
+      <main className="plainpage actpage">
         <section className="progress" aria-label="How it stands" role="status">
           {state === 'preparing' && (
             <>
@@ -54,7 +54,7 @@ export default function Act(page: ActPage) {
           {problem !== null && <p className="takes">{problem}</p>}
           {stale && <p className="takes">It was looked at more than a quarter of an hour ago, and may be otherwise by now. Choose the people again to look anew.</p>}
         </section>
-        {state !== 'undoing' && undone === null && (
+        {outcomes.length > 0 && state !== 'undoing' && undone === null && (
           <section className="outcomes" aria-label={state === 'done' ? 'What it did' : 'What it would do'}>
             <OutcomeList outcomes={outcomes} />
           </section>

@@ -41,7 +41,7 @@ export default function Rehearsal(page: RehearsalPage) {
           {finished ? (
             <>
               <section aria-label="In all">
-                <h2>{totals.length === 0 ? 'Nobody who holds something of this course is touched.' : 'Of those who hold something of it'}</h2>
+                <h2>{totals.length === 0 ? observerTotals.length === 0 ? 'Nobody who holds something of this course is touched.' : 'Nobody who holds something of this course is touched, but observers are.' : 'Of those who hold something of it'}</h2>
                 {totals.length > 0 && <Totals totals={totals} />}
               </section>
               {rows.length > 0 && <Items title="Item by item" rows={rows} />}
