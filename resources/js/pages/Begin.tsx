@@ -7,7 +7,7 @@ import type { BeginPage } from '../lib/types';
 
 /** The first page of a school that is empty. */
 export default function Begin({ code, zones }: BeginPage) {
-  const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const here = new Intl.DateTimeFormat().resolvedOptions().timeZone;
   const form = useForm({ code, name: '', zone: zones.includes(here) ? here : '', currency: 'EUR', administrator: '', email: '', password: '' });
   const { data, errors, setData } = form;
   const begin = (event: FormEvent) => {
