@@ -42,6 +42,7 @@ final class SchoolServer
     {
         $this->folder = sys_get_temp_dir().'/silent-keep-'.bin2hex(random_bytes(6));
         mkdir($this->folder);
+        mkdir($this->folder.'/sessions');
         $this->loadedAt = (int) strtotime(getenv('TESTS_AT') ?: self::LOADED_AT);
         $this->ahead = $this->loadedAt - time();
         touch($this->database());
@@ -204,7 +205,7 @@ final class SchoolServer
     private function environment(): array
     {
         return [
-            'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => $this->database(), 'FILES_ROOT' => $this->folder.'/files',
+            'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => $this->database(), 'FILES_ROOT' => $this->folder.'/files', 'CACHE_ROOT' => $this->folder.'/cache', 'SESSION_ROOT' => $this->folder.'/sessions',
             'APP_URL' => $this->address(), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'sync', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single',
             'CLOCK_AHEAD' => (string) $this->ahead, ...($this->workers > 1 ? ['PHP_CLI_SERVER_WORKERS' => (string) $this->workers] : []), ...$this->environment,
         ];
