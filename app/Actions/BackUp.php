@@ -14,7 +14,7 @@ use ZipArchive;
 
 /**
  * Writes the whole school into one file while it goes on working: the database by SQLite's own online backup, which is of
- * one moment, and the media that it speaks of. What was answered before it ended is in it.
+ * one moment, and the media that it speaks of. What was answered before that moment is in it.
  */
 final readonly class BackUp
 {
