@@ -64,6 +64,10 @@ final class SchoolServer
     public function startAgain(int $after): void
     {
         self::end($this->server);
+        // Who is killed may answer for a moment still, in place of the next.
+        for ($try = 0; $try < 300 && self::answers($this->port); $try++) {
+            usleep(10_000);
+        }
         $this->ahead = $this->loadedAt + $after - time();
         $this->serve();
     }
@@ -87,6 +91,18 @@ final class SchoolServer
             (new Process(['pkill', '-KILL', '-P', (string) $pid]))->run();
         }
         $process?->stop(2);
+    }
+
+    /** How often who has asked for what. */
+    public function forgetThrottles(): void
+    {
+        (new Process(['rm', '-rf', $this->folder.'/cache']))->mustRun();
+    }
+
+    /** Of the server, whose workers are its children. */
+    public function pid(): int
+    {
+        return $this->server?->getPid() ?? throw new \LogicException('It is not served.');
     }
 
     /** Without a slash at its end. */
@@ -157,18 +173,25 @@ final class SchoolServer
             if (! $process->isRunning()) {
                 throw new \RuntimeException("{$command[0]} does not run on port {$port}.");
             }
-            // Refused until it listens: that is no warning of the test.
-            set_error_handler(static fn (): bool => true);
-            $socket = fsockopen('127.0.0.1', $port, timeout: 1);
-            restore_error_handler();
-            if ($socket !== false) {
-                fclose($socket);
-
+            if (self::answers($port)) {
                 return $process;
             }
             usleep(100_000);
         }
         throw new \RuntimeException("Nothing answers: {$command[0]} on port {$port}.");
+    }
+
+    private static function answers(int $port): bool
+    {
+        // Refused until it listens: that is no warning of the test.
+        set_error_handler(static fn (): bool => true);
+        $socket = fsockopen('127.0.0.1', $port, timeout: 1);
+        restore_error_handler();
+        if ($socket !== false) {
+            fclose($socket);
+        }
+
+        return $socket !== false;
     }
 
     /**

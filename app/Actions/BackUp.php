@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Keep\Files\BackupRefused;
+use App\Keep\Files\StoredZip;
 use App\Models\Medium;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Psr\Clock\ClockInterface;
 use SQLite3;
-use ZipArchive;
 
 /**
- * Writes the whole school into one file while it goes on working: the database by SQLite's own online backup, which is of
- * one moment, and the media that it speaks of. What was answered before that moment is in it.
+ * Writes the whole school into one file while it goes on working. Media come first, however long they take; then, while
+ * whoever writes waits, the database by SQLite's own online backup, and the file is given its name. So all that was answered
+ * before the file is there is in it.
  */
 final readonly class BackUp
 {
@@ -26,7 +27,7 @@ final readonly class BackUp
 
     /**
      * @param  string  $file  that is not there yet
-     * @return array{bytes: int, media: int, missing: list<string>} missing: media that were taken out of the school meanwhile
+     * @return array{bytes: int, media: int, missing: list<string>} missing: media that the database speaks of and that are not there
      *
      * @throws BackupRefused if the file cannot be written, or is there already
      */
@@ -43,11 +44,14 @@ final readonly class BackUp
         $part = $file.'.'.bin2hex(random_bytes(4)).'.part';
         $database = $part.'.sqlite';
         try {
-            self::copyDatabase(DB::connection()->getDatabaseName(), $database);
-            $told = $this->pack($part, $database);
-            if (! rename($part, $file)) {
-                throw BackupRefused::notWritable($folder);
-            }
+            $zip = StoredZip::create($part, $this->clock->now()->getTimestamp());
+            $packed = [];
+            // What was put in while the others were packed is packed as well, until there is nothing left to wait for.
+            do {
+                $new = self::pack($zip, self::pathsIn(DB::connection()->getDatabaseName()), $packed);
+                $zip->flush();
+            } while ($new > 0);
+            $told = DB::transaction(fn (): array => $this->finish($zip, $packed, $part, $database, $file));
         } finally {
             foreach ([$database, $part] as $left) {
                 if (is_file($left)) {
@@ -57,6 +61,35 @@ final readonly class BackUp
         }
 
         return ['bytes' => (int) filesize($file), ...$told];
+    }
+
+    /**
+     * What happens while nobody else can write.
+     *
+     * @param  array<string, true>  $packed
+     * @return array{media: int, missing: list<string>}
+     */
+    private function finish(StoredZip $zip, array $packed, string $part, string $database, string $file): array
+    {
+        self::copyDatabase(DB::connection()->getDatabaseName(), $database);
+        $zip->addFile('school.sqlite', $database);
+        $paths = self::pathsIn($database);
+        self::pack($zip, $paths, $packed);
+        $media = array_values(array_filter($paths, static fn (string $path): bool => isset($packed[$path])));
+        $missing = array_values(array_diff($paths, $media));
+        $zip->addText('backup.json', json_encode([
+            'format' => self::FORMAT, 'made_at' => $this->clock->now()->format(DATE_RFC3339), 'migrations' => DB::table('migrations')->orderBy('id')->pluck('migration')->all(),
+            'database' => hash_file('sha256', $database), 'media' => $media, 'missing' => $missing,
+        ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
+        $zip->close();
+        if (file_exists($file)) {
+            throw BackupRefused::isThere($file);
+        }
+        if (! rename($part, $file)) {
+            throw BackupRefused::notWritable(dirname($file));
+        }
+
+        return ['media' => count($media), 'missing' => $missing];
     }
 
     private static function copyDatabase(string $from, string $to): void
@@ -75,49 +108,37 @@ final readonly class BackUp
         $source->close();
     }
 
-    /** @return array{media: int, missing: list<string>} */
-    private function pack(string $file, string $database): array
+    /**
+     * @param  list<string>  $paths
+     * @param  array<string, true>  $packed  by path; grows
+     * @return int how many of them were not packed yet, and are there
+     */
+    private static function pack(StoredZip $zip, array $paths, array &$packed): int
     {
-        $zip = new ZipArchive;
-        if ($zip->open($file, ZipArchive::CREATE | ZipArchive::EXCL) !== true) {
-            throw BackupRefused::notWritable(dirname($file));
-        }
-        $zip->addFile($database, 'school.sqlite');
-        $media = $missing = [];
-        foreach ($this->pathsIn($database) as $path) {
-            if (Storage::exists($path)) {
-                $zip->addFile(Storage::path($path), "files/{$path}");
-                // They are compressed already, most of them.
-                $zip->setCompressionName("files/{$path}", ZipArchive::CM_STORE);
-                $media[] = $path;
-            } else {
-                $missing[] = $path;
+        $new = 0;
+        foreach ($paths as $path) {
+            if (! isset($packed[$path]) && $zip->addFile("files/{$path}", Storage::path($path))) {
+                $packed[$path] = true;
+                $new++;
             }
         }
-        $zip->addFromString('backup.json', json_encode([
-            'format' => self::FORMAT, 'made_at' => $this->clock->now()->format(DATE_RFC3339), 'migrations' => DB::table('migrations')->orderBy('id')->pluck('migration')->all(),
-            'database' => hash_file('sha256', $database), 'media' => $media, 'missing' => $missing,
-        ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
-        umask(0077);
-        if (! $zip->close()) {
-            throw BackupRefused::notWritable(dirname($file));
-        }
 
-        return ['media' => count($media), 'missing' => $missing];
+        return $new;
     }
 
-    /** @return list<string> of the media that the copy speaks of */
-    private function pathsIn(string $database): array
+    /** @return list<string> of the media that a database speaks of */
+    private static function pathsIn(string $database): array
     {
-        $copy = new SQLite3($database, SQLITE3_OPEN_READONLY);
-        $rows = $copy->query('select distinct path from '.(new Medium)->getTable().' order by path');
+        $opened = new SQLite3($database, SQLITE3_OPEN_READONLY);
+        $opened->busyTimeout(10_000);
+        $rows = $opened->query('select distinct path from '.(new Medium)->getTable().' order by path');
         $paths = [];
         while ($rows !== false && ($row = $rows->fetchArray(SQLITE3_ASSOC)) !== false) {
             if (is_string($row['path'])) {
                 $paths[] = $row['path'];
             }
         }
-        $copy->close();
+        $opened->close();
 
         return $paths;
     }

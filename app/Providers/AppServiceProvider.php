@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
 use App\Http\Middleware\EndedSessions;
+use App\Http\WholeSessions;
 use App\Keep\ClockAhead;
 use App\Keep\Health;
 use App\Keep\Plans;
@@ -28,6 +29,7 @@ use Illuminate\Routing\Route as BoundRoute;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -50,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $proxies = config('app.proxies');
         TrustProxies::at(is_array($proxies) ? array_values(array_filter($proxies, is_string(...))) : []);
+        Session::extend('file', static fn ($app): WholeSessions => new WholeSessions($app->make('files'), config()->string('session.files'), config()->integer('session.lifetime')));
         $this->app->when(Health::class)->needs(Migrator::class)->give(static fn ($app): mixed => $app->make('migrator'));
         Event::listen(DiagnosingHealth::class, static fn () => app(Health::class)->check());
         // A course that is hidden is found by nobody but staff: its address is like one that leads nowhere, and takes as long.

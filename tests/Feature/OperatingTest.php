@@ -199,6 +199,7 @@ final class OperatingTest extends TestCase
     public function test_files_of_the_school_are_readable_by_nobody_else(): void
     {
         Storage::put('private/thing', 'x');
+        clearstatcache();
         self::assertSame(['0600', '0700'], [substr(sprintf('%o', fileperms(Storage::path('private/thing'))), -4), substr(sprintf('%o', fileperms(Storage::path('private'))), -4)]);
     }
 

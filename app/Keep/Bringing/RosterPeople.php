@@ -29,14 +29,15 @@ final class RosterPeople
     }
 
     /**
+     * @param  int  $most  bytes of one file in the bundle, unpacked
      * @return array<string, string> titles of the classes by sourcedId
      *
      * @throws NotReadable
      */
-    public static function classes(string $path): array
+    public static function classes(string $path, int $most = self::MOST): array
     {
         $classes = [];
-        foreach (self::rows(self::open($path), 'classes.csv') as $row) {
+        foreach (self::rows(self::open($path, $most), 'classes.csv', $most) as $row) {
             if (self::isThere($row)) {
                 $classes[$row['sourcedId'] ?? ''] = $row['title'] ?? '';
             }
@@ -115,7 +116,7 @@ final class RosterPeople
     }
 
     /** @throws NotReadable */
-    private static function open(string $path): \ZipArchive
+    private static function open(string $path, int $most = self::MOST): \ZipArchive
     {
         $zip = new \ZipArchive;
         if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
@@ -126,7 +127,7 @@ final class RosterPeople
             if ($found === false) {
                 throw new NotReadable("The bundle has no {$name}.");
             }
-            if ($found['size'] > self::MOST) {
+            if ($found['size'] > $most) {
                 throw new NotReadable("{$name} is too large.");
             }
         }
@@ -135,7 +136,7 @@ final class RosterPeople
     }
 
     /** @return \Generator<int, array<string, string>> by line */
-    private static function rows(\ZipArchive $zip, string $name): \Generator
+    private static function rows(\ZipArchive $zip, string $name, int $most = self::MOST): \Generator
     {
         $stream = $zip->getStream($name);
         if ($stream === false) {
@@ -146,7 +147,7 @@ final class RosterPeople
         $read = 0;
         for ($line = 1; ($text = self::line($stream)) !== null; $line++) {
             $read += strlen($text);
-            if ($read > self::MOST || strlen($text) >= self::LONGEST) {
+            if ($read > $most || strlen($text) >= self::LONGEST) {
                 throw new NotReadable("{$name} is too large, or a line of it is.");
             }
             $cells = str_getcsv(rtrim($text, "\r\n"), ',', escape: '');
@@ -175,10 +176,12 @@ final class RosterPeople
     private static function line($stream): ?string
     {
         $text = '';
+        $quotes = 0;
         do {
             $next = fgets($stream, max(2, self::LONGEST - strlen($text) + 1));
             $text .= $next === false ? '' : $next;
-        } while ($next !== false && substr_count($text, '"') % 2 === 1 && strlen($text) < self::LONGEST);
+            $quotes += $next === false ? 0 : substr_count($next, '"');
+        } while ($next !== false && $quotes % 2 === 1 && strlen($text) < self::LONGEST);
 
         return $text === '' ? null : $text;
     }

@@ -17,6 +17,11 @@ final class BackupRefused extends \RuntimeException
         return new self("Nothing can be written to {$folder}.");
     }
 
+    public static function noRoom(): self
+    {
+        return new self('There is no room for it, or the disk does not take it.');
+    }
+
     public static function databaseNotCopied(string $why): self
     {
         return new self("The database could not be copied: {$why}.");

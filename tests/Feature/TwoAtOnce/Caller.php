@@ -12,14 +12,25 @@ use Psr\Http\Message\ResponseInterface;
 /** Somebody with a browser's cookies, who sends what the pages would send. */
 final class Caller
 {
-    private readonly CookieJar $cookies;
+    private CookieJar $cookies;
 
-    private readonly Client $client;
+    private Client $client;
 
     public function __construct(private readonly string $address)
     {
-        $this->cookies = new CookieJar;
-        $this->client = new Client(['base_uri' => $address, 'cookies' => $this->cookies, 'http_errors' => false, 'allow_redirects' => false, 'timeout' => 60]);
+        $this->keep(new CookieJar);
+    }
+
+    /** Another window of the same browser, whose cookies are its own from now on. */
+    public function __clone()
+    {
+        $this->keep(clone $this->cookies);
+    }
+
+    private function keep(CookieJar $cookies): void
+    {
+        $this->cookies = $cookies;
+        $this->client = new Client(['base_uri' => $this->address, 'cookies' => $cookies, 'http_errors' => false, 'allow_redirects' => false, 'timeout' => 60]);
     }
 
     public static function signedIn(string $address, string $name): self

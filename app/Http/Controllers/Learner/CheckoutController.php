@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Actions\ActOnPeople;
+use App\Actions\Buy;
 use App\Actions\OpenAccount;
 use App\Http\Throttles;
 use App\Http\WhoLooks;
 use App\Keep\People\CannotAct;
-use App\Keep\People\ChosenPeople;
-use App\Keep\People\PeopleActs;
 use App\Keep\Shop;
 use App\Models\Course;
 use App\Models\Offer;
@@ -35,16 +33,18 @@ final readonly class CheckoutController
         return Inertia::render('learner/Checkout', get_object_vars($this->shop->checkout($this->offer($offer), is_string($item) ? $item : null, WhoLooks::person($request))));
     }
 
-    public function buy(Request $request, string $offer, PeopleActs $acts, ActOnPeople $actOn, OpenAccount $open): RedirectResponse
+    public function buy(Request $request, string $offer, Buy $buy): RedirectResponse
     {
         $offer = $this->offer($offer);
         $given = $request->validate(['item' => ['nullable', 'string', 'max:190'], 'once' => ['nullable', 'string', 'max:60']]);
-        $once = is_string($given['once'] ?? null) ? "bought {$given['once']}" : null;
-        $person = WhoLooks::person($request) ?? $this->visitorWhoBought($request, $once) ?? $this->account($request, $open, "by buying {$offer->name}");
+        $known = WhoLooks::person($request);
         try {
-            $actOn($acts->bought($offer), ChosenPeople::named([$person->id]), $person, $once);
+            $person = $buy($offer, $known ?? $this->typed($request), is_string($given['once'] ?? null) ? $given['once'] : null);
         } catch (CannotAct $e) {
             return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+        }
+        if ($known === null) {
+            self::letIn($request, $person);
         }
         // Back to where they came from, where there is such a place.
         $item = is_string($given['item'] ?? null) && $this->shop->knows($offer->course, $given['item']) ? $given['item'] : '';
@@ -58,25 +58,15 @@ final readonly class CheckoutController
     public function look(Request $request, Course $course, string $item, OpenAccount $open): RedirectResponse
     {
         if (WhoLooks::person($request) === null) {
-            $this->account($request, $open, 'to look at a sample');
+            $typed = $this->typed($request);
+            self::letIn($request, $open($typed['name'], $typed['email'], 'to look at a sample'));
         }
 
         return redirect()->route('lesson', [$course, $item]);
     }
 
-    /** The same form was sent a moment ago, by somebody who was not known yet then. */
-    private function visitorWhoBought(Request $request, ?string $once): ?Person
-    {
-        $person = $once === null ? null : $this->shop->visitorWhoBought($once);
-        if ($person !== null) {
-            Auth::login($person);
-            $request->session()->regenerate();
-        }
-
-        return $person;
-    }
-
-    private function account(Request $request, OpenAccount $open, string $why): Person
+    /** @return array{name: string, email: string} by a visitor */
+    private function typed(Request $request): array
     {
         $given = $request->validate(
             ['name' => ['required', 'string', 'max:200'], 'email' => ['required', 'string', 'email', 'max:190']],
@@ -84,11 +74,14 @@ final readonly class CheckoutController
         );
         $email = is_string($given['email']) ? $given['email'] : '';
         Throttles::letterTo($email, $request);
-        $person = $open(is_string($given['name']) ? $given['name'] : '', $email, $why);
+
+        return ['name' => is_string($given['name']) ? $given['name'] : '', 'email' => $email];
+    }
+
+    private static function letIn(Request $request, Person $person): void
+    {
         Auth::login($person);
         $request->session()->regenerate();
-
-        return $person;
     }
 
     private function offer(string $key): Offer
