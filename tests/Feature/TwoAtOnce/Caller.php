@@ -6,12 +6,17 @@ namespace Tests\Feature\TwoAtOnce;
 
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
+use GuzzleHttp\Handler\CurlMultiHandler;
+use GuzzleHttp\HandlerStack;
 use GuzzleHttp\Promise\PromiseInterface;
 use Psr\Http\Message\ResponseInterface;
 
 /** Somebody with a browser's cookies, who sends what the pages would send. */
 final class Caller
 {
+    /** One for all of them: what several have begun to send is under way at the same time. */
+    private static ?HandlerStack $together = null;
+
     private CookieJar $cookies;
 
     private Client $client;
@@ -30,7 +35,8 @@ final class Caller
     private function keep(CookieJar $cookies): void
     {
         $this->cookies = $cookies;
-        $this->client = new Client(['base_uri' => $this->address, 'cookies' => $cookies, 'http_errors' => false, 'allow_redirects' => false, 'timeout' => 60]);
+        self::$together ??= HandlerStack::create(new CurlMultiHandler);
+        $this->client = new Client(['handler' => self::$together, 'base_uri' => $this->address, 'cookies' => $cookies, 'http_errors' => false, 'allow_redirects' => false, 'timeout' => 60]);
     }
 
     public static function signedIn(string $address, string $name): self

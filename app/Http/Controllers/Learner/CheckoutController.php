@@ -80,8 +80,10 @@ final readonly class CheckoutController
 
     private static function letIn(Request $request, Person $person): void
     {
-        Auth::login($person);
+        // Before they are signed in, which ends the session that is theirs then: so the visitor's stays, in which a second
+        // click comes, and is answered like the first.
         $request->session()->regenerate();
+        Auth::login($person);
     }
 
     private function offer(string $key): Offer
