@@ -64,11 +64,13 @@ final readonly class UndoAct
     {
         $this->layDownLines($act, $actor);
         $read = StagedRows::read($act);
-        Room::for(fn () => DB::transaction(function () use ($act, $read): void {
+        $seen = ActRecord::nextTurn() - 1;
+        $changed = StagedRows::changedAfter($act, (int) $act->turn);
+        Room::for(fn () => DB::transaction(function () use ($act, $read, $seen, $changed): void {
             if ($act->refresh()->state !== 'undoing') {
                 throw new CannotAct('That cannot be taken back, or has been already.');
             }
-            if (StagedRows::changedSince($act, $read)) {
+            if ($changed || StagedRows::areOthersNow($read) || StagedRows::changedAfter($act, $seen)) {
                 throw new CannotAct('Some of it has been changed again since. Nothing was taken back; please look at the people one by one.');
             }
             StagedRows::takeBack($read);

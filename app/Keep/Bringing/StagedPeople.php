@@ -370,14 +370,15 @@ final readonly class StagedPeople
         $by = 'from '.$import->name;
         $source = mb_substr($by, 0, 200);
         $made = json_encode(['by' => $by], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
-        $new = DB::affectingStatement('insert into people (id, name, email, created_at, updated_at) select person_id, name, email, ?, ? from import_people where import_id = ? and is_new = 1 order by id', [$now, $now, $import->id]);
+        // By person, as they stand in an index: the pages that are written to come one after the other, and nothing is sorted.
+        $new = DB::affectingStatement('insert into people (id, name, email, created_at, updated_at) select person_id, name, email, ?, ? from import_people where import_id = ? and is_new = 1 order by person_id', [$now, $now, $import->id]);
         DB::insert('insert into activities (actor_id, person_id, action, after, happened_at) select ?, person_id, ?, ?, ? from temp.came_without_pass order by person_id', [$import->author_id, 'person.made', $made, $now]);
         $passes = DB::affectingStatement(
-            "insert into passes (person_id, course_id, offer_id, starts_at, ends_at, paced_from, state, source, given_by, created_at, updated_at) select person_id, course_id, offer_id, starts_at, ends_at, paced_from, 'active', ?, ?, ?, ? from import_passes where import_id = ? order by id",
+            "insert into passes (person_id, course_id, offer_id, starts_at, ends_at, paced_from, state, source, given_by, created_at, updated_at) select person_id, course_id, offer_id, starts_at, ends_at, paced_from, 'active', ?, ?, ?, ? from import_passes where import_id = ? order by person_id, id",
             [$source, $import->author_id, $now, $now, $import->id],
         );
-        DB::insert('insert into activities (actor_id, course_id, person_id, action, after, happened_at) select ?, course_id, person_id, ?, line, ? from import_passes where import_id = ? order by id', [$import->author_id, 'pass.given', $now, $import->id]);
-        $labels = DB::affectingStatement('insert into labels (person_id, label, source) select person_id, label, ? from import_labels where import_id = ? order by id', [mb_substr($import->name, 0, 200), $import->id]);
+        DB::insert('insert into activities (actor_id, course_id, person_id, action, after, happened_at) select ?, course_id, person_id, ?, line, ? from import_passes where import_id = ? order by person_id, id', [$import->author_id, 'pass.given', $now, $import->id]);
+        $labels = DB::affectingStatement('insert into labels (person_id, label, source) select person_id, label, ? from import_labels where import_id = ? order by person_id, label', [mb_substr($import->name, 0, 200), $import->id]);
         // Observers may stand before those they look in on; who is nowhere is passed over.
         $ties = DB::affectingStatement(
             'insert or ignore into observer_ties (observer_id, learner_id, created_at, updated_at) select o.id, l.id, ?, ? from import_ties t join people o on o.email = t.observer join people l on l.email = t.learner where t.import_id = ? order by t.id',

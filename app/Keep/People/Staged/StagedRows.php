@@ -107,7 +107,7 @@ final class StagedRows
     }
 
     /**
-     * Changes them back. To be called inside a transaction, after {@see changedSince()} has found nothing.
+     * Changes them back. To be called inside a transaction, after {@see areOthersNow()} and {@see changedAfter()} have found nothing.
      *
      * @param  list<ReadRows>  $read
      */
@@ -123,11 +123,11 @@ final class StagedRows
     }
 
     /**
-     * Whether any row is another one by now than the act has left it, or has been changed by a later act, be it to and fro.
+     * Whether any row is another one by now than the act has left it.
      *
      * @param  list<ReadRows>  $read
      */
-    public static function changedSince(ActRecord $act, array $read): bool
+    public static function areOthersNow(array $read): bool
     {
         foreach ($read as $rows) {
             // Of a row that was made: when it was written does not matter.
@@ -138,15 +138,26 @@ final class StagedRows
             }
         }
 
+        return false;
+    }
+
+    /**
+     * Whether an act whose turn is a later one has changed any of its rows, be it to and fro.
+     *
+     * @param  int  $turn  later than this one
+     */
+    public static function changedAfter(ActRecord $act, int $turn): bool
+    {
+        // In this order: there are few later acts, or none.
         return DB::selectOne(<<<'SQL'
             select 1 as there
             from people_acts a
-            join act_changes later on later.act_id = a.id
-            join act_changes c on c."table" = later."table" and c.row_id = later.row_id and c.act_id = ?
+            cross join act_changes later on later.act_id = a.id
+            cross join act_changes c on c."table" = later."table" and c.row_id = later.row_id and c.act_id = ?
             where a.turn > ? and a.undone_at is null and a.id <> ? and exists (
                 select 1 from json_each(coalesce(c.after, c.before)) one join json_each(coalesce(later.after, later.before)) other on other.key = one.key
             ) limit 1
-            SQL, [$act->id, $act->turn, $act->id]) !== null;
+            SQL, [$act->id, $turn, $act->id]) !== null;
     }
 
     /** @param  'before'|'after'  $state */
