@@ -88,6 +88,7 @@ final class DoorsTest extends TestCase
             'an address that leads nowhere' => [static fn (self $test) => $test->get('/nowhere/at/all'), 404],
             'a course that is not there' => [static fn (self $test) => $test->get('/courses/none'), 404],
             'a way of asking that is not' => [static fn (self $test) => $test->put('/courses/clinker'), 405],
+            'an address to which things are only sent' => [static fn (self $test) => $test->get('/courses/clinker/l-planes/finished'), 404],
             'sent elsewhere' => [static fn (self $test) => $test->get('/keep/courses'), 302],
             'a closed door' => [static fn (self $test) => $test->get('/courses/clinker/l-planes'), 401],
             'too much' => [static fn (self $test) => $test->post('/sign-in/link', [], ['Content-Length' => '9999999']), 413],
@@ -99,6 +100,13 @@ final class DoorsTest extends TestCase
             }, 419],
             'health' => [static fn (self $test) => $test->get('/up'), 500],
         ];
+    }
+
+    public function test_a_way_of_asking_that_is_not_is_told_in_our_own_words(): void
+    {
+        $this->put('/courses/clinker')->assertInertia(fn (Page $page) => $page->component('Error')->where('status', 405));
+        // Whoever types an address to which things are only sent.
+        $this->get('/courses/clinker/l-planes/finished')->assertInertia(fn (Page $page) => $page->component('Error')->where('status', 404));
     }
 
     public function test_behind_tls_browsers_are_told_to_stay_there(): void

@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\SchoolFile;
 use Tests\TestCase;
@@ -164,7 +165,7 @@ final class OperatingTest extends TestCase
         self::assertSame(1, preg_match('#/begin\?code=(\w+)#', Artisan::output(), $found));
         $code = $found[1] ?? '';
         foreach (['/', '/sign-in', '/courses', '/keep/courses'] as $path) {
-            $this->get($path)->assertStatus(503);
+            $this->get($path)->assertStatus(503)->assertInertia(fn (Page $page) => $page->component('Error')->where('why', 'not begun'));
         }
         $this->get('/begin')->assertNotFound();
         $this->get('/begin?code='.str_repeat('0', 32))->assertNotFound();

@@ -80,7 +80,7 @@ final readonly class BringingDesk
         $words = [];
         foreach ($import->tally as $outcome => $count) {
             if ($count > 0) {
-                $words[] = "{$count} ".(self::WORDS[$outcome] ?? [$outcome, $outcome])[$count === 1 ? 0 : 1];
+                $words[] = number_format($count).' '.(self::WORDS[$outcome] ?? [$outcome, $outcome])[$count === 1 ? 0 : 1];
             }
         }
 

@@ -2,7 +2,7 @@ import type { Sentence } from './types';
 
 /** `1 change`, `4 changes`. */
 export function counted(count: number, one: string, many = `${one}s`): string {
-  return `${count} ${count === 1 ? one : many}`;
+  return `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
 }
 
 export function plainText(sentence: Sentence): string {

@@ -13,9 +13,15 @@ const WORDS: Record<number, [string, string]> = {
   503: ['Back in a moment', 'The school is being looked after just now.'],
 };
 
-export default function ErrorPage({ status }: { status: number }) {
+/** Where the same status has another reason. */
+const REASONS: Record<string, [string, string]> = {
+  'not begun': ['This school has not begun', 'Whoever runs it opens it with the address that was told when it was installed.'],
+  busy: ['Very much is being written just now', 'Nothing was done. Please go back and try again in a moment.'],
+};
+
+export default function ErrorPage({ status, why }: { status: number; why: string | null }) {
   const { standIn } = useShared();
-  const [heading, text] = WORDS[status] ?? ['This did not work', 'Please go back and try again.'];
+  const [heading, text] = REASONS[why ?? ''] ?? WORDS[status] ?? ['This did not work', 'Please go back and try again.'];
   return (
     <div className="signin">
       <Head title={heading} />
@@ -28,7 +34,7 @@ export default function ErrorPage({ status }: { status: number }) {
         <Arch glyph="hidden" size={54} silent />
         <h1>{heading}</h1>
         <p>{text}</p>
-        {standIn === undefined && (
+        {standIn === undefined && why !== 'not begun' && (
           <p>
             <Link href="/">To the beginning</Link>
           </p>

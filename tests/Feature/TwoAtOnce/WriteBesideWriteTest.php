@@ -27,6 +27,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
@@ -230,7 +231,7 @@ final class WriteBesideWriteTest extends TestCase
         DB::purge();
         $eira = $this->person('eira');
         $this->holdTheLock(30);
-        $this->actingAs($eira)->post('/courses/clinker/l-planes/finished')->assertStatus(503)->assertHeader('Retry-After', '5');
+        $this->actingAs($eira)->post('/courses/clinker/l-planes/finished')->assertStatus(503)->assertHeader('Retry-After', '5')->assertInertia(fn (Page $page) => $page->component('Error')->where('why', 'busy'));
         self::assertFalse(DB::table('completions')->where('person_id', $eira->id)->where('item_key', 'l-planes')->exists());
     }
 

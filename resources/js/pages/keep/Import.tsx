@@ -117,26 +117,30 @@ export default function Import(page: ImportPage) {
             </section>
             <section>
               <h2>What it would do</h2>
-              {state === 'new' && <p className="soft">Say which column is what, then look.</p>}
-              {outcomes.length > 0 && <p>{outcomes.join(', ')}.</p>}
-              {state === 'refused' && (
-                <>
-                  <p className="takes">
-                    <b>{read === 0 ? 'The file has no rows.' : 'Nobody is brought in while a row is wrong.'}</b> Put the file right and choose it again.
-                  </p>
-                  <ul className="wrong">
-                    {errors.map((error) => (
-                      <li key={error}>{error}</li>
-                    ))}
-                  </ul>
-                </>
-              )}
-              {problem !== null && <p className="takes">{problem}</p>}
-              {state === 'ready' && (
-                <Button loading={busy !== null} onClick={bringIn}>
-                  Bring in {counted(read, 'row')}
-                </Button>
-              )}
+              <div className="review">
+                {state === 'new' && <p className="soft">Say which column is what, then look.</p>}
+                {outcomes.length > 0 && <p>{outcomes.join(', ')}.</p>}
+                {state === 'refused' && (
+                  <>
+                    <p className="takes">
+                      <b>{read === 0 ? 'The file has no rows.' : 'Nobody is brought in while a row is wrong.'}</b> Put the file right and choose it again.
+                    </p>
+                    <ul className="wrong">
+                      {errors.map((error) => (
+                        <li key={error}>{error}</li>
+                      ))}
+                    </ul>
+                  </>
+                )}
+                {problem !== null && <p className="takes">{problem}</p>}
+                {state === 'ready' && (
+                  <div>
+                    <Button loading={busy !== null} onClick={bringIn}>
+                      Bring in {counted(read, 'row')}
+                    </Button>
+                  </div>
+                )}
+              </div>
             </section>
           </div>
         )}
