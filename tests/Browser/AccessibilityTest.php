@@ -44,7 +44,7 @@ final class AccessibilityTest extends BrowserTestCase
             return;
         }
         self::$signedIn = $who;
-        $who === '' ? $this->browser->manage()->deleteAllCookies() : $this->signIn($who);
+        $who === '' ? $this->asNobody() : $this->signIn($who);
     }
 
     #[DataProvider('screens')]

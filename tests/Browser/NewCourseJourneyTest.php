@@ -99,7 +99,7 @@ final class NewCourseJourneyTest extends BrowserTestCase
         self::assertSame('live', $this->find('.head .state')->getText());
         $this->assertNoScriptErrors();
 
-        $this->browser->manage()->deleteAllCookies();
+        $this->asNobody();
         $this->visit('/courses/caulking-for-beginners');
         $this->waitForText('#reaming', 'A sample, open to everyone');
     }
