@@ -99,6 +99,14 @@ final class SchoolServer
         (new Process(['rm', '-rf', $this->folder.'/cache']))->mustRun();
     }
 
+    /** Nobody is signed in any more, whatever a browser that waits for an answer brings back. For a server with one worker. */
+    public function endSessions(): void
+    {
+        // Answered when all that was asked before has been.
+        (new \GuzzleHttp\Client(['http_errors' => false, 'timeout' => 60]))->get($this->address().'/up');
+        array_map(unlink(...), glob($this->folder.'/sessions/*') ?: []);
+    }
+
     /** Of the server, whose workers are its children. */
     public function pid(): int
     {

@@ -97,9 +97,8 @@ abstract class BrowserTestCase extends TestCase
                 $this->browser->switchTo()->window($window)->close();
             }
             $this->browser->switchTo()->window($windows[0]);
-            $this->browser->get('about:blank');
+            $this->asNobody();
             $tools = new ChromeDevToolsDriver($this->browser);
-            $tools->execute('Network.clearBrowserCookies');
             $tools->execute('Storage.clearDataForOrigin', ['origin' => self::$school->address(), 'storageTypes' => 'all']);
             $tools->execute('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
             $tools->execute('Emulation.clearDeviceMetricsOverride');
@@ -130,10 +129,11 @@ abstract class BrowserTestCase extends TestCase
         $this->browser->get(self::$school->address().$path);
     }
 
-    /** Forgets who was signed in. Away from the page first: an answer that is still under way would bring its cookie back. */
+    /** Forgets who was signed in: an answer that is still under way brings a cookie back, but nobody with it. */
     protected function asNobody(): void
     {
         $this->browser->get('about:blank');
+        self::$school->endSessions();
         (new ChromeDevToolsDriver($this->browser))->execute('Network.clearBrowserCookies');
     }
 
