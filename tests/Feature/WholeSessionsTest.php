@@ -30,7 +30,10 @@ final class WholeSessionsTest extends TestCase
         $one->write('a', 'first');
         self::assertSame('first', $this->handler()->read('a'));
         $one->write('a', 'second');
-        self::assertSame('second', $this->handler()->read('a'));
+        $next = $this->handler();
+        self::assertSame('second', $next->read('a'));
+        $next->write('a', 'third');
+        self::assertSame('third', $this->handler()->read('a'));
         self::assertSame('0600', substr(sprintf('%o', fileperms($this->folder.'/a')), -4));
         // Nothing is left beside it.
         self::assertSame(['a'], array_values(array_diff(scandir($this->folder) ?: [], ['.', '..'])));
