@@ -5,20 +5,62 @@ declare(strict_types=1);
 namespace Tests;
 
 use PHPat\Selector\Selector;
+use PHPat\Selector\SelectorInterface;
 use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** The arrows of the house: pages → HTTP → app → core, checked with every run of PHPStan. */
+/** The arrows of the house, checked with every run of PHPStan: what each room may ask, and nothing else. */
 final class Architecture
 {
+    /** On which every room stands. */
+    private const GROUND = ['App\Words', 'App\Models', 'App\Casts', 'App\Database'];
+
+    /** Of the rooms of the job: what each may ask beside the ground, the front door of access, the log and the stand-ins. */
+    private const SUBJECTS = [
+        'App\Drafts' => [],
+        'App\Publishing' => ['App\Drafts'],
+        'App\Sightlines' => ['App\Publishing', 'App\Drafts'],
+        'App\People' => [],
+        'App\Offers' => ['App\Drafts', 'App\People'],
+        'App\Notices' => ['App\Offers'],
+        'App\Learning' => [],
+        'App\School' => [],
+    ];
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function a_room_asks_only_whom_it_may(): iterable
+    {
+        $may = [
+            'App\Casts' => [],
+            'App\Models' => ['App\Casts'],
+            'App\Database' => [],
+            'App\Words' => ['App\Models', 'App\Casts'],
+            'App\Standins' => self::GROUND,
+            'App\Access' => self::GROUND,
+        ];
+        foreach (self::SUBJECTS as $room => $others) {
+            $may[$room] = [...self::GROUND, 'App\Access', 'App\School\Log', 'App\Standins', ...$others];
+        }
+        $may['App\Pages'] = [...self::GROUND, 'App\Access', 'App\Standins', ...array_keys(self::SUBJECTS)];
+        foreach ($may as $room => $asks) {
+            yield $room => PHPat::rule()
+                ->classes(Selector::inNamespace($room))
+                ->shouldNot()->dependOn()
+                ->classes(Selector::inNamespace('App'))
+                ->excluding(...self::in([$room, ...$asks]))
+                ->because('arrows go one way');
+        }
+    }
+
     #[TestRule]
     public function core_knows_nothing_but_php(): Rule
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('SilentKeep\Core'))
             ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('Illuminate'), Selector::inNamespace('App'), Selector::inNamespace('Inertia'), Selector::inNamespace('Carbon'), Selector::inNamespace('Symfony'), Selector::inNamespace('Psr'))
+            ->classes(...self::in(['Illuminate', 'App', 'Inertia', 'Carbon', 'Symfony', 'Psr']))
             ->because('the core decides without a framework, a clock or any input of its own');
     }
 
@@ -29,27 +71,25 @@ final class Architecture
             ->classes(Selector::inNamespace('App\Http\Controllers'))
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('Illuminate\Database'), Selector::classname('Illuminate\Support\Facades\DB'))
-            ->because('queries belong to actions and to the bridge in app/Keep');
+            ->because('queries belong to the rooms and to the builders of pages');
     }
 
     #[TestRule]
-    public function only_the_bridge_builds_viewers_and_plans(): Rule
+    public function no_room_knows_the_web(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('App'))
-            ->excluding(Selector::inNamespace('App\Keep'), Selector::inNamespace('App\Console'), Selector::classname('App\Actions\ImportPlan'))
+            ->classes(...self::in(['App\Words', 'App\Models', ...array_keys(self::SUBJECTS), 'App\Pages']))
             ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('SilentKeep\Core\Viewing'), Selector::classname('SilentKeep\Core\Format\PlanReader'), Selector::classname('SilentKeep\Core\Plan'))
-            ->because('who looks at what is told to the core in one place');
+            ->classes(...self::in(['App\Http', 'App\Console', 'Inertia', 'Illuminate\Http']))
+            ->because('what is asked for is told by HTTP');
     }
 
-    #[TestRule]
-    public function the_bridge_does_not_know_the_web(): Rule
+    /**
+     * @param  list<string>  $namespaces
+     * @return list<SelectorInterface>
+     */
+    private static function in(array $namespaces): array
     {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('App\Keep'), Selector::inNamespace('App\Actions'), Selector::inNamespace('App\Models'))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('App\Http\Controllers'), Selector::inNamespace('App\Http\Requests'), Selector::inNamespace('Inertia'))
-            ->because('arrows point one way');
+        return array_map(static fn (string $namespace): SelectorInterface => Selector::inNamespace($namespace === '' ? throw new \LogicException : $namespace), $namespaces);
     }
 }

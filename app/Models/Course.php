@@ -47,9 +47,10 @@ final class Course extends Model
         return $this->hasOne(Draft::class);
     }
 
-    /** @return HasMany<Offer, $this> */
-    public function offers(): HasMany
+    /** Ends a draft, published or thrown away. The next one counts its versions on from there. */
+    public static function endDraft(Draft $draft): void
     {
-        return $this->hasMany(Offer::class);
+        self::query()->whereKey($draft->course_id)->update(['last_draft_version' => $draft->version]);
+        $draft->delete();
     }
 }

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -21,26 +20,12 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $publish_note
  * @property bool $publish_losses_seen whoever set the time was shown what it takes away then
  * @property ?string $publish_refused why the last set time passed without a publication
- * @property Course $course
  */
 final class Draft extends Model
 {
     protected $guarded = [];
 
     protected $casts = ['publish_at' => UtcInstant::class, 'publish_losses_seen' => 'boolean'];
-
-    /** @return BelongsTo<Course, $this> */
-    public function course(): BelongsTo
-    {
-        return $this->belongsTo(Course::class);
-    }
-
-    /** Ends it, published or thrown away. The next draft of the course counts its versions on from there. */
-    public function end(): void
-    {
-        Course::query()->whereKey($this->course_id)->update(['last_draft_version' => $this->version]);
-        $this->delete();
-    }
 
     /** @return HasMany<DraftEdit, $this> those that stand and those that were undone, as made */
     public function edits(): HasMany

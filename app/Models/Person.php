@@ -46,12 +46,6 @@ final class Person extends User
         return $this->claimed_email === null;
     }
 
-    /** @return HasMany<Pass, $this> */
-    public function passes(): HasMany
-    {
-        return $this->hasMany(Pass::class);
-    }
-
     /** @return HasMany<Label, $this> */
     public function labels(): HasMany
     {

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Access\ClockAhead;
+use App\Access\Plans;
+use App\Access\SchoolOf;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
 use App\Http\Middleware\EndedSessions;
 use App\Http\WholeSessions;
-use App\Keep\ClockAhead;
-use App\Keep\Health;
-use App\Keep\Plans;
-use App\Keep\SchoolOf;
 use App\Models\Course;
 use App\Models\Person;
 use App\Models\Role;
+use App\School\Health;
 use App\Standins\Mail\OutboxPost;
 use App\Standins\Mail\Post;
 use Carbon\FactoryImmutable;

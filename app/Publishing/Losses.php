@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Actions\DraftConflict;
+use App\Drafts\DraftConflict;
 use App\Models\Person;
 use Psr\Clock\ClockInterface;
 

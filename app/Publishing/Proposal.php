@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Keep\CourseDocument;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\Revision;
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Actions\DraftConflict;
-use App\Actions\SeenDraft;
-use App\Keep\Words\Sentence;
+use App\Drafts\DraftConflict;
+use App\Drafts\SeenDraft;
 use App\Models\Course;
 use App\Models\Person;
 use App\Models\Revision;
+use App\Words\Sentence;
 
 /** Makes the draft live, as a new revision, in one step. */
 final readonly class PublishDraft

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Actions\DraftConflict;
-use App\Actions\Journal;
-use App\Keep\SchoolClock;
+use App\Access\SchoolClock;
+use App\Drafts\DraftConflict;
+use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
 use App\Models\Revision;
 use App\Models\Role;
+use App\School\Log\Journal;
 use Psr\Clock\ClockInterface;
 use SilentKeep\Core\Format\InvalidPlan;
 
@@ -26,11 +27,12 @@ final readonly class PublishDue
     {
         $now = gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp());
         $outcomes = [];
-        foreach (Draft::query()->with('course.liveRevision')->whereNotNull('publish_at')->where('publish_at', '<=', $now)->orderBy('publish_at')->orderBy('id')->get() as $draft) {
+        foreach (Draft::query()->whereNotNull('publish_at')->where('publish_at', '<=', $now)->orderBy('publish_at')->orderBy('id')->get() as $draft) {
+            $course = Course::query()->with('liveRevision')->findOrFail($draft->course_id);
             try {
-                $outcomes[] = ['course' => $draft->course->key, 'revision' => $this->publish($draft)->number, 'refused' => null];
+                $outcomes[] = ['course' => $course->key, 'revision' => $this->publish($course, $draft)->number, 'refused' => null];
             } catch (DraftConflict|InvalidPlan $e) {
-                $outcomes[] = ['course' => $draft->course->key, 'revision' => null, 'refused' => $this->refuse($draft, $e->getMessage())];
+                $outcomes[] = ['course' => $course->key, 'revision' => null, 'refused' => $this->refuse($course, $draft, $e->getMessage())];
             }
         }
 
@@ -38,7 +40,7 @@ final readonly class PublishDue
     }
 
     /** @throws DraftConflict|InvalidPlan */
-    private function publish(Draft $draft): Revision
+    private function publish(Course $course, Draft $draft): Revision
     {
         $author = Person::query()->find($draft->publish_by);
         if ($author?->role !== Role::Administrator) {
@@ -48,7 +50,7 @@ final readonly class PublishDue
             throw DraftConflict::changedSinceSet();
         }
 
-        $proposal = Proposal::draft($draft->course, $draft);
+        $proposal = Proposal::draft($course, $draft);
         // Whoever set the time was shown whom it takes something from at that time; what nobody was shown does not happen by itself.
         if ($proposal->live !== null && ! $draft->publish_losses_seen && ($losers = $this->losses->count($proposal)) > 0) {
             throw DraftConflict::rehearseFirst($losers);
@@ -57,12 +59,12 @@ final readonly class PublishDue
         return ($this->publish)($proposal, $draft->publish_note, $author)[0];
     }
 
-    private function refuse(Draft $draft, string $why): string
+    private function refuse(Course $course, Draft $draft, string $why): string
     {
         $said = $draft->publish_at === null ? $why : "It was to go live {$this->words->words($draft->publish_at->getTimestamp())}, and did not. {$why}";
         // The edit that stands in its way may come at this very moment; that stays as it is.
         Draft::query()->whereKey($draft->id)->update(['publish_at' => null, 'publish_version' => null, 'publish_by' => null, 'publish_note' => null, 'publish_refused' => $said]);
-        $this->journal->note('publication.refused', null, $draft->course, after: ['why' => $why]);
+        $this->journal->note('publication.refused', null, $course, after: ['why' => $why]);
 
         return $said;
     }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Actions\DraftConflict;
-use App\Actions\Journal;
-use App\Keep\Plans;
-use App\Keep\Words\Differences;
-use App\Keep\Words\Sentence;
+use App\Access\Plans;
+use App\Drafts\DraftConflict;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
 use App\Models\Revision;
+use App\School\Log\Journal;
+use App\Words\Differences;
+use App\Words\Sentence;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -59,7 +59,7 @@ final readonly class PublishRevision
             $proposal->course->hidden = $hidden;
             $proposal->course->save();
             if ($proposal->draft !== null) {
-                $proposal->draft->end();
+                Course::endDraft($proposal->draft);
             } else {
                 // A draft that is under way keeps what it says, and is rehearsed against what is live now.
                 Draft::query()->where('course_id', $proposal->course->id)->update(['base_revision_id' => $revision->id]);

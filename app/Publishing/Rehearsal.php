@@ -4,18 +4,15 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Http\Pages\Keep\EffectCount;
-use App\Http\Pages\Keep\KindRow;
-use App\Http\Pages\Keep\RehearsalRow;
-use App\Keep\CourseDocument;
-use App\Keep\Plans;
-use App\Keep\Viewers;
-use App\Keep\Words\Sentence;
+use App\Access\Plans;
+use App\Access\Viewers;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use App\Models\Grant;
 use App\Models\ObserverTie;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Words\Sentence;
 use Illuminate\Database\Eloquent\Builder;
 use SilentKeep\Core\Foresight\Impact;
 use SilentKeep\Core\Foresight\Person as Somebody;

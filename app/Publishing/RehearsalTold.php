@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Http\Pages\Keep\EffectCount;
-use App\Http\Pages\Keep\KindRow;
-use App\Http\Pages\Keep\RehearsalRow;
-
 /** A rehearsal in words. */
 final readonly class RehearsalTold
 {

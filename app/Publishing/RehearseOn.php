@@ -26,11 +26,11 @@ final class RehearseOn implements ShouldQueue
     {
     }
 
-    public function handle(Rehearsing $rehearsing): void
+    public function handle(RehearsalRuns $runs): void
     {
         $start = hrtime(true);
         do {
-            $run = $rehearsing->step($this->runId, self::STEP);
+            $run = $runs->step($this->runId, self::STEP);
             if ($run === null || $run->finished_at !== null) {
                 return;
             }

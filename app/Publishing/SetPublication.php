@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Actions\DraftConflict;
-use App\Actions\Journal;
-use App\Actions\SeenDraft;
-use App\Keep\Plans;
+use App\Access\Plans;
+use App\Drafts\DraftConflict;
+use App\Drafts\SeenDraft;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
+use App\School\Log\Journal;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Actions\DraftConflict;
-use App\Keep\Words\Sentence;
+use App\Drafts\DraftConflict;
 use App\Models\Course;
 use App\Models\Person;
 use App\Models\Revision;
+use App\Words\Sentence;
 
 /** Makes the rules of an earlier revision live again, as a new revision. A draft keeps what it says, and has to be rehearsed anew. */
 final readonly class TakeBackRevision

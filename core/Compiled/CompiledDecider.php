@@ -12,7 +12,7 @@ use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Deciding\StateChange;
 use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Outline\CourseState;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Viewer;
 

@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Deciding\Admission;
+use SilentKeep\Core\Rules\AfterPrevious;
+use SilentKeep\Core\Rules\AfterStart;
+use SilentKeep\Core\Rules\ClosesOn;
+use SilentKeep\Core\Rules\Held;
+use SilentKeep\Core\Rules\OpensOn;
+
 /** The dates of the main plan, as they bind those who come without a pass. */
 final class MainPlan
 {
@@ -30,12 +37,12 @@ final class MainPlan
 
     private string $closed;
 
-    public function __construct(CompiledCourse $course)
+    public function __construct(CourseMasks $course)
     {
-        $this->held = $course->heldByMainPlan();
-        [$this->opens, $this->closes] = $course->datesOfMainPlan();
-        $this->barsGuests = $course->barredByRelativeOpenings($course->prepared->guests);
-        $this->barsObservers = $course->barredByRelativeOpenings($course->prepared->observers);
+        $this->held = self::heldIn($course);
+        [$this->opens, $this->closes] = self::datesIn($course);
+        $this->barsGuests = self::barredByRelativeOpenings($course, $course->prepared->guests);
+        $this->barsObservers = self::barredByRelativeOpenings($course, $course->prepared->observers);
         $this->barsNobody = $course->none;
         $this->all = $course->all;
         $this->notYet = $this->closed = $course->none;
@@ -89,5 +96,54 @@ final class MainPlan
                 $this->closed |= $items;
             }
         }
+    }
+
+    /**
+     * Relative openings of the main plan that bar those who come by a door.
+     */
+    private static function barredByRelativeOpenings(CourseMasks $course, Admission $door): string
+    {
+        $barred = [];
+        foreach ($course->outline->path as $at => $path) {
+            $bars = false;
+            foreach ($path as $step) {
+                $opening = $course->prepared->course->mainPlan?->opening($step);
+                $deciding = $door->deciding[$at];
+                $bars = $bars || (($opening instanceof AfterStart || $opening instanceof AfterPrevious) && ($deciding === null || $deciding < $step));
+            }
+            $barred[] = $bars;
+        }
+
+        return Mask::of($barred);
+    }
+
+    private static function heldIn(CourseMasks $course): string
+    {
+        $held = $course->none;
+        foreach (array_keys($course->outline->items) as $at) {
+            if ($course->prepared->course->mainPlan?->opening($at) instanceof Held) {
+                $held |= $course->subtree($at);
+            }
+        }
+
+        return $held;
+    }
+
+    /** @return array{list<array{int, string}>, list<array{int, string}>} dated openings and closings of the main plan, each with what it rules */
+    private static function datesIn(CourseMasks $course): array
+    {
+        $opens = $closes = [];
+        foreach (array_keys($course->outline->items) as $at) {
+            $opening = $course->prepared->course->mainPlan?->opening($at);
+            $closing = $course->prepared->course->mainPlan?->closing($at);
+            if ($opening instanceof OpensOn) {
+                $opens[] = [$opening->at, $course->subtree($at)];
+            }
+            if ($closing instanceof ClosesOn) {
+                $closes[] = [$closing->at, $course->subtree($at)];
+            }
+        }
+
+        return [$opens, $closes];
     }
 }

@@ -62,7 +62,7 @@ final class Profile
     private array $closings = [];
 
     /** @param  list<string>  $labels  that bear on the course */
-    public function __construct(private readonly CompiledCourse $course, public readonly Offer $offer, public readonly array $labels)
+    public function __construct(private readonly CourseMasks $course, public readonly Offer $offer, public readonly array $labels)
     {
         $coverage = $course->prepared->coverage($offer);
         $this->inScope = Mask::of($coverage->inScope);

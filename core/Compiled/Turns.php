@@ -31,7 +31,7 @@ final class Turns
     /** @var array<int, list<int>> other items whose own prerequisites may come to be met once this is complete */
     public readonly array $wakes;
 
-    public function __construct(CompiledCourse $course, string $eligible)
+    public function __construct(CourseMasks $course, string $eligible)
     {
         $lessons = $eligible & $course->lessons;
         $before = $byDistance = $behindModules = $behindOne = [];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Deciding;
 
 use SilentKeep\Core\Outline\Course;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Viewer;
 

@@ -8,7 +8,7 @@ use SilentKeep\Core\Outline\Audience;
 use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Viewing\Offer;
 use SilentKeep\Core\Viewing\Pass;
 

@@ -7,7 +7,7 @@ namespace SilentKeep\Core\Foresight;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Deciding\Decider;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Viewing\Viewer;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Foresight;
 
-use SilentKeep\Core\CoreException;
+use SilentKeep\Core\Errors\CoreException;
 use SilentKeep\Core\Time\Instant;
 
 final class InvalidForesight extends \InvalidArgumentException implements CoreException

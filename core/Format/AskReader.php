@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Format;
 
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\InvalidTime;
 use SilentKeep\Core\Viewing\Grant;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Format;
 
-use SilentKeep\Core\CoreException;
+use SilentKeep\Core\Errors\CoreException;
 
 final class InvalidAsk extends \InvalidArgumentException implements CoreException
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Format;
 
-use SilentKeep\Core\CoreException;
+use SilentKeep\Core\Errors\CoreException;
 
 /** A plan document was refused, whole. */
 final class InvalidPlan extends \InvalidArgumentException implements CoreException

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Time;
 
-use SilentKeep\Core\CoreException;
+use SilentKeep\Core\Errors\CoreException;
 
 final class InvalidTime extends \InvalidArgumentException implements CoreException
 {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Actions\ImportPlan;
-use App\Actions\MakePass;
 use App\Models\Completion;
 use App\Models\Content;
 use App\Models\Course;
@@ -16,6 +14,8 @@ use App\Models\Person;
 use App\Models\Post;
 use App\Models\Role;
 use App\Models\School;
+use App\People\MakePass;
+use App\Publishing\ImportPlan;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Support\Facades\DB;

@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Format\PlanReader;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Viewing\Offer;
 
 /** Small plan documents for tests, and the recorded ones. */

@@ -17,7 +17,7 @@ use SilentKeep\Core\Foresight\WayIn;
 use SilentKeep\Core\Foresight\WaysIn;
 use SilentKeep\Core\Format\AskReader;
 use SilentKeep\Core\Format\PlanReader;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 

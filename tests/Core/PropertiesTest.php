@@ -237,7 +237,7 @@ final class PropertiesTest extends TestCase
         $this->addToAssertionCount(1);
     }
 
-    private static function oneEdit(int $seed): \SilentKeep\Core\Plan
+    private static function oneEdit(int $seed): \SilentKeep\Core\Outline\Plan
     {
         $document = RandomPlans::document($seed, $seed % 4 === 0);
         foreach ($document->courses[0]->plans as $plan) {

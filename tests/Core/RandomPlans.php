@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use SilentKeep\Core\Format\PlanReader;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;

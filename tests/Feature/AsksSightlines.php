@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\CourseDocument;
-use App\Keep\Plans;
-use App\Keep\Vantages\VantagePoint;
-use App\Keep\Vantages\Vantages;
+use App\Access\Plans;
 use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Sightlines\Vantages\VantagePoint;
+use App\Sightlines\Vantages\Vantages;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;

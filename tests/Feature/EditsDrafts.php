@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\CourseDocument;
+use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\Person;
 use Illuminate\Testing\TestResponse;

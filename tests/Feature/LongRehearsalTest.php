@@ -8,6 +8,7 @@ use App\Models\Pass;
 use App\Models\Person;
 use App\Models\RehearsalRun;
 use App\Publishing\Proposal;
+use App\Publishing\RehearsalRuns;
 use App\Publishing\RehearsalTally;
 use App\Publishing\RehearseOn;
 use App\Publishing\Rehearsing;
@@ -48,14 +49,14 @@ final class LongRehearsalTest extends TestCase
         $run = $this->kept();
         $steps = 0;
         while ($run->finished_at === null) {
-            $run = app(Rehearsing::class)->step($run->id, 0.0) ?? self::fail('It is gone.');
+            $run = app(RehearsalRuns::class)->step($run->id, 0.0) ?? self::fail('It is gone.');
             $steps++;
             self::assertLessThan(10, $steps);
         }
 
         // Three groups of people, one of observers.
         self::assertSame(4, $steps);
-        self::assertEquals(Rehearsing::countOf($whole), Rehearsing::countOf($run));
+        self::assertEquals(RehearsalRuns::countOf($whole), RehearsalRuns::countOf($run));
         self::assertSame($run->of, $run->looked);
         self::assertGreaterThan(1100, $run->looked);
     }
@@ -70,9 +71,9 @@ final class LongRehearsalTest extends TestCase
         Queue::assertPushed(RehearseOn::class, 1);
 
         // A worker is killed after one step; another one goes on from there.
-        app(Rehearsing::class)->step(RehearsalRun::query()->firstOrFail()->id, 0.0);
+        app(RehearsalRuns::class)->step(RehearsalRun::query()->firstOrFail()->id, 0.0);
         self::assertSame(500, RehearsalRun::query()->value('looked'));
-        (new RehearseOn(RehearsalRun::query()->firstOrFail()->id))->handle(app(Rehearsing::class));
+        (new RehearseOn(RehearsalRun::query()->firstOrFail()->id))->handle(app(RehearsalRuns::class));
         $this->postJson('/keep/courses/clinker/rehearsal', ['for' => null])->assertOk()->assertJson(['finished' => true]);
         $this->get('/keep/courses/clinker/rehearsal')->assertInertia(fn (Page $page) => $page->where('finished', true)->where('kept', true));
         self::assertSame(1, RehearsalRun::query()->count());
@@ -90,7 +91,7 @@ final class LongRehearsalTest extends TestCase
         $this->edit(1, 'sample', ['l-timber'], ['value' => 'yes']);
         $new = $this->kept();
 
-        self::assertNull(app(Rehearsing::class)->step($old->id, 0.0));
+        self::assertNull(app(RehearsalRuns::class)->step($old->id, 0.0));
         self::assertSame([$new->id], RehearsalRun::query()->pluck('id')->all());
     }
 
@@ -107,6 +108,8 @@ final class LongRehearsalTest extends TestCase
     {
         $this->edit(1, 'tiers', ['m-start'], ['value' => []]);
         $this->app->forgetScopedInstances();
+        // On a machine that is slow the queue has finished it by the second look.
+        $this->get('/keep/courses/clinker/rehearsal');
         $this->get('/keep/courses/clinker/rehearsal')->assertInertia(fn (Page $page) => $page->where('totals', static function ($totals): bool {
             $lose = $totals->where('effect', 'lose')->first();
 

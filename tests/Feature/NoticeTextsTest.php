@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\CourseDocument;
-use App\Keep\Notices\NoticeCase;
-use App\Keep\Notices\Placeholders;
 use App\Models\Activity;
+use App\Models\CourseDocument;
 use App\Models\NoticeText;
 use App\Models\Revision;
+use App\Notices\NoticeCase;
+use App\Notices\Placeholders;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\BackUp;
 use App\Models\Import;
 use App\Models\Medium;
 use App\Models\Message;
 use App\Models\Person;
 use App\Models\School;
 use App\Models\SignInLink;
+use App\School\Backup\BackUp;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\CourseDocument;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use App\Models\Draft;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\CourseDocument;
-use App\Keep\Plans;
-use App\Keep\SchoolOf;
-use App\Keep\Viewers;
+use App\Access\Plans;
+use App\Access\SchoolOf;
+use App\Access\Viewers;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\DraftEdit;
 use App\Models\Pass;
@@ -288,11 +288,11 @@ final class RehearsalTest extends TestCase
     private function holders(Course $course): array
     {
         $people = [];
-        foreach (Person::query()->whereHas('passes', fn ($query) => $query->where('course_id', $course->id))->with(['passes.offer', 'labels'])->get() as $person) {
+        foreach (Person::query()->whereIn('id', Pass::query()->where('course_id', $course->id)->select('person_id'))->with('labels')->get() as $person) {
             $people[] = ['id' => (string) $person->id, 'viewer' => [
                 'signed_in' => true,
                 'labels' => $person->labels->pluck('label')->all(),
-                'passes' => $person->passes->where('course_id', $course->id)->map(static fn (Pass $pass): array => [
+                'passes' => Pass::query()->with('offer')->where('person_id', $person->id)->where('course_id', $course->id)->orderBy('id')->get()->map(static fn (Pass $pass): array => [
                     'offer' => $pass->offer->key, 'from' => $pass->starts_at->format(DATE_RFC3339), 'until' => $pass->ends_at?->format(DATE_RFC3339),
                     'state' => $pass->state, 'paced_from' => $pass->paced_from?->format(DATE_RFC3339),
                 ])->values()->all(),

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\CourseDocument;
-use App\Keep\SchoolOf;
-use App\Keep\Vantages\Vantages;
+use App\Access\SchoolOf;
 use App\Models\Completion;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use App\Models\Grant;
+use App\Sightlines\Vantages\Vantages;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;

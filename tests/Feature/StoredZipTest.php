@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\Files\BackupRefused;
-use App\Keep\Files\StoredZip;
+use App\School\Backup\BackupRefused;
+use App\School\Backup\StoredZip;
 use PHPUnit\Framework\TestCase;
 use ZipArchive;
 

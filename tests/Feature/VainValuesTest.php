@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\CourseDocument;
-use App\Keep\Views\RuleTable;
+use App\Drafts\Rules\RuleTable;
+use App\Models\CourseDocument;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

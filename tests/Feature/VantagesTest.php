@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Keep\Vantages\VantagePoint;
 use App\Models\Person;
 use App\Models\VantageSet;
+use App\Sightlines\Vantages\VantagePoint;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 

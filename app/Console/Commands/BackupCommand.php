@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\BackUp;
-use App\Keep\Files\BackupRefused;
+use App\School\Backup\BackUp;
+use App\School\Backup\BackupRefused;
 use Illuminate\Console\Command;
 
 final class BackupCommand extends Command

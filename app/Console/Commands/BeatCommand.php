@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Keep\Health;
+use App\School\Health;
 use Illuminate\Console\Command;
 
 final class BeatCommand extends Command

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\BeginSchool;
+use App\Access\SchoolAddress;
 use App\Http\Requests\BeginRequest;
-use App\Keep\SchoolAddress;
 use App\Models\School;
+use App\School\BeginSchool;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\Str;

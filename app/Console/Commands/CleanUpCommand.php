@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\CleanUp;
+use App\Console\CleanUp;
 use Illuminate\Console\Command;
 
 final class CleanUpCommand extends Command

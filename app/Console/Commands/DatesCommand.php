@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Keep\Files\PlanFile;
+use App\Access\PlanFile;
 use Illuminate\Console\Command;
-use SilentKeep\Core\CoreException;
 use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Errors\CoreException;
 use SilentKeep\Core\Foresight\DatesCalendar;
 use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Foresight\InvalidForesight;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Keep\Files\AskFile;
-use App\Keep\Files\PlanFile;
+use App\Access\AskFile;
+use App\Access\PlanFile;
 use Illuminate\Console\Command;
 use SilentKeep\Core\Compiled\CompiledDecider;
-use SilentKeep\Core\CoreException;
 use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Errors\CoreException;
 use SilentKeep\Core\Format\AskReader;
 use SilentKeep\Core\Format\InvalidAsk;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use Symfony\Component\Console\Output\OutputInterface;
 
 final class DecideCommand extends Command

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\EndTrials;
+use App\Offers\EndTrials;
 use Illuminate\Console\Command;
 
 final class EndTrialsCommand extends Command

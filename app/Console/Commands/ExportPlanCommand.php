@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Keep\CourseDocument;
-use App\Keep\SchoolOf;
+use App\Access\SchoolOf;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\OutputInterface;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\BringPeopleIn;
-use App\Actions\ReadPeopleFile;
-use App\Keep\Bringing\CsvPeople;
-use App\Keep\Bringing\NotReadable;
-use App\Keep\Bringing\StagedPeople;
+use App\People\Import\BringingIn;
+use App\People\Import\CsvPeople;
+use App\People\Import\NotReadable;
+use App\People\Import\ReadPeopleFile;
+use App\People\Import\StagedPeople;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Storage;
 
@@ -18,7 +18,7 @@ final class ImportPeopleCommand extends Command
 
     protected $description = 'Bring people in from a CSV file: all of them, or nobody';
 
-    public function handle(ReadPeopleFile $read, BringPeopleIn $bring, StagedPeople $staged): int
+    public function handle(ReadPeopleFile $read, BringingIn $bringing, StagedPeople $staged): int
     {
         $path = (string) $this->argument('file');
         if (! is_readable($path)) {
@@ -47,7 +47,7 @@ final class ImportPeopleCommand extends Command
                 return self::FAILURE;
             }
             $staged->begin($import);
-            while ($bring->goOn($import, 10.0)) {
+            while ($bringing->goOn($import, 10.0)) {
                 // Until everybody is written to.
             }
             if ($import->refresh()->state !== 'done') {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\ImportPlan;
-use App\Keep\Files\PlanFile;
-use App\Keep\SchoolOf;
+use App\Access\PlanFile;
+use App\Access\SchoolOf;
+use App\Publishing\ImportPlan;
 use Illuminate\Console\Command;
 use SilentKeep\Core\Format\InvalidPlan;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use SilentKeep\Core\CoreException;
+use SilentKeep\Core\Errors\CoreException;
 use SilentKeep\Core\Format\InvalidPlan;
 use Symfony\Component\Console\Output\OutputInterface;
 

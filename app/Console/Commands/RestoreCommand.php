@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Restore;
-use App\Keep\Files\BackupRefused;
+use App\School\Backup\BackupRefused;
+use App\School\Backup\Restore;
 use Illuminate\Console\Command;
 
 final class RestoreCommand extends Command

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Keep\Files\AskFile;
-use App\Keep\Files\PlanFile;
+use App\Access\AskFile;
+use App\Access\PlanFile;
 use Illuminate\Console\Command;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Foresight\WayIn;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Keep\PassingNotes;
+use App\Learning\PassingNotes;
 use Illuminate\Console\Command;
 
 final class WriteNotesCommand extends Command

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\EndSessions;
 use App\Http\Middleware\EndedSessions;
-use App\Http\Pages\Shared\AccountPage;
 use App\Http\Requests\PasswordRequest;
 use App\Models\Person;
+use App\Pages\Shared\AccountPage;
+use App\People\Accounts\EndSessions;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\BeginSchool;
-use App\Http\Pages\Shared\BeginPage;
 use App\Http\Requests\BeginRequest;
 use App\Http\Text;
+use App\Pages\Shared\BeginPage;
+use App\School\BeginSchool;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;

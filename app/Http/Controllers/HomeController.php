@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Pages\Learner\FrontPage;
-use App\Keep\LearnerDesk;
 use App\Models\Person;
+use App\Pages\Learner\FrontPage;
+use App\Pages\Learner\LearnerDesk;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\RedeemSignInLink;
-use App\Actions\SendLinkTo;
 use App\Http\Throttles;
+use App\People\Accounts\RedeemSignInLink;
+use App\People\Accounts\SendLinkTo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Http\Pages\Shared\SchoolHead;
-use App\Http\Pages\Shared\SignedIn;
-use App\Keep\SchoolClock;
-use App\Keep\SchoolOf;
+use App\Access\SchoolClock;
+use App\Access\SchoolOf;
 use App\Models\Person;
 use App\Models\Role;
+use App\Pages\Shared\SchoolHead;
+use App\Pages\Shared\SignedIn;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Keep\PassingNotes;
-use App\Keep\SchoolClock;
+use App\Access\SchoolClock;
+use App\Learning\PassingNotes;
 use App\Models\Person;
 use Closure;
 use Illuminate\Http\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\People\PeopleActs;
-use App\Keep\People\PeopleFilter;
+use App\People\Acts\PeopleActs;
+use App\People\PeopleFilter;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Actions\BeginSchool;
 use App\Http\Text;
+use App\School\BeginSchool;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What a school is told when it begins. */

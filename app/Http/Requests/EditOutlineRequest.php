@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\Edits\AddItems;
-use App\Keep\Edits\DeleteItems;
-use App\Keep\Edits\DuplicateItem;
-use App\Keep\Edits\Edit;
-use App\Keep\Edits\MoveItem;
-use App\Keep\Edits\PlaceItems;
-use App\Keep\Edits\SetField;
+use App\Drafts\Edits\Edit;
+use App\Drafts\Edits\SetField;
+use App\Drafts\Outline\AddItems;
+use App\Drafts\Outline\DeleteItems;
+use App\Drafts\Outline\DuplicateItem;
+use App\Drafts\Outline\MoveItem;
+use App\Drafts\Outline\PlaceItems;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;

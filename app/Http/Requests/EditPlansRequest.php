@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\Edits\DeletePlan;
-use App\Keep\Edits\Edit;
-use App\Keep\Edits\MakePlan;
-use App\Keep\Edits\RenamePlan;
-use App\Keep\Edits\SetPace;
+use App\Drafts\Edits\Edit;
+use App\Drafts\Plans\DeletePlan;
+use App\Drafts\Plans\MakePlan;
+use App\Drafts\Plans\RenamePlan;
+use App\Drafts\Plans\SetPace;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;

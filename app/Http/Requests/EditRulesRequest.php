@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\Edits\Edit;
-use App\Keep\Edits\PasteRules;
-use App\Keep\Edits\SetAfter;
-use App\Keep\Edits\SetAudience;
-use App\Keep\Edits\SetField;
-use App\Keep\Edits\SetFinish;
-use App\Keep\Edits\SetTime;
+use App\Drafts\Edits\Edit;
+use App\Drafts\Edits\PasteRules;
+use App\Drafts\Edits\SetAfter;
+use App\Drafts\Edits\SetAudience;
+use App\Drafts\Edits\SetField;
+use App\Drafts\Edits\SetFinish;
+use App\Drafts\Edits\SetTime;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;

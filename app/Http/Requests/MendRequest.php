@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\Why\MakeMends;
-use App\Keep\Why\Mend;
-use App\Keep\Why\MendKind;
+use App\Sightlines\Why\MakeMends;
+use App\Sightlines\Why\Mend;
+use App\Sightlines\Why\MendKind;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;

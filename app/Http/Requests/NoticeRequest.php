@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\Notices\NoticeCase;
-use App\Keep\Notices\Placeholders;
+use App\Notices\NoticeCase;
+use App\Notices\Placeholders;
 use Closure;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\People\PeopleFilter;
+use App\People\PeopleFilter;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A list of people as an address names it. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\SchoolClock;
-use App\Keep\Vantages\Look;
-use App\Keep\Vantages\See;
-use App\Keep\Vantages\VantagePoint;
+use App\Access\SchoolClock;
+use App\Sightlines\Vantages\Look;
+use App\Sightlines\Vantages\See;
+use App\Sightlines\Vantages\VantagePoint;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\InvalidTime;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\People\PeopleFilter;
+use App\People\PeopleFilter;
 
 /** Reads which people are meant out of an address or a form. What makes no sense in it is left out. */
 trait ReadsPeopleFilter

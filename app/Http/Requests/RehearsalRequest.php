@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\SchoolClock;
+use App\Access\SchoolClock;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A rehearsal: for now, or for the time that a publication may be set for. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Keep\Vantages\VantagePoint;
-use App\Keep\Vantages\Vantages;
+use App\Sightlines\Vantages\VantagePoint;
+use App\Sightlines\Vantages\Vantages;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class SaveVantagesRequest extends FormRequest

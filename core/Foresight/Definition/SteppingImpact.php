@@ -9,7 +9,7 @@ use SilentKeep\Core\Foresight\Effect;
 use SilentKeep\Core\Foresight\ImpactTally;
 use SilentKeep\Core\Foresight\InvalidForesight;
 use SilentKeep\Core\Foresight\Person;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** The definition of impact, person by person and item by item; {@see \SilentKeep\Core\Foresight\Impact} is the same, faster. */

@@ -11,7 +11,7 @@ use SilentKeep\Core\Foresight\Impact;
 use SilentKeep\Core\Foresight\InvalidForesight;
 use SilentKeep\Core\Foresight\Person;
 use SilentKeep\Core\Format\PlanReader;
-use SilentKeep\Core\Plan;
+use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Learner;
 
-use App\Http\WhoLooks;
-use App\Keep\Learning\MediaAddresses;
-use App\Keep\Looker;
-use App\Keep\Lookers;
-use App\Keep\Plans;
+use App\Access\Looker;
+use App\Access\Lookers;
+use App\Access\Plans;
+use App\Access\WhoLooks;
+use App\Learning\Contents\MediaAddresses;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;

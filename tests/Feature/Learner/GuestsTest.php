@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Learner;
 
-use App\Keep\CourseDocument;
 use App\Models\Completion;
+use App\Models\CourseDocument;
 use App\Models\Revision;
 use App\Models\School;
 use Inertia\Testing\AssertableInertia as Page;

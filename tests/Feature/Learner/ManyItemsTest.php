@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Learner;
 
-use App\Actions\ImportPlan;
-use App\Actions\MakePass;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;
@@ -13,6 +11,8 @@ use App\Models\ObserverTie;
 use App\Models\Offer;
 use App\Models\Post;
 use App\Models\School;
+use App\People\MakePass;
+use App\Publishing\ImportPlan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;

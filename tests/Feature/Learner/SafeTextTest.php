@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Learner;
 
-use App\Keep\SafeText;
+use App\Words\SafeText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

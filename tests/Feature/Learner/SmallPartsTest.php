@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Learner;
 
-use App\Keep\Learning\MediumType;
-use App\Keep\Learning\Quiz;
-use App\Keep\Learning\Statement;
-use App\Keep\Notices\NoticeCase;
-use App\Keep\Notices\Placeholders;
+use App\Learning\Contents\MediumType;
+use App\Learning\Quizzes\Quiz;
+use App\Learning\Watching\Statement;
+use App\Notices\NoticeCase;
+use App\Notices\Placeholders;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilentKeep\Core\Deciding\Decision;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\People;
 
-use App\Keep\Bringing\NotReadable;
-use App\Keep\Bringing\RosterPeople;
+use App\People\Import\NotReadable;
+use App\People\Import\RosterPeople;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

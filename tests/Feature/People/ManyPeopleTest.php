@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature\People;
 
-use App\Actions\ActOnPeople;
-use App\Actions\CleanUp;
-use App\Keep\People\ChosenPeople;
-use App\Keep\People\PeopleActs;
-use App\Keep\People\Staged\PrepareAct;
-use App\Keep\People\Staged\StagedActs;
+use App\Console\CleanUp;
 use App\Models\Activity;
 use App\Models\ActRecord;
 use App\Models\Message;
 use App\Models\Pass;
 use App\Models\Person;
+use App\People\ActOnPeople;
+use App\People\Acts\PeopleActs;
+use App\People\ChosenPeople;
+use App\People\Staged\PrepareAct;
+use App\People\Staged\StagedActs;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -292,7 +292,7 @@ final class ManyPeopleTest extends TestCase
     private function prepared(array $form, array $ids): ActRecord
     {
         $staged = app(StagedActs::class);
-        $record = $staged->begin(app(\App\Keep\People\PeopleActs::class)->of($form, $this->person('hege')), $form, $ids, $this->person('hege'), null);
+        $record = $staged->begin(app(\App\People\Acts\PeopleActs::class)->of($form, $this->person('hege')), $form, $ids, $this->person('hege'), null);
         while ($record->state === 'preparing') {
             $staged->prepareSome($record);
         }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature\People;
 
-use App\Keep\People\PeopleFilter;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\Segment;
+use App\People\PeopleFilter;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;

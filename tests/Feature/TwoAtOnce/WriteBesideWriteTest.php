@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\TwoAtOnce;
 
-use App\Actions\CleanUp;
-use App\Actions\EndTrials;
+use App\Console\CleanUp;
 use App\Models\Activity;
 use App\Models\ActRecord;
 use App\Models\Content;
@@ -20,6 +19,7 @@ use App\Models\Post;
 use App\Models\Revision;
 use App\Models\SignInLink;
 use App\Models\WatchReport;
+use App\Offers\EndTrials;
 use Closure;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Why;
 
-use App\Http\Pages\Keep\MendStep;
-use App\Keep\CourseDocument;
-use App\Keep\Plans;
-use App\Keep\SchoolClock;
-use App\Keep\Why\BlindSpots;
-use App\Keep\Why\MakeMends;
-use App\Keep\Why\Mending;
-use App\Keep\Why\Scene;
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Models\CourseDocument;
+use App\Sightlines\Why\BlindSpots;
+use App\Sightlines\Why\MakeMends;
+use App\Sightlines\Why\Mending;
+use App\Sightlines\Why\MendStep;
+use App\Sightlines\Why\Scene;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Viewer;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Words;
 
-use App\Keep\SchoolClock;
-use App\Keep\Words\ClosedWords;
+use App\Access\SchoolClock;
 use App\Models\School;
+use App\Words\ClosedWords;
 use Illuminate\Support\Carbon;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Deciding\Decider;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Words;
 
-use App\Keep\CourseDocument;
-use App\Keep\Words\Differences;
-use App\Keep\Words\RuleWords;
+use App\Models\CourseDocument;
+use App\Words\Differences;
+use App\Words\RuleWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

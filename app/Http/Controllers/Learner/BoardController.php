@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Actions\ChangeCalendarLink;
-use App\Actions\SayOnBoard;
-use App\Actions\TakeBackPost;
-use App\Http\WhoLooks;
-use App\Keep\LearnerDesk;
-use App\Keep\Learning\Boards;
-use App\Keep\Learning\LessonContents;
-use App\Keep\Learning\OwnCalendar;
-use App\Keep\Views\LearnerView;
+use App\Access\WhoLooks;
+use App\Learning\ChangeCalendarLink;
+use App\Learning\Contents\LessonContents;
+use App\Learning\LearnerView;
+use App\Learning\OwnCalendar;
+use App\Learning\SayOnBoard;
+use App\Learning\TakeBackPost;
 use App\Models\Course;
 use App\Models\Person;
+use App\Pages\Learner\Boards;
+use App\Pages\Learner\LearnerDesk;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use SilentKeep\Core\Outline\Kind;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Actions\Buy;
-use App\Actions\OpenAccount;
+use App\Access\WhoLooks;
 use App\Http\Throttles;
-use App\Http\WhoLooks;
-use App\Keep\People\CannotAct;
-use App\Keep\Shop;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Person;
+use App\Offers\Buy;
+use App\Offers\Shop;
+use App\People\Accounts\OpenAccount;
+use App\People\Acts\CannotAct;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;

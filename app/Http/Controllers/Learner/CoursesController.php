@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Http\Pages\Learner\MyCoursesPage;
-use App\Http\WhoLooks;
-use App\Keep\LearnerDesk;
-use App\Keep\LearnerPages;
-use App\Keep\Lookers;
+use App\Access\Lookers;
+use App\Access\WhoLooks;
 use App\Models\Course;
 use App\Models\Person;
+use App\Pages\Learner\LearnerDesk;
+use App\Pages\Learner\LearnerPages;
+use App\Pages\Learner\MyCoursesPage;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;

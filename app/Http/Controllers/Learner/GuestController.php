@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
+use App\Access\Lookers;
+use App\Access\Plans;
+use App\Access\WhoLooks;
 use App\Http\Text;
-use App\Http\WhoLooks;
-use App\Keep\CourseDocument;
-use App\Keep\Lookers;
-use App\Keep\Plans;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Http\WhoLooks;
-use App\Keep\LearnerDesk;
-use App\Keep\Learning\MediaAddresses;
+use App\Access\WhoLooks;
+use App\Learning\Contents\MediaAddresses;
+use App\Pages\Learner\LearnerDesk;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;

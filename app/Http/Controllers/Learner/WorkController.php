@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Actions\ReportWatched;
-use App\Actions\TryQuiz;
-use App\Http\Pages\Learner\Watched;
+use App\Access\WhoLooks;
 use App\Http\Requests\QuizRequest;
-use App\Http\WhoLooks;
-use App\Keep\LearnerDesk;
-use App\Keep\Learning\LessonContents;
-use App\Keep\Learning\OpenContents;
-use App\Keep\Learning\Statement;
-use App\Keep\Views\LearnerView;
+use App\Learning\Contents\LessonContents;
+use App\Learning\Contents\OpenContents;
+use App\Learning\LearnerView;
+use App\Learning\Quizzes\TryQuiz;
+use App\Learning\Watching\ReportWatched;
+use App\Learning\Watching\Statement;
 use App\Models\Course;
 use App\Models\Person;
+use App\Pages\Learner\LearnerDesk;
+use App\Pages\Learner\Watched;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

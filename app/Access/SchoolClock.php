@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Access;
+
+use App\Words\WallClock;
+use DateTimeImmutable;
+use DateTimeZone;
+use Psr\Clock\ClockInterface;
+use SilentKeep\Core\Time\InvalidTime;
+use SilentKeep\Core\Time\LocalTime;
+use SilentKeep\Core\Time\SchoolZone;
+
+/** The present instant, and instants in the words of the school's wall clock. */
+final readonly class SchoolClock implements WallClock
+{
+    public function __construct(private ClockInterface $clock, private SchoolOf $school)
+    {
+    }
+
+    /** The same wall clock, stopped at an instant. */
+    public function stoppedAt(int $instant): self
+    {
+        return new self(new StoppedClock($instant), $this->school);
+    }
+
+    public function now(): int
+    {
+        return $this->clock->now()->getTimestamp();
+    }
+
+    /** The beginning of the present minute. */
+    public function minute(): int
+    {
+        $now = $this->now();
+
+        return $now - $now % 60;
+    }
+
+    /** The present year on the school's wall calendar. */
+    public function year(): int
+    {
+        return (int) $this->local($this->now())->format('Y');
+    }
+
+    public function words(int $instant): string
+    {
+        $local = $this->local($instant);
+        $format = $local->format('Y') === $this->local($this->now())->format('Y') ? 'D j M, H:i' : 'D j M Y, H:i';
+
+        return $local->format($format);
+    }
+
+    /** `Mon 9 Mar`, with the year where it is not this one. */
+    public function date(int $instant): string
+    {
+        return strstr($this->words($instant), ',', true) ?: $this->words($instant);
+    }
+
+    /** `9 Mar`, or `Mar 2027` where it is not this year: for places as narrow as a cell. */
+    public function cellDate(int $instant): string
+    {
+        $local = $this->local($instant);
+
+        return $local->format((int) $local->format('Y') === $this->year() ? 'j M' : 'M Y');
+    }
+
+    /** As a wall-clock time in the plan format: `2026-03-09T09:00`. */
+    public function wall(int $instant): string
+    {
+        return $this->local($instant)->format('Y-m-d\TH:i');
+    }
+
+    /** The instant that a wall-clock time of the plan format means here; null where it is none. */
+    public function instant(string $local): ?int
+    {
+        try {
+            return SchoolZone::named($this->zone())->instantOf(LocalTime::parse($local));
+        } catch (InvalidTime) {
+            return null;
+        }
+    }
+
+    /** So many calendar days later, at the same wall-clock time. */
+    public function plusDays(int $instant, int $days): int
+    {
+        return SchoolZone::named($this->zone())->plusDays($instant, $days);
+    }
+
+    public function zone(): string
+    {
+        return ($this->school)()->zone;
+    }
+
+    public function zoneName(): string
+    {
+        $zone = $this->zone();
+
+        return str_contains($zone, '/') ? str_replace('_', ' ', substr($zone, strrpos($zone, '/') + 1)).' time' : $zone;
+    }
+
+    private function local(int $instant): DateTimeImmutable
+    {
+        return (new DateTimeImmutable('@'.$instant))->setTimezone(new DateTimeZone($this->zone()));
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Access;
+
+use App\Models\Completion;
+use App\Models\Course;
+use App\Models\Grant;
+use App\Models\Label;
+use App\Models\Pass;
+use App\Models\Person;
+use Illuminate\Support\Collection;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Grant as CoreGrant;
+use SilentKeep\Core\Viewing\Offer as CoreOffer;
+use SilentKeep\Core\Viewing\Pass as CorePass;
+use SilentKeep\Core\Viewing\PassState;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** Tells the core who is looking. Five queries, however many people and courses. */
+final class Viewers
+{
+    public static function visitor(): Viewer
+    {
+        return new Viewer;
+    }
+
+    public static function guest(): Viewer
+    {
+        return new Viewer(guest: true);
+    }
+
+    /** Signed in, and no more. */
+    public static function member(): Viewer
+    {
+        return new Viewer(signedIn: true);
+    }
+
+    /** Somebody who holds nothing but one pass, made at an instant as the offer says. */
+    public static function holderOf(CoreOffer $offer, int $from, \SilentKeep\Core\Time\SchoolZone $zone): Viewer
+    {
+        return new Viewer(signedIn: true, passes: [new CorePass($offer->key, $from, $offer->lasts->end($from, $zone))]);
+    }
+
+    /** Somebody signed in who looks with a learner, and holds nothing. */
+    public static function observerOf(Viewer $learner): Viewer
+    {
+        return new Viewer(signedIn: true, observes: $learner);
+    }
+
+    /** Somebody with all that is theirs, who looks with a learner. */
+    public static function lookingWith(Viewer $own, ?Viewer $learner, bool $guest = false): Viewer
+    {
+        return new Viewer($own->staff, $own->signedIn, $guest, $own->labels, $own->passes, $own->grants, $own->done, $learner);
+    }
+
+    public function of(?Person $person, Course $course): Viewer
+    {
+        if ($person === null) {
+            return self::visitor();
+        }
+
+        return $this->ofAll(new Collection([$person]), new Collection([$course]))[$person->id][$course->id];
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  Collection<int, Course>  $courses
+     * @return array<int, array<int, Viewer>> by person and course
+     */
+    public function ofAll(Collection $people, Collection $courses): array
+    {
+        $personIds = $people->map(static fn (Person $person): int => $person->id)->all();
+        $courseIds = $courses->map(static fn (Course $course): int => $course->id)->all();
+        $labels = $passes = $grants = $done = [];
+        foreach (Label::query()->whereIn('person_id', $personIds)->orderBy('id')->get() as $label) {
+            $labels[$label->person_id][] = $label->label;
+        }
+        foreach (Pass::query()->with('offer')->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->orderBy('id')->get() as $pass) {
+            $passes[$pass->person_id][$pass->course_id][] = self::pass($pass);
+        }
+        foreach (Grant::query()->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->orderBy('id')->get() as $grant) {
+            $grants[$grant->person_id][$grant->course_id][] = self::grant($grant);
+        }
+        foreach (Completion::query()->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->get() as $completion) {
+            $done[$completion->person_id][$completion->course_id][$completion->item_key] = $completion->completed_at->getTimestamp();
+        }
+        $viewers = [];
+        foreach ($people as $person) {
+            foreach ($courses as $course) {
+                $viewers[$person->id][$course->id] = new Viewer(
+                    staff: $person->isStaff(),
+                    signedIn: true,
+                    labels: $labels[$person->id] ?? [],
+                    passes: $passes[$person->id][$course->id] ?? [],
+                    grants: $grants[$person->id][$course->id] ?? [],
+                    done: $done[$person->id][$course->id] ?? [],
+                );
+            }
+        }
+
+        return $viewers;
+    }
+
+    private static function pass(Pass $pass): CorePass
+    {
+        return new CorePass(
+            $pass->offer->key,
+            $pass->starts_at->getTimestamp(),
+            $pass->ends_at?->getTimestamp() ?? Instant::NEVER,
+            PassState::from($pass->state),
+            $pass->paced_from?->getTimestamp(),
+        );
+    }
+
+    private static function grant(Grant $grant): CoreGrant
+    {
+        return new CoreGrant($grant->item_key, $grant->starts_at->getTimestamp(), $grant->ends_at?->getTimestamp() ?? Instant::NEVER);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Models\ActRecord;
+use App\Models\Import;
+use App\Models\Message;
+use App\Models\RehearsalRun;
+use App\Models\SignInLink;
+use App\Models\WatchReport;
+use App\People\LeaveAct;
+use App\Standins\Mail\Postbox;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Storage;
+use Psr\Clock\ClockInterface;
+
+/** Lets go of what nobody needs any more, a little at a time, so that nobody waits for it. */
+final readonly class CleanUp
+{
+    /** Rows that go in one statement. */
+    private const ROWS = 2000;
+
+    /** Days for which things are kept. */
+    private const PREPARED = 1;
+
+    private const UPLOADED = 7;
+
+    private const LINKS = 30;
+
+    private const LETTERS = 400;
+
+    private const POSTBOX = 14;
+
+    private const REPORTS = 90;
+
+    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox)
+    {
+    }
+
+    /** @return array<string, int> how many of what are gone */
+    public function __invoke(): array
+    {
+        $gone = ['acts that were prepared and not done' => 0];
+        foreach (ActRecord::query()->whereIn('state', ['preparing', 'prepared', 'refused', 'left'])->where('made_at', '<', $this->before(self::PREPARED))->get() as $act) {
+            ($this->leave)($act);
+            $gone['acts that were prepared and not done']++;
+        }
+
+        return $gone + [
+            'uploaded lists' => $this->imports(),
+            'links to sign in' => self::delete(SignInLink::query()->where(fn (Builder $query) => $query->where('used_at', '<', $this->before(self::LINKS))->orWhere('expires_at', '<', $this->before(self::LINKS)))),
+            'letters' => self::delete(Message::query()->where('sent_at', '<', $this->before(self::LETTERS))),
+            'files of letters' => $this->postbox->clearBefore($this->clock->now()->getTimestamp() - self::POSTBOX * 86400),
+            'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
+            'reports of watching, which are counted' => self::delete(WatchReport::query()->where('stored_at', '<', $this->before(self::REPORTS))),
+        ];
+    }
+
+    /** Lists that were brought in leave their rows at once; those that were not are kept for a week to be gone on with. */
+    private function imports(): int
+    {
+        $gone = 0;
+        foreach (Import::query()->where('made_at', '<', $this->before(self::UPLOADED))->where('path', '!=', '')->get() as $import) {
+            Storage::delete($import->path);
+            self::delete($import->rows()->getQuery());
+            $import->update(['path' => '', 'state' => $import->state === 'done' ? 'done' : 'gone']);
+            $gone++;
+        }
+
+        return $gone;
+    }
+
+    /**
+     * @template T of Model
+     *
+     * @param  Builder<T>  $old
+     */
+    private static function delete(Builder $old): int
+    {
+        $key = $old->getModel()->getKeyName();
+        $gone = 0;
+        do {
+            $some = (clone $old)->limit(self::ROWS)->pluck($key)->all();
+            $gone += $some === [] ? 0 : (clone $old)->getModel()->newQuery()->whereIn($key, $some)->delete();
+        } while (count($some) === self::ROWS);
+
+        return $gone;
+    }
+
+    private function before(int $days): string
+    {
+        return gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp() - $days * 86400);
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drafts;
+
+use App\Access\Plans;
+use App\Drafts\Edits\Aspects;
+use App\Drafts\Edits\CannotEdit;
+use App\Drafts\Edits\Edit;
+use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Models\Draft;
+use App\Models\DraftEdit;
+use App\Models\Person;
+use App\School\Log\Journal;
+use App\Words\Differences;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/** Makes one edit in a course's draft. What learners see is not touched. */
+final readonly class EditDraft
+{
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal)
+    {
+    }
+
+    /** So often is it reckoned again where somebody else was faster. */
+    private const TRIES = 20;
+
+    /**
+     * What others have set meanwhile stays, as long as it is not what this edit sets. It is reckoned before the lock is
+     * taken; where the draft has changed by then, it is reckoned again.
+     *
+     * @param  int  $version  of the draft that the editor saw; 0 where there was none
+     * @param  ?\Closure(): void  $within  what belongs to it, done in the same transaction
+     *
+     * @throws DraftCollision if somebody else has set the same since
+     * @throws DraftConflict if what the editor saw has been published or thrown away
+     * @throws \App\Drafts\Edits\CannotEdit
+     * @throws \SilentKeep\Core\Format\InvalidPlan if the document would no longer be valid
+     */
+    public function __invoke(Course $course, int $version, Edit $edit, Person $author, ?\Closure $within = null): MadeEdit
+    {
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $draft = self::current($course, $version);
+            $before = CourseDocument::fromJson($draft->document);
+            $after = self::with($edit, $before);
+            if ($after->equals($before)) {
+                return new MadeEdit($draft);
+            }
+            $seen = DraftPast::at($draft, $version);
+            if ($seen === null || self::collides($edit, $seen, $before, $after)) {
+                $past = DraftPast::since($draft, $version);
+                throw new DraftCollision($past['who'], $past['who'] === $author->name, $past['sentences'], Differences::between($before, $after)->sentences);
+            }
+            $past = DraftPast::since($draft, $version, $author);
+            $this->plans->of($after);
+            if (DB::transaction(fn (): bool => $this->write($draft, $course, $before->toJson(), $after->toJson(), $edit, $author, $within))) {
+                return new MadeEdit($draft, $past['sentences'], $past['who']);
+            }
+        }
+        throw DraftConflict::changedMeanwhile();
+    }
+
+    /** @return bool false where it is not the draft any more that it was reckoned from */
+    private function write(Draft $draft, Course $course, string $before, string $after, Edit $edit, Person $author, ?\Closure $within): bool
+    {
+        if ($draft->exists) {
+            $there = Draft::query()->whereKey($draft->id)->where('version', $draft->version)->exists();
+        } else {
+            $there = Draft::query()->where('course_id', $course->id)->doesntExist()
+                && Course::query()->whereKey($course->id)->where('live_revision_id', $draft->base_revision_id)->where('last_draft_version', $draft->version)->exists();
+        }
+        if (! $there) {
+            return false;
+        }
+        if ($within !== null) {
+            $within();
+        }
+        $draft->document = $after;
+        $draft->version++;
+        $draft->save();
+        // From here on there is another way forward than the one that was undone.
+        $draft->edits()->whereNotNull('undone_from')->delete();
+        DraftEdit::query()->create([
+            'draft_id' => $draft->id,
+            'author_id' => $author->id,
+            'change' => json_encode($edit->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'before' => $before,
+            'version' => $draft->version,
+            'made_at' => $this->clock->now(),
+        ]);
+        $this->journal->note('draft.edited', $author, $course, after: $edit->toArray());
+
+        return true;
+    }
+
+    /** @throws \App\Drafts\Edits\CannotEdit */
+    private static function with(Edit $edit, CourseDocument $document): CourseDocument
+    {
+        $after = $document->copy();
+        $edit->applyTo($after);
+
+        return $after;
+    }
+
+    /**
+     * Whether an edit sets what somebody else has set since the editor looked.
+     *
+     * @param  CourseDocument  $seen  what the editor saw
+     * @param  CourseDocument  $present  what others have made of it
+     * @param  CourseDocument  $after  what the edit would make of that
+     */
+    private static function collides(Edit $edit, CourseDocument $seen, CourseDocument $present, CourseDocument $after): bool
+    {
+        try {
+            $meant = Aspects::changed($seen, self::with($edit, $seen));
+        } catch (CannotEdit) {
+            return true;
+        }
+
+        // What it would set beyond what its editor meant would take back what others have set.
+        return array_intersect($meant, Aspects::changed($seen, $present)) !== [] || array_diff(Aspects::changed($present, $after), $meant) !== [];
+    }
+
+    private static function current(Course $course, int $version): Draft
+    {
+        $draft = Draft::query()->where('course_id', $course->id)->first();
+        if ($draft !== null && $draft->version >= $version) {
+            return $draft;
+        }
+        if ($draft !== null || $version !== 0) {
+            // What the editor saw has been published or thrown away.
+            throw DraftConflict::changedMeanwhile();
+        }
+        $now = Course::query()->with('liveRevision')->findOrFail($course->id);
+
+        return new Draft([
+            'course_id' => $course->id,
+            'base_revision_id' => $now->live_revision_id,
+            'document' => $now->liveRevision->document ?? throw new \LogicException('A course has a revision or a draft.'),
+            'version' => $now->last_draft_version,
+        ]);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drafts;
+
+use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Models\Draft;
+use App\Models\Person;
+use App\School\Log\Journal;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Makes a course that is not published yet: from nothing, or with the outline and rules of another. */
+final readonly class MakeCourse
+{
+    public function __construct(private Journal $journal)
+    {
+    }
+
+    /** Offers are not taken over: a pass of one course is none of another. */
+    public function __invoke(string $title, ?Course $like, Person $author): Course
+    {
+        return DB::transaction(function () use ($title, $like, $author): Course {
+            $key = $this->freeKey($title);
+            $course = Course::query()->create(['key' => $key]);
+            $pattern = $like === null ? null : $like->draft->document ?? $like->liveRevision?->document;
+            $rules = $pattern === null
+                // Invitations only, so that nothing is open by mistake; one release plan, so that openings can be set at once.
+                ? (object) ['key' => $key, 'title' => $title, 'state' => 'live', 'entry' => 'invite', 'main_plan' => 'main', 'plans' => (object) ['main' => new \stdClass], 'items' => []]
+                : CourseDocument::fromJson($pattern)->course;
+            $rules->key = $key;
+            $rules->title = $title;
+            Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => (new CourseDocument($rules, []))->toJson(), 'version' => 1]);
+            $this->journal->note('course.made', $author, $course, after: ['title' => $title, 'like' => $like?->key]);
+
+            return $course;
+        });
+    }
+
+    private function freeKey(string $title): string
+    {
+        $stem = Str::limit(Str::slug($title), 40, '') ?: 'course';
+        for ($n = 1, $key = $stem; Course::query()->where('key', $key)->exists(); $n++) {
+            $key = $stem.'-'.($n + 1);
+        }
+
+        return $key;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drafts\Outline;
+
+use App\Drafts\Edits\CannotEdit;
+use App\Drafts\Edits\Edit;
+use App\Models\CourseDocument;
+
+/** Adds items of one kind, one a title, after an item or inside it, or at the end of the course. */
+final readonly class AddItems implements Edit
+{
+    /**
+     * @param  list<string>  $titles
+     * @param  ?string  $after  the item they come after; null: at the end
+     * @param  bool  $inside  at the end of that item instead of after it
+     */
+    public function __construct(private string $kind, private array $titles, private ?string $after, private bool $inside)
+    {
+    }
+
+    public function applyTo(CourseDocument $document): void
+    {
+        $tree = new OutlineTree($document);
+        [$container, $at] = $this->after === null ? [$document->course, count(OutlineTree::inside($document->course))] : $this->placeAfter($tree, $document);
+        foreach ($this->titles as $title) {
+            OutlineTree::insert($container, $at++, [(object) ['key' => $tree->freeKey($title), 'kind' => $this->kind, 'title' => $title]]);
+        }
+    }
+
+    /** @return array{\stdClass, int} */
+    private function placeAfter(OutlineTree $tree, CourseDocument $document): array
+    {
+        if ($this->inside) {
+            $container = $document->item((string) $this->after) ?? throw CannotEdit::noSuchItem((string) $this->after);
+
+            return [$container, count(OutlineTree::inside($container))];
+        }
+        [$container, $at] = $tree->place((string) $this->after);
+
+        return [$container, $at + 1];
+    }
+
+    public function toArray(): array
+    {
+        return ['add' => $this->kind, 'titles' => $this->titles, 'after' => $this->after, 'inside' => $this->inside];
+    }
+
+    public function pointer(): string
+    {
+        return '/courses/0/items';
+    }
+}

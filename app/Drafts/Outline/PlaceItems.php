@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drafts\Outline;
+
+use App\Drafts\Edits\CannotEdit;
+use App\Drafts\Edits\Edit;
+use App\Models\CourseDocument;
+
+/** Puts items, each with all inside it and in the order given, before or after another one, or at the end of what is inside it. */
+final readonly class PlaceItems implements Edit
+{
+    /**
+     * @param  list<string>  $items
+     * @param  'before'|'after'|'inside'  $where
+     */
+    public function __construct(private array $items, private string $target, private string $where)
+    {
+    }
+
+    public function applyTo(CourseDocument $document): void
+    {
+        $target = $document->item($this->target) ?? throw CannotEdit::noSuchItem($this->target);
+        $tree = new OutlineTree($document);
+        $moved = [];
+        foreach ($this->outermost($document) as $item) {
+            if (in_array($this->target, OutlineTree::keysWithin($item), true)) {
+                throw CannotEdit::nowhereToMove(CourseDocument::titleOf($item).' cannot move into itself.');
+            }
+            [$container, $at] = $tree->place(is_string($item->key ?? null) ? $item->key : '');
+            $moved[] = OutlineTree::remove($container, $at);
+        }
+        if ($this->where === 'inside') {
+            OutlineTree::insert($target, count(OutlineTree::inside($target)), $moved);
+
+            return;
+        }
+        [$container, $at] = $tree->place($this->target);
+        OutlineTree::insert($container, $at + ($this->where === 'after' ? 1 : 0), $moved);
+    }
+
+    /**
+     * What is moved with what it stands in is not moved out of it.
+     *
+     * @return list<\stdClass>
+     */
+    private function outermost(CourseDocument $document): array
+    {
+        $inside = [];
+        $items = [];
+        foreach ($this->items as $key) {
+            $item = $document->item($key) ?? throw CannotEdit::noSuchItem($key);
+            $items[$key] = $item;
+            $inside += array_fill_keys(array_diff(OutlineTree::keysWithin($item), [$key]), true);
+        }
+
+        return array_values(array_diff_key($items, $inside));
+    }
+
+    public function toArray(): array
+    {
+        return ['place' => $this->items, 'where' => $this->where, 'target' => $this->target];
+    }
+
+    public function pointer(): string
+    {
+        return '/courses/0/items';
+    }
+}

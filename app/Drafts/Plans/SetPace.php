@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drafts\Plans;
+
+use App\Drafts\Edits\CannotEdit;
+use App\Drafts\Edits\Edit;
+use App\Models\CourseDocument;
+
+/** Says which release plan paces an offer, or is the main one: that of everybody without a pass. */
+final readonly class SetPace implements Edit
+{
+    /**
+     * @param  ?string  $offer  null: the main plan of the course
+     * @param  ?string  $plan  null: all at once
+     */
+    public function __construct(private ?string $offer, private ?string $plan)
+    {
+    }
+
+    public function applyTo(CourseDocument $document): void
+    {
+        if ($this->plan !== null) {
+            PlanList::of($document)->get($this->plan);
+        }
+        if ($this->offer === null) {
+            self::set($document->course, 'main_plan', $this->plan);
+
+            return;
+        }
+        foreach ($document->offers as $offer) {
+            if (($offer->key ?? null) === $this->offer) {
+                self::set($offer, 'plan', $this->plan);
+
+                return;
+            }
+        }
+        throw CannotEdit::noSuchOffer($this->offer);
+    }
+
+    private static function set(\stdClass $on, string $field, ?string $plan): void
+    {
+        if ($plan === null) {
+            unset($on->{$field});
+        } else {
+            $on->{$field} = $plan;
+        }
+    }
+
+    public function toArray(): array
+    {
+        return ['pace' => $this->offer, 'plan' => $this->plan];
+    }
+
+    public function pointer(): string
+    {
+        return '/courses/0/main_plan';
+    }
+}

@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Administration;
+
+use App\Drafts\DiscardDraft;
+use App\Drafts\DraftCollision;
+use App\Drafts\DraftConflict;
+use App\Drafts\EditDraft;
+use App\Drafts\Edits\CannotEdit;
+use App\Drafts\Edits\Edit;
+use App\Drafts\Edits\PasteRules;
+use App\Drafts\Outline\DeleteItems;
+use App\Drafts\Outline\DuplicateItem;
+use App\Drafts\Outline\MoveItem;
+use App\Drafts\Outline\PlaceItems;
+use App\Drafts\RedoDraftEdit;
+use App\Drafts\UndoDraftEdit;
+use App\Http\Requests\ConditionInput;
+use App\Http\Requests\DraftRequest;
+use App\Http\Requests\EditCourseRequest;
+use App\Http\Requests\EditOutlineRequest;
+use App\Http\Requests\EditPlansRequest;
+use App\Http\Requests\EditRulesRequest;
+use App\Http\Requests\MendRequest;
+use App\Models\Course;
+use App\Models\Person;
+use App\Pages\Courses\CourseDesk;
+use App\Pages\Workspace\ConditionWords;
+use App\Publishing\PublishDraft;
+use App\School\ChangeGuestLink;
+use App\Sightlines\Why\MakeMends;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use SilentKeep\Core\Format\InvalidPlan;
+use SilentKeep\Core\Format\Offence;
+
+final readonly class DraftController
+{
+    public function __construct(private EditDraft $edit)
+    {
+    }
+
+    public function edit(EditRulesRequest $request, Course $course): RedirectResponse
+    {
+        return $this->make($request, $course, $request->edit());
+    }
+
+    public function outline(EditOutlineRequest $request, Course $course, CourseDesk $desk): RedirectResponse
+    {
+        $edit = $request->edit();
+        if ($edit instanceof DeleteItems && ! $request->boolean('meant')) {
+            $dependents = $desk->dependents($course, $edit);
+            if ($dependents !== []) {
+                // Named first; asked for again with `meant`, it is done.
+                return back()->with('flash', ['kind' => 'asks', 'text' => 'Something speaks of what you take out', 'lines' => $dependents]);
+            }
+        }
+
+        return $this->make($request, $course, $edit);
+    }
+
+    public function course(EditCourseRequest $request, Course $course): RedirectResponse
+    {
+        return $this->make($request, $course, $request->edit());
+    }
+
+    public function plans(EditPlansRequest $request, Course $course): RedirectResponse
+    {
+        return $this->make($request, $course, $request->edit());
+    }
+
+    /** A new link for guests: the old one dies at once. */
+    public function guestLink(Request $request, Course $course, ChangeGuestLink $change): RedirectResponse
+    {
+        Gate::authorize('edit-rules');
+        $change($course, self::editor($request));
+
+        return back()->with('flash', ['kind' => 'done', 'text' => 'There is a new guest link. Whoever came by an old one is no guest any more.', 'lines' => []]);
+    }
+
+    /** What the reasons of a cell proposed. */
+    public function mend(MendRequest $request, Course $course): RedirectResponse
+    {
+        return $this->make($request, $course, $request->edit());
+    }
+
+    private function make(FormRequest $request, Course $course, Edit $change): RedirectResponse
+    {
+        try {
+            $made = ($this->edit)($course, $request->integer('version'), $change, self::editor($request));
+        } catch (InvalidPlan $e) {
+            if ($change instanceof MoveItem || $change instanceof PlaceItems || $change instanceof PasteRules || $change instanceof DuplicateItem || $change instanceof DeleteItems || $change instanceof MakeMends) {
+                // There is no form with fields to say it at.
+                return self::refused('That does not go: '.$e->offences[0]->message.'.');
+            }
+            throw ValidationException::withMessages(self::messages($e, $change->pointer()));
+        } catch (DraftCollision $e) {
+            return back()->with('flash', ['kind' => 'collision', 'text' => $e->getMessage(), 'lines' => $e->theirs, 'mine' => $e->mine]);
+        } catch (CannotEdit $e) {
+            if ($e->field !== null) {
+                throw ValidationException::withMessages([$e->field => $e->getMessage()]);
+            }
+
+            return self::refused($e->getMessage());
+        } catch (DraftConflict $e) {
+            return self::refused($e->getMessage());
+        }
+
+        return $made->meanwhile === [] ? back() : back()->with('flash', ['kind' => 'done', 'text' => "{$made->who} has edited this draft too; both edits stand", 'lines' => $made->meanwhile]);
+    }
+
+    /** What happened to the draft since a version, for those who have it open. */
+    public function news(Request $request, Course $course, CourseDesk $desk): JsonResponse
+    {
+        return new JsonResponse($desk->news($course, $request->integer('since'), self::editor($request)));
+    }
+
+    /** Reads a condition back while it is being built. Nothing is saved. */
+    public function condition(Request $request, Course $course, CourseDesk $desk): JsonResponse
+    {
+        $only = ConditionInput::read($request->input('only'));
+        $read = $desk->conditionWords($course, $only);
+
+        return new JsonResponse(new ConditionWords($read->words, $read->errors + ConditionInput::emptyLabels($only)));
+    }
+
+    public function undo(DraftRequest $request, Course $course, UndoDraftEdit $undo): RedirectResponse
+    {
+        try {
+            $undo($course, $request->version(), self::editor($request));
+        } catch (DraftConflict $e) {
+            return self::refused($e->getMessage());
+        }
+
+        return back();
+    }
+
+    public function redo(DraftRequest $request, Course $course, RedoDraftEdit $redo): RedirectResponse
+    {
+        try {
+            $redo($course, $request->version(), self::editor($request));
+        } catch (DraftConflict $e) {
+            return self::refused($e->getMessage());
+        }
+
+        return back();
+    }
+
+    public function discard(DraftRequest $request, Course $course, DiscardDraft $discard): RedirectResponse
+    {
+        try {
+            $discard($course, $request->version(), self::editor($request));
+        } catch (DraftConflict $e) {
+            return self::refused($e->getMessage());
+        }
+
+        return back()->with('flash', ['kind' => 'done', 'text' => 'The draft is gone. What is live has not changed.', 'lines' => []]);
+    }
+
+    public function publish(DraftRequest $request, Course $course, PublishDraft $publish): RedirectResponse
+    {
+        try {
+            [$revision, $changes] = $publish($course, $request->version(), $request->receipt(), $request->note(), self::editor($request));
+        } catch (DraftConflict $e) {
+            return self::refused($e->getMessage());
+        }
+
+        return redirect()->route('keep.course', $course)->with('flash', ['kind' => 'done', 'text' => "Published as revision {$revision->number}. It is live now.", 'lines' => $changes]);
+    }
+
+    private static function refused(string $message): RedirectResponse
+    {
+        return back()->with('flash', ['kind' => 'refused', 'text' => $message, 'lines' => []]);
+    }
+
+    private static function editor(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
+    }
+
+    /** @return array<string, string> by the form's field */
+    private static function messages(InvalidPlan $refusal, string $pointer): array
+    {
+        $messages = [];
+        foreach ($refusal->offences as $offence) {
+            if (preg_match('#/only(/.+)?$#D', $offence->pointer, $found) === 1) {
+                // At the very part of the condition.
+                $messages['only'.str_replace('/', '.', $found[1] ?? '')] ??= self::sentence($offence);
+
+                continue;
+            }
+            $field = str_starts_with($offence->pointer, $pointer.'/') ? substr($offence->pointer, strlen($pointer) + 1) : '';
+            // What no field of the form stands for is said of the form as a whole.
+            $messages[$field === '' || str_contains($field, '/') ? 'rule' : $field] ??= self::sentence($offence);
+        }
+
+        return $messages;
+    }
+
+    private static function sentence(Offence $offence): string
+    {
+        return 'This '.$offence->message.'.';
+    }
+}

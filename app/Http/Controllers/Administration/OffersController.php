@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Administration;
+
+use App\Drafts\DraftCollision;
+use App\Drafts\DraftConflict;
+use App\Drafts\EditDraft;
+use App\Drafts\Edits\CannotEdit;
+use App\Http\Requests\DraftRequest;
+use App\Http\Requests\OfferAccessRequest;
+use App\Http\Requests\OfferRequest;
+use App\Http\Requests\TrialRequest;
+use App\Http\Text;
+use App\Models\Course;
+use App\Models\Offer;
+use App\Models\Person;
+use App\Offers\SaveOffer;
+use App\Pages\Offers\OffersDesk;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use SilentKeep\Core\Format\InvalidPlan;
+
+final readonly class OffersController
+{
+    public function __construct(private SaveOffer $save)
+    {
+    }
+
+    public function index(OffersDesk $desk): Response
+    {
+        return Inertia::render('keep/Offers', get_object_vars($desk->page(Gate::allows('run-school'))));
+    }
+
+    /** Name, price and the like: at once. */
+    public function sell(OfferRequest $request, Offer $offer): RedirectResponse
+    {
+        $this->save->sell($offer, OfferRequest::selling($request), self::author($request));
+
+        return back();
+    }
+
+    /** What it opens: in the draft. A new offer comes with its selling side. */
+    public function access(OfferAccessRequest $request, Course $course, EditDraft $edit, OffersDesk $desk): RedirectResponse
+    {
+        $author = self::author($request);
+        $offer = Text::of($request, 'offer') === '' ? null : $desk->ofCourse($course, Text::of($request, 'offer'));
+        abort_if($request->filled('offer') && $offer === null, 404);
+
+        return $this->tried(fn () => $offer === null
+            ? $this->save->make($course, $request->integer('version'), OfferRequest::selling($request), $request->edit(...), $author)
+            : $edit($course, $request->integer('version'), $request->edit($offer->key, $offer->name), $author), 'It is in the draft of the course. Rehearse and publish it there.');
+    }
+
+    public function drop(DraftRequest $request, Offer $offer): RedirectResponse
+    {
+        return $this->tried(fn () => $this->save->drop($offer, $request->version(), self::author($request)), 'It is taken out, in the draft of the course.');
+    }
+
+    /** What learners would reach in the days of a trial. Nothing is saved. */
+    public function trial(TrialRequest $request, Course $course, OffersDesk $desk): JsonResponse
+    {
+        try {
+            return new JsonResponse($desk->trial($course, $request->integer('days'), $request->text('tier'), $request->text('plan')));
+        } catch (InvalidPlan $e) {
+            throw ValidationException::withMessages(['plan' => 'This '.$e->offences[0]->message.'.']);
+        }
+    }
+
+    /** @param  \Closure(): mixed  $change */
+    private function tried(\Closure $change, string $done): RedirectResponse
+    {
+        try {
+            $change();
+        } catch (InvalidPlan $e) {
+            throw ValidationException::withMessages(['rule' => 'This does not go: it '.$e->offences[0]->message.'.']);
+        } catch (DraftCollision|DraftConflict|CannotEdit $e) {
+            return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+        }
+
+        return back()->with('flash', ['kind' => 'done', 'text' => $done, 'lines' => []]);
+    }
+
+    private static function author(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
+    }
+}

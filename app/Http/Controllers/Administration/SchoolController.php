@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Administration;
+
+use App\Access\SchoolOf;
+use App\Http\Requests\SchoolRequest;
+use App\Models\Person;
+use App\Pages\School\SchoolPage;
+use App\School\SaveSchool;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Gate;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final readonly class SchoolController
+{
+    public function __construct(private SchoolOf $school)
+    {
+    }
+
+    public function show(): Response
+    {
+        $school = ($this->school)();
+
+        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, Gate::allows('run-school'))));
+    }
+
+    public function save(SchoolRequest $request, SaveSchool $save): RedirectResponse
+    {
+        $author = $request->user();
+        assert($author instanceof Person);
+        $save(($this->school)(), $request->columns(), $author);
+
+        return back()->with('flash', ['kind' => 'done', 'text' => 'Saved.', 'lines' => []]);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning\Contents;
+
+use App\Models\Content;
+use App\Models\Course;
+use App\Models\Person;
+use App\School\Log\Journal;
+use Illuminate\Support\Facades\DB;
+
+/** Changes what an item says and asks. It holds at once, for everybody it is open to. */
+final readonly class WriteContent
+{
+    public function __construct(private Journal $journal)
+    {
+    }
+
+    /**
+     * @param  list<array{ask: string, answers: list<string>, right: list<int>}>  $quiz
+     * @param  ?string  $board  what a board is for
+     * @param  int  $seen  the version that the author saw; 0: nothing was written yet
+     * @return bool false where somebody else was there meanwhile, and nothing was changed
+     */
+    public function __invoke(Course $course, string $item, string $text, array $quiz, ?string $board, int $seen, Person $author): bool
+    {
+        return DB::transaction(function () use ($course, $item, $text, $quiz, $board, $seen, $author): bool {
+            $content = Content::query()->where('course_id', $course->id)->where('item_key', $item)->first();
+            if (($content->version ?? 0) !== $seen) {
+                return false;
+            }
+            $before = $content?->only(['text', 'quiz', 'board']);
+            $written = ['text' => $text, 'quiz' => $quiz, 'board' => $board];
+            $content === null
+                ? Content::query()->create(['course_id' => $course->id, 'item_key' => $item, 'version' => 1, ...$written])
+                : $content->update([...$written, 'version' => $content->version + 1]);
+            $this->journal->note('content.changed', $author, $course, before: ['item' => $item, ...($before ?? [])], after: ['item' => $item, ...$written]);
+
+            return true;
+        });
+    }
+
+    /**
+     * What the course says of itself on its public page.
+     *
+     * @param  string  $was  what the author saw
+     */
+    public function about(Course $course, string $about, string $was, Person $author): bool
+    {
+        return DB::transaction(function () use ($course, $about, $was, $author): bool {
+            if ($course->refresh()->about !== $was) {
+                return false;
+            }
+            $course->update(['about' => $about]);
+            $this->journal->note('course.about-changed', $author, $course, before: ['about' => $was], after: ['about' => $about]);
+
+            return true;
+        });
+    }
+}

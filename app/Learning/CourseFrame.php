@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use OpenApi\Attributes as OA;
+
+/** What stands around every page of a course. */
+#[OA\Schema]
+final readonly class CourseFrame
+{
+    /**
+     * @param  ?string  $pass  which pass, and until when
+     * @param  ?string  $left  how long the pass still lasts, in words; null: for good, or there is none
+     * @param  ?string  $as  how one looks, where not as oneself: as a guest, or with whom
+     * @param  ?int  $turnsIn  seconds until something changes by time alone
+     * @param  list<PathRow>  $path
+     */
+    public function __construct(
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $title,
+        #[OA\Property] public ?string $pass,
+        #[OA\Property] public ?string $left,
+        #[OA\Property] public int $lessons,
+        #[OA\Property] public int $finished,
+        #[OA\Property] public ?string $as,
+        #[OA\Property] public ?int $turnsIn,
+        #[OA\Property(items: new OA\Items(ref: PathRow::class))] public array $path,
+    ) {
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use OpenApi\Attributes as OA;
+
+/** An opening or a closing that is to come. */
+#[OA\Schema]
+final readonly class DateRow
+{
+    /**
+     * @param  string  $at  in words
+     */
+    public function __construct(
+        #[OA\Property] public string $at,
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $title,
+        #[OA\Property] public bool $opens,
+    ) {
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\Database\WaitingConnection;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * What is noted while a page is only read: when somebody was last here, what they looked at. A page neither waits for
+ * that nor fails with it: while somebody else writes, the note is laid aside as a file, and written down by the schedule.
+ *
+ * @phpstan-type Seen array{kind: 'seen', person: int, at: string}
+ * @phpstan-type Looked array{kind: 'looked', person: int, course: int, item: string, via: string, at: string}
+ */
+final readonly class PassingNotes
+{
+    public function __construct(private Filesystem $files)
+    {
+    }
+
+    /** @param  int  $at  instant */
+    public function seen(int $person, int $at): void
+    {
+        $this->note(['kind' => 'seen', 'person' => $person, 'at' => gmdate('Y-m-d H:i:s', $at)]);
+    }
+
+    /**
+     * @param  string  $via  route by which the item was open
+     * @param  int  $at  instant
+     */
+    public function looked(int $person, int $course, string $item, string $via, int $at): void
+    {
+        $this->note(['kind' => 'looked', 'person' => $person, 'course' => $course, 'item' => $item, 'via' => $via, 'at' => gmdate('Y-m-d H:i:s', $at)]);
+    }
+
+    /**
+     * Writes down what was laid aside. Twice does no harm: a note says the same each time.
+     *
+     * @return int how many
+     */
+    public function writeDown(): int
+    {
+        $written = 0;
+        foreach ($this->files->isDirectory(self::folder()) ? $this->files->files(self::folder()) : [] as $file) {
+            $note = $file->getExtension() === 'json' ? json_decode($this->files->get($file->getPathname()), true) : null;
+            if (is_array($note)) {
+                /** @var Seen|Looked $note as laid aside */
+                if (self::stillThere($note)) {
+                    self::write($note);
+                }
+                $this->files->delete($file->getPathname());
+                $written++;
+            }
+        }
+
+        return $written;
+    }
+
+    /** @param  Seen|Looked  $note */
+    private function note(array $note): void
+    {
+        $connection = DB::connection();
+        $write = static fn () => self::write($note);
+        if ($connection instanceof WaitingConnection && $connection->transactionLevel() === 0) {
+            $connection->atOnceOrNot($write) || $this->layAside($note);
+        } else {
+            $write();
+        }
+    }
+
+    /** @param  Seen|Looked  $note */
+    private function layAside(array $note): void
+    {
+        $this->files->ensureDirectoryExists(self::folder(), 0700);
+        $name = self::folder().'/'.bin2hex(random_bytes(12));
+        $this->files->put("{$name}.part", json_encode($note, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+        // Whoever reads finds all of it or nothing.
+        $this->files->move("{$name}.part", "{$name}.json");
+    }
+
+    /**
+     * Somebody, or a course, may be gone by the time that a note is written down.
+     *
+     * @param  Seen|Looked  $note
+     */
+    private static function stillThere(array $note): bool
+    {
+        return DB::table('people')->where('id', $note['person'])->exists() && ($note['kind'] === 'seen' || DB::table('courses')->where('id', $note['course'])->exists());
+    }
+
+    /** @param  Seen|Looked  $note */
+    private static function write(array $note): void
+    {
+        if ($note['kind'] === 'seen') {
+            // What was laid aside may come after what was noted later.
+            DB::table('people')->where('id', $note['person'])->where(fn ($query) => $query->whereNull('seen_at')->orWhere('seen_at', '<', $note['at']))->update(['seen_at' => $note['at']]);
+
+            return;
+        }
+        DB::table('looks')->upsert(
+            ['person_id' => $note['person'], 'course_id' => $note['course'], 'item_key' => $note['item'], 'via' => $note['via'], 'first_at' => $note['at'], 'last_at' => $note['at']],
+            ['person_id', 'course_id', 'item_key'],
+            ['last_at' => DB::raw('max(looks.last_at, excluded.last_at)')],
+        );
+    }
+
+    private static function folder(): string
+    {
+        return Storage::path('notes');
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\Words\Sentence;
+use OpenApi\Attributes as OA;
+
+/** An item as far as this viewer may know of it. */
+#[OA\Schema]
+final readonly class PathRow
+{
+    /**
+     * @param  bool  $open  can be entered
+     * @param  bool  $later  only waits for a date
+     */
+    public function __construct(
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public int $depth,
+        #[OA\Property] public string $glyph,
+        #[OA\Property] public bool $look,
+        #[OA\Property] public bool $open,
+        #[OA\Property] public bool $finished,
+        #[OA\Property] public bool $later,
+        #[OA\Property] public Sentence $status,
+    ) {
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning\Watching;
+
+use SilentKeep\Core\Watching\InvalidReport;
+use SilentKeep\Core\Watching\PlayedSegments;
+
+/** An xAPI statement of a video player, as far as it is believed: who sent it is known from their session, not from what it says. */
+final readonly class Statement
+{
+    /** Statements that are taken at once. */
+    private const BATCH = 50;
+
+    private const SEGMENTS = 'https://w3id.org/xapi/video/extensions/played-segments';
+
+    private function __construct(public string $id, public string $text, public PlayedSegments $played)
+    {
+    }
+
+    /**
+     * @param  string  $json  one, or a list of them
+     * @return list<self>
+     *
+     * @throws InvalidReport if any is no statement, or there are too many
+     */
+    public static function readAll(string $json): array
+    {
+        $given = json_decode($json, true, 32);
+        if (! is_array($given)) {
+            throw InvalidReport::notAStatement();
+        }
+        $given = array_is_list($given) ? $given : [$given];
+        if (count($given) > self::BATCH) {
+            throw InvalidReport::tooMany(self::BATCH);
+        }
+
+        return array_map(self::read(...), $given);
+    }
+
+    /**
+     * @param  mixed  $given  decoded JSON
+     *
+     * @throws InvalidReport if it is no statement, or its segments are none
+     */
+    private static function read(mixed $given): self
+    {
+        $id = self::at($given, 'id');
+        $verb = self::at($given, 'verb', 'id');
+        if (! is_string($id) || preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di', $id) !== 1 || ! is_string($verb)) {
+            throw InvalidReport::notAStatement();
+        }
+        $segments = self::at($given, 'result', 'extensions', self::SEGMENTS) ?? '';
+        if (! is_string($segments)) {
+            throw InvalidReport::notAStatement();
+        }
+
+        return new self(strtolower($id), $segments, PlayedSegments::parse($segments));
+    }
+
+    private static function at(mixed $given, string ...$path): mixed
+    {
+        foreach ($path as $key) {
+            $given = is_array($given) ? $given[$key] ?? null : null;
+        }
+
+        return $given;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning\Watching;
+
+use App\Learning\Contents\MediaAddresses;
+use App\Models\Medium;
+use App\Models\WatchRecord;
+use SilentKeep\Core\Watching\Coverage;
+use SilentKeep\Core\Watching\PlayedSegments;
+use SilentKeep\Core\Watching\Watch;
+
+/** Between what is kept of watching and what the core makes of it. */
+final readonly class Watching
+{
+    /** Speed at which a video may be played, 1 being that of life. */
+    public const FASTEST = 2.0;
+
+    /** Seconds after which a lesson that is opened again counts as having been away from: until then reports that were kept meanwhile still count in full. */
+    public const AWAY = 1800;
+
+    public static function of(WatchRecord $record): Watch
+    {
+        return Watch::kept(self::coverage($record), $record->heard_at->getTimestamp(), $record->spare);
+    }
+
+    private static function coverage(WatchRecord $record): Coverage
+    {
+        return Coverage::none($record->length)->with(PlayedSegments::parse($record->played));
+    }
+
+    public static function record(Watch $watch, WatchRecord $record): void
+    {
+        $record->update(['played' => $watch->coverage->toText(), 'spare' => $watch->spare, 'heard_at' => $watch->heardAt]);
+    }
+
+    /** @param  ?WatchRecord  $record  null: it was never opened by them */
+    public static function card(Medium $medium, ?WatchRecord $record, float $needed, bool $finished, ?int $person): ?WatchCard
+    {
+        if ($medium->seconds === null || $medium->seconds <= 0) {
+            return null;
+        }
+        $coverage = $record === null ? Coverage::none($medium->seconds) : self::coverage($record);
+
+        return new WatchCard($medium->id, $coverage->length, $needed, $coverage->share(), $coverage->segments, self::FASTEST, MediaAddresses::mark("watch {$person} {$medium->id}"), $finished);
+    }
+}

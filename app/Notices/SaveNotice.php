@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Notices;
+
+use App\Models\Course;
+use App\Models\NoticeText;
+use App\Models\Person;
+use App\School\Log\Journal;
+use Illuminate\Support\Facades\DB;
+
+/** Sets, or lets go, what is said at a kind of closed door. It holds at once, for everybody. */
+final readonly class SaveNotice
+{
+    public function __construct(private Journal $journal)
+    {
+    }
+
+    /**
+     * @param  ?Course  $course  null: the whole school
+     * @param  ?array{way: string, heading: string, text: string, address: ?string}  $words  null: as it is without any of one's own
+     * @param  int  $seen  the version that the author saw; 0: there was none
+     * @return bool false where somebody else was there meanwhile, and nothing was changed
+     */
+    public function __invoke(?Course $course, NoticeCase $case, ?array $words, int $seen, Person $author): bool
+    {
+        return DB::transaction(function () use ($course, $case, $words, $seen, $author): bool {
+            $scope = NoticeTexts::scope($course);
+            $notice = NoticeText::query()->where('scope', $scope)->where('case', $case->value)->first();
+            if (($notice->version ?? 0) !== $seen) {
+                return false;
+            }
+            $before = $notice?->only(['way', 'heading', 'text', 'address']);
+            if ($words === null) {
+                $notice?->delete();
+            } elseif ($notice === null) {
+                // Begun anywhere: words that were let go and made anew are not taken for those from before.
+                NoticeText::query()->create(['scope' => $scope, 'course_id' => $course?->id, 'case' => $case->value, 'version' => random_int(1, 1_000_000_000), ...$words]);
+            } else {
+                $notice->update([...$words, 'version' => $notice->version + 1]);
+            }
+            $this->journal->note('notice.changed', $author, $course, before: ['case' => $case->value, 'words' => $before], after: ['case' => $case->value, 'words' => $words]);
+
+            return true;
+        });
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Offers;
+
+use App\Access\CourseShelf;
+use App\Access\SchoolClock;
+use App\Access\SchoolOf;
+use App\Models\Completion;
+use App\Models\Erasure;
+use App\Models\Look;
+use App\Models\Pass;
+use App\Models\QuizTry;
+use App\Models\WatchRecord;
+use App\School\Log\Journal;
+use App\Standins\Mail\Letter;
+use App\Standins\Mail\Post;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Warns before passes end that erase, and erases what was finished once their grace is over. Each is done once, however
+ * often and however late this runs: nobody's progress goes who was not warned, and the grace counts from the warning
+ * where that came after the end.
+ */
+final readonly class EndTrials
+{
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private Post $post, private Journal $journal)
+    {
+    }
+
+    /**
+     * @param  bool  $dry  only tells what it would do
+     * @return list<string> what was done, in words
+     */
+    public function __invoke(bool $dry = false): array
+    {
+        $done = [];
+        foreach ([[$this->toWarn(), $this->warn(...)], [$this->toErase(), $this->erase(...)]] as [$query, $act]) {
+            // By their numbers, so that what is done does not move what is still to come.
+            foreach ($query->pluck('passes.id') as $id) {
+                $told = DB::transaction(function () use ($id, $act, $dry): ?string {
+                    $pass = Pass::query()->with(['offer', 'person'])->whereKey($id)->first();
+
+                    return $pass === null ? null : $act($pass, $dry);
+                });
+                if ($told !== null) {
+                    $done[] = $told;
+                }
+            }
+        }
+
+        return $done;
+    }
+
+    /** @return Builder<Pass> */
+    private function erasing(): Builder
+    {
+        return Pass::query()->whereRelation('offer', 'erases', true)->where('state', '!=', 'paused')->whereNotNull('ends_at')->whereNull('erased_at')->orderBy('passes.id');
+    }
+
+    /** @return Builder<Pass> */
+    private function toWarn(): Builder
+    {
+        $until = $this->clock->plusDays($this->clock->now(), ($this->school)()->warn_days);
+
+        return $this->erasing()->whereNull('warned_at')->where('ends_at', '<=', gmdate('Y-m-d H:i:s', $until));
+    }
+
+    /** @return Builder<Pass> */
+    private function toErase(): Builder
+    {
+        return $this->erasing()->whereNotNull('warned_at')->where('ends_at', '<=', gmdate('Y-m-d H:i:s', $this->clock->now()));
+    }
+
+    private function due(Pass $pass, int $warned): int
+    {
+        return $this->clock->plusDays(max($pass->ends_at?->getTimestamp() ?? 0, $warned), ($this->school)()->grace_days);
+    }
+
+    private function warn(Pass $pass, bool $dry): string
+    {
+        $now = $this->clock->now();
+        $end = $pass->ends_at?->getTimestamp() ?? $now;
+        $words = $this->clock->words($end);
+        $due = $this->clock->words($this->due($pass, $now));
+        $course = $this->shelf->title($pass->course_id);
+        if (! $dry) {
+            $ends = $end > $now ? "ends {$words}" : "ended {$words}";
+            $pass->update(['warned_at' => $now]);
+            $this->post->send([new Letter(
+                $pass->person_id,
+                $pass->person->address(),
+                "{$course}: your {$pass->offer->name} ".($end > $now ? 'ends soon' : 'has ended'),
+                "Dear {$pass->person->name},\n\nyour {$pass->offer->name} of {$course} {$ends} ({$this->clock->zoneName()}).\n\nWhat you have finished is kept until {$due} and is erased then, unless you hold another pass of the course by that time.\n",
+                "trial-warning {$pass->id} {$end}",
+            )]);
+            $this->journal->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end)]);
+        }
+
+        return "warned {$pass->person->address()}: {$pass->offer->name} of {$course} ends {$words}, erased {$due}";
+    }
+
+    private function erase(Pass $pass, bool $dry): ?string
+    {
+        $now = $this->clock->now();
+        if ($this->due($pass, $pass->warned_at?->getTimestamp() ?? $now) > $now) {
+            return null;
+        }
+        $course = $this->shelf->title($pass->course_id);
+        if ($this->keptBy($pass)) {
+            if (! $dry) {
+                $pass->update(['erased_at' => $now]);
+                $this->journal->note('progress.kept', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key]);
+            }
+
+            return "kept {$pass->person->address()}: another pass of {$course} keeps what was finished";
+        }
+        $completions = Completion::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id);
+        $items = array_values((clone $completions)->orderBy('completed_at')->pluck('item_key')->map(strval(...))->all());
+        if (! $dry) {
+            $completions->delete();
+            Look::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
+            WatchRecord::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
+            QuizTry::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
+            Erasure::query()->create(['person_id' => $pass->person_id, 'course_id' => $pass->course_id, 'offer_key' => $pass->offer->key, 'what' => $items, 'erased_at' => $now]);
+            $pass->update(['erased_at' => $now]);
+            $this->journal->note('progress.erased', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'items' => $items]);
+        }
+
+        return "erased {$pass->person->address()}: ".count($items)." finished in {$course}";
+    }
+
+    /** Another pass of the course that is not over, or whose offer keeps what was finished. */
+    private function keptBy(Pass $pass): bool
+    {
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
+
+        return Pass::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->whereKeyNot($pass->id)->where('state', '!=', 'revoked')
+            ->where(fn (Builder $query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now)->orWhereRelation('offer', 'erases', false))
+            ->exists();
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Offers;
+
+use OpenApi\Attributes as OA;
+
+/** An offer that really opens something to whoever reads it. */
+#[OA\Schema]
+final readonly class OfferCard
+{
+    /**
+     * @param  string  $detail  when it opens what was asked for, how long it lasts
+     * @param  string  $href  of the checkout
+     */
+    public function __construct(
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $price,
+        #[OA\Property] public string $detail,
+        #[OA\Property] public string $href,
+    ) {
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Contents;
+
+use OpenApi\Attributes as OA;
+
+/** What one item holds, to be changed. */
+#[OA\Schema]
+final readonly class ContentForm
+{
+    /**
+     * @param  string  $text  Markdown
+     * @param  list<QuizEntry>  $quiz
+     * @param  list<ContentMedium>  $media
+     * @param  int  $version  0: nothing was written yet
+     * @param  ?string  $missing  what the item is finished by and does not hold
+     */
+    public function __construct(
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $board,
+        #[OA\Property(items: new OA\Items(ref: QuizEntry::class))] public array $quiz,
+        #[OA\Property(items: new OA\Items(ref: ContentMedium::class))] public array $media,
+        #[OA\Property] public int $version,
+        #[OA\Property] public ?string $missing,
+    ) {
+    }
+}

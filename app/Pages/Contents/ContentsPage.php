@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Contents;
+
+use OpenApi\Attributes as OA;
+
+/** What the lessons and boards of a course hold. */
+#[OA\Schema]
+final readonly class ContentsPage
+{
+    /**
+     * @param  string  $about  Markdown; what the course says of itself
+     * @param  list<ContentRow>  $items
+     * @param  ?ContentForm  $open  null: what the course says of itself is worked on
+     */
+    public function __construct(
+        #[OA\Property] public string $course,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $about,
+        #[OA\Property(items: new OA\Items(ref: ContentRow::class))] public array $items,
+        #[OA\Property] public ?ContentForm $open,
+        #[OA\Property] public bool $mayEdit,
+    ) {
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Courses;
+
+use App\Words\Segment;
+use OpenApi\Attributes as OA;
+
+/** What stands above the grid. */
+#[OA\Schema]
+final readonly class CourseHead
+{
+    /**
+     * @param  string  $state  draft, live or retired
+     * @param  list<Segment>  $doors  who gets in
+     * @param  int  $draftVersion  0 while there is no draft
+     * @param  int  $edits  how many can be undone
+     * @param  int  $undone  how many can be redone
+     * @param  ?string  $goesLive  the time set for the draft, in words
+     * @param  bool  $goesLiveAsIs  the draft has not been changed since that time was set
+     * @param  ?string  $notPublished  why the draft did not go live when it should have
+     */
+    public function __construct(
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $state,
+        #[OA\Property(items: new OA\Items(ref: Segment::class))] public array $doors,
+        #[OA\Property] public ?int $revision,
+        #[OA\Property] public int $draftVersion,
+        #[OA\Property] public int $edits,
+        #[OA\Property] public int $undone,
+        #[OA\Property] public ?string $goesLive,
+        #[OA\Property] public bool $goesLiveAsIs,
+        #[OA\Property] public ?string $notPublished,
+    ) {
+    }
+}

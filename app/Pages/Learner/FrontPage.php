@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Learner;
+
+use OpenApi\Attributes as OA;
+
+/** The public list of courses. */
+#[OA\Schema]
+final readonly class FrontPage
+{
+    /** @param  list<FrontCourse>  $courses */
+    public function __construct(#[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $courses)
+    {
+    }
+}

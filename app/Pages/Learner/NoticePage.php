@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Learner;
+
+use App\Learning\CourseFrame;
+use App\Learning\PathRow;
+use App\Offers\OfferCard;
+use App\Words\Sentence;
+use OpenApi\Attributes as OA;
+
+/** What stands in the place of a closed item. */
+#[OA\Schema]
+final readonly class NoticePage
+{
+    /**
+     * @param  string  $item  its key
+     * @param  string  $case  the kind of closed door
+     * @param  ?string  $html  the school's own words in the place of the text, sanitised
+     * @param  ?string  $signIn  where to sign in and come back
+     * @param  list<OfferCard>  $offers  that would open this very item sooner than waiting does
+     * @param  ?PathRow  $lookAt  something that is open to this viewer
+     */
+    public function __construct(
+        #[OA\Property] public CourseFrame $course,
+        #[OA\Property] public string $item,
+        #[OA\Property] public string $glyph,
+        #[OA\Property] public string $case,
+        #[OA\Property] public Sentence $heading,
+        #[OA\Property] public Sentence $text,
+        #[OA\Property] public ?string $html,
+        #[OA\Property] public ?string $signIn,
+        #[OA\Property] public ?string $contactName,
+        #[OA\Property] public ?string $contactEmail,
+        #[OA\Property] public ?PathRow $lookAt,
+        #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
+    ) {
+    }
+}

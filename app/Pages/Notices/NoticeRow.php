@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Notices;
+
+use OpenApi\Attributes as OA;
+
+/** What is said at one kind of closed door. */
+#[OA\Schema]
+final readonly class NoticeRow
+{
+    /**
+     * @param  string  $who  meets it, in words
+     * @param  string  $from  course, school or usual: whose words hold here
+     * @param  string  $way  show, sign-in or address
+     * @param  int  $version  of the words of this place; 0: it has none of its own
+     * @param  string  $usualHeading  to begin with
+     */
+    public function __construct(
+        #[OA\Property] public string $case,
+        #[OA\Property] public string $who,
+        #[OA\Property] public string $from,
+        #[OA\Property] public string $way,
+        #[OA\Property] public string $heading,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $address,
+        #[OA\Property] public int $version,
+        #[OA\Property] public string $usualHeading,
+        #[OA\Property] public string $usualText,
+        #[OA\Property] public bool $canSendToSignIn,
+        #[OA\Property] public int $status,
+    ) {
+    }
+}

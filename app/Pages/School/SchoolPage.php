@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\School;
+
+use OpenApi\Attributes as OA;
+
+/** The school and what holds for all of its courses. */
+#[OA\Schema]
+final readonly class SchoolPage
+{
+    public function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $zone,
+        #[OA\Property] public string $currency,
+        #[OA\Property] public bool $guests,
+        #[OA\Property] public ?string $contactName,
+        #[OA\Property] public ?string $contactEmail,
+        #[OA\Property] public int $warnDays,
+        #[OA\Property] public int $graceDays,
+        #[OA\Property] public bool $mayRun,
+    ) {
+    }
+}

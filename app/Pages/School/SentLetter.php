@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\School;
+
+use OpenApi\Attributes as OA;
+
+/** A letter that was sent. */
+#[OA\Schema]
+final readonly class SentLetter
+{
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public ?int $person,
+        #[OA\Property] public string $to,
+        #[OA\Property] public string $subject,
+        #[OA\Property] public string $body,
+        #[OA\Property] public string $when,
+    ) {
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Shared;
+
+use OpenApi\Attributes as OA;
+
+/** Somebody's own account. */
+#[OA\Schema]
+final readonly class AccountPage
+{
+    /**
+     * @param  bool  $confirmed  false: the link in the letter to this address was not used yet
+     * @param  bool  $hasPassword  false: they sign in by links alone
+     */
+    public function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $email,
+        #[OA\Property] public bool $confirmed,
+        #[OA\Property] public bool $hasPassword,
+        #[OA\Property] public bool $staff,
+    ) {
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Workspace;
+
+use App\Drafts\Rules\RuleRow;
+use App\Sightlines\Expectations\Expected;
+use App\Sightlines\Why\BlindSpot;
+use App\Sightlines\Why\Gate;
+use App\Sightlines\Why\Way;
+use App\Words\Sentence;
+use OpenApi\Attributes as OA;
+
+/** Why a cell is as it is, and what would open it. */
+#[OA\Schema]
+final readonly class WhyCard
+{
+    /**
+     * @param  string  $word  the state in a word
+     * @param  string  $summary  how many gates are shut, or by which way it is open
+     * @param  list<string>  $why  reason codes
+     * @param  list<Gate>  $gates  in the order in which they are tried
+     * @param  ?Sentence  $intro  of what would open it; null where it is open
+     * @param  list<Way>  $ways
+     * @param  ?BlindSpot  $blind  where nothing at all is open to this viewer
+     * @param  ?string  $plan  the release plan of the rule
+     * @param  list<Expected>  $expected  what is expected of this cell
+     */
+    public function __construct(
+        #[OA\Property] public string $item,
+        #[OA\Property] public string $glyph,
+        #[OA\Property] public bool $look,
+        #[OA\Property] public string $word,
+        #[OA\Property] public string $summary,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $why,
+        #[OA\Property(items: new OA\Items(ref: Gate::class))] public array $gates,
+        #[OA\Property] public ?Sentence $intro,
+        #[OA\Property(items: new OA\Items(ref: Way::class))] public array $ways,
+        #[OA\Property] public ?BlindSpot $blind,
+        #[OA\Property] public RuleRow $rule,
+        #[OA\Property] public ?string $plan,
+        #[OA\Property(items: new OA\Items(ref: Expected::class))] public array $expected,
+    ) {
+    }
+}

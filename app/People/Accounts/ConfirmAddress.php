@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Accounts;
+
+use App\Models\Person;
+use App\School\Log\Journal;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Somebody has shown that the address is theirs under which they bought or looked: what that visit holds becomes theirs. It
+ * is their account from then on, or comes to the one that they have. To be called inside a transaction.
+ */
+final readonly class ConfirmAddress
+{
+    /** What moves, and by which column it is somebody's; what they have already stays as it is. */
+    private const MOVES = [
+        'passes' => 'person_id', 'grants' => 'person_id', 'labels' => 'person_id', 'completions' => 'person_id', 'looks' => 'person_id', 'watches' => 'person_id', 'quiz_tries' => 'person_id',
+        'posts' => 'person_id', 'messages' => 'person_id', 'act_changes' => 'person_id', 'activities' => 'person_id',
+    ];
+
+    public function __construct(private Journal $journal, private EndSessions $endSessions)
+    {
+    }
+
+    /** @return Person whose account it is */
+    public function __invoke(Person $visitor): Person
+    {
+        $address = $visitor->claimed_email ?? throw new \LogicException('It is confirmed already.');
+        $account = Person::query()->where('email', $address)->first();
+        if ($account === null) {
+            $visitor->forceFill(['email' => $address, 'claimed_email' => null])->save();
+            $this->journal->note('person.confirmed', $visitor, person: $visitor);
+            // Whoever else has typed this address, on whatever device, is no longer in it.
+            ($this->endSessions)($visitor);
+
+            return $visitor;
+        }
+        foreach (self::MOVES as $table => $column) {
+            DB::update("update or ignore {$table} set {$column} = ? where {$column} = ?", [$account->id, $visitor->id]);
+        }
+        foreach (['activities', 'people_acts'] as $table) {
+            DB::update("update {$table} set actor_id = ? where actor_id = ?", [$account->id, $visitor->id]);
+        }
+        $visitor->delete();
+        $this->journal->note('person.confirmed', $account, person: $account, after: ['name' => $visitor->name]);
+
+        return $account;
+    }
+}

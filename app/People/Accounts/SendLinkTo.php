@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Accounts;
+
+use App\People\PeopleFinder;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+
+/** Sends a link to an address, where somebody has it: by the queue, so that not even the time of the answer tells who is known. */
+final class SendLinkTo implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 5;
+
+    public function __construct(private readonly string $email)
+    {
+    }
+
+    public function handle(PeopleFinder $finder, SendSignInLink $links): void
+    {
+        $person = $finder->byEmail($this->email);
+        if ($person !== null) {
+            $links([['person' => $person, 'subject' => 'Your link to sign in', 'before' => 'You asked for a link to sign in.']]);
+        }
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Accounts;
+
+use App\Access\SchoolAddress;
+use App\Models\Person;
+use App\Models\SignInLink;
+use App\Standins\Mail\Letter;
+use App\Standins\Mail\Post;
+use Psr\Clock\ClockInterface;
+
+/** Sends people a link by which they sign in without a password, once. */
+final readonly class SendSignInLink
+{
+    private const DAYS = 14;
+
+    public function __construct(private ClockInterface $clock, private Post $post)
+    {
+    }
+
+    /**
+     * @param  list<array{person: Person, subject: string, before: string}>  $letters  to whom, and what is said before the link
+     */
+    public function __invoke(array $letters): void
+    {
+        $expires = gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp() + self::DAYS * 86400);
+        $links = $out = [];
+        foreach ($letters as ['person' => $person, 'subject' => $subject, 'before' => $before]) {
+            // What is kept cannot be used by whoever reads it.
+            $token = bin2hex(random_bytes(20));
+            $address = SchoolAddress::of('sign-in.link', $token);
+            $links[] = ['person_id' => $person->id, 'token_hash' => hash('sha256', $token), 'expires_at' => $expires];
+            $out[] = new Letter($person->id, $person->address(), $subject, "Dear {$person->name},\n\n{$before}\n\nSign in here; the link works once, for ".self::DAYS." days:\n{$address}\n", secret: $address);
+        }
+        foreach (array_chunk($links, 200) as $some) {
+            SignInLink::query()->insert($some);
+        }
+        $this->post->send($out);
+    }
+}

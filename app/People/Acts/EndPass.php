@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Acts;
+
+use App\Models\Pass;
+
+/** Lets a pass end now, as if its time were over. */
+final readonly class EndPass extends PassAct
+{
+    public function name(): string
+    {
+        return 'pass.ended';
+    }
+
+    public function told(): string
+    {
+        return 'End a pass';
+    }
+
+    protected function step(Pass $pass): ActStep
+    {
+        $now = $this->clock->now();
+        if ($pass->ends_at !== null && $pass->ends_at->getTimestamp() <= $now) {
+            return self::left($pass, 'have had it: it has ended');
+        }
+
+        // One that has not begun ends as it begins.
+        return self::changed($pass, 'lose it now', ['ends_at' => self::stored(max($now, $pass->starts_at->getTimestamp()))]);
+    }
+}

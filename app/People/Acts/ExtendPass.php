@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Acts;
+
+use App\Access\SchoolClock;
+use App\Models\Pass;
+use App\People\PassRows;
+
+/** Lets a pass last longer: days are counted from its end, at the same time by the school's clock, not from today. */
+final readonly class ExtendPass extends PassAct
+{
+    /** @param  ?int  $until  instant; null: by days */
+    public function __construct(PassRows $passes, SchoolClock $clock, private int $days, private ?int $until = null)
+    {
+        parent::__construct($passes, $clock);
+    }
+
+    public function name(): string
+    {
+        return 'pass.extended';
+    }
+
+    public function told(): string
+    {
+        return $this->until !== null ? 'Extend a pass to '.$this->clock->words($this->until) : 'Extend a pass by '.($this->days === 1 ? '1 day' : "{$this->days} days");
+    }
+
+    public function isHelp(): bool
+    {
+        return true;
+    }
+
+    protected function step(Pass $pass): ActStep
+    {
+        if ($pass->state === 'revoked') {
+            return self::left($pass, 'were withdrawn from it');
+        }
+        $end = $pass->ends_at?->getTimestamp();
+        if ($end === null) {
+            return self::left($pass, 'have it for good already');
+        }
+        $until = $this->until ?? $this->clock->plusDays($end, $this->days);
+        if ($until <= $end) {
+            return self::left($pass, 'have it as long already');
+        }
+        $after = ['ends_at' => self::stored($until)];
+        // Another end is to be told of anew, and is followed by erasing anew.
+        $more = $until > $this->clock->now() ? ['warned_at' => null, 'erased_at' => null] : [];
+
+        return self::changed($pass, ($until > $this->clock->now() ? 'have it to ' : 'would have had it to ').$this->clock->words($until), [...$after, ...$more]);
+    }
+}

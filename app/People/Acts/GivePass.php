@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Acts;
+
+use App\Access\NewPasses;
+use App\Access\SchoolClock;
+use App\Models\Label;
+use App\Models\Offer;
+use App\Models\Person;
+use Illuminate\Support\Collection;
+
+/** Gives people a pass by an offer, and the labels that come with it. */
+final readonly class GivePass implements PeopleAct
+{
+    /**
+     * @param  int  $from  instant at which it begins
+     * @param  bool  $pacesAnew  its days count from its own beginning, though an earlier pass would carry its pacing on
+     * @param  string  $source  what gives it
+     */
+    public function __construct(
+        private NewPasses $newPasses,
+        private SchoolClock $clock,
+        private Offer $offer,
+        private int $from,
+        private bool $pacesAnew = false,
+        private string $source = 'by hand',
+        private ?Person $giver = null,
+    ) {
+    }
+
+    public function name(): string
+    {
+        return 'pass.given';
+    }
+
+    public function told(): string
+    {
+        return "Give {$this->offer->name} from {$this->clock->words($this->from)}";
+    }
+
+    public function isHelp(): bool
+    {
+        return false;
+    }
+
+    public function canBeUndone(): bool
+    {
+        return true;
+    }
+
+    public function steps(Collection $people): array
+    {
+        $passes = $this->newPasses->columnsForAll($people, $this->offer, $this->from, $this->pacesAnew) ?? throw new CannotAct("What {$this->offer->name} opens is not published yet. Publish the course first.", 'offer');
+        $labels = $this->missingLabels($people);
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
+        $steps = [];
+        foreach ($people as $person) {
+            $columns = $passes[$person->id];
+            if ($columns === null) {
+                $steps[] = new ActStep($person->id, 'hold it for as long already');
+
+                continue;
+            }
+            $until = $columns['ends_at'] === null ? 'for good' : 'to '.$this->clock->words($columns['ends_at']);
+            $stored = static fn (?int $instant): ?string => $instant === null ? null : gmdate('Y-m-d H:i:s', $instant);
+            $made = RowChange::made('passes', [
+                'person_id' => $person->id, 'course_id' => $this->offer->course_id, 'offer_id' => $this->offer->id, 'state' => 'active',
+                'starts_at' => $stored($columns['starts_at']), 'ends_at' => $stored($columns['ends_at']), 'paced_from' => $stored($columns['paced_from']),
+                'source' => $this->source, 'given_by' => $this->giver?->id, 'created_at' => $now, 'updated_at' => $now,
+            ]);
+            $steps[] = new ActStep(
+                $person->id,
+                "get it {$until}".($columns['paced_from'] === null ? '' : ', its pacing carried on'),
+                [$made, ...array_map(fn (string $label): RowChange => RowChange::made('labels', ['person_id' => $person->id, 'label' => $label, 'source' => $this->offer->name]), $labels[$person->id] ?? [])],
+                [],
+                ['offer' => $this->offer->key, 'from' => $stored($columns['starts_at']), 'until' => $stored($columns['ends_at']), 'by' => $this->source, 'labels' => $labels[$person->id] ?? []],
+                $this->offer->course_id,
+            );
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @return array<int, list<string>> by person
+     */
+    private function missingLabels(Collection $people): array
+    {
+        if ($this->offer->labels === []) {
+            return [];
+        }
+        $held = [];
+        foreach (Label::query()->whereIn('person_id', $people->pluck('id')->all())->whereIn('label', $this->offer->labels)->get() as $label) {
+            $held[$label->person_id][] = $label->label;
+        }
+        $missing = [];
+        foreach ($people as $person) {
+            $missing[$person->id] = array_values(array_diff($this->offer->labels, $held[$person->id] ?? []));
+        }
+
+        return $missing;
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Acts;
+
+use App\Access\CourseShelf;
+use App\Access\NewPasses;
+use App\Access\SchoolClock;
+use App\Models\Course;
+use App\Models\Offer;
+use App\Models\Person;
+use App\People\PassRows;
+
+/** Makes acts of what a form says. */
+final readonly class PeopleActs
+{
+    public const KINDS = ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
+
+    public function __construct(private NewPasses $newPasses, private SchoolClock $clock, private CourseShelf $shelf)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $form  validated in shape
+     * @param  ?int  $now  the instant that it is done at, where that is not now
+     *
+     * @throws CannotAct if something it names is not there
+     */
+    public function of(array $form, Person $actor, ?int $now = null): PeopleAct
+    {
+        if ($now !== null) {
+            return (new self($this->newPasses, $this->clock->stoppedAt($now), $this->shelf))->of($form, $actor);
+        }
+        $text = static fn (string $key): string => is_string($form[$key] ?? null) ? trim($form[$key]) : '';
+        $number = static fn (string $key): int => is_numeric($form[$key] ?? null) ? (int) $form[$key] : 0;
+        $instant = fn (string $key): ?int => $text($key) === '' ? null : ($this->clock->instant($text($key)) ?? throw new CannotAct('This is not a date and time.', $key));
+        $passes = fn (): PassRows => $number('pass') > 0 ? PassRows::pass($number('pass')) : PassRows::offer($this->offer($text('offer')));
+
+        return match ($text('do')) {
+            'give' => new GivePass($this->newPasses, $this->clock, $this->offer($text('offer')), $instant('from') ?? $this->clock->now(), ($form['anew'] ?? false) === true, giver: $actor),
+            'extend' => new ExtendPass($passes(), $this->clock, max(1, $number('days')), $instant('until')),
+            'pause' => new PausePass($passes(), $this->clock, ($form['stops'] ?? false) === true),
+            'resume' => new ResumePass($passes(), $this->clock),
+            'end' => new EndPass($passes(), $this->clock),
+            'withdraw' => new WithdrawPass($passes(), $this->clock, false),
+            'give-back' => new WithdrawPass($passes(), $this->clock, true),
+            'change' => new ChangeOffer(PassRows::pass($number('pass')), $this->clock, $this->offer($text('offer'))),
+            'grant' => $this->grant($text('course'), $text('item'), $instant('until')),
+            'take-back' => new TakeBackGrant($this->clock, $number('grant')),
+            'label' => new SetLabel($text('label'), true),
+            'unlabel' => new SetLabel($text('label'), false),
+            'observe', 'unobserve' => new TieObserver($this->clock, Person::query()->find($number('observer')) ?? throw new CannotAct('That person is not there any more.', 'observer'), $text('do') === 'observe'),
+            'write' => new WriteTo($text('subject'), $text('body')),
+            default => throw new CannotAct('There is nothing of that kind to be done.'),
+        };
+    }
+
+    /** A pass bought, or claimed, in the stand-in for a shop. */
+    public function bought(Offer $offer): PeopleAct
+    {
+        return new GivePass($this->newPasses, $this->clock, $offer, $this->clock->now(), source: $offer->price === 0 ? 'claimed' : 'bought in the stand-in shop');
+    }
+
+    private function offer(string $key): Offer
+    {
+        return Offer::query()->with('course.liveRevision')->where('key', $key)->first() ?? throw new CannotAct('Please choose an offer.', 'offer');
+    }
+
+    private function grant(string $courseKey, string $item, ?int $until): GrantItem
+    {
+        $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct('That course is not there any more.', 'item');
+        $document = $this->shelf->all()[$course->id][1] ?? null;
+        if ($document === null || $document->item($item) === null) {
+            throw new CannotAct('That row is not published, or not there any more.', 'item');
+        }
+
+        return new GrantItem($this->clock, $course, $item, $this->shelf->itemTitle($course->id, $item), $until);
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Import;
+
+/** A row of a file that cannot be brought in, and why. */
+final readonly class WrongLine
+{
+    public function __construct(public int $line, public string $message)
+    {
+    }
+}

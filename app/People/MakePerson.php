@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\Label;
+use App\Models\Person;
+use App\People\Accounts\SendSignInLink;
+use App\People\Acts\PeopleAct;
+use App\School\Log\Journal;
+use Illuminate\Support\Facades\DB;
+
+/** Brings one person in by hand, with what they get, and sends them a link to sign in. */
+final readonly class MakePerson
+{
+    public function __construct(private ActOnPeople $actOn, private SendSignInLink $links, private Journal $journal)
+    {
+    }
+
+    /**
+     * @param  list<string>  $labels
+     * @param  ?PeopleAct  $gives  a pass, where they get one
+     *
+     * @throws \App\People\Acts\CannotAct
+     */
+    public function __invoke(string $name, string $email, array $labels, ?PeopleAct $gives, Person $author): Person
+    {
+        return DB::transaction(function () use ($name, $email, $labels, $gives, $author): Person {
+            $person = Person::query()->create(['name' => $name, 'email' => $email]);
+            $this->journal->note('person.made', $author, person: $person, after: ['by' => 'by hand']);
+            foreach ($labels as $label) {
+                Label::query()->create(['person_id' => $person->id, 'label' => $label]);
+            }
+            if ($gives !== null) {
+                ($this->actOn)($gives, ChosenPeople::named([$person->id]), $author);
+            }
+            ($this->links)([['person' => $person, 'subject' => 'You have been given an account', 'before' => 'You have been given an account.']]);
+
+            return $person;
+        });
+    }
+}

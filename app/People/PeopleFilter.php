@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\Course;
+use App\Models\Offer;
+use App\Models\Pass;
+use App\Models\Person;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
+use Illuminate\Support\Facades\DB;
+
+/** Which people a list shows, and in which order: all conditions hold together. */
+final readonly class PeopleFilter
+{
+    public const SORTS = ['name', 'ends', 'seen', 'newest'];
+
+    /**
+     * @param  string  $find  a part of name or address
+     * @param  ?string  $holds  offer by key: an active pass of it
+     * @param  string  $standing  '' or: trial, samples (only looked at samples, no pass ever), none (no pass ever), staff, observes, observed
+     * @param  ?int  $endsIn  an active pass ends within so many days
+     * @param  ?int  $ended  a pass ended within the last so many days, and none of that course is active
+     * @param  ?int  $unseen  not here for so many days, or never
+     * @param  ?string  $course  by key: whose progress counts
+     * @param  ?int  $from  percent of its lessons, at least
+     * @param  ?int  $to  at most
+     */
+    public function __construct(
+        public string $find = '',
+        public ?string $holds = null,
+        public string $standing = '',
+        public ?int $endsIn = null,
+        public ?int $ended = null,
+        public ?int $unseen = null,
+        public ?string $label = null,
+        public ?string $course = null,
+        public ?int $from = null,
+        public ?int $to = null,
+        public string $sort = 'name',
+    ) {
+    }
+
+    /**
+     * @param  int  $now  instant
+     * @param  list<string>  $lessons  keys of the published lessons of the course whose progress counts
+     * @return Builder<Person>
+     */
+    public function query(int $now, array $lessons): Builder
+    {
+        $at = gmdate('Y-m-d H:i:s', $now);
+        $days = static fn (int $days): string => gmdate('Y-m-d H:i:s', $now + $days * 86400);
+        $query = Person::query()->select('people.*');
+        if ($this->find !== '') {
+            $part = '%'.addcslashes($this->find, '%_\\').'%';
+            $query->where(fn (Builder $q) => $q->whereRaw("people.name like ? escape '\\'", [$part])->orWhereRaw("coalesce(people.claimed_email, people.email) like ? escape '\\'", [$part]));
+        }
+        if ($this->holds !== null) {
+            $offer = Offer::query()->where('key', $this->holds)->value('id');
+            $query->whereIn('people.id', self::active($at)->where('passes.offer_id', $offer ?? 0));
+        }
+        match ($this->standing) {
+            'trial' => $query->whereIn('people.id', self::active($at)->whereIn('passes.offer_id', Offer::query()->toBase()->select('id')->where('trial', true))),
+            'samples' => $query->whereNotIn('people.id', self::passes())->whereIn('people.id', DB::table('looks')->select('person_id')->where('via', 'sample')),
+            'none' => $query->whereNull('people.role')->whereNotIn('people.id', self::passes()),
+            'staff' => $query->whereNotNull('people.role'),
+            'observes' => $query->whereIn('people.id', DB::table('observer_ties')->select('observer_id')),
+            'observed' => $query->whereIn('people.id', DB::table('observer_ties')->select('learner_id')),
+            default => null,
+        };
+        if ($this->endsIn !== null) {
+            $query->whereIn('people.id', self::active($at)->whereNotNull('passes.ends_at')->where('passes.ends_at', '<=', $days($this->endsIn)));
+        }
+        if ($this->ended !== null) {
+            $query->whereIn('people.id', self::passes()->where('passes.state', 'active')->where('passes.ends_at', '<=', $at)->where('passes.ends_at', '>=', $days(-$this->ended))->whereNotExists(
+                fn (QueryBuilder $q) => $q->from('passes as other')->whereColumn('other.person_id', 'passes.person_id')->whereColumn('other.course_id', 'passes.course_id')
+                    ->where('other.state', 'active')->where('other.starts_at', '<=', $at)->where(fn (QueryBuilder $w) => $w->whereNull('other.ends_at')->orWhere('other.ends_at', '>', $at)),
+            ));
+        }
+        if ($this->unseen !== null) {
+            $query->where(fn (Builder $q) => $q->whereNull('people.seen_at')->orWhere('people.seen_at', '<', $days(-$this->unseen)));
+        }
+        if ($this->label !== null) {
+            $query->whereIn('people.id', DB::table('labels')->select('person_id')->where('label', $this->label));
+        }
+        if ($this->course !== null && ($this->from !== null || $this->to !== null)) {
+            $this->byProgress($query, $lessons);
+        }
+
+        return $this->sorted($query, $at);
+    }
+
+    /**
+     * @param  Builder<Person>  $query
+     * @param  list<string>  $lessons
+     */
+    private function byProgress(Builder $query, array $lessons): void
+    {
+        $course = Course::query()->where('key', $this->course)->value('id');
+        $finished = DB::table('completions')->selectRaw('count(*)')->whereColumn('completions.person_id', 'people.id')->where('completions.course_id', $course ?? 0)->whereIn('completions.item_key', $lessons);
+        $query->whereIn('people.id', self::passes()->where('passes.course_id', $course ?? 0));
+        foreach ([['>=', $this->from], ['<=', $this->to]] as [$operator, $percent]) {
+            if ($percent !== null) {
+                $query->whereRaw("({$finished->toSql()}) * 100 {$operator} ?", [...$finished->getBindings(), $percent * count($lessons)]);
+            }
+        }
+    }
+
+    /**
+     * @param  Builder<Person>  $query
+     * @return Builder<Person>
+     */
+    private function sorted(Builder $query, string $at): Builder
+    {
+        return match ($this->sort) {
+            // Those whose passes end first; those for whom nothing ends at the end.
+            'ends' => $query->leftJoinSub(
+                self::active($at)->selectRaw('min(passes.ends_at) as first_end')->whereNotNull('passes.ends_at')->groupBy('passes.person_id'), 'ending', 'ending.person_id', '=', 'people.id',
+            )->orderByRaw('ending.first_end is null')->orderBy('ending.first_end')->orderBy('people.id'),
+            'seen' => $query->orderByDesc('people.seen_at')->orderBy('people.id'),
+            'newest' => $query->orderByDesc('people.id'),
+            default => $query->orderBy('people.name')->orderBy('people.id'),
+        };
+    }
+
+    private static function passes(): QueryBuilder
+    {
+        // Asked once, not anew for everybody: a list of many thousands stays quick.
+        return Pass::query()->toBase()->select('passes.person_id');
+    }
+
+    private static function active(string $at): QueryBuilder
+    {
+        return self::passes()->where('passes.state', 'active')->where('passes.starts_at', '<=', $at)
+            ->where(fn (QueryBuilder $q) => $q->whereNull('passes.ends_at')->orWhere('passes.ends_at', '>', $at));
+    }
+}

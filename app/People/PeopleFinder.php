@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Access\FoundPerson;
+use App\Models\Person;
+
+/** Finds people by a part of their name or address. */
+final readonly class PeopleFinder
+{
+    private const MOST = 12;
+
+    /** Whose address it is; where nobody has it, who has claimed it last. */
+    public function byEmail(string $email): ?Person
+    {
+        $email = mb_strtolower(trim($email));
+
+        return Person::query()->where('email', $email)->first() ?? Person::query()->where('claimed_email', $email)->latest('id')->first();
+    }
+
+    /** @return list<FoundPerson> those whose name begins with it first */
+    public function find(string $part): array
+    {
+        $part = trim($part);
+        if ($part === '') {
+            return [];
+        }
+        // What stands for any text in a pattern stands for itself here.
+        $literal = addcslashes($part, '%_\\');
+        $people = Person::query()
+            ->whereRaw("name like ? escape '\\'", ["%{$literal}%"])->orWhereRaw("coalesce(claimed_email, email) like ? escape '\\'", ["%{$literal}%"])
+            ->orderByRaw("case when name like ? escape '\\' then 0 else 1 end", ["{$literal}%"])->orderBy('name')->orderBy('id')
+            ->limit(self::MOST)->get(['id', 'name', 'email', 'claimed_email']);
+        $found = [];
+        foreach ($people as $person) {
+            $found[] = new FoundPerson($person->id, $person->name, $person->address());
+        }
+
+        return $found;
+    }
+}

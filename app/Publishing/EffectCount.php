@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use OpenApi\Attributes as OA;
+
+/** How many people a publication touches in one way. */
+#[OA\Schema]
+final readonly class EffectCount
+{
+    /**
+     * @param  string  $effect  lose, pause, gain …
+     * @param  string  $words  "lose it now"
+     * @param  list<string>  $names  some of them
+     */
+    public function __construct(
+        #[OA\Property] public string $effect,
+        #[OA\Property] public string $words,
+        #[OA\Property] public int $count,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $names,
+    ) {
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sightlines;
+
+use App\Access\SchoolClock;
+use App\Sightlines\Vantages\SeenFrom;
+use App\Sightlines\Vantages\VantageWords;
+use App\Words\Glyph;
+use SilentKeep\Core\Compiled\Chronicle;
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Foresight\CalendarFile;
+
+/** What others see, in files for other programs. */
+final readonly class SightFiles
+{
+    /** A spreadsheet program would take a cell that begins so for a formula. */
+    private const FORMULA = '/^[=+\-@\t\r]/';
+
+    public function __construct(private SchoolClock $clock, private VantageWords $words)
+    {
+    }
+
+    /** The openings and closings of one viewer from an instant on, as iCalendar. */
+    public function calendar(Decider $decider, SeenFrom $seen, int $from): string
+    {
+        $events = $times = [];
+        $before = null;
+        foreach ((new Chronicle(CompiledDecider::of($decider->prepared)))->of($seen->viewer, $from) as $at => $answers) {
+            foreach ($before === null ? [] : $answers->changedFrom($before) as $item) {
+                $open = $answers->decision($item)->state === State::Open;
+                if ($before !== null && $open !== ($before->decision($item)->state === State::Open)) {
+                    $one = $decider->course->outline->items[$item];
+                    $what = $open ? 'opens' : 'closes';
+                    // The same event again once its date has moved, and another one for the second time that a row opens.
+                    $time = $times[$one->key][$what] = ($times[$one->key][$what] ?? 0) + 1;
+                    $events[] = [
+                        'uid' => implode("\0", [$decider->course->key, (string) $seen->point, $one->key, $what, (string) $time]),
+                        'at' => $at,
+                        'summary' => ($one->title ?? $one->key)." {$what}",
+                    ];
+                }
+            }
+            $before = $answers;
+        }
+
+        return CalendarFile::write(($decider->course->title ?? $decider->course->key).': '.$this->words->of($seen, $decider)->name, 'What a viewer sees', $events, $this->clock->now());
+    }
+
+    /**
+     * The grid at one instant, as CSV (RFC 4180): a row an item, a column a vantage.
+     *
+     * @param  list<SeenFrom>  $seen
+     */
+    public function grid(Decider $decider, array $seen, int $at): string
+    {
+        $compiled = CompiledDecider::of($decider->prepared);
+        $columns = array_map(static fn (SeenFrom $one): array => $compiled->decide($one->viewer, $at), $seen);
+        $rows = [['Row', 'Kind', 'Depth', ...array_map(fn (SeenFrom $one): string => $this->words->of($one, $decider)->name, $seen)]];
+        foreach ($decider->course->outline->items as $item => $it) {
+            $rows[] = [$it->title ?? $it->key, $it->kind->value, (string) $decider->course->outline->depth[$item], ...array_map(fn (array $decisions): string => $this->cell($decisions[$item]), $columns)];
+        }
+        $stream = fopen('php://memory', 'w+') ?: throw new \RuntimeException('No memory for a file.');
+        foreach ($rows as $row) {
+            fputcsv($stream, array_map(static fn (string $text): string => preg_replace(self::FORMULA, "'$0", $text) ?? $text, $row), escape: '', eol: "\r\n");
+        }
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
+
+    private function cell(Decision $decision): string
+    {
+        $next = $decision->next === null ? '' : '; '.$decision->next->state->value.' from '.str_replace('T', ' ', $this->clock->wall($decision->next->at));
+
+        return Glyph::of($decision)->word().(Glyph::looksOnly($decision) ? ', look only' : '').$next;
+    }
+}

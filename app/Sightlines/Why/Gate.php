@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sightlines\Why;
+
+use App\Words\Sentence;
+use OpenApi\Attributes as OA;
+
+/** One of the gates on the way to an item, passed or shut. */
+#[OA\Schema]
+final readonly class Gate
+{
+    /** @param  bool  $inner  of whoever is observed */
+    public function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public bool $passed,
+        #[OA\Property] public Sentence $words,
+        #[OA\Property] public ?WhyLink $link = null,
+        #[OA\Property] public bool $inner = false,
+    ) {
+    }
+
+    public function ofLearner(): self
+    {
+        return new self($this->name, $this->passed, $this->words, $this->link, true);
+    }
+}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Words;
+
+/** Rules of a course document in plain words. The one place that phrases them, for cells, sentences and history. */
+final class RuleWords
+{
+    private const WEEKDAYS = [1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+    private function __construct()
+    {
+    }
+
+    /**
+     * "7 days after joining, 09:00"; null where nothing is set.
+     *
+     * @param  ?int  $year  to be left out of dates; null in sentences that may be read in another year
+     */
+    public static function opening(?\stdClass $rule, ?int $year = null): ?string
+    {
+        $name = $rule->rule ?? null;
+
+        return match ($name) {
+            'at_once' => 'at once',
+            'on' => self::local($rule?->at, $year),
+            'held' => 'only when handed out',
+            'after_start' => self::delay($rule, 'after joining', 'on joining'),
+            'after_previous' => self::delay($rule, 'after the one before', 'with the one before'),
+            default => null,
+        };
+    }
+
+    /** @param  ?int  $year  to be left out of dates */
+    public static function closing(?\stdClass $rule, ?int $year = null): ?string
+    {
+        return match ($rule->rule ?? null) {
+            'on' => self::local($rule?->at, $year),
+            'after_open' => self::days($rule?->days).' after opening',
+            default => null,
+        };
+    }
+
+    /** @param  \Closure(string): string  $title  of an item */
+    public static function after(?\stdClass $after, \Closure $title): ?string
+    {
+        $list = static fn (mixed $keys, string $last): string => self::enumeration(array_map(
+            static fn (mixed $key): string => is_string($key) ? $title($key) : '',
+            is_array($keys) ? array_values($keys) : [],
+        ), $last);
+
+        return match (true) {
+            $after === null => null,
+            isset($after->all) => $list($after->all, 'and') ?: null,
+            isset($after->any) => $list($after->any, 'or') ?: null,
+            isset($after->of) => 'any '.self::number($after->at_least ?? 1).' of '.$list($after->of, 'and'),
+            default => null,
+        };
+    }
+
+    /** How a lesson or part is finished. */
+    public static function finish(?\stdClass $finish): string
+    {
+        $percent = static fn (mixed $share): string => round((is_int($share) || is_float($share) ? $share : 0) * 100, 1).' %';
+
+        return match ($finish->by ?? null) {
+            'visit' => 'by the first visit',
+            'watch' => 'by watching '.$percent($finish->share ?? 1).' of its video',
+            'quiz' => 'by a quiz, from '.$percent($finish->score ?? 0),
+            default => 'by its learner’s mark',
+        };
+    }
+
+    /** Of the guest door or the observer door. */
+    public static function door(?\stdClass $door): string
+    {
+        return match (true) {
+            ($door->open ?? false) !== true => 'shut',
+            ($door->default ?? false) === true => 'open',
+            default => 'open, only where marked',
+        }.(isset($door->follow) && $door->follow === false ? ', not bound to what the learner sees' : '');
+    }
+
+    /** How long a pass lasts. */
+    public static function lasts(?\stdClass $lasts): string
+    {
+        return match (true) {
+            isset($lasts->days) => self::days($lasts->days),
+            isset($lasts->until) => 'until '.self::local($lasts->until),
+            default => 'for good',
+        };
+    }
+
+    /**
+     * @param  \Closure(string): string  $title  of an item
+     * @param  (\Closure(string): string)|null  $offer  title of an offer; null: its key
+     */
+    public static function condition(mixed $only, \Closure $title, ?\Closure $offer = null, bool $inner = false): string
+    {
+        if (! $only instanceof \stdClass) {
+            return 'everyone';
+        }
+        $key = (string) array_key_first(get_object_vars($only));
+        $value = $only->{$key} ?? null;
+        $text = is_string($value) ? $value : '';
+        $parts = is_array($value) ? array_values(array_map(static fn (mixed $part): string => self::condition($part, $title, $offer, true), $value)) : [];
+        $joined = static fn (string $word): string => $inner && count($parts) > 1 ? '('.implode(" {$word} ", $parts).')' : implode(" {$word} ", $parts);
+
+        return match ($key) {
+            'all' => $parts === [] ? 'everyone' : $joined('and'),
+            'any' => $parts === [] ? 'nobody' : $joined('or'),
+            'not' => 'not '.self::condition($value, $title, $offer, true),
+            'label' => 'label '.($text === '' ? '…' : $text),
+            'tier' => 'tier '.$text,
+            'offer' => 'by offer '.($offer === null ? $text : $offer($text)),
+            'kind' => $text === 'staff' ? 'staff only' : $text.'s only',
+            'done' => 'who finished '.$title($text),
+            'from' => 'from '.self::local($text),
+            'until' => 'until '.self::local($text),
+            default => 'everyone',
+        };
+    }
+
+    /**
+     * A wall-clock time of the plan format as `Mon 9 Mar 2026, 09:00`.
+     *
+     * @param  ?int  $year  to be left out
+     */
+    public static function local(mixed $local, ?int $year = null): string
+    {
+        $time = is_string($local) ? \DateTimeImmutable::createFromFormat('!Y-m-d\TH:i', $local, new \DateTimeZone('UTC')) : false;
+
+        return $time === false ? '' : $time->format((int) $time->format('Y') === $year ? 'D j M, H:i' : 'D j M Y, H:i');
+    }
+
+    /** @param  list<string>  $parts */
+    public static function enumeration(array $parts, string $last): string
+    {
+        $end = array_pop($parts);
+
+        return $parts === [] ? (string) $end : implode(', ', $parts)." {$last} {$end}";
+    }
+
+    private static function delay(?\stdClass $rule, string $after, string $same): string
+    {
+        $days = self::number($rule->days ?? 0);
+        $words = $days === 0 ? $same : self::days($days).' '.$after;
+        $weekday = self::number($rule->weekday ?? 0);
+        $time = $rule->time ?? null;
+
+        return $words.($weekday === 0 ? '' : ', next '.(self::WEEKDAYS[$weekday] ?? '')).(is_string($time) ? ', '.$time : '');
+    }
+
+    private static function days(mixed $days): string
+    {
+        $number = self::number($days);
+
+        return $number === 1 ? '1 day' : $number.' days';
+    }
+
+    private static function number(mixed $value): int
+    {
+        return is_int($value) || is_float($value) ? (int) $value : 0;
+    }
+}

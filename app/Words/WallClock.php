@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Words;
+
+/** The school's wall clock, as far as sentences need it. */
+interface WallClock
+{
+    /** `Mon 9 Mar, 09:00`, with the year where it is not this one. */
+    public function words(int $instant): string;
+
+    /** `Oslo time`: the zone as people call it. */
+    public function zoneName(): string;
+}
