@@ -9,6 +9,8 @@ use PHPat\Selector\SelectorInterface;
 use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
+use SilentKeep\Core\Outline\Plan;
+use SilentKeep\Core\Viewing\Viewer;
 
 /** The arrows of the house, checked with every run of PHPStan: what each room may ask, and nothing else. */
 final class Architecture
@@ -62,6 +64,17 @@ final class Architecture
             ->shouldNot()->dependOn()
             ->classes(...self::in(['Illuminate', 'App', 'Inertia', 'Carbon', 'Symfony', 'Psr']))
             ->because('the core decides without a framework, a clock or any input of its own');
+    }
+
+    #[TestRule]
+    public function viewers_and_plans_are_made_in_one_place(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App'))
+            ->excluding(Selector::inNamespace('App\Access'))
+            ->shouldNot()->construct()
+            ->classes(Selector::classname(Viewer::class), Selector::classname(Plan::class))
+            ->because('who looks at what is told to the core by access alone');
     }
 
     #[TestRule]

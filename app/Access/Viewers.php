@@ -28,31 +28,31 @@ final class Viewers
 
     public static function guest(): Viewer
     {
-        return new Viewer(guest: true);
+        return (new Viewer)->asGuest(true);
     }
 
     /** Signed in, and no more. */
     public static function member(): Viewer
     {
-        return new Viewer(signedIn: true);
+        return (new Viewer)->signedIn();
     }
 
     /** Somebody who holds nothing but one pass, made at an instant as the offer says. */
     public static function holderOf(CoreOffer $offer, int $from, \SilentKeep\Core\Time\SchoolZone $zone): Viewer
     {
-        return new Viewer(signedIn: true, passes: [new CorePass($offer->key, $from, $offer->lasts->end($from, $zone))]);
+        return self::member()->withPass(new CorePass($offer->key, $from, $offer->lasts->end($from, $zone)));
     }
 
     /** Somebody signed in who looks with a learner, and holds nothing. */
     public static function observerOf(Viewer $learner): Viewer
     {
-        return new Viewer(signedIn: true, observes: $learner);
+        return self::member()->observing($learner);
     }
 
     /** Somebody with all that is theirs, who looks with a learner. */
     public static function lookingWith(Viewer $own, ?Viewer $learner, bool $guest = false): Viewer
     {
-        return new Viewer($own->staff, $own->signedIn, $guest, $own->labels, $own->passes, $own->grants, $own->done, $learner);
+        return $own->asGuest($guest)->observing($learner);
     }
 
     public function of(?Person $person, Course $course): Viewer

@@ -66,9 +66,7 @@ final class ViewerMasks
             }
         }
         $this->grants = $grants;
-        $learner = $viewer->observes;
-        $this->observed = $learner === null ? null
-            : new self($course, new Viewer(false, true, $learner->guest, $learner->labels, $learner->passes, $learner->grants, $learner->done), $asOf);
+        $this->observed = $viewer->observes === null ? null : new self($course, $viewer->observes->asObserved(), $asOf);
     }
 
     /**

@@ -77,10 +77,7 @@ final class Decider
     {
         $learner = $viewer->observes;
 
-        return new Viewer(
-            $viewer->staff, $viewer->signedIn, $viewer->guest, $viewer->labels, $viewer->passes, $viewer->grants,
-            self::doneBy($viewer, $at), $learner === null ? null : $learner->withDone(self::doneBy($learner, $at)),
-        );
+        return $viewer->withDone(self::doneBy($viewer, $at))->observing($learner?->withDone(self::doneBy($learner, $at)));
     }
 
     /** @return array<array-key, int> */

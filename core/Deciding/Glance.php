@@ -42,9 +42,7 @@ final class Glance
     /** The learner as they are themselves: signed in, never staff, observing nobody. */
     public static function observedLearner(Viewer $viewer): ?Viewer
     {
-        $learner = $viewer->observes;
-
-        return $learner === null ? null : new Viewer(false, true, $learner->guest, $learner->labels, $learner->passes, $learner->grants, $learner->done);
+        return $viewer->observes?->asObserved();
     }
 
     public static function kindOf(Viewer $viewer, bool $holdsActivePass): ViewerKind

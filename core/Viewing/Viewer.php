@@ -28,22 +28,62 @@ final readonly class Viewer
 
     public function signedIn(): self
     {
-        return new self($this->staff, true, $this->guest, $this->labels, $this->passes, $this->grants, $this->done, $this->observes);
+        return $this->with(signedIn: true);
+    }
+
+    /** Somebody who came by the guest link, or did not. */
+    public function asGuest(bool $guest): self
+    {
+        return $this->with(guest: $guest);
+    }
+
+    public function withLabel(string $label): self
+    {
+        return $this->with(labels: [...$this->labels, $label]);
     }
 
     public function withPass(Pass $pass): self
     {
-        return new self($this->staff, $this->signedIn, $this->guest, $this->labels, [...$this->passes, $pass], $this->grants, $this->done, $this->observes);
+        return $this->withPasses([...$this->passes, $pass]);
+    }
+
+    /** @param  list<Pass>  $passes  in place of theirs */
+    public function withPasses(array $passes): self
+    {
+        return $this->with(passes: $passes);
     }
 
     public function withGrant(Grant $grant): self
     {
-        return new self($this->staff, $this->signedIn, $this->guest, $this->labels, $this->passes, [...$this->grants, $grant], $this->done, $this->observes);
+        return $this->with(grants: [...$this->grants, $grant]);
     }
 
     /** @param  array<array-key, int>  $done */
     public function withDone(array $done): self
     {
-        return new self($this->staff, $this->signedIn, $this->guest, $this->labels, $this->passes, $this->grants, $done, $this->observes);
+        return $this->with(done: $done);
+    }
+
+    /** Looking with a learner, or with nobody. */
+    public function observing(?self $learner): self
+    {
+        return new self($this->staff, $this->signedIn, $this->guest, $this->labels, $this->passes, $this->grants, $this->done, $learner);
+    }
+
+    /** As they stand there themselves who are observed: signed in, never staff, observing nobody. */
+    public function asObserved(): self
+    {
+        return new self(false, true, $this->guest, $this->labels, $this->passes, $this->grants, $this->done);
+    }
+
+    /**
+     * @param  ?list<string>  $labels
+     * @param  ?list<Pass>  $passes
+     * @param  ?list<Grant>  $grants
+     * @param  ?array<array-key, int>  $done
+     */
+    private function with(?bool $signedIn = null, ?bool $guest = null, ?array $labels = null, ?array $passes = null, ?array $grants = null, ?array $done = null): self
+    {
+        return new self($this->staff, $signedIn ?? $this->signedIn, $guest ?? $this->guest, $labels ?? $this->labels, $passes ?? $this->passes, $grants ?? $this->grants, $done ?? $this->done, $this->observes);
     }
 }

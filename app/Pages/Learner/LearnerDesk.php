@@ -15,7 +15,6 @@ use App\Models\Person;
 use Illuminate\Support\Collection;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
-use SilentKeep\Core\Viewing\Viewer;
 
 /** Puts together what a learner, or anybody else, sees of courses now. */
 final readonly class LearnerDesk
@@ -70,7 +69,7 @@ final readonly class LearnerDesk
             }
             $learner = $observed === null ? null : $all[$observed->id][$course->id] ?? null;
             if ($learner !== null) {
-                $viewer = new Viewer($viewer->staff, true, false, $viewer->labels, $viewer->passes, $viewer->grants, $viewer->done, $learner);
+                $viewer = Viewers::lookingWith($viewer->signedIn(), $learner);
             }
             $view = new LearnerView($decider, $viewer, $this->clock);
             $open = $view->somethingOpen() !== null;

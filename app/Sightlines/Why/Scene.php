@@ -32,7 +32,7 @@ final readonly class Scene
     /** As whoever is observed stands there themselves. */
     public function ofLearner(Viewer $learner): self
     {
-        return new self($this->decider, $this->document, new Viewer(false, true, $learner->guest, $learner->labels, $learner->passes, $learner->grants, $learner->done), $this->at, $this->clock);
+        return new self($this->decider, $this->document, $learner->asObserved(), $this->at, $this->clock);
     }
 
     public function key(int $item): string

@@ -82,7 +82,7 @@ final readonly class Ways
     /** @param  array<array-key, int>  $done  by whoever is observed */
     private function opensTo(Viewer $observer, array $done, int $at, int $item): bool
     {
-        $with = new Viewer($observer->staff, $observer->signedIn, $observer->guest, $observer->labels, $observer->passes, $observer->grants, $observer->done, $observer->observes?->withDone($done));
+        $with = $observer->observing($observer->observes?->withDone($done));
 
         return $this->scene->decider->glance($with, $at)->standings[$item]->isOpen();
     }
@@ -136,7 +136,7 @@ final readonly class Ways
         }
         $active = new Pass($pass->offer, min($pass->from, $this->scene->at), $pass->until > $this->scene->at ? $pass->until : Instant::NEVER, PassState::Active, $pass->pacedFrom);
         $passes = array_map(static fn (Pass $one): Pass => $one === $pass ? $active : $one, $learner->passes);
-        $with = new Viewer($learner->staff, $learner->signedIn, $learner->guest, $learner->labels, $passes, $learner->grants, $learner->done);
+        $with = $learner->withPasses($passes);
         if (! $this->opens($this->inPlaceOfLearner($with), $item)) {
             return [];
         }
@@ -178,7 +178,7 @@ final readonly class Ways
         $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
         $ways = [];
         foreach (array_diff($this->labelsOnPath($item), $learner->labels) as $label) {
-            $with = new Viewer($learner->staff, $learner->signedIn, $learner->guest, [...$learner->labels, $label], $learner->passes, $learner->grants, $learner->done);
+            $with = $learner->withLabel($label);
             if ($learner->signedIn && $this->opens($this->inPlaceOfLearner($with), $item)) {
                 $ways[] = new Way('school', Sentence::of('Give them the label {}', $label), Sentence::of('It opens at once then.'), remedy: $this->remedy('label', 'Give it', label: $label));
             }
@@ -258,7 +258,7 @@ final readonly class Ways
         $observer = $this->scene->viewer;
 
         return $observer->observes === null ? $learner
-            : new Viewer($observer->staff, $observer->signedIn, $observer->guest, $observer->labels, $observer->passes, $observer->grants, $observer->done, $learner);
+            : $observer->observing($learner);
     }
 
     /** Only for the viewer themselves: whoever is observed is helped on their own page. */
