@@ -68,18 +68,20 @@ function benchPages(int $rows): void
     $root = dirname(__DIR__);
     $folder = sys_get_temp_dir().'/silent-keep-bench-'.bin2hex(random_bytes(5));
     mkdir($folder);
+    mkdir("{$folder}/sessions");
     touch("{$folder}/school.sqlite");
     file_put_contents("{$folder}/plan.json", pagesPlan($rows));
-    $environment = ['APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => "{$folder}/school.sqlite", 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single'];
+    $environment = ['APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => "{$folder}/school.sqlite", 'FILES_ROOT' => "{$folder}/files", 'CACHE_ROOT' => "{$folder}/cache", 'SESSION_ROOT' => "{$folder}/sessions", 'APP_URL' => '', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single'];
     $php = (string) (new PhpExecutableFinder)->find();
     $artisan = static fn (string ...$words): string => (new Process([$php, 'artisan', ...$words], $root, $environment, timeout: 120))->mustRun()->getOutput();
     $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No free port.');
     $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
     fclose($socket);
+    $environment['APP_URL'] = "http://127.0.0.1:{$port}";
     $server = null;
     try {
         $artisan('migrate', '--force');
-        $password = trim((string) strrchr($artisan('keep:begin'), ' '));
+        $password = trim((string) strrchr(trim($artisan('keep:begin', '--name=A school', '--zone=Europe/Oslo', '--email=admin@school.test')), ' '));
         $artisan('keep:import-plan', "{$folder}/plan.json");
         file_put_contents("{$folder}/people.csv", "name,email,offer\nA learner,learner@school.test,of-long\nA learner,learner@school.test,of-short\n");
         $artisan('keep:import-people', "{$folder}/people.csv");
