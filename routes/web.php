@@ -35,7 +35,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/courses/{course}/sightlines', [\App\Http\Controllers\Administration\SightsController::class, 'overTime'])->name('sightlines');
     Route::get('/courses/{course}/why', [\App\Http\Controllers\Administration\SightsController::class, 'why'])->name('why');
     Route::post('/courses/{course}/draft/dates', [\App\Http\Controllers\Administration\SightsController::class, 'dates'])->name('draft.dates');
-    Route::post('/courses/{course}/draft/mends', [\App\Http\Controllers\Administration\DraftController::class, 'mend'])->name('draft.mend');
+    Route::post('/courses/{course}/draft/fixes', [\App\Http\Controllers\Administration\DraftController::class, 'fix'])->name('draft.fix');
     Route::post('/courses/{course}/expectations', [\App\Http\Controllers\Administration\SightsController::class, 'expect'])->name('expectations.keep');
     Route::delete('/courses/{course}/expectations/{expectation}', [\App\Http\Controllers\Administration\SightsController::class, 'letGo'])->whereNumber('expectation')->name('expectations.let-go');
     Route::get('/courses/{course}/calendar.ics', [\App\Http\Controllers\Administration\SightsController::class, 'calendar'])->name('calendar');
@@ -88,13 +88,13 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/outbox', \App\Http\Controllers\Administration\OutboxController::class)->middleware('can:run-school')->name('outbox');
     Route::get('/people', [\App\Http\Controllers\Administration\PeopleController::class, 'index'])->name('people.list');
     Route::middleware('can:run-school')->group(function (): void {
-        Route::get('/people/bring-in', [\App\Http\Controllers\Administration\BringInController::class, 'index'])->name('bring-in');
-        Route::post('/people', [\App\Http\Controllers\Administration\BringInController::class, 'one'])->name('people.make');
-        Route::post('/people/imports', [\App\Http\Controllers\Administration\BringInController::class, 'upload'])->name('imports.upload');
-        Route::get('/people/imports/{import}', [\App\Http\Controllers\Administration\BringInController::class, 'show'])->whereNumber('import')->name('import');
-        Route::get('/people/imports/{import}/progress', [\App\Http\Controllers\Administration\BringInController::class, 'progress'])->whereNumber('import')->name('import.progress');
-        Route::post('/people/imports/{import}/read', [\App\Http\Controllers\Administration\BringInController::class, 'read'])->whereNumber('import')->name('import.read');
-        Route::post('/people/imports/{import}', [\App\Http\Controllers\Administration\BringInController::class, 'bringIn'])->whereNumber('import')->name('import.bring-in');
+        Route::get('/people/bring-in', [\App\Http\Controllers\Administration\ImportController::class, 'index'])->name('bring-in');
+        Route::post('/people', [\App\Http\Controllers\Administration\ImportController::class, 'one'])->name('people.make');
+        Route::post('/people/imports', [\App\Http\Controllers\Administration\ImportController::class, 'upload'])->name('imports.upload');
+        Route::get('/people/imports/{import}', [\App\Http\Controllers\Administration\ImportController::class, 'show'])->whereNumber('import')->name('import');
+        Route::get('/people/imports/{import}/progress', [\App\Http\Controllers\Administration\ImportController::class, 'progress'])->whereNumber('import')->name('import.progress');
+        Route::post('/people/imports/{import}/read', [\App\Http\Controllers\Administration\ImportController::class, 'read'])->whereNumber('import')->name('import.read');
+        Route::post('/people/imports/{import}', [\App\Http\Controllers\Administration\ImportController::class, 'bringIn'])->whereNumber('import')->name('import.bring-in');
     });
     Route::get('/people/find', [\App\Http\Controllers\Administration\PeopleController::class, 'find'])->name('people.find');
     Route::get('/people.csv', [\App\Http\Controllers\Administration\PeopleController::class, 'csv'])->name('people.csv');

@@ -7,13 +7,13 @@ namespace App\Drafts;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Throws a draft away, with all its edits. What is live stays as it is. */
 final readonly class DiscardDraft
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

@@ -13,7 +13,7 @@ use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\DraftEdit;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use App\Words\Differences;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -21,7 +21,7 @@ use Psr\Clock\ClockInterface;
 /** Makes one edit in a course's draft. What learners see is not touched. */
 final readonly class EditDraft
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $journal)
     {
     }
 

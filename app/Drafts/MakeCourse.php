@@ -8,14 +8,14 @@ use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Makes a course that is not published yet: from nothing, or with the outline and rules of another. */
 final readonly class MakeCourse
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

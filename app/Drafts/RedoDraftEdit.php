@@ -6,13 +6,13 @@ namespace App\Drafts;
 
 use App\Models\Course;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Brings back the edit that was undone last. */
 final readonly class RedoDraftEdit
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

@@ -6,13 +6,13 @@ namespace App\Drafts;
 
 use App\Models\Course;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Takes the draft back to before its last edit, which a redo can bring back until the next edit. */
 final readonly class UndoDraftEdit
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

@@ -11,9 +11,9 @@ use App\Words\Notice;
 use App\Words\Sentence;
 use SilentKeep\Core\Compiled\Chronicle;
 use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Deciding\CourseSnapshot;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
-use SilentKeep\Core\Deciding\Glance;
 use SilentKeep\Core\Deciding\Route;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Outline\Kind;
@@ -27,7 +27,7 @@ use SilentKeep\Core\Viewing\Viewer;
 /** A course in the eyes of one viewer now, in what may be told to them: nothing of a hidden item, no more than the title of a locked one. */
 final readonly class LearnerView
 {
-    private Glance $glance;
+    private CourseSnapshot $glance;
 
     /** @var list<Decision> */
     private array $decisions;

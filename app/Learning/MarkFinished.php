@@ -7,14 +7,14 @@ namespace App\Learning;
 use App\Models\Completion;
 use App\Models\Course;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
 /** Records that somebody has finished an item. Whether they may is for the caller to have asked the core. */
 final readonly class MarkFinished
 {
-    public function __construct(private ClockInterface $clock, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private ActivityLog $journal)
     {
     }
 

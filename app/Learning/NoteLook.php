@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use App\Models\Course;
-use App\Models\Look;
+use App\Models\ItemVisit;
 use App\Models\Person;
 use Psr\Clock\ClockInterface;
 
@@ -24,7 +24,7 @@ final readonly class NoteLook
         }
         $at = $this->clock->now()->getTimestamp();
         // Within the minute it is the same look: reading is quick, writing is not.
-        if (Look::query()->where('person_id', $person->id)->where('course_id', $course->id)->where('item_key', $item)->where('last_at', '>', gmdate('Y-m-d H:i:s', $at - 60))->exists()) {
+        if (ItemVisit::query()->where('person_id', $person->id)->where('course_id', $course->id)->where('item_key', $item)->where('last_at', '>', gmdate('Y-m-d H:i:s', $at - 60))->exists()) {
             return;
         }
         $this->notes->looked($person->id, $course->id, $item, $via->value, $at);

@@ -7,13 +7,13 @@ namespace App\Notices;
 use App\Models\Course;
 use App\Models\NoticeText;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Sets, or lets go, what is said at a kind of closed door. It holds at once, for everybody. */
 final readonly class SaveNotice
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

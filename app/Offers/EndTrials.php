@@ -9,13 +9,13 @@ use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Models\Completion;
 use App\Models\Erasure;
-use App\Models\Look;
+use App\Models\ItemVisit;
 use App\Models\Pass;
 use App\Models\QuizTry;
 use App\Models\WatchRecord;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use App\Standins\Mail\Letter;
-use App\Standins\Mail\Post;
+use App\Standins\Mail\Mailer;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -26,7 +26,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class EndTrials
 {
-    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private Post $post, private Journal $journal)
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private Mailer $post, private ActivityLog $journal)
     {
     }
 
@@ -121,7 +121,7 @@ final readonly class EndTrials
         $items = array_values((clone $completions)->orderBy('completed_at')->pluck('item_key')->map(strval(...))->all());
         if (! $dry) {
             $completions->delete();
-            Look::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
+            ItemVisit::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
             WatchRecord::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
             QuizTry::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
             Erasure::query()->create(['person_id' => $pass->person_id, 'course_id' => $pass->course_id, 'offer_key' => $pass->offer->key, 'what' => $items, 'erased_at' => $now]);

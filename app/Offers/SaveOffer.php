@@ -17,14 +17,14 @@ use App\Models\CourseDocument;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Makes offers and changes them: their selling side at once, what they open in the course's draft. */
 final readonly class SaveOffer
 {
-    public function __construct(private EditDraft $edit, private Plans $plans, private Journal $journal)
+    public function __construct(private EditDraft $edit, private Plans $plans, private ActivityLog $journal)
     {
     }
 

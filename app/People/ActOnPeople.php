@@ -16,7 +16,7 @@ use App\People\Staged\PrepareAct;
 use App\People\Staged\SendActLetters;
 use App\People\Staged\StagedActs;
 use App\People\Staged\StagedRows;
-use App\Standins\Mail\Post;
+use App\Standins\Mail\Mailer;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -32,7 +32,7 @@ final readonly class ActOnPeople
     /** People are loaded in groups of this many, so that memory does not grow with their number. */
     private const GROUP = 500;
 
-    public function __construct(private ClockInterface $clock, private StagedActs $staged, private Post $post)
+    public function __construct(private ClockInterface $clock, private StagedActs $staged, private Mailer $post)
     {
     }
 

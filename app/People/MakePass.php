@@ -8,13 +8,13 @@ use App\Access\NewPasses;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Gives somebody a pass by an offer, from an instant. */
 final readonly class MakePass
 {
-    public function __construct(private NewPasses $newPasses, private Journal $journal)
+    public function __construct(private NewPasses $newPasses, private ActivityLog $journal)
     {
     }
 

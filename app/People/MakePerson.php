@@ -8,13 +8,13 @@ use App\Models\Label;
 use App\Models\Person;
 use App\People\Accounts\SendSignInLink;
 use App\People\Acts\PeopleAct;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Brings one person in by hand, with what they get, and sends them a link to sign in. */
 final readonly class MakePerson
 {
-    public function __construct(private ActOnPeople $actOn, private SendSignInLink $links, private Journal $journal)
+    public function __construct(private ActOnPeople $actOn, private SendSignInLink $links, private ActivityLog $journal)
     {
     }
 

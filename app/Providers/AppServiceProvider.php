@@ -15,8 +15,8 @@ use App\Models\Course;
 use App\Models\Person;
 use App\Models\Role;
 use App\School\Health;
-use App\Standins\Mail\OutboxPost;
-use App\Standins\Mail\Post;
+use App\Standins\Mail\Mailer;
+use App\Standins\Mail\OutboxMailer;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Auth\Events\Login;
@@ -43,7 +43,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => is_int($ahead) && $ahead !== 0 ? new ClockAhead($ahead) : new FactoryImmutable);
         $this->app->bind('db.connector.sqlite', WaitingConnector::class);
         Connection::resolverFor('sqlite', static fn (mixed ...$made): WaitingConnection => new WaitingConnection(...$made));
-        $this->app->bind(Post::class, OutboxPost::class);
+        $this->app->bind(Mailer::class, OutboxMailer::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(Plans::class);
     }

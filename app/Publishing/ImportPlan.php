@@ -11,7 +11,7 @@ use App\Models\Draft;
 use App\Models\Offer;
 use App\Models\Person;
 use App\Models\School;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Format\Fields;
 use SilentKeep\Core\Format\InvalidPlan;
@@ -21,7 +21,7 @@ use SilentKeep\Core\Format\PlanReader;
 /** Reads a plan document into the school: all of it, or nothing. */
 final readonly class ImportPlan
 {
-    public function __construct(private PublishRevision $publish, private Losses $losses, private Plans $plans, private Journal $journal)
+    public function __construct(private PublishRevision $publish, private Losses $losses, private Plans $plans, private ActivityLog $journal)
     {
     }
 

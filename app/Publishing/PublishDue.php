@@ -11,14 +11,14 @@ use App\Models\Draft;
 use App\Models\Person;
 use App\Models\Revision;
 use App\Models\Role;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Psr\Clock\ClockInterface;
 use SilentKeep\Core\Format\InvalidPlan;
 
 /** Publishes each draft whose time has come, as it was when the time was set; where that does not go, the draft says why. */
 final readonly class PublishDue
 {
-    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishRevision $publish, private Losses $losses, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishRevision $publish, private Losses $losses, private ActivityLog $journal)
     {
     }
 

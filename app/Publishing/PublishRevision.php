@@ -10,7 +10,7 @@ use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
 use App\Models\Revision;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use App\Words\Differences;
 use App\Words\Sentence;
 use Illuminate\Support\Facades\DB;
@@ -22,7 +22,7 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class PublishRevision
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $journal)
     {
     }
 

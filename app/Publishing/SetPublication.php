@@ -10,14 +10,14 @@ use App\Drafts\SeenDraft;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
 /** Sets the time at which the draft, as it is now, goes live by itself; or takes that back. */
 final readonly class SetPublication
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private Losses $losses, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Losses $losses, private ActivityLog $journal)
     {
     }
 

@@ -8,13 +8,13 @@ use App\Access\SchoolOf;
 use App\Models\Person;
 use App\Models\Role;
 use App\Models\School;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Begins a school: its name, its zone, which is for good, its currency and its first administrator. */
 final readonly class BeginSchool
 {
-    public function __construct(private Journal $journal, private SchoolOf $school)
+    public function __construct(private ActivityLog $journal, private SchoolOf $school)
     {
     }
 

@@ -6,13 +6,13 @@ namespace App\School;
 
 use App\Models\Course;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Makes a new link for guests; whoever came by the old one is no guest any more. */
 final readonly class ChangeGuestLink
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

@@ -6,13 +6,13 @@ namespace App\School;
 
 use App\Models\Person;
 use App\Models\School;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Changes what holds for the whole school. Its zone stays: another one would move every wall-clock time. */
 final readonly class SaveSchool
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

@@ -57,7 +57,7 @@ final readonly class Sightlines
         $now = $this->clock->minute();
         $asked = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
         $seen = $this->vantages->stand($course, $decider, $asked);
-        $turns = new Turns($this->clock);
+        $turns = new SightTable($this->clock);
         $compiled = CompiledDecider::of($decider->prepared);
         $columns = array_map(static fn (SeenFrom $one): array => $turns->of(self::told($compiled, $one->viewer, $from, $overTime)), $seen);
         $before = $published === null ? null : $this->published($course, $published, $seen, $decider, $turns, $from, $overTime);
@@ -132,7 +132,7 @@ final readonly class Sightlines
      * @param  list<SeenFrom>  $seen
      * @return list<list<list<int>>>
      */
-    private function published(Course $course, Decider $published, array $seen, Decider $draft, Turns $turns, int $from, bool $overTime): array
+    private function published(Course $course, Decider $published, array $seen, Decider $draft, SightTable $turns, int $from, bool $overTime): array
     {
         $compiled = CompiledDecider::of($published->prepared);
         $columns = [];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use SilentKeep\Core\Deciding\CourseSnapshot;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
-use SilentKeep\Core\Deciding\Glance;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
@@ -18,7 +18,7 @@ final readonly class ClosedWords
     /** @var \ArrayObject<int, string> instants in words: a course names the same few of them hundreds of times */
     private \ArrayObject $said;
 
-    public function __construct(private Decider $decider, private Glance $glance, private WallClock $clock)
+    public function __construct(private Decider $decider, private CourseSnapshot $glance, private WallClock $clock)
     {
         /** @var \ArrayObject<int, string> $said */
         $said = new \ArrayObject;

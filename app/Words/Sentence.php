@@ -10,8 +10,8 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class Sentence
 {
-    /** @param  list<Segment>  $segments */
-    private function __construct(#[OA\Property(items: new OA\Items(ref: Segment::class))] public array $segments)
+    /** @param  list<SentencePart>  $segments */
+    private function __construct(#[OA\Property(items: new OA\Items(ref: SentencePart::class))] public array $segments)
     {
     }
 
@@ -23,10 +23,10 @@ final readonly class Sentence
         $segments = [];
         foreach (explode('{}', $pattern) as $index => $text) {
             if ($index > 0) {
-                $segments[] = new Segment(array_values($titles)[$index - 1] ?? '', true);
+                $segments[] = new SentencePart(array_values($titles)[$index - 1] ?? '', true);
             }
             if ($text !== '') {
-                $segments[] = new Segment($text);
+                $segments[] = new SentencePart($text);
             }
         }
 
@@ -35,6 +35,6 @@ final readonly class Sentence
 
     public function __toString(): string
     {
-        return implode('', array_map(static fn (Segment $segment): string => $segment->text, $this->segments));
+        return implode('', array_map(static fn (SentencePart $segment): string => $segment->text, $this->segments));
     }
 }

@@ -25,7 +25,7 @@ final class CompiledCourse extends CourseMasks
     /** @var array<string, string> */
     private array $possible = [];
 
-    /** @var array<string, Turns> by what counts */
+    /** @var array<string, Precedence> by what counts */
     private array $turns = [];
 
     /** Conditions on what is done can make as many sets of what counts as there are viewers. */
@@ -38,13 +38,13 @@ final class CompiledCourse extends CourseMasks
     }
 
     /** @param  string  $eligible  what counts for a pass */
-    public function turns(string $eligible): Turns
+    public function turns(string $eligible): Precedence
     {
         if (count($this->turns) >= self::MOST_TURNS && ! isset($this->turns[$eligible])) {
             $this->turns = [];
         }
 
-        return $this->turns[$eligible] ??= new Turns($this, $eligible);
+        return $this->turns[$eligible] ??= new Precedence($this, $eligible);
     }
 
     /** @param  list<string>  $labels  that bear on this course */

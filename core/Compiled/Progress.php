@@ -7,7 +7,7 @@ namespace SilentKeep\Core\Compiled;
 /** What counts for a pass, what of it is done, and where prerequisites stand in the way. */
 final class Progress
 {
-    public readonly Turns $turns;
+    public readonly Precedence $turns;
 
     private readonly string $eligibleLessons;
 

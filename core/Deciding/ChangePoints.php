@@ -51,7 +51,7 @@ final readonly class ChangePoints
     public function between(Viewer $viewer, int $after, int $before): array
     {
         $instants = [...$this->ofCourse, ...$this->ofViewer($viewer)];
-        $learner = Glance::observedLearner($viewer);
+        $learner = CourseSnapshot::observedLearner($viewer);
         if ($learner !== null) {
             array_push($instants, ...$this->ofViewer($learner));
         }

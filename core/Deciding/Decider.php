@@ -25,10 +25,10 @@ final class Decider
         $this->changePoints = new ChangePoints($this->prepared);
     }
 
-    public function glance(Viewer $viewer, int $at): Glance
+    public function glance(Viewer $viewer, int $at): CourseSnapshot
     {
         // What lies in the future at this instant stays undone in every look ahead.
-        return new Glance($this->prepared, self::asOf($viewer, $at), $at);
+        return new CourseSnapshot($this->prepared, self::asOf($viewer, $at), $at);
     }
 
     /** @return list<Decision> every item in reading order */
@@ -57,7 +57,7 @@ final class Decider
         $next = array_fill(0, count($now), null);
         $waiting = array_keys($now);
         foreach ($viewer->staff ? [] : $this->changePoints->between($viewer, $at, Instant::NEVER) as $instant) {
-            $then = (new Glance($this->prepared, $viewer, $instant))->standings;
+            $then = (new CourseSnapshot($this->prepared, $viewer, $instant))->standings;
             foreach ($waiting as $index => $position) {
                 if ($then[$position]->state !== $now[$position]->state) {
                     $next[$position] = new StateChange($instant, $then[$position]->state);

@@ -23,7 +23,7 @@ final readonly class MomentFacts implements ConditionFacts
      * @param  list<string>  $labels
      * @param  array<int, true>  $done  positions of what the viewer has completed
      * @param  ?Offer  $offer  of the pass being tried
-     * @param  ?Coverage  $coverage  of that offer
+     * @param  ?OfferCoverage  $coverage  of that offer
      */
     private function __construct(
         private Outline $outline,
@@ -32,7 +32,7 @@ final readonly class MomentFacts implements ConditionFacts
         private int $at,
         private ViewerKind $kind,
         private ?Offer $offer,
-        private ?Coverage $coverage,
+        private ?OfferCoverage $coverage,
         private bool $mayStillChange,
     ) {
     }
@@ -41,7 +41,7 @@ final readonly class MomentFacts implements ConditionFacts
      * @param  list<string>  $labels
      * @param  array<int, true>  $done
      */
-    public static function asItStands(Outline $outline, array $labels, array $done, int $at, ViewerKind $kind, ?Offer $offer = null, ?Coverage $coverage = null): self
+    public static function asItStands(Outline $outline, array $labels, array $done, int $at, ViewerKind $kind, ?Offer $offer = null, ?OfferCoverage $coverage = null): self
     {
         return new self($outline, $labels, $done, $at, $kind, $offer, $coverage, false);
     }
@@ -52,7 +52,7 @@ final readonly class MomentFacts implements ConditionFacts
      * @param  list<string>  $labels
      * @param  array<int, true>  $done
      */
-    public static function asItMayCome(Outline $outline, array $labels, array $done, int $at, Offer $offer, Coverage $coverage): self
+    public static function asItMayCome(Outline $outline, array $labels, array $done, int $at, Offer $offer, OfferCoverage $coverage): self
     {
         return new self($outline, $labels, $done, $at, ViewerKind::Learner, $offer, $coverage, true);
     }

@@ -16,7 +16,7 @@ final class PassReading
 {
     public readonly Schedule $schedule;
 
-    public readonly Coverage $coverage;
+    public readonly OfferCoverage $coverage;
 
     public readonly PassProgress $progress;
 

@@ -31,7 +31,7 @@ final class PreparedCourse
 
     private readonly Scheduling $scheduling;
 
-    /** @var array<array-key, Coverage> by offer key */
+    /** @var array<array-key, OfferCoverage> by offer key */
     private array $coverages = [];
 
     public function __construct(public readonly Plan $plan, public readonly Course $course)
@@ -60,9 +60,9 @@ final class PreparedCourse
         return $offer?->course === $this->course->key ? $offer : null;
     }
 
-    public function coverage(Offer $offer): Coverage
+    public function coverage(Offer $offer): OfferCoverage
     {
-        return $this->coverages[$offer->key] ??= new Coverage($offer, $this->outline);
+        return $this->coverages[$offer->key] ??= new OfferCoverage($offer, $this->outline);
     }
 
     /** @param  list<string>  $labels  of the pass's holder */

@@ -21,7 +21,7 @@ final readonly class Scheduling
     }
 
     /** @param  list<string>  $labels  of the pass's holder */
-    public function schedule(Pass $pass, Offer $offer, Coverage $coverage, array $labels): Schedule
+    public function schedule(Pass $pass, Offer $offer, OfferCoverage $coverage, array $labels): Schedule
     {
         $outline = $this->course->outline;
         $start = max($pass->pacingStart(), $this->course->opens ?? PHP_INT_MIN);

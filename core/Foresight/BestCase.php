@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Foresight;
 
+use SilentKeep\Core\Deciding\CourseSnapshot;
 use SilentKeep\Core\Deciding\Decider;
-use SilentKeep\Core\Deciding\Glance;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Viewing\Offer;
 use SilentKeep\Core\Viewing\Pass;
@@ -49,7 +49,7 @@ final readonly class BestCase
     }
 
     /** The last of the instants at which the course gate passes; if there is none, the last of all. */
-    private function lastInSeason(Reach $reach): Glance
+    private function lastInSeason(Reach $reach): CourseSnapshot
     {
         foreach (array_reverse($reach->instants) as $at) {
             $glance = $this->decider->glance($reach->afterwards, $at);

@@ -20,12 +20,12 @@ final readonly class Watch
      * @param  int  $heardAt  instant of the last report, or of the last opening of the lesson
      * @param  float  $spare  seconds of the margin that are left, from 0 to the whole
      */
-    private function __construct(public Coverage $coverage, public int $heardAt, public float $spare)
+    private function __construct(public WatchedStretches $coverage, public int $heardAt, public float $spare)
     {
     }
 
     /** The lesson is opened for the first time. */
-    public static function opened(Coverage $coverage, int $at): self
+    public static function opened(WatchedStretches $coverage, int $at): self
     {
         return new self($coverage, $at, self::MARGIN);
     }
@@ -36,7 +36,7 @@ final readonly class Watch
      * @param  int  $heardAt  instant
      * @param  float  $spare  seconds
      */
-    public static function kept(Coverage $coverage, int $heardAt, float $spare): self
+    public static function kept(WatchedStretches $coverage, int $heardAt, float $spare): self
     {
         return new self($coverage, $heardAt, $spare);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Models\BoardPost;
 use App\Models\Completion;
 use App\Models\Content;
 use App\Models\Course;
@@ -11,7 +12,6 @@ use App\Models\Label;
 use App\Models\Medium;
 use App\Models\Offer;
 use App\Models\Person;
-use App\Models\Post;
 use App\Models\Role;
 use App\Models\School;
 use App\People\MakePass;
@@ -208,7 +208,7 @@ final class DemoSchool
     {
         $course = Course::query()->where('key', 'steam-frames')->firstOrFail();
         foreach ([['ask', -5, 'Has anybody found green oak this side of the sound? The yard is out until spring.'], ['mathea', -4, 'The sawmill by the church has two butts. Ask for the one that was felled in November.'], ['hege', -3, 'Both are still there. I have put your name on the smaller one, Ask.']] as [$who, $days, $text]) {
-            Post::query()->create(['course_id' => $course->id, 'item_key' => 'b-bench', 'person_id' => Person::query()->where('email', "{$who}@alder.test")->firstOrFail()->id, 'text' => $text, 'posted_at' => $this->now->modify("{$days} days")]);
+            BoardPost::query()->create(['course_id' => $course->id, 'item_key' => 'b-bench', 'person_id' => Person::query()->where('email', "{$who}@alder.test")->firstOrFail()->id, 'text' => $text, 'posted_at' => $this->now->modify("{$days} days")]);
         }
     }
 

@@ -20,7 +20,7 @@ final class OddInputTest extends TestCase
         'to', 'name', 'email', 'password', 'once', 'offer', 'tier', 'scope', 'lasts', 'until', 'from', 'sale', 'price', 'currency', 'labels', 'label', 'trial', 'erases', 'state', 'entry', 'opens', 'closes',
         'keepAfterRetiring', 'sampleNeedsAccount', 'guestsOpen', 'guestsDefault', 'observersOpen', 'observersDefault', 'observersFollow', 'tiers', 'guestPhrase', 'note', 'receipt', 'live', 'number', 'people', 'filter', 'pass',
         'grant', 'observer', 'subject', 'body', 'anew', 'stops', 'course', 'text', 'quiz', 'board', 'about', 'was', 'way', 'heading', 'address', 'file', 'seconds', 'phrase', 'learner', 'answers', 'id', 'actor', 'verb',
-        'object', 'result', 'vantage', 'vantages', 'must', 'like', 'meant', 'guests', 'contactName', 'contactEmail', 'warnDays', 'graceDays', 'options', 'v', 'lens', 'see', 'compare', 'for', 'back', 'steps', 'mends', 'q',
+        'object', 'result', 'vantage', 'vantages', 'must', 'like', 'meant', 'guests', 'contactName', 'contactEmail', 'warnDays', 'graceDays', 'options', 'v', 'lens', 'see', 'compare', 'for', 'back', 'steps', 'fixes', 'q',
     ];
 
     protected function setUp(): void

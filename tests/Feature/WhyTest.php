@@ -72,8 +72,8 @@ final class WhyTest extends TestCase
     {
         $card = $this->getJson('/keep/courses/clinker/why?item=l-advanced&v[]=holder:8:apprentice-pass');
         $ways = (array) $card->json('ways');
-        $mends = is_array($ways[count($ways) - 1]) ? $ways[count($ways) - 1]['mends'] : [];
-        $this->post('/keep/courses/clinker/draft/mends', ['version' => 0, 'mends' => $mends])->assertSessionHasNoErrors();
+        $fixes = is_array($ways[count($ways) - 1]) ? $ways[count($ways) - 1]['fixes'] : [];
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => $fixes])->assertSessionHasNoErrors();
 
         self::assertSame('open', self::shown($this->sightlines('clinker', ['holder:8:apprentice-pass']), 9, 0)[0]);
         self::assertSame(1, DraftEdit::query()->count());
@@ -83,25 +83,25 @@ final class WhyTest extends TestCase
 
     public function test_the_blank_course_of_an_observer_is_mended(): void
     {
-        $this->post('/keep/courses/clinker/draft/mends', ['version' => 0, 'mends' => [['kind' => 'open_observer_door', 'items' => []]]]);
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'open_observer_door', 'items' => []]]]);
         $eira = $this->person('eira')->id;
         $this->getJson("/keep/courses/winter-refit/why?item=l-oakum&v[]=observer:person:{$eira}")
-            ->assertJsonPath('blind.words.segments.0.text', 'The observer door is shut.')->assertJsonPath('blind.mends', []);
+            ->assertJsonPath('blind.words.segments.0.text', 'The observer door is shut.')->assertJsonPath('blind.fixes', []);
         $observer = 'observer:holder:3:refit-crew';
         $blind = $this->getJson("/keep/courses/winter-refit/why?item=l-oakum&v[]={$observer}")->json('blind');
         self::assertIsArray($blind);
-        self::assertSame(['open_observer_door', 'observers_everywhere'], array_column($blind['mends'], 'kind'));
-        $this->post('/keep/courses/winter-refit/draft/mends', ['version' => 0, 'mends' => $blind['mends']])->assertSessionHasNoErrors();
+        self::assertSame(['open_observer_door', 'observers_everywhere'], array_column($blind['fixes'], 'kind'));
+        $this->post('/keep/courses/winter-refit/draft/fixes', ['version' => 0, 'fixes' => $blind['fixes']])->assertSessionHasNoErrors();
         $this->getJson("/keep/courses/winter-refit/why?item=l-oakum&v[]={$observer}")->assertJsonPath('blind', null);
     }
 
     public function test_assistants_and_nonsense_mend_nothing(): void
     {
-        $this->post('/keep/courses/clinker/draft/mends', ['version' => 0, 'mends' => [['kind' => 'burn', 'items' => []]]])->assertSessionHasErrors('mends.0.kind');
-        $this->post('/keep/courses/clinker/draft/mends', ['version' => 0, 'mends' => []])->assertSessionHasErrors('mends');
-        $this->post('/keep/courses/clinker/draft/mends', ['version' => 0, 'mends' => [['kind' => 'no_draft', 'items' => ['nothing']]]])->assertSessionHas('flash.kind', 'refused');
-        $this->post('/keep/courses/clinker/draft/mends', ['version' => 0, 'mends' => [['kind' => 'tier_too', 'items' => ['l-advanced'], 'tier' => 'king']]])->assertSessionHas('flash.kind', 'refused');
-        $this->actingAs($this->person('aksel'))->post('/keep/courses/clinker/draft/mends', ['version' => 0, 'mends' => [['kind' => 'course_live', 'items' => []]]])->assertForbidden();
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'burn', 'items' => []]]])->assertSessionHasErrors('fixes.0.kind');
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => []])->assertSessionHasErrors('fixes');
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'no_draft', 'items' => ['nothing']]]])->assertSessionHas('flash.kind', 'refused');
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'tier_too', 'items' => ['l-advanced'], 'tier' => 'king']]])->assertSessionHas('flash.kind', 'refused');
+        $this->actingAs($this->person('aksel'))->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'course_live', 'items' => []]]])->assertForbidden();
         self::assertSame(0, DraftEdit::query()->count());
     }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\People\Import\BringingIn;
 use App\People\Import\CsvPeople;
+use App\People\Import\ImportInParts;
 use App\People\Import\NotReadable;
 use App\People\Import\ReadPeopleFile;
-use App\People\Import\StagedPeople;
+use App\People\Import\StagedImport;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Storage;
 
@@ -18,7 +18,7 @@ final class ImportPeopleCommand extends Command
 
     protected $description = 'Bring people in from a CSV file: all of them, or nobody';
 
-    public function handle(ReadPeopleFile $read, BringingIn $bringing, StagedPeople $staged): int
+    public function handle(ReadPeopleFile $read, ImportInParts $bringing, StagedImport $staged): int
     {
         $path = (string) $this->argument('file');
         if (! is_readable($path)) {

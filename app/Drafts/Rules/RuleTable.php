@@ -54,7 +54,7 @@ final readonly class RuleTable
         $offers = array_map(CourseDocument::titleOf(...), array_column($this->document->offers, null, 'key'));
         $offer = static fn (string $key): string => $offers[$key] ?? $key;
         $published = $this->live === null ? [] : self::byKey($this->live);
-        $vain = new VainValues($this->document, $this->plan, $this->schoolGuests);
+        $vain = new IneffectiveValues($this->document, $this->plan, $this->schoolGuests);
         $rows = [];
         foreach ($this->walk($this->document->course, [], false) as [$item, $above, $depth, , $path]) {
             $before = $published[self::key($item)] ?? null;

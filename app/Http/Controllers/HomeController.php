@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Person;
 use App\Pages\Learner\FrontPage;
-use App\Pages\Learner\LearnerDesk;
+use App\Pages\Learner\FrontPageBuilder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -14,7 +14,7 @@ use Inertia\Response;
 
 final class HomeController
 {
-    public function __invoke(Request $request, LearnerDesk $desk): RedirectResponse|Response
+    public function __invoke(Request $request, FrontPageBuilder $desk): RedirectResponse|Response
     {
         $person = $request->user();
 

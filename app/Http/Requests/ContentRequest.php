@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Pages\Learner\Boards;
+use App\Pages\Learner\BoardPageBuilder;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Foundation\Http\FormRequest;
@@ -24,7 +24,7 @@ final class ContentRequest extends FormRequest
         return [
             'version' => ['required', 'integer'],
             'text' => ['nullable', 'string', 'max:200000'],
-            'board' => ['nullable', Rule::in(Boards::KINDS)],
+            'board' => ['nullable', Rule::in(BoardPageBuilder::KINDS)],
             'quiz' => ['array', 'max:100'],
             'quiz.*.ask' => ['required', 'string', 'max:1000'],
             'quiz.*.answers' => ['required', 'array', 'min:2', 'max:20'],

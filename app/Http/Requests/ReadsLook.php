@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use App\Access\SchoolClock;
 use App\Sightlines\Vantages\Look;
-use App\Sightlines\Vantages\See;
+use App\Sightlines\Vantages\RulesVersion;
 use App\Sightlines\Vantages\VantagePoint;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\InvalidTime;
@@ -18,7 +18,7 @@ trait ReadsLook
     {
         $see = $this->query('see');
 
-        return new Look($this->at(), $this->points(), is_string($see) ? See::tryFrom($see) ?? See::Draft : See::Draft);
+        return new Look($this->at(), $this->points(), is_string($see) ? RulesVersion::tryFrom($see) ?? RulesVersion::Draft : RulesVersion::Draft);
     }
 
     /** An instant (`2026-03-09T08:00:00Z`), or a wall-clock time in the school's zone (`2026-03-09T09:00`); null: now. */

@@ -7,7 +7,7 @@ namespace App\Learning\Contents;
 use App\Models\Course;
 use App\Models\Medium;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -15,7 +15,7 @@ use Illuminate\Support\Str;
 /** Puts pictures, recordings, videos and files into an item, and takes them out. */
 final readonly class KeepMedium
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

@@ -7,13 +7,13 @@ namespace App\Learning\Contents;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /** Changes what an item says and asks. It holds at once, for everybody it is open to. */
 final readonly class WriteContent
 {
-    public function __construct(private Journal $journal)
+    public function __construct(private ActivityLog $journal)
     {
     }
 

@@ -7,9 +7,9 @@ namespace App\Learning\Watching;
 use App\Learning\Contents\MediaAddresses;
 use App\Models\Medium;
 use App\Models\WatchRecord;
-use SilentKeep\Core\Watching\Coverage;
 use SilentKeep\Core\Watching\PlayedSegments;
 use SilentKeep\Core\Watching\Watch;
+use SilentKeep\Core\Watching\WatchedStretches;
 
 /** Between what is kept of watching and what the core makes of it. */
 final readonly class Watching
@@ -25,9 +25,9 @@ final readonly class Watching
         return Watch::kept(self::coverage($record), $record->heard_at->getTimestamp(), $record->spare);
     }
 
-    private static function coverage(WatchRecord $record): Coverage
+    private static function coverage(WatchRecord $record): WatchedStretches
     {
-        return Coverage::none($record->length)->with(PlayedSegments::parse($record->played));
+        return WatchedStretches::none($record->length)->with(PlayedSegments::parse($record->played));
     }
 
     public static function record(Watch $watch, WatchRecord $record): void
@@ -41,7 +41,7 @@ final readonly class Watching
         if ($medium->seconds === null || $medium->seconds <= 0) {
             return null;
         }
-        $coverage = $record === null ? Coverage::none($medium->seconds) : self::coverage($record);
+        $coverage = $record === null ? WatchedStretches::none($medium->seconds) : self::coverage($record);
 
         return new WatchCard($medium->id, $coverage->length, $needed, $coverage->share(), $coverage->segments, self::FASTEST, MediaAddresses::mark("watch {$person} {$medium->id}"), $finished);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Courses;
 
-use App\Words\Segment;
+use App\Words\SentencePart;
 use OpenApi\Attributes as OA;
 
 /** What stands above the grid. */
@@ -13,7 +13,7 @@ final readonly class CourseHead
 {
     /**
      * @param  string  $state  draft, live or retired
-     * @param  list<Segment>  $doors  who gets in
+     * @param  list<SentencePart>  $doors  who gets in
      * @param  int  $draftVersion  0 while there is no draft
      * @param  int  $edits  how many can be undone
      * @param  int  $undone  how many can be redone
@@ -25,7 +25,7 @@ final readonly class CourseHead
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,
         #[OA\Property] public string $state,
-        #[OA\Property(items: new OA\Items(ref: Segment::class))] public array $doors,
+        #[OA\Property(items: new OA\Items(ref: SentencePart::class))] public array $doors,
         #[OA\Property] public ?int $revision,
         #[OA\Property] public int $draftVersion,
         #[OA\Property] public int $edits,

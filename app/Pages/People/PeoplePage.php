@@ -21,7 +21,7 @@ final readonly class PeoplePage
      * @param  list<OfferPick>  $offers
      * @param  list<CoursePick>  $courses
      * @param  list<string>  $labels
-     * @param  list<SavedSegment>  $segments
+     * @param  list<SavedFilterRow>  $segments
      * @param  list<ActUnderWay>  $underWay  what the queue prepares or takes back, and what waits to be done
      */
     public function __construct(
@@ -33,7 +33,7 @@ final readonly class PeoplePage
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
         #[OA\Property(items: new OA\Items(ref: CoursePick::class))] public array $courses,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
-        #[OA\Property(items: new OA\Items(ref: SavedSegment::class))] public array $segments,
+        #[OA\Property(items: new OA\Items(ref: SavedFilterRow::class))] public array $segments,
         #[OA\Property(items: new OA\Items(ref: ActUnderWay::class))] public array $underWay,
         #[OA\Property] public bool $mayRun,
     ) {

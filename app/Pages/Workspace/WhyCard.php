@@ -8,7 +8,7 @@ use App\Drafts\Rules\RuleRow;
 use App\Sightlines\Expectations\Expected;
 use App\Sightlines\Why\BlindSpot;
 use App\Sightlines\Why\Gate;
-use App\Sightlines\Why\Way;
+use App\Sightlines\Why\PossibleFix;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
 
@@ -22,7 +22,7 @@ final readonly class WhyCard
      * @param  list<string>  $why  reason codes
      * @param  list<Gate>  $gates  in the order in which they are tried
      * @param  ?Sentence  $intro  of what would open it; null where it is open
-     * @param  list<Way>  $ways
+     * @param  list<PossibleFix>  $ways
      * @param  ?BlindSpot  $blind  where nothing at all is open to this viewer
      * @param  ?string  $plan  the release plan of the rule
      * @param  list<Expected>  $expected  what is expected of this cell
@@ -36,7 +36,7 @@ final readonly class WhyCard
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $why,
         #[OA\Property(items: new OA\Items(ref: Gate::class))] public array $gates,
         #[OA\Property] public ?Sentence $intro,
-        #[OA\Property(items: new OA\Items(ref: Way::class))] public array $ways,
+        #[OA\Property(items: new OA\Items(ref: PossibleFix::class))] public array $ways,
         #[OA\Property] public ?BlindSpot $blind,
         #[OA\Property] public RuleRow $rule,
         #[OA\Property] public ?string $plan,

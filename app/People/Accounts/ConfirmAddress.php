@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\People\Accounts;
 
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -20,7 +20,7 @@ final readonly class ConfirmAddress
         'posts' => 'person_id', 'messages' => 'person_id', 'act_changes' => 'person_id', 'activities' => 'person_id',
     ];
 
-    public function __construct(private Journal $journal, private EndSessions $endSessions)
+    public function __construct(private ActivityLog $journal, private EndSessions $endSessions)
     {
     }
 

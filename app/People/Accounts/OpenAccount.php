@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\People\Accounts;
 
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -16,7 +16,7 @@ use Illuminate\Support\Str;
  */
 final readonly class OpenAccount
 {
-    public function __construct(private SendSignInLink $links, private Journal $journal)
+    public function __construct(private SendSignInLink $links, private ActivityLog $journal)
     {
     }
 

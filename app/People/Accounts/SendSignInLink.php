@@ -8,7 +8,7 @@ use App\Access\SchoolAddress;
 use App\Models\Person;
 use App\Models\SignInLink;
 use App\Standins\Mail\Letter;
-use App\Standins\Mail\Post;
+use App\Standins\Mail\Mailer;
 use Psr\Clock\ClockInterface;
 
 /** Sends people a link by which they sign in without a password, once. */
@@ -16,7 +16,7 @@ final readonly class SendSignInLink
 {
     private const DAYS = 14;
 
-    public function __construct(private ClockInterface $clock, private Post $post)
+    public function __construct(private ClockInterface $clock, private Mailer $post)
     {
     }
 

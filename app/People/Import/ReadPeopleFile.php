@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Storage;
 
 /**
  * Reads a file of people, in groups and in bounded memory, which can be left and gone on with. Nobody is brought in by that:
- * see {@see \App\People\Import\StagedPeople}.
+ * see {@see \App\People\Import\StagedImport}.
  */
 final readonly class ReadPeopleFile
 {

@@ -14,7 +14,7 @@ use App\People\Acts\PeopleActs;
 use App\People\ChangesOfPeople;
 use App\People\Outcomes;
 use App\Standins\Mail\Letter;
-use App\Standins\Mail\Post;
+use App\Standins\Mail\Mailer;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -35,7 +35,7 @@ final readonly class StagedActs
     /** So often are those prepared anew who were changed at the last moment. */
     private const TRIES = 5;
 
-    public function __construct(private ClockInterface $clock, private PeopleActs $acts, private Post $post)
+    public function __construct(private ClockInterface $clock, private PeopleActs $acts, private Mailer $post)
     {
     }
 

@@ -7,14 +7,14 @@ namespace App\Sightlines\Expectations;
 use App\Models\Course;
 use App\Models\Expectation;
 use App\Models\Person;
-use App\School\Log\Journal;
+use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
 /** Writes down what is to stay so; every rehearsal checks it from then on. */
 final readonly class KeepExpectation
 {
-    public function __construct(private ClockInterface $clock, private Journal $journal)
+    public function __construct(private ClockInterface $clock, private ActivityLog $journal)
     {
     }
 

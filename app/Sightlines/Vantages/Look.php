@@ -11,7 +11,7 @@ final readonly class Look
      * @param  ?int  $at  instant; null: now
      * @param  ?list<VantagePoint>  $points  null: the usual ones
      */
-    public function __construct(public ?int $at = null, public ?array $points = null, public See $see = See::Draft)
+    public function __construct(public ?int $at = null, public ?array $points = null, public RulesVersion $see = RulesVersion::Draft)
     {
     }
 }

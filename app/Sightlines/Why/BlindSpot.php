@@ -12,13 +12,13 @@ use OpenApi\Attributes as OA;
 final readonly class BlindSpot
 {
     /**
-     * @param  list<MendStep>  $mends  what would mend it; empty where no rule does
-     * @param  ?Sentence  $mended  what they would see then
+     * @param  list<FixByRule>  $fixes  what would fix it; empty where no rule does
+     * @param  ?Sentence  $fixed  what they would see then
      */
     public function __construct(
         #[OA\Property] public Sentence $words,
-        #[OA\Property(items: new OA\Items(ref: MendStep::class))] public array $mends,
-        #[OA\Property] public ?Sentence $mended,
+        #[OA\Property(items: new OA\Items(ref: FixByRule::class))] public array $fixes,
+        #[OA\Property] public ?Sentence $fixed,
     ) {
     }
 }

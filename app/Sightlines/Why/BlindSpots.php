@@ -14,27 +14,27 @@ use SilentKeep\Core\Rules\ViewerKind;
 /** Answers the question of the blank course: why somebody is let in nowhere at all. */
 final readonly class BlindSpots
 {
-    public function __construct(private Mending $mending)
+    public function __construct(private FindFixes $fixing)
     {
     }
 
     /** Null where anything is open to the viewer. */
-    public function of(Scene $scene): ?BlindSpot
+    public function of(CellContext $scene): ?BlindSpot
     {
         if ($scene->outline->count() === 0 || array_filter($scene->glance->standings, static fn (Standing $standing): bool => $standing->isOpen()) !== []) {
             return null;
         }
         $tried = $this->candidates($scene);
-        [$mends, $open] = $tried === [] ? [[], 0] : $this->mending->toSeeAnything($scene, $tried);
+        [$fixes, $open] = $tried === [] ? [[], 0] : $this->fixing->toSeeAnything($scene, $tried);
 
         return new BlindSpot(
             $this->words($scene),
-            array_map(static fn (Mend $mend): MendStep => $mend->step(), $mends),
-            $mends === [] ? null : Sentence::of(trim((string) Ways::sentence($scene->document, $mends), '.').": then {$open} of {$scene->outline->count()} rows are open to them."),
+            array_map(static fn (Fix $fix): FixByRule => $fix->step(), $fixes),
+            $fixes === [] ? null : Sentence::of(trim((string) PossibleFixes::sentence($scene->document, $fixes), '.').": then {$open} of {$scene->outline->count()} rows are open to them."),
         );
     }
 
-    private function words(Scene $scene): Sentence
+    private function words(CellContext $scene): Sentence
     {
         $common = $this->common($scene);
         $gate = static fn (): Sentence => (new Gates($scene))->of(0)[0]->words;
@@ -58,14 +58,14 @@ final readonly class BlindSpots
         };
     }
 
-    private function lastGate(Scene $scene): Sentence
+    private function lastGate(CellContext $scene): Sentence
     {
         $gates = (new Gates($scene))->of(0);
 
         return $gates[count($gates) - 1]->words;
     }
 
-    private function ofLearner(Scene $scene): Sentence
+    private function ofLearner(CellContext $scene): Sentence
     {
         $learner = $scene->viewer->observes;
         $own = $learner === null ? null : $this->of($scene->ofLearner($learner));
@@ -76,7 +76,7 @@ final readonly class BlindSpots
     }
 
     /** The one code that says it for every row, where there is one: the first of each. */
-    private function common(Scene $scene): ?Reason
+    private function common(CellContext $scene): ?Reason
     {
         $codes = [];
         foreach (array_keys($scene->outline->items) as $item) {
@@ -94,7 +94,7 @@ final readonly class BlindSpots
         return count($codes) === 1 ? $codes[array_key_first($codes)] : null;
     }
 
-    private function soonest(Scene $scene): ?Sentence
+    private function soonest(CellContext $scene): ?Sentence
     {
         $first = null;
         foreach (CompiledDecider::of($scene->decider->prepared)->decide($scene->viewer, $scene->at) as $item => $decision) {
@@ -106,21 +106,21 @@ final readonly class BlindSpots
         return $first === null ? null : Sentence::of('Nothing is open yet: {} is the first, '.$scene->clock->words($first[0]).'.', $scene->title($first[1]));
     }
 
-    /** @return list<Mend> */
-    private function candidates(Scene $scene): array
+    /** @return list<Fix> */
+    private function candidates(CellContext $scene): array
     {
         return match (true) {
-            $scene->glance->gate === Reason::CourseDraft, $scene->glance->gate === Reason::CourseRetired => [new Mend(MendKind::CourseLive)],
+            $scene->glance->gate === Reason::CourseDraft, $scene->glance->gate === Reason::CourseRetired => [new Fix(FixKind::CourseLive)],
             $scene->glance->gate !== null => [],
             $scene->glance->kind() === ViewerKind::Observer => [
-                ...($scene->decider->course->observerDoor->open ? [] : [new Mend(MendKind::OpenObserverDoor)]),
-                ...($scene->decider->course->observerDoor->default ? [] : [new Mend(MendKind::ObserversEverywhere)]),
+                ...($scene->decider->course->observerDoor->open ? [] : [new Fix(FixKind::OpenObserverDoor)]),
+                ...($scene->decider->course->observerDoor->default ? [] : [new Fix(FixKind::ObserversEverywhere)]),
             ],
             $scene->glance->kind() === ViewerKind::Guest && $scene->decider->prepared->plan->guests => [
-                ...($scene->decider->course->guestDoor->open ? [] : [new Mend(MendKind::OpenGuestDoor)]),
-                ...($scene->decider->course->guestDoor->default ? [] : [new Mend(MendKind::GuestsEverywhere)]),
+                ...($scene->decider->course->guestDoor->open ? [] : [new Fix(FixKind::OpenGuestDoor)]),
+                ...($scene->decider->course->guestDoor->default ? [] : [new Fix(FixKind::GuestsEverywhere)]),
             ],
-            $scene->glance->kind() === ViewerKind::Visitor && $scene->decider->course->sampleNeedsAccount => [new Mend(MendKind::SampleForVisitors)],
+            $scene->glance->kind() === ViewerKind::Visitor && $scene->decider->course->sampleNeedsAccount => [new Fix(FixKind::SampleForVisitors)],
             default => [],
         };
     }

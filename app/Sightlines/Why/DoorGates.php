@@ -17,8 +17,8 @@ use SilentKeep\Core\Rules\ViewerKind;
 /** The gates of those who come without a pass: observers, guests, and anyone where the course is open to all. */
 final readonly class DoorGates
 {
-    /** @param  \Closure(Scene): list<Gate>  $gates  of the same item before another viewer */
-    public function __construct(private Scene $scene, private \Closure $gates)
+    /** @param  \Closure(CellContext): list<Gate>  $gates  of the same item before another viewer */
+    public function __construct(private CellContext $scene, private \Closure $gates)
     {
     }
 

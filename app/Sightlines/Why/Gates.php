@@ -19,7 +19,7 @@ use SilentKeep\Core\Viewing\PassState;
  */
 final readonly class Gates
 {
-    public function __construct(private Scene $scene)
+    public function __construct(private CellContext $scene)
     {
     }
 
@@ -40,7 +40,7 @@ final readonly class Gates
         }
         $reading = $glance->passFor($item);
         $why = $glance->why($item);
-        $doors = new DoorGates($this->scene, static fn (Scene $scene): array => (new self($scene))->of($item));
+        $doors = new DoorGates($this->scene, static fn (CellContext $scene): array => (new self($scene))->of($item));
 
         return [...$course, ...match (true) {
             // What opens it is told; where nothing does, what `why` speaks of.

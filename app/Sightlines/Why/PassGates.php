@@ -15,7 +15,7 @@ use SilentKeep\Core\Viewing\Pass;
 /** The gates of a pass in the order in which they are tried, for the pass that opens an item or comes nearest. */
 final readonly class PassGates
 {
-    public function __construct(private Scene $scene)
+    public function __construct(private CellContext $scene)
     {
     }
 

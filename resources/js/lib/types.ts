@@ -60,8 +60,8 @@ export interface BeginPage {
 
 export interface BlindSpot {
   words: Sentence;
-  mends: MendStep[];
-  mended: Sentence | null;
+  fixes: FixByRule[];
+  fixed: Sentence | null;
 }
 
 export interface BoardPage {
@@ -76,11 +76,6 @@ export interface BoardPage {
   posts: PostRow[];
   canPost: boolean;
   marks: MarkRow[];
-}
-
-export interface BringInPage {
-  offers: OfferPick[];
-  imports: ImportLine[];
 }
 
 export interface CheckoutPage {
@@ -155,7 +150,7 @@ export interface CourseHead {
   key: string;
   title: string;
   state: string;
-  doors: Segment[];
+  doors: SentencePart[];
   revision: number | null;
   draftVersion: number;
   edits: number;
@@ -278,6 +273,22 @@ export interface FinishRule {
   edited?: boolean;
 }
 
+export interface FixByAct {
+  do: string;
+  button: string;
+  course: string | null;
+  item: string | null;
+  offer: string | null;
+  label: string | null;
+}
+
+export interface FixByRule {
+  kind: string;
+  items: string[];
+  plan: string | null;
+  tier: string | null;
+}
+
 export interface Flash {
   kind: string;
   text: string;
@@ -388,6 +399,11 @@ export interface ImportProgress {
   in: number;
 }
 
+export interface ImportsPage {
+  offers: OfferPick[];
+  imports: ImportLine[];
+}
+
 export interface KindRow {
   who: string;
   lines: Sentence[];
@@ -426,13 +442,6 @@ export interface MediumCard {
   title: string;
   href: string;
   size: string;
-}
-
-export interface MendStep {
-  kind: string;
-  items: string[];
-  plan: string | null;
-  tier: string | null;
 }
 
 export interface MovedDates {
@@ -584,7 +593,7 @@ export interface PeoplePage {
   offers: OfferPick[];
   courses: CoursePick[];
   labels: string[];
-  segments: SavedSegment[];
+  segments: SavedFilterRow[];
   underWay: ActUnderWay[];
   mayRun: boolean;
 }
@@ -622,6 +631,15 @@ export interface PersonRow {
 export interface PlaceholderRow {
   name: string;
   means: string;
+}
+
+export interface PossibleFix {
+  by: string;
+  title: Sentence;
+  words: Sentence;
+  link: WhyLink | null;
+  fixes: FixByRule[];
+  byAct: FixByAct | null;
 }
 
 export interface PostRow {
@@ -691,15 +709,6 @@ export interface RehearsalRow {
   effects: EffectCount[];
 }
 
-export interface Remedy {
-  do: string;
-  button: string;
-  course: string | null;
-  item: string | null;
-  offer: string | null;
-  label: string | null;
-}
-
 export interface RevisionRow {
   number: number;
   live: boolean;
@@ -736,7 +745,7 @@ export interface RuleRow {
   finish?: FinishRule;
 }
 
-export interface SavedSegment {
+export interface SavedFilterRow {
   id: number;
   name: string;
   query: string;
@@ -767,11 +776,6 @@ export interface SchoolPage {
   mayRun: boolean;
 }
 
-export interface Segment {
-  text: string;
-  title: boolean;
-}
-
 export interface SentLetter {
   id: number;
   person: number | null;
@@ -782,7 +786,12 @@ export interface SentLetter {
 }
 
 export interface Sentence {
-  segments: Segment[];
+  segments: SentencePart[];
+}
+
+export interface SentencePart {
+  text: string;
+  title: boolean;
 }
 
 export interface Sight {
@@ -876,15 +885,6 @@ export interface Watched {
   finished: boolean;
 }
 
-export interface Way {
-  by: string;
-  title: Sentence;
-  words: Sentence;
-  link: WhyLink | null;
-  mends: MendStep[];
-  remedy: Remedy | null;
-}
-
 export interface WhyCard {
   item: string;
   glyph: string;
@@ -894,7 +894,7 @@ export interface WhyCard {
   why: string[];
   gates: Gate[];
   intro: Sentence | null;
-  ways: Way[];
+  ways: PossibleFix[];
   blind: BlindSpot | null;
   rule: RuleRow;
   plan: string | null;

@@ -8,7 +8,7 @@ import type { CoursePick, WhyLink } from '../lib/types';
 import { plainText } from '../lib/words';
 import { useWhy } from '../sheet/WhySheet';
 import { Words } from '../ui/Words';
-import { mayDo, remedy } from './remedy';
+import { mayDo, byAct } from './byAct';
 
 export interface WhyNotProps {
   person: number;
@@ -22,7 +22,7 @@ export interface WhyNotProps {
   onExtend: (offer: string) => void;
 }
 
-/** Why can't they see something: the full reason, and what would mend it, each in one step. */
+/** Why can't they see something: the full reason, and what would fix it, each in one step. */
 export function WhyNot({ person, name, courses, theirs, now, mayRun, onExtend }: WhyNotProps) {
   const [asked] = useState(() => new URLSearchParams(window.location.search).get('why'));
   const [chosen, setChosen] = useState<string | null>(asked);
@@ -54,7 +54,7 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, onExtend }:
 interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | 'onExtend'> {
   course: string;
   item: string;
-  /** Asked again after each remedy. */
+  /** Asked again after each byAct. */
   round: number;
   onMended: () => void;
 }
@@ -88,7 +88,7 @@ function Reasons({ course, item, person, now, round, mayRun, onExtend, onMended 
           </p>
           <ul className="ways">
             {card.ways
-              .filter(({ mends }) => mends.length === 0)
+              .filter(({ fixes }) => fixes.length === 0)
               .map((way) => (
                 <li key={`${way.by} ${plainText(way.title)}`}>
                   <b>
@@ -97,14 +97,14 @@ function Reasons({ course, item, person, now, round, mayRun, onExtend, onMended 
                   <span>
                     <Words segments={way.words.segments} />
                   </span>
-                  {way.remedy !== null && mayDo(way.remedy, mayRun) && (
-                    <button type="button" className="linklike" onClick={() => way.remedy !== null && remedy(person, way.remedy, onMended)}>
-                      {way.remedy.button}
+                  {way.byAct !== null && mayDo(way.byAct, mayRun) && (
+                    <button type="button" className="linklike" onClick={() => way.byAct !== null && byAct(person, way.byAct, onMended)}>
+                      {way.byAct.button}
                     </button>
                   )}
-                  {way.remedy?.do === 'extend' && (
-                    <button type="button" className="linklike" onClick={() => onExtend(way.remedy?.offer ?? '')}>
-                      {way.remedy.button}…
+                  {way.byAct?.do === 'extend' && (
+                    <button type="button" className="linklike" onClick={() => onExtend(way.byAct?.offer ?? '')}>
+                      {way.byAct.button}…
                     </button>
                   )}
                 </li>

@@ -6,9 +6,9 @@ import { Arch } from '../glyphs/Arch';
 import { keepAddress, withQuery } from '../lib/address';
 import { getJson } from '../lib/http';
 import { isoOf, type SchoolTime } from '../lib/time';
-import type { Expected, Gate, MendStep, OutlineRow, Vantage, Way, WhyCard, WhyLink } from '../lib/types';
+import type { Expected, Gate, FixByRule, OutlineRow, Vantage, PossibleFix, WhyCard, WhyLink } from '../lib/types';
 import { plainText } from '../lib/words';
-import { mayDo, remedy } from '../people/remedy';
+import { mayDo, byAct } from '../people/byAct';
 import { Words } from '../ui/Words';
 import { RuleSentence } from './RuleSheet';
 
@@ -40,7 +40,7 @@ export function WhySheet(props: WhySheetProps) {
   const { card, state } = useWhy(course, row.key, vantage.id, at, see, `${revision ?? 0}.${version}`);
   const place = rows.findIndex(({ key }) => key === row.key);
   const above = rows.slice(0, place).findLast((one) => one.depth < row.depth);
-  const mend = (mends: MendStep[]) => router.post(keepAddress(course, '/draft/mends'), { version, mends: mends.map((one) => ({ ...one })) }, { preserveScroll: true, preserveState: true });
+  const fix = (fixes: FixByRule[]) => router.post(keepAddress(course, '/draft/fixes'), { version, fixes: fixes.map((one) => ({ ...one })) }, { preserveScroll: true, preserveState: true });
   const word = (name: string, words: (rule: WhyCard['rule']) => string, own: (rule: WhyCard['rule']) => boolean, fixed = false): ReactNode => {
     if (card === null) {
       return null;
@@ -100,14 +100,14 @@ export function WhySheet(props: WhySheetProps) {
                   <Words segments={card.blind.words.segments} />
                 </b>
               </p>
-              {card.blind.mended !== null && (
+              {card.blind.fixed !== null && (
                 <p className="soft">
-                  <Words segments={card.blind.mended.segments} />
+                  <Words segments={card.blind.fixed.segments} />
                 </p>
               )}
-              {mayEdit && card.blind.mends.length > 0 && (
-                <Button size="xs" mt={6} onClick={() => mend(card.blind?.mends ?? [])}>
-                  Mend it in the draft
+              {mayEdit && card.blind.fixes.length > 0 && (
+                <Button size="xs" mt={6} onClick={() => fix(card.blind?.fixes ?? [])}>
+                  Fix it in the draft
                 </Button>
               )}
             </section>
@@ -138,7 +138,7 @@ export function WhySheet(props: WhySheetProps) {
               </p>
               <ul className="ways">
                 {card.ways.map((way) => (
-                  <WayLine key={`${way.by} ${plainText(way.title)}`} way={way} person={vantage.kind === 'person' ? Number(vantage.id.slice(7)) : null} onMend={mend} {...props} />
+                  <WayLine key={`${way.by} ${plainText(way.title)}`} way={way} person={vantage.kind === 'person' ? Number(vantage.id.slice(7)) : null} onMend={fix} {...props} />
                 ))}
               </ul>
             </section>
@@ -211,7 +211,7 @@ function GateLine({ gate, ...links }: LinkProps & { gate: Gate }) {
   );
 }
 
-function WayLine({ way, person, onMend, ...links }: LinkProps & { way: Way; person: number | null; onMend: (mends: MendStep[]) => void }) {
+function WayLine({ way, person, onMend, ...links }: LinkProps & { way: PossibleFix; person: number | null; onMend: (fixes: FixByRule[]) => void }) {
   return (
     <li>
       <b>
@@ -220,14 +220,14 @@ function WayLine({ way, person, onMend, ...links }: LinkProps & { way: Way; pers
       <span>
         <Words segments={way.words.segments} />
       </span>
-      {way.link !== null && (person === null || way.remedy === null) && <Follow link={way.link} {...links} />}
-      {person !== null && way.remedy !== null && mayDo(way.remedy, links.mayEdit) && (
-        <button type="button" className="linklike" onClick={() => way.remedy !== null && remedy(person, way.remedy)}>
-          {way.remedy.button}
+      {way.link !== null && (person === null || way.byAct === null) && <Follow link={way.link} {...links} />}
+      {person !== null && way.byAct !== null && mayDo(way.byAct, links.mayEdit) && (
+        <button type="button" className="linklike" onClick={() => way.byAct !== null && byAct(person, way.byAct)}>
+          {way.byAct.button}
         </button>
       )}
-      {way.mends.length > 0 && links.mayEdit && (
-        <button type="button" className="linklike" onClick={() => onMend(way.mends)}>
+      {way.fixes.length > 0 && links.mayEdit && (
+        <button type="button" className="linklike" onClick={() => onMend(way.fixes)}>
           Set in the draft
         </button>
       )}

@@ -1,7 +1,7 @@
-import type { Segment } from '../lib/types';
+import type { SentencePart } from '../lib/types';
 
 export interface WordsProps {
-  segments: Segment[];
+  segments: SentencePart[];
   /** How titles stand out: set apart in a sentence, or strong in a heading line. */
   titles?: 'em' | 'b';
 }

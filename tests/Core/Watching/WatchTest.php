@@ -6,10 +6,10 @@ namespace Tests\Core\Watching;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use SilentKeep\Core\Watching\Coverage;
 use SilentKeep\Core\Watching\InvalidReport;
 use SilentKeep\Core\Watching\PlayedSegments;
 use SilentKeep\Core\Watching\Watch;
+use SilentKeep\Core\Watching\WatchedStretches;
 
 final class WatchTest extends TestCase
 {
@@ -17,7 +17,7 @@ final class WatchTest extends TestCase
     #[DataProvider('reports')]
     public function test_coverage_is_the_union_cut_to_the_video(string $played, array $expected): void
     {
-        self::assertEquals($expected, Coverage::none(120)->with(PlayedSegments::parse($played))->segments);
+        self::assertEquals($expected, WatchedStretches::none(120)->with(PlayedSegments::parse($played))->segments);
     }
 
     /** @return \Generator<string, array{string, list<array{float, float}>}> */
@@ -153,24 +153,24 @@ final class WatchTest extends TestCase
     public function test_a_video_needs_a_length(): void
     {
         $this->expectException(InvalidReport::class);
-        Coverage::none(0);
+        WatchedStretches::none(0);
     }
 
     private static function watch(): Watch
     {
-        return Watch::opened(Coverage::none(100), 1000);
+        return Watch::opened(WatchedStretches::none(100), 1000);
     }
 
     /** @param  list<string>  $reports */
     #[DataProvider('kept')]
     public function test_what_is_kept_as_text_is_read_back_as_it_was(array $reports, string $text): void
     {
-        $coverage = Coverage::none(120.5);
+        $coverage = WatchedStretches::none(120.5);
         foreach ($reports as $played) {
             $coverage = $coverage->with(PlayedSegments::parse($played));
         }
         self::assertSame($text, $coverage->toText());
-        self::assertEquals($coverage->segments, Coverage::none(120.5)->with(PlayedSegments::parse($text))->segments);
+        self::assertEquals($coverage->segments, WatchedStretches::none(120.5)->with(PlayedSegments::parse($text))->segments);
     }
 
     /** @return \Generator<string, array{list<string>, string}> */
@@ -196,7 +196,7 @@ final class WatchTest extends TestCase
     {
         $together = PlayedSegments::together(PlayedSegments::parse('0[.]5'), PlayedSegments::parse(''), PlayedSegments::parse('5[.]20[,]40[.]50'));
 
-        self::assertEquals([[0.0, 20.0], [40.0, 50.0]], Coverage::none(120)->with($together)->segments);
+        self::assertEquals([[0.0, 20.0], [40.0, 50.0]], WatchedStretches::none(120)->with($together)->segments);
         self::assertEqualsWithDelta(13.0, self::watch()->report($together, 1010, 1.0)->coverage->seconds(), 1e-9);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Learner;
 
+use App\Models\BoardPost;
 use App\Models\Content;
 use App\Models\ObserverTie;
-use App\Models\Post;
 use App\Models\QuizTry;
 use Illuminate\Support\Carbon;
 use Inertia\Testing\AssertableInertia as Page;
@@ -57,7 +57,7 @@ final class BoardsTest extends TestCase
         $this->actingAs($this->person('oda'))->from(self::BENCH)->post(self::BENCH.'/posts', ['text' => ' <b>Mine</b> split. ', 'once' => 'one'])->assertRedirect(self::BENCH);
         $this->post(self::BENCH.'/posts', ['text' => '<b>Mine</b> split.', 'once' => 'one']);
 
-        self::assertSame(4, Post::query()->count());
+        self::assertSame(4, BoardPost::query()->count());
         $this->actingAs($this->person('ask'))->get(self::BENCH)->assertInertia(fn (Page $page) => $page
             ->has('posts', 4)->where('posts.3.who', 'Oda Lien')->where('posts.3.text', '<b>Mine</b> split.')->where('posts.3.mine', false)->where('posts.0.mine', true)->where('canPost', true));
     }
@@ -67,17 +67,17 @@ final class BoardsTest extends TestCase
         $this->actingAs($this->person('oda'));
         $this->post(self::BENCH.'/posts', ['text' => '  '])->assertSessionHasErrors(['text' => 'Please write something first.']);
         $this->post(self::BENCH.'/posts', ['text' => str_repeat('a', 5001)])->assertSessionHasErrors('text');
-        self::assertSame(3, Post::query()->count());
+        self::assertSame(3, BoardPost::query()->count());
     }
 
     public function test_one_takes_back_ones_own_and_staff_any(): void
     {
-        $theirs = Post::query()->where('person_id', $this->person('mathea')->id)->firstOrFail();
+        $theirs = BoardPost::query()->where('person_id', $this->person('mathea')->id)->firstOrFail();
         $this->actingAs($this->person('oda'))->delete(self::BENCH."/posts/{$theirs->id}")->assertNotFound();
         $this->actingAs($this->person('mathea'))->delete(self::BENCH."/posts/{$theirs->id}")->assertRedirect();
         $this->delete(self::BENCH."/posts/{$theirs->id}")->assertNotFound();
-        $this->actingAs($this->person('hege'))->delete(self::BENCH.'/posts/'.Post::query()->firstOrFail()->id)->assertRedirect();
-        self::assertSame(1, Post::query()->count());
+        $this->actingAs($this->person('hege'))->delete(self::BENCH.'/posts/'.BoardPost::query()->firstOrFail()->id)->assertRedirect();
+        self::assertSame(1, BoardPost::query()->count());
     }
 
     public function test_only_a_discussion_takes_posts(): void

@@ -9,13 +9,13 @@ use App\Access\Lookers;
 use App\Access\Plans;
 use App\Access\WhoLooks;
 use App\Learning\Contents\MediaAddresses;
+use App\Models\BoardPost;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;
 use App\Models\ObserverTie;
 use App\Models\Offer;
 use App\Models\Person;
-use App\Models\Post;
 use App\Models\Revision;
 use Illuminate\Support\Facades\Route;
 use SilentKeep\Core\Deciding\Decider;
@@ -52,7 +52,7 @@ final class CrawlTest extends TestCase
             $content->update(['text' => $mark, 'quiz' => $content->quiz === [] ? [] : [['ask' => $mark, 'answers' => [$mark, "{$mark}2"], 'right' => [0]]]]);
         }
         Medium::query()->get()->each(fn (Medium $medium) => $medium->update(['title' => self::mark('HOLDS', $medium->course_id, $medium->item_key)]));
-        Post::query()->get()->each(fn (Post $post) => $post->update(['text' => self::mark('HOLDS', $post->course_id, $post->item_key)]));
+        BoardPost::query()->get()->each(fn (BoardPost $post) => $post->update(['text' => self::mark('HOLDS', $post->course_id, $post->item_key)]));
         foreach (Course::query()->whereIn('key', ['clinker', 'steam-frames'])->get() as $course) {
             $course->update(['guest_token' => bin2hex(random_bytes(16))]);
         }

@@ -6,7 +6,7 @@ namespace Tests\Feature\Learner;
 
 use App\Models\Completion;
 use App\Models\Content;
-use App\Models\Look;
+use App\Models\ItemVisit;
 use Illuminate\Support\Carbon;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -74,25 +74,25 @@ final class LessonPagesTest extends TestCase
     {
         $this->actingAs($this->person('eira'))->post('/courses/clinker/l-planes/finished');
         $this->post('/courses/clinker/l-timber/quiz', ['version' => 1, 'answers' => [[1], [1], [0]]]);
-        $looks = Look::query()->count();
+        $looks = ItemVisit::query()->count();
         $this->actingAs($this->person('hege'))->get("/keep/courses/clinker/stand-in/view/l-timber?v[]=person:{$this->person('eira')->id}")->assertOk()->assertInertia(fn (Page $page) => $page
             ->component('learner/Lesson')->where('quiz.last', 33)->where('quiz.can', false)->where('standIn.name', 'Eira Holm'));
         $this->get("/keep/courses/clinker/stand-in/view/b-marks?v[]=person:{$this->person('eira')->id}")->assertOk()->assertInertia(fn (Page $page) => $page
             ->component('learner/Board')->where('marks.2.score', 33)->where('canPost', false)->where('calendar', null));
-        self::assertSame($looks, Look::query()->count());
+        self::assertSame($looks, ItemVisit::query()->count());
     }
 
     public function test_a_look_within_the_minute_is_the_same_look(): void
     {
         $this->actingAs($this->person('eira'))->get('/courses/clinker/l-planes');
-        $first = Look::query()->where('item_key', 'l-planes')->firstOrFail()->last_at;
+        $first = ItemVisit::query()->where('item_key', 'l-planes')->firstOrFail()->last_at;
         Carbon::setTestNow(Carbon::now()->addSeconds(30));
         $this->get('/courses/clinker/l-planes');
-        self::assertEquals($first, Look::query()->where('item_key', 'l-planes')->firstOrFail()->last_at);
+        self::assertEquals($first, ItemVisit::query()->where('item_key', 'l-planes')->firstOrFail()->last_at);
         Carbon::setTestNow(Carbon::now()->addSeconds(31));
         $this->get('/courses/clinker/l-planes');
-        self::assertNotEquals($first, Look::query()->where('item_key', 'l-planes')->firstOrFail()->last_at);
-        self::assertSame(1, Look::query()->where('item_key', 'l-planes')->count());
+        self::assertNotEquals($first, ItemVisit::query()->where('item_key', 'l-planes')->firstOrFail()->last_at);
+        self::assertSame(1, ItemVisit::query()->where('item_key', 'l-planes')->count());
     }
 
     public function test_a_page_knows_when_it_turns(): void

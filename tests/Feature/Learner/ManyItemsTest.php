@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Learner;
 
+use App\Models\BoardPost;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;
 use App\Models\ObserverTie;
 use App\Models\Offer;
-use App\Models\Post;
 use App\Models\School;
 use App\People\MakePass;
 use App\Publishing\ImportPlan;
@@ -44,7 +44,7 @@ final class ManyItemsTest extends TestCase
             foreach (range(1, 3) as $n) {
                 Medium::query()->create(['course_id' => $course->id, 'item_key' => "m{$m}-l1", 'kind' => 'image', 'title' => "{$n}", 'name' => 'a.png', 'path' => "{$key}/{$m}/{$n}", 'type' => 'image/png', 'bytes' => 1, 'position' => $n]);
             }
-            Post::query()->create(['course_id' => $course->id, 'item_key' => 'b', 'person_id' => $this->person('eira')->id + $m, 'text' => 'Said', 'posted_at' => now()]);
+            BoardPost::query()->create(['course_id' => $course->id, 'item_key' => 'b', 'person_id' => $this->person('eira')->id + $m, 'text' => 'Said', 'posted_at' => now()]);
         }
         Content::query()->create(['course_id' => $course->id, 'item_key' => 'b', 'text' => '', 'board' => 'discussion']);
         app(MakePass::class)($this->person('eira'), Offer::query()->with('course.liveRevision')->where('key', "of-{$key}")->firstOrFail(), now()->getTimestamp() - 86400);

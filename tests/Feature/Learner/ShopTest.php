@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Learner;
 
 use App\Models\CourseDocument;
-use App\Models\Look;
+use App\Models\ItemVisit;
 use App\Models\Message;
 use App\Models\Offer;
 use App\Models\Pass;
@@ -218,7 +218,7 @@ final class ShopTest extends TestCase
         $this->post('/courses/clinker/l-welcome/look', ['name' => 'Alva Brekke', 'email' => 'alva@elsewhere.test'])->assertRedirect('/courses/clinker/l-welcome');
         $alva = Person::query()->where('claimed_email', 'alva@elsewhere.test')->firstOrFail();
         $this->get('/courses/clinker/l-welcome')->assertOk();
-        self::assertSame('sample', Look::query()->where('person_id', $alva->id)->firstOrFail()->via);
+        self::assertSame('sample', ItemVisit::query()->where('person_id', $alva->id)->firstOrFail()->via);
         $this->actingAs($this->person('hege'))->get('/keep/people?standing=samples')->assertOk()->assertSee('Alva Brekke');
     }
 }

@@ -14,7 +14,7 @@ use PHPUnit\Framework\TestCase;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\State;
-use SilentKeep\Core\Watching\Coverage;
+use SilentKeep\Core\Watching\WatchedStretches;
 
 /** The small parts of lessons and notices, each on its own. */
 final class SmallPartsTest extends TestCase
@@ -156,7 +156,7 @@ final class SmallPartsTest extends TestCase
 
         self::assertSame(strtolower($id), $one->id);
         self::assertSame('0[.]5[,]7[.]9', $one->text);
-        self::assertEquals([[0.0, 5.0], [7.0, 9.0]], Coverage::none(10)->with($one->played)->segments);
+        self::assertEquals([[0.0, 5.0], [7.0, 9.0]], WatchedStretches::none(10)->with($one->played)->segments);
         self::assertCount(2, Statement::readAll("[{$json},{$json}]"));
         self::assertSame([], Statement::readAll('[]'));
     }

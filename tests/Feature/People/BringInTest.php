@@ -12,10 +12,10 @@ use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\SignInLink;
-use App\People\Import\BringingIn;
-use App\People\Import\BringOn;
+use App\People\Import\ContinueImport;
+use App\People\Import\ImportInParts;
 use App\People\Import\ReadPeopleFile;
-use App\People\Import\StagedPeople;
+use App\People\Import\StagedImport;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -160,7 +160,7 @@ final class BringInTest extends TestCase
     {
         $import = $this->read($this->upload($this->many(1700)));
         $before = self::counts();
-        $staged = app(StagedPeople::class);
+        $staged = app(StagedImport::class);
         $staged->begin($import);
         self::assertTrue($staged->stageSome($import));
         self::assertTrue($staged->stageSome($import));
@@ -168,8 +168,8 @@ final class BringInTest extends TestCase
         self::assertSame($before, self::counts());
 
         // The worker is killed here; another takes the job up, and a third one finds nothing to do.
-        (new BringOn($import->id))->handle(app(BringingIn::class));
-        (new BringOn($import->id))->handle(app(BringingIn::class));
+        (new ContinueImport($import->id))->handle(app(ImportInParts::class));
+        (new ContinueImport($import->id))->handle(app(ImportInParts::class));
         self::assertSame([$before[0] + 1700, $before[1] + 1700, $before[2] + 1700, $before[3] + 1700, 0], self::counts());
         self::assertSame(['done', ['new' => 1700, 'changed' => 0, 'unchanged' => 0, 'passes' => 1700, 'labels' => 1700, 'ties' => 0]], [$import->refresh()->state, $import->tally]);
         self::assertSame(0, DB::table('people')->join('passes', 'passes.person_id', '=', 'people.id')->where('passes.source', 'from people.csv')->whereRaw("people.email not like 'p%@many.test'")->count());
@@ -182,7 +182,7 @@ final class BringInTest extends TestCase
     {
         $import = $this->read($this->upload($this->many(1200)));
         $before = Message::query()->count();
-        $staged = app(StagedPeople::class);
+        $staged = app(StagedImport::class);
         $staged->begin($import);
         while ($staged->stageSome($import)) {
             // All of them.
@@ -190,7 +190,7 @@ final class BringInTest extends TestCase
         $staged->putInForce($import);
         self::assertTrue($staged->writeSome($import));
         self::assertSame($before + 500, Message::query()->count());
-        (new BringOn($import->id))->handle(app(BringingIn::class));
+        (new ContinueImport($import->id))->handle(app(ImportInParts::class));
         self::assertSame($before + 1200, Message::query()->count());
         self::assertSame(1200, SignInLink::query()->distinct()->count('person_id'));
     }
@@ -198,7 +198,7 @@ final class BringInTest extends TestCase
     public function test_somebody_who_comes_by_themselves_meanwhile_is_the_same_person(): void
     {
         $import = $this->read($this->upload($this->many(3)));
-        $staged = app(StagedPeople::class);
+        $staged = app(StagedImport::class);
         $staged->begin($import);
         $staged->stageSome($import);
         // Opens an account, and gets the very pass, while the file waits.
@@ -207,7 +207,7 @@ final class BringInTest extends TestCase
         $this->post($this->linkTo('p1@many.test'))->assertRedirect();
         $this->flushSession();
         $this->actingAs($this->person('hege'))->post('/keep/people/acts', ['do' => 'give', 'people' => [Person::query()->where('email', 'p1@many.test')->sole()->id], 'offer' => 'yard-trial'])->assertSessionHas('flash.kind', 'done');
-        (new BringOn($import->id))->handle(app(BringingIn::class));
+        (new ContinueImport($import->id))->handle(app(ImportInParts::class));
 
         self::assertSame(['new' => 2, 'changed' => 1, 'unchanged' => 0, 'passes' => 2, 'labels' => 3, 'ties' => 0], $import->refresh()->tally);
         $quick = Person::query()->where('email', 'p1@many.test')->sole();
@@ -217,7 +217,7 @@ final class BringInTest extends TestCase
     public function test_somebody_who_comes_later_gets_no_number_that_is_kept_for_the_file(): void
     {
         $import = $this->read($this->upload($this->many(3)));
-        $staged = app(StagedPeople::class);
+        $staged = app(StagedImport::class);
         $staged->begin($import);
         $staged->stageSome($import);
         $late = Person::query()->create(['name' => 'Late', 'email' => 'late@elsewhere.test']);

@@ -8,7 +8,7 @@ use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
-use App\Models\Segment;
+use App\Models\SavedFilter;
 use App\People\PeopleFilter;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -136,12 +136,12 @@ final class PeopleListTest extends TestCase
     public function test_segments_are_kept_per_reader(): void
     {
         $this->post('/keep/people/segments', ['name' => 'Ending', 'filter' => ['ends_in' => '3', 'nonsense' => 'x']])->assertSessionHasNoErrors();
-        $segment = Segment::query()->sole();
+        $segment = SavedFilter::query()->sole();
         self::assertSame(['Ending', 'ends_in=3'], [$segment->name, $segment->query]);
         $this->actingAs($this->person('aksel'));
         self::assertSame([], $this->get('/keep/people')->inertiaProps('segments'));
         $this->delete("/keep/people/segments/{$segment->id}");
-        self::assertSame(1, Segment::query()->count());
+        self::assertSame(1, SavedFilter::query()->count());
     }
 
     /** @return list<array{string}> */

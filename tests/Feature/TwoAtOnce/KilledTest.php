@@ -14,7 +14,7 @@ use App\Models\Person;
 use App\People\ActOnPeople;
 use App\People\Acts\PeopleActs;
 use App\People\ChosenPeople;
-use App\People\Import\BringPeopleIn;
+use App\People\Import\ImportPeople;
 use App\People\Import\ReadPeopleFile;
 use App\People\Staged\StagedActs;
 use App\People\UndoAct;
@@ -111,7 +111,7 @@ final class KilledTest extends TestCase
                     while ($import->state === 'reading') {
                         app(ReadPeopleFile::class)->read($import);
                     }
-                    app(BringPeopleIn::class)($import);
+                    app(ImportPeople::class)($import);
                 },
                 $worker,
                 static fn (): bool => $new() === 2000 && Import::query()->sole()->lettered === null && DB::table('sign_in_links')->count() === 2000 && DB::table('messages')->count() === 2000 && Pass::query()->where('source', 'from crowd.csv')->count() === 2000,

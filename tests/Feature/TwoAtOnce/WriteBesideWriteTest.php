@@ -7,6 +7,7 @@ namespace Tests\Feature\TwoAtOnce;
 use App\Console\CleanUp;
 use App\Models\Activity;
 use App\Models\ActRecord;
+use App\Models\BoardPost;
 use App\Models\Content;
 use App\Models\Draft;
 use App\Models\Import;
@@ -15,7 +16,6 @@ use App\Models\Medium;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
-use App\Models\Post;
 use App\Models\Revision;
 use App\Models\SignInLink;
 use App\Models\WatchReport;
@@ -116,7 +116,7 @@ final class WriteBesideWriteTest extends TestCase
                 $post('/courses/clinker/l-timber/quiz', ['version' => 1, 'answers' => [[1], [0], [2]]]),
                 static fn (): bool => DB::table('quiz_tries')->exists(),
             ],
-            'say something on a board' => [$as('oda'), $post('/courses/steam-frames/b-bench/posts', ['text' => 'Mine split.', 'once' => 'one']), static fn (): bool => Post::query()->where('text', 'Mine split.')->exists()],
+            'say something on a board' => [$as('oda'), $post('/courses/steam-frames/b-bench/posts', ['text' => 'Mine split.', 'once' => 'one']), static fn (): bool => BoardPost::query()->where('text', 'Mine split.')->exists()],
             'change the link to a calendar' => [$as('embla'), $post('/calendar-link', []), static fn (self $test): bool => $test->person('embla')->calendar_token !== null],
             'buy' => [$as('jonas'), $post('/checkout/tools-only', ['item' => '']), static fn (self $test): bool => Pass::query()->where('person_id', $test->person('jonas')->id)->exists()],
             'buy as a stranger' => [$nothing, $post('/checkout/tools-only', ['name' => 'Alva', 'email' => 'alva@elsewhere.test', 'item' => '']), static fn (): bool => Person::query()->where('claimed_email', 'alva@elsewhere.test')->exists()],

@@ -9,13 +9,13 @@ use App\Access\SchoolClock;
 use App\Models\CourseDocument;
 use App\Models\School;
 use App\Sightlines\Why\BlindSpots;
+use App\Sightlines\Why\CellContext;
+use App\Sightlines\Why\FindFixes;
+use App\Sightlines\Why\FixByRule;
 use App\Sightlines\Why\Gate;
 use App\Sightlines\Why\Gates;
-use App\Sightlines\Why\Mending;
-use App\Sightlines\Why\MendStep;
-use App\Sightlines\Why\Scene;
-use App\Sightlines\Why\Way;
-use App\Sightlines\Why\Ways;
+use App\Sightlines\Why\PossibleFix;
+use App\Sightlines\Why\PossibleFixes;
 use Illuminate\Support\Carbon;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Time\Instant;
@@ -39,7 +39,7 @@ trait AsksWhy
      * @param  array<string, mixed>  $plan  entries of the weekly plan
      * @param  array<string, mixed>  $offer  of the offer `basic`, likewise
      */
-    protected function scene(Viewer $viewer, array $course = [], array $item = [], array $plan = [], array $offer = []): Scene
+    protected function scene(Viewer $viewer, array $course = [], array $item = [], array $plan = [], array $offer = []): CellContext
     {
         $document = CourseDocument::fromJson(json_encode([
             'course' => [
@@ -59,7 +59,7 @@ trait AsksWhy
             ],
         ], JSON_THROW_ON_ERROR));
 
-        return new Scene(app(Plans::class)->of($document), $document, $viewer, Instant::parse(self::NOW), app(SchoolClock::class));
+        return new CellContext(app(Plans::class)->of($document), $document, $viewer, Instant::parse(self::NOW), app(SchoolClock::class));
     }
 
     /** @param  array<string, int>  $done */
@@ -69,13 +69,13 @@ trait AsksWhy
     }
 
     /** @return list<string> reason codes of the item */
-    protected static function codes(Scene $scene, string $item = 'plane'): array
+    protected static function codes(CellContext $scene, string $item = 'plane'): array
     {
         return array_map(static fn ($reason): string => $reason->value, $scene->glance->why(self::position($scene, $item)));
     }
 
     /** @return list<string> the gates that are shut, as "Name: sentence" with the link behind it */
-    protected static function shut(Scene $scene, string $item = 'plane'): array
+    protected static function shut(CellContext $scene, string $item = 'plane'): array
     {
         $shut = array_filter((new Gates($scene))->of(self::position($scene, $item)), static fn (Gate $gate): bool => ! $gate->passed);
 
@@ -83,28 +83,28 @@ trait AsksWhy
     }
 
     /** @return list<string> what would open it, as "title: sentence" */
-    protected static function ways(Scene $scene, string $item = 'plane'): array
+    protected static function ways(CellContext $scene, string $item = 'plane'): array
     {
         $position = self::position($scene, $item);
         $decision = CompiledDecider::of($scene->decider->prepared)->decide($scene->viewer, $scene->at)[$position];
 
-        return array_map(static fn (Way $way): string => "{$way->title}: {$way->words}", (new Ways($scene, app(Mending::class)))->of($position, $decision));
+        return array_map(static fn (PossibleFix $way): string => "{$way->title}: {$way->words}", (new PossibleFixes($scene, app(FindFixes::class)))->of($position, $decision));
     }
 
-    /** @return list<MendStep> */
-    protected static function mends(Scene $scene, string $item = 'plane'): array
+    /** @return list<FixByRule> */
+    protected static function fixes(CellContext $scene, string $item = 'plane'): array
     {
-        return array_map(static fn ($mend): MendStep => $mend->step(), app(Mending::class)->toOpen($scene, self::position($scene, $item)));
+        return array_map(static fn ($fix): FixByRule => $fix->step(), app(FindFixes::class)->toOpen($scene, self::position($scene, $item)));
     }
 
-    protected static function blind(Scene $scene): ?string
+    protected static function blind(CellContext $scene): ?string
     {
         $blind = app(BlindSpots::class)->of($scene);
 
-        return $blind === null ? null : $blind->words.($blind->mended === null ? '' : ' > '.$blind->mended);
+        return $blind === null ? null : $blind->words.($blind->fixed === null ? '' : ' > '.$blind->fixed);
     }
 
-    private static function position(Scene $scene, string $item): int
+    private static function position(CellContext $scene, string $item): int
     {
         return $scene->outline->positionOf($item) ?? self::fail($item);
     }

@@ -6,7 +6,7 @@ namespace App\Http\Controllers\Administration;
 
 use App\Models\ActRecord;
 use App\Models\Person;
-use App\Pages\People\ActDesk;
+use App\Pages\People\ActPageBuilder;
 use App\People\ActOnPeople;
 use App\People\Acts\CannotAct;
 use App\People\LeaveAct;
@@ -19,7 +19,7 @@ use Inertia\Response;
 /** An act on so many people that it is prepared first: how far that is, what it would do, and doing it. */
 final readonly class ActsController
 {
-    public function show(Request $request, ActRecord $act, ActDesk $desk): Response
+    public function show(Request $request, ActRecord $act, ActPageBuilder $desk): Response
     {
         self::allow($request, $act);
 

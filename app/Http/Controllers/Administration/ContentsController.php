@@ -12,7 +12,7 @@ use App\Learning\Contents\KeepMedium;
 use App\Learning\Contents\WriteContent;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Contents\ContentDesk;
+use App\Pages\Contents\ContentsPageBuilder;
 use App\Words\SafeText;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -27,7 +27,7 @@ final readonly class ContentsController
 {
     private const MEANWHILE = ['kind' => 'refused', 'text' => 'Somebody else has changed this since you opened it. Nothing was saved; what you typed is still here. Reload the page to see theirs.', 'lines' => []];
 
-    public function __construct(private ContentDesk $desk, private WriteContent $write, private KeepMedium $media)
+    public function __construct(private ContentsPageBuilder $desk, private WriteContent $write, private KeepMedium $media)
     {
     }
 

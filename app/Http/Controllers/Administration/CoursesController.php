@@ -12,7 +12,7 @@ use App\Http\Requests\WorkspaceRequest;
 use App\Http\Text;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Courses\CourseDesk;
+use App\Pages\Courses\CoursePageBuilder;
 use App\Pages\Courses\CoursesPage;
 use App\Publishing\ImportPlan;
 use Illuminate\Http\RedirectResponse;
@@ -23,7 +23,7 @@ use SilentKeep\Core\Format\InvalidPlan;
 
 final readonly class CoursesController
 {
-    public function __construct(private CourseDesk $desk)
+    public function __construct(private CoursePageBuilder $desk)
     {
     }
 

@@ -23,14 +23,14 @@ use App\Http\Requests\EditCourseRequest;
 use App\Http\Requests\EditOutlineRequest;
 use App\Http\Requests\EditPlansRequest;
 use App\Http\Requests\EditRulesRequest;
-use App\Http\Requests\MendRequest;
+use App\Http\Requests\FixRequest;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Courses\CourseDesk;
+use App\Pages\Courses\CoursePageBuilder;
 use App\Pages\Workspace\ConditionWords;
 use App\Publishing\PublishDraft;
 use App\School\ChangeGuestLink;
-use App\Sightlines\Why\MakeMends;
+use App\Sightlines\Why\ApplyFixes;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -51,7 +51,7 @@ final readonly class DraftController
         return $this->make($request, $course, $request->edit());
     }
 
-    public function outline(EditOutlineRequest $request, Course $course, CourseDesk $desk): RedirectResponse
+    public function outline(EditOutlineRequest $request, Course $course, CoursePageBuilder $desk): RedirectResponse
     {
         $edit = $request->edit();
         if ($edit instanceof DeleteItems && ! $request->boolean('meant')) {
@@ -85,7 +85,7 @@ final readonly class DraftController
     }
 
     /** What the reasons of a cell proposed. */
-    public function mend(MendRequest $request, Course $course): RedirectResponse
+    public function fix(FixRequest $request, Course $course): RedirectResponse
     {
         return $this->make($request, $course, $request->edit());
     }
@@ -95,7 +95,7 @@ final readonly class DraftController
         try {
             $made = ($this->edit)($course, $request->integer('version'), $change, self::editor($request));
         } catch (InvalidPlan $e) {
-            if ($change instanceof MoveItem || $change instanceof PlaceItems || $change instanceof PasteRules || $change instanceof DuplicateItem || $change instanceof DeleteItems || $change instanceof MakeMends) {
+            if ($change instanceof MoveItem || $change instanceof PlaceItems || $change instanceof PasteRules || $change instanceof DuplicateItem || $change instanceof DeleteItems || $change instanceof ApplyFixes) {
                 // There is no form with fields to say it at.
                 return self::refused('That does not go: '.$e->offences[0]->message.'.');
             }
@@ -116,13 +116,13 @@ final readonly class DraftController
     }
 
     /** What happened to the draft since a version, for those who have it open. */
-    public function news(Request $request, Course $course, CourseDesk $desk): JsonResponse
+    public function news(Request $request, Course $course, CoursePageBuilder $desk): JsonResponse
     {
         return new JsonResponse($desk->news($course, $request->integer('since'), self::editor($request)));
     }
 
     /** Reads a condition back while it is being built. Nothing is saved. */
-    public function condition(Request $request, Course $course, CourseDesk $desk): JsonResponse
+    public function condition(Request $request, Course $course, CoursePageBuilder $desk): JsonResponse
     {
         $only = ConditionInput::read($request->input('only'));
         $read = $desk->conditionWords($course, $only);

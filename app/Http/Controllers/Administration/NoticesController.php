@@ -10,7 +10,7 @@ use App\Models\Course;
 use App\Models\Person;
 use App\Notices\NoticeCase;
 use App\Notices\SaveNotice;
-use App\Pages\Notices\NoticeDesk;
+use App\Pages\Notices\NoticesPageBuilder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -21,7 +21,7 @@ use Inertia\Response;
 /** What people meet at closed doors, in the whole school or in one course. */
 final readonly class NoticesController
 {
-    public function __construct(private NoticeDesk $desk, private SaveNotice $save)
+    public function __construct(private NoticesPageBuilder $desk, private SaveNotice $save)
     {
     }
 

@@ -17,7 +17,7 @@ use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Person;
 use App\Offers\SaveOffer;
-use App\Pages\Offers\OffersDesk;
+use App\Pages\Offers\OffersPageBuilder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -33,7 +33,7 @@ final readonly class OffersController
     {
     }
 
-    public function index(OffersDesk $desk): Response
+    public function index(OffersPageBuilder $desk): Response
     {
         return Inertia::render('keep/Offers', get_object_vars($desk->page(Gate::allows('run-school'))));
     }
@@ -47,7 +47,7 @@ final readonly class OffersController
     }
 
     /** What it opens: in the draft. A new offer comes with its selling side. */
-    public function access(OfferAccessRequest $request, Course $course, EditDraft $edit, OffersDesk $desk): RedirectResponse
+    public function access(OfferAccessRequest $request, Course $course, EditDraft $edit, OffersPageBuilder $desk): RedirectResponse
     {
         $author = self::author($request);
         $offer = Text::of($request, 'offer') === '' ? null : $desk->ofCourse($course, Text::of($request, 'offer'));
@@ -64,7 +64,7 @@ final readonly class OffersController
     }
 
     /** What learners would reach in the days of a trial. Nothing is saved. */
-    public function trial(TrialRequest $request, Course $course, OffersDesk $desk): JsonResponse
+    public function trial(TrialRequest $request, Course $course, OffersPageBuilder $desk): JsonResponse
     {
         try {
             return new JsonResponse($desk->trial($course, $request->integer('days'), $request->text('tier'), $request->text('plan')));

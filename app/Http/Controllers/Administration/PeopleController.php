@@ -6,13 +6,13 @@ namespace App\Http\Controllers\Administration;
 
 use App\Http\Requests\ActRequest;
 use App\Http\Requests\PeopleRequest;
-use App\Http\Requests\SaveSegmentRequest;
+use App\Http\Requests\SaveFilterRequest;
 use App\Http\Text;
 use App\Models\Person;
 use App\Pages\People\ActOutcome;
 use App\Pages\People\ActPreview;
-use App\Pages\People\PeopleDesk;
-use App\Pages\People\PersonDesk;
+use App\Pages\People\PeoplePageBuilder;
+use App\Pages\People\PersonPageBuilder;
 use App\People\ActOnPeople;
 use App\People\Acts\CannotAct;
 use App\People\Acts\PeopleAct;
@@ -20,7 +20,7 @@ use App\People\Acts\PeopleActs;
 use App\People\ChosenPeople;
 use App\People\PeopleFinder;
 use App\People\PeopleQuery;
-use App\People\SaveSegment;
+use App\People\SaveFilter;
 use App\People\UndoAct;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -36,7 +36,7 @@ final readonly class PeopleController
     /** A spreadsheet program would take a cell that begins so for a formula. */
     private const FORMULA = '/^[=+\-@\t\r]/';
 
-    public function __construct(private PeopleDesk $desk, private PeopleQuery $find)
+    public function __construct(private PeoplePageBuilder $desk, private PeopleQuery $find)
     {
     }
 
@@ -45,7 +45,7 @@ final readonly class PeopleController
         return Inertia::render('keep/People', get_object_vars($this->desk->page($request->filter(), $request->page(), $request->asked(), self::reader($request), Gate::allows('run-school'))));
     }
 
-    public function show(Person $person, PersonDesk $desk): Response
+    public function show(Person $person, PersonPageBuilder $desk): Response
     {
         return Inertia::render('keep/Person', get_object_vars($desk->page($person, Gate::allows('run-school'))));
     }
@@ -122,14 +122,14 @@ final readonly class PeopleController
         return back()->with('flash', ['kind' => 'done', 'text' => "Taken back: {$undone->told}.", 'lines' => []]);
     }
 
-    public function saveSegment(SaveSegmentRequest $request, SaveSegment $save): RedirectResponse
+    public function saveSegment(SaveFilterRequest $request, SaveFilter $save): RedirectResponse
     {
         $save(self::reader($request), $request->name(), $request->filterQuery());
 
         return back();
     }
 
-    public function forgetSegment(Request $request, int $segment, SaveSegment $save): RedirectResponse
+    public function forgetSegment(Request $request, int $segment, SaveFilter $save): RedirectResponse
     {
         $save->forget(self::reader($request), $segment);
 

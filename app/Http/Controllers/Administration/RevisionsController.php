@@ -14,7 +14,7 @@ use App\Http\Requests\TakeBackRequest;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Person;
-use App\Pages\Courses\CourseDesk;
+use App\Pages\Courses\CoursePageBuilder;
 use App\Publishing\SetPublication;
 use App\Publishing\TakeBackRevision;
 use Illuminate\Http\JsonResponse;
@@ -26,7 +26,7 @@ use Inertia\Response;
 
 final readonly class RevisionsController
 {
-    public function __construct(private CourseDesk $desk)
+    public function __construct(private CoursePageBuilder $desk)
     {
     }
 

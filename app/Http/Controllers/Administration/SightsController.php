@@ -12,7 +12,7 @@ use App\Http\Requests\SaveVantagesRequest;
 use App\Http\Text;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Workspace\SightDesk;
+use App\Pages\Workspace\SightlinesPageBuilder;
 use App\People\PeopleFinder;
 use App\Sightlines\Expectations\KeepExpectation;
 use App\Sightlines\Vantages\SaveVantages;
@@ -27,7 +27,7 @@ use Symfony\Component\HttpFoundation\HeaderUtils;
 /** What the lenses ask about what others see, beside the pages themselves. */
 final readonly class SightsController
 {
-    public function __construct(private SightDesk $desk)
+    public function __construct(private SightlinesPageBuilder $desk)
     {
     }
 

@@ -11,13 +11,13 @@ use App\Notices\SentAway;
 use App\Pages\Learner\BoardPage;
 use App\Pages\Learner\CoursePage;
 use App\Pages\Learner\LessonPage;
-use App\Pages\Workspace\StandInDesk;
+use App\Pages\Workspace\StandInPageBuilder;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final readonly class StandInController
 {
-    public function __construct(private StandInDesk $desk)
+    public function __construct(private StandInPageBuilder $desk)
     {
     }
 

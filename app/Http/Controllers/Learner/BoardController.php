@@ -10,11 +10,11 @@ use App\Learning\Contents\LessonContents;
 use App\Learning\LearnerView;
 use App\Learning\OwnCalendar;
 use App\Learning\SayOnBoard;
-use App\Learning\TakeBackPost;
+use App\Learning\TakePostBack;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Learner\Boards;
-use App\Pages\Learner\LearnerDesk;
+use App\Pages\Learner\BoardPageBuilder;
+use App\Pages\Learner\FrontPageBuilder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use SilentKeep\Core\Outline\Kind;
@@ -23,7 +23,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** What is said on boards, and the private link to one's own dates. */
 final readonly class BoardController
 {
-    public function __construct(private LearnerDesk $desk, private LessonContents $contents, private WhoLooks $who)
+    public function __construct(private FrontPageBuilder $desk, private LessonContents $contents, private WhoLooks $who)
     {
     }
 
@@ -40,7 +40,7 @@ final readonly class BoardController
         return back();
     }
 
-    public function takeBack(Request $request, Course $course, string $item, int $post, TakeBackPost $takeBack): RedirectResponse
+    public function takeBack(Request $request, Course $course, string $item, int $post, TakePostBack $takeBack): RedirectResponse
     {
         [$person] = $this->discussion($request, $course, $item);
         abort_if(! $takeBack($person, $course, $item, $post), 404);
@@ -74,7 +74,7 @@ final readonly class BoardController
         $decision = $view?->decision($item);
         abort_if($person === null || $view === null || $decision === null || $view->kind($item) !== Kind::Board, 404);
         abort_if(! $view->isOpen($item), 403);
-        abort_if(Boards::kindOf($this->contents->of($course, $decision)) !== 'discussion', 404);
+        abort_if(BoardPageBuilder::kindOf($this->contents->of($course, $decision)) !== 'discussion', 404);
 
         return [$person, $view];
     }

@@ -8,8 +8,8 @@ use App\Access\Lookers;
 use App\Access\WhoLooks;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Learner\LearnerDesk;
-use App\Pages\Learner\LearnerPages;
+use App\Pages\Learner\CoursePageBuilder;
+use App\Pages\Learner\FrontPageBuilder;
 use App\Pages\Learner\MyCoursesPage;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -18,7 +18,7 @@ use Inertia\Response;
 
 final readonly class CoursesController
 {
-    public function __construct(private LearnerDesk $desk, private LearnerPages $pages, private WhoLooks $who)
+    public function __construct(private FrontPageBuilder $desk, private CoursePageBuilder $pages, private WhoLooks $who)
     {
     }
 

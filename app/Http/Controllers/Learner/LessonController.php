@@ -15,8 +15,8 @@ use App\Models\Person;
 use App\Notices\NoticeCase;
 use App\Notices\SentAway;
 use App\Pages\Learner\BoardPage;
-use App\Pages\Learner\LearnerDesk;
-use App\Pages\Learner\LearnerPages;
+use App\Pages\Learner\CoursePageBuilder;
+use App\Pages\Learner\FrontPageBuilder;
 use App\Pages\Learner\LessonPage;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,7 +26,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class LessonController
 {
-    public function __construct(private LearnerDesk $desk, private LearnerPages $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who)
+    public function __construct(private FrontPageBuilder $desk, private CoursePageBuilder $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who)
     {
     }
 

@@ -6,7 +6,7 @@ namespace App\Http\Controllers\Learner;
 
 use App\Access\WhoLooks;
 use App\Learning\Contents\MediaAddresses;
-use App\Pages\Learner\LearnerDesk;
+use App\Pages\Learner\FrontPageBuilder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
@@ -15,7 +15,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** Pictures, recordings and files. The address says for whom it was made, and each time it is asked anew whether they still may. */
 final readonly class MediaController
 {
-    public function __construct(private LearnerDesk $desk, private MediaAddresses $addresses, private WhoLooks $who)
+    public function __construct(private FrontPageBuilder $desk, private MediaAddresses $addresses, private WhoLooks $who)
     {
     }
 

@@ -14,7 +14,7 @@ use App\Learning\Watching\ReportWatched;
 use App\Learning\Watching\Statement;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Learner\LearnerDesk;
+use App\Pages\Learner\FrontPageBuilder;
 use App\Pages\Learner\Watched;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -25,7 +25,7 @@ use SilentKeep\Core\Watching\InvalidReport;
 /** What a learner does in a lesson that is finished by more than a mark. */
 final readonly class WorkController
 {
-    public function __construct(private LearnerDesk $desk, private LessonContents $contents, private WhoLooks $who)
+    public function __construct(private FrontPageBuilder $desk, private LessonContents $contents, private WhoLooks $who)
     {
     }
 

@@ -2,10 +2,10 @@ import { Link, useForm } from '@inertiajs/react';
 import { Button, FileInput, Select, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 
-import type { BringInPage } from '../../lib/types';
+import type { ImportsPage } from '../../lib/types';
 import { KeepShell } from '../../ui/KeepShell';
 
-export default function BringIn({ offers, imports }: BringInPage) {
+export default function BringIn({ offers, imports }: ImportsPage) {
   const one = useForm({ name: '', email: '', labels: '', offer: '', from: '' });
   const file = useForm({ file: null as File | null });
   return (

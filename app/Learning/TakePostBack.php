@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\Models\BoardPost;
+use App\Models\Course;
+use App\Models\Person;
+use App\School\Log\ActivityLog;
+use Illuminate\Support\Facades\DB;
+
+/** Takes a post off a board: one's own, or any for whoever looks after the school. */
+final readonly class TakePostBack
+{
+    public function __construct(private ActivityLog $journal)
+    {
+    }
+
+    /** False where there is none that they could take. */
+    public function __invoke(Person $person, Course $course, string $board, int $id): bool
+    {
+        $post = BoardPost::query()->with('person')->where('course_id', $course->id)->where('item_key', $board)->whereKey($id)->first();
+        if ($post === null || ($post->person_id !== $person->id && ! $person->isStaff())) {
+            return false;
+        }
+        DB::transaction(function () use ($post, $person, $course, $board): void {
+            $post->delete();
+            $this->journal->note('post.taken-back', $person, $course, $post->person, before: ['item' => $board, 'text' => $post->text]);
+        });
+
+        return true;
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Contents;
+
+use App\Learning\Contents\MediaAddresses;
+use App\Learning\Contents\MediumType;
+use App\Models\Content;
+use App\Models\Course;
+use App\Models\Medium;
+use App\Pages\Workspace\SightlinesPageBuilder;
+use App\Sightlines\Vantages\RulesVersion;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Number;
+use SilentKeep\Core\Outline\Item;
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Rules\FinishedBy;
+
+/** Puts together what an administrator writes into the lessons of a course. */
+final readonly class ContentsPageBuilder
+{
+    public function __construct(private SightlinesPageBuilder $sights, private MediaAddresses $addresses)
+    {
+    }
+
+    /** Whether the outline has such an item, be it in the draft alone. */
+    public function has(Course $course, string $item): bool
+    {
+        return $this->sights->decider($course, RulesVersion::Draft)->course->outline->positionOf($item) !== null;
+    }
+
+    /**
+     * Null where there is no such item.
+     *
+     * @param  string  $bearer  for whom addresses of media are made
+     */
+    public function page(Course $course, ?string $item, string $bearer, bool $mayEdit): ?ContentsPage
+    {
+        $decider = $this->sights->decider($course, RulesVersion::Draft);
+        $outline = $decider->course->outline;
+        $position = $item === null ? null : $outline->positionOf($item);
+        if ($item !== null && $position === null) {
+            return null;
+        }
+        $contents = Content::query()->where('course_id', $course->id)->get()->keyBy('item_key');
+        $media = Medium::query()->where('course_id', $course->id)->orderBy('position')->orderBy('id')->get()->groupBy('item_key');
+        $rows = [];
+        foreach ($outline->items as $at => $one) {
+            $rows[] = new ContentRow($one->key, $one->title ?? $one->key, $one->kind->value, $outline->depth[$at], self::holds($contents[$one->key] ?? null, $media[$one->key] ?? new Collection));
+        }
+        $open = $position === null ? null : $outline->items[$position];
+
+        return new ContentsPage(
+            $course->key,
+            $decider->course->title ?? $course->key,
+            $course->about,
+            $rows,
+            $open === null ? null : $this->form($open, $contents[$open->key] ?? null, $media[$open->key] ?? new Collection, $bearer),
+            $mayEdit,
+        );
+    }
+
+    /** @param  Collection<int, Medium>  $media */
+    private static function holds(?Content $content, Collection $media): string
+    {
+        $count = static fn (int $count, string $one, string $many): ?string => $count === 0 ? null : ($count === 1 ? "1 {$one}" : "{$count} {$many}");
+        $of = static fn (string $kind): int => $media->where('kind', $kind)->count();
+
+        return implode(', ', array_filter([
+            $content?->board === null || $content->board === 'announcements' ? null : $content->board,
+            trim($content->text ?? '') === '' ? null : 'text',
+            $count($of('video'), 'video', 'videos'),
+            $count($of('audio'), 'recording', 'recordings'),
+            $count($of('image'), 'picture', 'pictures'),
+            $count($of('file'), 'file', 'files'),
+            $count(count($content->quiz ?? []), 'question', 'questions'),
+        ]));
+    }
+
+    /** @param  Collection<int, Medium>  $media */
+    private function form(Item $item, ?Content $content, Collection $media, string $bearer): ContentForm
+    {
+        $missing = match (true) {
+            $item->finish?->by === FinishedBy::Watch && $media->where('kind', 'video')->isEmpty() => 'It is finished by watching a video, and holds none.',
+            $item->finish?->by === FinishedBy::Quiz && ($content->quiz ?? []) === [] => 'It is finished by a quiz, and holds no questions.',
+            default => null,
+        };
+
+        return new ContentForm(
+            $item->key,
+            $item->title ?? $item->key,
+            $item->kind->value,
+            $content->text ?? '',
+            $item->kind === Kind::Board ? $content->board ?? 'announcements' : '',
+            array_map(static fn (array $question): QuizEntry => new QuizEntry($question['ask'], $question['answers'], $question['right']), $content->quiz ?? []),
+            array_values($media->map(fn (Medium $medium): ContentMedium => new ContentMedium(
+                $medium->id,
+                $medium->kind,
+                $medium->title,
+                implode(', ', array_filter([MediumType::WORDS[$medium->kind] ?? $medium->kind, (string) Number::fileSize($medium->bytes), $medium->seconds === null ? null : gmdate($medium->seconds >= 3600 ? 'G:i:s' : 'i:s', (int) round($medium->seconds))])),
+                $this->addresses->of($medium, $bearer),
+            ))->all()),
+            $content->version ?? 0,
+            $missing,
+        );
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Learner;
+
+use App\Access\SchoolOf;
+use App\Learning\Contents\LessonContents;
+use App\Learning\Contents\OpenContents;
+use App\Learning\LearnerView;
+use App\Learning\PathRow;
+use App\Learning\Reading;
+use App\Learning\Watching\WatchCard;
+use App\Learning\Watching\Watching;
+use App\Models\Content;
+use App\Models\Course;
+use App\Models\ItemVisit;
+use App\Models\Medium;
+use App\Notices\NoticeCase;
+use App\Notices\NoticeTexts;
+use App\Notices\Placeholders;
+use App\Notices\SentAway;
+use App\Offers\Shop;
+use App\Words\Glyph;
+use App\Words\SafeText;
+use App\Words\Sentence;
+use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Rules\FinishedBy;
+
+/** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
+final readonly class CoursePageBuilder
+{
+    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop)
+    {
+    }
+
+    /**
+     * Null where nothing at all is to be seen.
+     *
+     * @param  ?int  $learner  whose looks tell where they were last
+     */
+    public function course(Course $course, LearnerView $view, ?int $learner): ?CoursePage
+    {
+        if (! $view->isVisible()) {
+            return null;
+        }
+        $known = array_flip(array_map(static fn (PathRow $row): string => $row->key, $view->lessons()));
+        $count = static fn (iterable $keys): int => count(array_intersect_key($known, array_flip([...$keys])));
+
+        return new CoursePage(
+            $view->frame(),
+            $view->nextStep(),
+            $learner === null ? null : $this->last($course, $view, $learner),
+            $view->isInside() ? $view->opensNext() : null,
+            SafeText::html($course->about),
+            $count(Medium::query()->where('course_id', $course->id)->where('kind', 'video')->distinct()->pluck('item_key')),
+            $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
+            $view->isInside() ? [] : $this->shop->offersOf($view->decider(), $view->viewer(), $course),
+        );
+    }
+
+    private function last(Course $course, LearnerView $view, int $learner): ?PathRow
+    {
+        $key = ItemVisit::query()->where('course_id', $course->id)->where('person_id', $learner)->orderByDesc('last_at')->orderByDesc('id')->value('item_key');
+
+        return is_string($key) ? $view->toDo($key) : null;
+    }
+
+    /** The item, or what stands in its place; null where it is hidden or not there. */
+    public function item(Course $course, LearnerView $view, string $item, Reading $reading): LessonPage|BoardPage|NoticePage|SentAway|null
+    {
+        $decision = $view->decision($item);
+        $row = $view->rowOf($item);
+        if ($decision === null || $row === null) {
+            return null;
+        }
+        if ($decision->state !== State::Open) {
+            return $this->closed($course, $view, $decision, $reading);
+        }
+        $contents = $this->contents->of($course, $decision);
+        if ($view->kind($item) === Kind::Board) {
+            return $this->boards->page($course, $view, $row, $contents, $reading, $decision->act);
+        }
+        $by = $view->finishableBy($item);
+        $threshold = $view->finishOf($item)?->threshold;
+
+        return new LessonPage(
+            course: $view->frame(),
+            item: $row,
+            html: SafeText::html($contents->content->text ?? ''),
+            finish: $by->value ?? 'none',
+            media: $this->contents->cards($contents, $reading->bearer),
+            quiz: $this->contents->quiz($contents, $view->finishOf($item)?->by === FinishedBy::Quiz ? $threshold : null, $reading->real && $reading->person !== null && $by !== null, $reading->learner),
+            watch: $by === FinishedBy::Watch && $threshold !== null ? $this->watch($contents, $threshold, $row->finished, $reading) : null,
+            parts: $view->inside($item),
+            before: $view->before($item),
+            after: $view->after($item),
+            next: $view->nextStep($item) ?? $view->nextStep(),
+        );
+    }
+
+    private function watch(OpenContents $contents, float $needed, bool $finished, Reading $reading): ?WatchCard
+    {
+        $video = LessonContents::video($contents);
+
+        return $video === null ? null : Watching::card($video, $reading->learner === null ? null : $this->contents->watchOf($video, $reading->learner), $needed, $finished, $reading->learner);
+    }
+
+    private function closed(Course $course, LearnerView $view, Decision $decision, Reading $reading): NoticePage|SentAway
+    {
+        $case = NoticeCase::of($decision);
+        $own = $this->notices->at($course, $case);
+        if ($own !== null && $own->way === 'sign-in' && $reading->signIn !== null && $case->canSendToSignIn()) {
+            return new SentAway($reading->signIn);
+        }
+        // Not in a circle, where the address is this very door.
+        if ($own !== null && $own->way === 'address' && $own->address !== null && $own->address !== route('lesson', [$course, $decision->item], false)) {
+            return new SentAway($own->address);
+        }
+        $notice = $view->notice($decision);
+        $school = ($this->school)();
+        $words = new Placeholders([...$view->placeholders($decision), 'name' => $reading->person->name ?? '', 'school' => $school->name, 'contact' => $school->contact_name ?? '']);
+
+        return new NoticePage(
+            course: $view->frame(),
+            item: $decision->item,
+            glyph: Glyph::of($decision)->value,
+            case: $case->value,
+            heading: $own === null || $own->heading === '' ? $notice->heading : Sentence::of('{}', $words->heading($own->heading)),
+            text: $notice->text,
+            html: $own === null || $own->text === '' ? null : $words->html($own->text),
+            signIn: $reading->signIn,
+            contactName: $school->contact_name,
+            contactEmail: $school->contact_email,
+            lookAt: $view->nextStep() ?? $view->somethingOpen(),
+            // Whoever looks with somebody buys nothing by it.
+            offers: $view->viewer()->observes === null ? $this->shop->waysTo($view->decider(), $view->viewer(), $course, $decision->item) : [],
+        );
+    }
+}

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Offers;
+
+use App\Access\OutlineRow;
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Access\Viewers;
+use App\Drafts\Edits\SetOffer;
+use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Models\Offer;
+use App\Models\Pass;
+use App\Pages\Workspace\SightlinesPageBuilder;
+use App\Sightlines\Vantages\RulesVersion;
+use App\Words\RuleWords;
+use App\Words\Sentence;
+use Illuminate\Support\Facades\DB;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Foresight\Reaching;
+use SilentKeep\Core\Outline\Entry;
+use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Viewing\Offer as CoreOffer;
+
+/** Puts together what an administrator sees of offers. */
+final readonly class OffersPageBuilder
+{
+    public function __construct(private Plans $plans, private SchoolClock $clock)
+    {
+    }
+
+    public function ofCourse(Course $course, string $key): ?Offer
+    {
+        return Offer::query()->where('course_id', $course->id)->where('key', $key)->first();
+    }
+
+    public function page(bool $mayRun): OffersPage
+    {
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
+        $holders = Pass::query()->select('offer_id', DB::raw('count(distinct person_id) as holders'))->where('state', 'active')->where('starts_at', '<=', $now)
+            ->where(fn ($query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now))->groupBy('offer_id')->pluck('holders', 'offer_id')
+            ->map(static fn (mixed $count): int => is_numeric($count) ? (int) $count : 0)->all();
+        $offers = Offer::query()->orderBy('id')->get()->groupBy('course_id');
+        $courses = [];
+        foreach (Course::query()->with(['liveRevision', 'draft'])->orderBy('id')->get() as $course) {
+            $courses[] = $this->course($course, array_values(($offers->get($course->id) ?? collect())->all()), $holders);
+        }
+
+        return new OffersPage($courses, $mayRun);
+    }
+
+    /**
+     * @param  list<Offer>  $offers
+     * @param  array<array-key, int>  $holders  by offer
+     */
+    private function course(Course $course, array $offers, array $holders): CourseOffers
+    {
+        $document = $this->plans->named(SightlinesPageBuilder::seen($course, RulesVersion::Draft));
+        $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
+        $decider = $this->plans->of($document);
+        $outline = $decider->course->outline;
+        $tops = array_values(array_filter(array_keys($outline->items), static fn (int $at): bool => $outline->parent[$at] === Outline::TOP && self::lessons($outline, $at) !== []));
+        $rows = [];
+        foreach ($document->offers as $offer) {
+            $model = null;
+            foreach ($offers as $one) {
+                $model = $one->key === ($offer->key ?? null) ? $one : $model;
+            }
+            $core = $decider->prepared->plan->offer(is_string($offer->key ?? null) ? $offer->key : '');
+            if ($model !== null && $core !== null) {
+                $isLive = $live !== null && array_filter($live->offers, static fn (\stdClass $one): bool => ($one->key ?? null) === $model->key) !== [];
+                $rows[] = self::row($model, $offer, $isLive, $holders[$model->id] ?? 0, array_map(fn (int $top): string => self::opens($decider, $core, $top), $tops));
+            }
+        }
+
+        return new CourseOffers(
+            key: $course->key,
+            title: $document->title(),
+            version: $course->draft->version ?? 0,
+            draft: $course->draft !== null,
+            modules: array_map(static fn (int $at): string => $outline->items[$at]->title ?? $outline->items[$at]->key, $tops),
+            offers: $rows,
+            tiers: $decider->course->tiers,
+            plans: array_map(strval(...), array_keys($decider->course->plans)),
+            rows: array_map(static fn (int $at): OutlineRow => new OutlineRow($outline->items[$at]->key, $outline->items[$at]->title ?? $outline->items[$at]->key, $outline->items[$at]->kind->value, $outline->depth[$at], $outline->draftOnPath[$at]), array_keys($outline->items)),
+            findings: $this->findings($decider, $rows),
+        );
+    }
+
+    /** @return list<int> published lessons at an item or inside it */
+    private static function lessons(Outline $outline, int $at): array
+    {
+        $lessons = [];
+        for ($inside = $at; $inside < $outline->end[$at]; $inside++) {
+            if ($outline->isPublishedLesson($inside)) {
+                $lessons[] = $inside;
+            }
+        }
+
+        return $lessons;
+    }
+
+    private static function opens(Decider $decider, CoreOffer $offer, int $top): string
+    {
+        $lessons = self::lessons($decider->course->outline, $top);
+        $coverage = $decider->prepared->coverage($offer);
+        $covered = count(array_filter($lessons, $coverage->covers(...)));
+
+        return "{$covered} of ".count($lessons);
+    }
+
+    /** @param  list<string>  $opens */
+    private static function row(Offer $model, \stdClass $offer, bool $live, int $holders, array $opens): OfferRow
+    {
+        $text = static fn (string $key): ?string => is_string($offer->{$key} ?? null) ? $offer->{$key} : null;
+        $lasts = ($offer->lasts ?? null) instanceof \stdClass ? $offer->lasts : null;
+
+        return new OfferRow(
+            $model->id, $model->key, $model->name,
+            $model->price === null ? null : $model->price / 100, $model->currency,
+            match ($model->price) {
+                null => 'not sold',
+                0 => 'free',
+                default => number_format($model->price / 100, $model->price % 100 === 0 ? 0 : 2).' '.$model->currency,
+            },
+            implode(', ', $model->labels), $model->trial, $model->erases,
+            $text('tier'), $text('plan'),
+            is_array($offer->scope ?? null) ? array_values(array_filter($offer->scope, is_string(...))) : null,
+            isset($lasts->days) ? 'days' : (isset($lasts->until) ? 'until' : 'good'),
+            isset($lasts->days) && is_int($lasts->days) ? $lasts->days : null,
+            isset($lasts->until) && is_string($lasts->until) ? $lasts->until : null,
+            RuleWords::lasts($lasts), $holders, $live, $opens,
+        );
+    }
+
+    /**
+     * What looks like a mistake.
+     *
+     * @param  list<OfferRow>  $rows
+     * @return list<Sentence>
+     */
+    private function findings(Decider $decider, array $rows): array
+    {
+        $findings = $seen = [];
+        foreach ($rows as $row) {
+            $core = $decider->prepared->plan->offer($row->key);
+            if ($core === null) {
+                continue;
+            }
+            $covers = implode('', array_map(static fn (int $at): string => $decider->prepared->coverage($core)->covers($at) ? '1' : '0', array_keys($decider->course->outline->items)));
+            $same = $seen["{$row->plan}|{$row->lastsWords}|{$covers}"] ?? null;
+            if ($same !== null) {
+                $findings[] = Sentence::of('{} and {} open exactly the same, in the same pace and for as long.', $same, $row->name);
+            }
+            $seen["{$row->plan}|{$row->lastsWords}|{$covers}"] = $row->name;
+            if ($decider->course->outline->count() > 0 && array_filter($row->opens, static fn (string $count): bool => ! str_starts_with($count, '0 ')) === []) {
+                $findings[] = Sentence::of('{} opens no lesson at all.', $row->name);
+            }
+            if ($row->price !== null && $decider->course->entry === Entry::Invite) {
+                $findings[] = Sentence::of('{} has a price, and is not sold: the course is by invitation only.', $row->name);
+            }
+            if ($row->price === 0.0 && ! $row->trial && array_filter($rows, static fn (OfferRow $other): bool => ($other->price ?? 0.0) > 0) !== []) {
+                $findings[] = Sentence::of('{} is free, and is no trial, on a course that is sold elsewhere.', $row->name);
+            }
+        }
+        foreach ($decider->course->tiers as $tier) {
+            if (array_filter($rows, static fn (OfferRow $row): bool => $row->tier === $tier) === []) {
+                $findings[] = Sentence::of("No offer gives the tier {$tier}: what is for it alone opens to nobody.");
+            }
+        }
+
+        return $findings;
+    }
+
+    /** What learners would reach in the days of a trial that began now: one who finishes nothing, and one who finishes all at once. */
+    public function trial(Course $course, int $days, ?string $tier, ?string $plan): TrialPreview
+    {
+        $copy = SightlinesPageBuilder::seen($course, RulesVersion::Draft)->copy();
+        (new SetOffer('trial-preview', 'Trial', $tier, $plan, null, (object) ['days' => $days]))->applyTo($copy);
+        $decider = $this->plans->of($copy);
+        $offer = $decider->prepared->plan->offer('trial-preview') ?? throw new \LogicException('The offer was added just now.');
+        $now = $this->clock->minute();
+        $viewer = Viewers::holderOf($offer, $now, $decider->prepared->plan->zone);
+        $until = $viewer->passes[0]->until;
+        $reach = (new Reaching($decider))->reach($viewer, $now, $until);
+        $lazy = $diligent = [];
+        $lessons = 0;
+        foreach ($decider->course->outline->items as $at => $item) {
+            if (! $decider->course->outline->isPublishedLesson($at)) {
+                continue;
+            }
+            $lessons++;
+            $opens = $reach->open[$at];
+            if ($opens === null) {
+                continue;
+            }
+            $byTime = $decider->glance($viewer, max($opens, $now))->standings[$at]->isOpen();
+            $byTime ? $lazy[] = $item->title ?? $item->key : $diligent[] = $item->title ?? $item->key;
+        }
+
+        return new TrialPreview($lazy, $diligent, $lessons, $this->clock->words($until));
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\People\Import;
+
+use App\Access\CourseShelf;
+use App\Access\SchoolClock;
+use App\Models\Import;
+use App\Models\ImportRow;
+use App\Models\Offer;
+use App\Models\Person;
+use App\People\Import\CsvPeople;
+use App\People\Import\NotReadable;
+use App\People\Import\RosterPeople;
+use Illuminate\Support\Facades\Storage;
+
+/** Puts together what is seen of files of people. */
+final readonly class ImportPageBuilder
+{
+    private const ROWS = 100;
+
+    private const WORDS = [
+        'new' => ['is new', 'are new'], 'known' => ['is known already', 'are known already'], 'twice' => ['stands there more than once', 'stand there more than once'], 'wrong' => ['row is wrong', 'rows are wrong'],
+        'changed' => ['was known and got something', 'were known and got something'], 'unchanged' => ['had it all already', 'had it all already'],
+        'passes' => ['pass was given', 'passes were given'], 'labels' => ['label was given', 'labels were given'], 'ties' => ['observer was tied', 'observers were tied'],
+    ];
+
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf)
+    {
+    }
+
+    public function page(): ImportsPage
+    {
+        $imports = [];
+        foreach (Import::query()->orderByDesc('id')->limit(20)->get() as $import) {
+            $imports[] = new ImportLine($import->id, $import->name, $this->clock->words($import->made_at->getTimestamp()), $import->state, implode(', ', self::outcomes($import)));
+        }
+
+        return new ImportsPage($this->shelf->offers(), $imports);
+    }
+
+    /** @throws NotReadable */
+    public function import(Import $import): ImportPage
+    {
+        $head = $keys = [];
+        $columns = [];
+        if ($import->path !== '' && Storage::exists($import->path)) {
+            if ($import->kind === 'csv') {
+                [, $head] = CsvPeople::look(Storage::path($import->path));
+                $columns = CsvPeople::guess($head);
+            } else {
+                $classes = RosterPeople::classes(Storage::path($import->path));
+                [$keys, $head] = [array_map(strval(...), array_keys($classes)), array_values($classes)];
+            }
+        }
+        foreach ((array) ($import->options['columns'] ?? []) as $field => $column) {
+            $columns[(string) $field] = is_numeric($column) ? (int) $column : null;
+        }
+
+        return new ImportPage(
+            $import->id, $import->kind, $import->name, $import->state, $import->rows, $head, $keys, $columns,
+            is_string($import->options['offer'] ?? null) ? $import->options['offer'] : '',
+            $import->problem, $this->rows($import), self::outcomes($import),
+            array_map(static fn (array $error): string => "Line {$error['line']}: {$error['message']}.", $import->errors),
+            $this->shelf->offers(),
+        );
+    }
+
+    public function progress(Import $import): ImportProgress
+    {
+        return new ImportProgress($import->state, $import->rows, $import->rows()->where('id', '<=', $import->staged)->count());
+    }
+
+    /** @return list<string> */
+    private static function outcomes(Import $import): array
+    {
+        $words = [];
+        foreach ($import->tally as $outcome => $count) {
+            if ($count > 0) {
+                $words[] = number_format($count).' '.(self::WORDS[$outcome] ?? [$outcome, $outcome])[$count === 1 ? 0 : 1];
+            }
+        }
+
+        return $words;
+    }
+
+    /** @return list<ImportOutcome> */
+    private function rows(Import $import): array
+    {
+        $rows = ImportRow::query()->where('import_id', $import->id)->orderBy('id')->limit(self::ROWS)->get();
+        $known = Person::query()->whereIn('email', $rows->pluck('email')->all())->pluck('name', 'email');
+        $offers = Offer::query()->pluck('name', 'id');
+        $seen = $told = [];
+        foreach ($rows as $row) {
+            $name = $known->get($row->email);
+            $gets = array_filter([
+                $row->offer_id === null ? '' : (is_string($offers->get($row->offer_id)) ? $offers->get($row->offer_id) : '').($row->starts_at === null ? '' : ' from '.$this->clock->words($row->starts_at->getTimestamp())),
+                $row->labels === [] ? '' : 'labels '.implode(', ', $row->labels),
+                $row->observes === [] ? '' : 'looks in on '.implode(', ', $row->observes),
+            ], static fn (string $part): bool => $part !== '');
+            $told[] = new ImportOutcome($row->line, $row->name, $row->email, match (true) {
+                isset($seen[$row->email]) => 'once more',
+                is_string($name) => $name === $row->name ? 'known' : "known as {$name}, who keeps that name",
+                default => 'new',
+            }, implode('; ', $gets));
+            $seen[$row->email] = true;
+        }
+
+        return $told;
+    }
+}

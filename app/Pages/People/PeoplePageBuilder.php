@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\People;
+
+use App\Access\CourseShelf;
+use App\Access\SchoolClock;
+use App\Models\Completion;
+use App\Models\Label;
+use App\Models\Pass;
+use App\Models\Person;
+use App\Models\SavedFilter;
+use App\People\PassWords;
+use App\People\PeopleFilter;
+use App\People\PeopleQuery;
+use Illuminate\Database\Eloquent\Collection;
+
+/** Puts together lists of people, in a fixed number of queries however many there are. */
+final readonly class PeoplePageBuilder
+{
+    public const PER_PAGE = 50;
+
+    /** Labels that are proposed; any other can be typed. */
+    private const LABELS = 200;
+
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts)
+    {
+    }
+
+    /** @param  array<string, string>  $asked  the filter as the address has it */
+    public function page(PeopleFilter $filter, int $page, array $asked, Person $reader, bool $mayRun): PeoplePage
+    {
+        $query = ($this->find)($filter);
+        $total = (clone $query)->toBase()->getCountForPagination();
+        $pages = max(1, (int) ceil($total / self::PER_PAGE));
+        $page = max(1, min($page, $pages));
+        $people = $query->forPage($page, self::PER_PAGE)->get();
+
+        return new PeoplePage(
+            people: $this->rows($people, $filter->course),
+            total: $total,
+            page: $page,
+            pages: $pages,
+            filter: (object) $asked,
+            offers: $this->shelf->offers(),
+            courses: $this->shelf->picks(false),
+            labels: array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()),
+            segments: $this->segments($reader),
+            underWay: $this->acts->underWay($reader, $mayRun),
+            mayRun: $mayRun,
+        );
+    }
+
+    /** @return list<SavedFilterRow> */
+    private function segments(Person $reader): array
+    {
+        $segments = [];
+        foreach (SavedFilter::query()->where('person_id', $reader->id)->orderBy('name')->get() as $segment) {
+            $segments[] = new SavedFilterRow($segment->id, $segment->name, $segment->query);
+        }
+
+        return $segments;
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  ?string  $courseKey  whose progress is wanted; null: that of the courses they hold passes of
+     * @return list<PersonRow>
+     */
+    public function rows(Collection $people, ?string $courseKey = null): array
+    {
+        $ids = $people->modelKeys();
+        $course = $courseKey === null ? null : $this->shelf->byKey($courseKey)?->id;
+        $passes = $labels = $done = [];
+        foreach (Pass::query()->with('offer')->whereIn('person_id', $ids)->orderByDesc('starts_at')->orderByDesc('id')->get() as $pass) {
+            $passes[$pass->person_id][] = $pass;
+        }
+        foreach (Label::query()->whereIn('person_id', $ids)->orderBy('label')->get() as $label) {
+            $labels[$label->person_id][] = $label->label;
+        }
+        foreach (Completion::query()->whereIn('person_id', $ids)->get(['person_id', 'course_id', 'item_key']) as $completion) {
+            $done[$completion->person_id][$completion->course_id][$completion->item_key] = true;
+        }
+        $rows = [];
+        foreach ($people as $person) {
+            $held = $passes[$person->id] ?? [];
+            $courses = $course !== null ? [$course] : array_values(array_unique(array_map(static fn (Pass $pass): int => $pass->course_id, $held)));
+            $rows[] = new PersonRow(
+                $person->id,
+                $person->name,
+                $person->address().($person->isConfirmed() ? '' : ' (not confirmed)'),
+                $person->role?->value,
+                array_map($this->words->short(...), $held),
+                $labels[$person->id] ?? [],
+                $this->progress($courses, $done[$person->id] ?? []),
+                $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
+            );
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<int>  $courses
+     * @param  array<int, array<array-key, true>>  $done  item keys by course
+     */
+    private function progress(array $courses, array $done): ?string
+    {
+        $finished = $all = 0;
+        foreach ($courses as $course) {
+            $lessons = $this->shelf->lessons($course);
+            $all += count($lessons);
+            $finished += count(array_intersect_key(array_flip($lessons), $done[$course] ?? []));
+        }
+
+        return $all === 0 ? null : "{$finished} of {$all}";
+    }
+
+    /** Everybody the filter lets through, as CSV, in bounded memory. */
+    public function csv(PeopleFilter $filter): \Generator
+    {
+        yield ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', 'Last here'];
+        $ids = ($this->find)($filter)->toBase()->pluck('id');
+        foreach ($ids->chunk(500) as $some) {
+            $order = array_flip($some->values()->all());
+            $people = Person::query()->whereIn('id', $some->values()->all())->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
+            foreach ($this->rows($people, $filter->course) as $row) {
+                yield [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];
+            }
+        }
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\People;
+
+use App\Access\CourseShelf;
+use App\Access\FoundPerson;
+use App\Access\SchoolClock;
+use App\Access\SchoolOf;
+use App\Learning\Watching\UnderWay;
+use App\Models\Activity;
+use App\Models\Completion;
+use App\Models\Grant;
+use App\Models\Label;
+use App\Models\ObserverTie;
+use App\Models\Offer;
+use App\Models\Pass;
+use App\Models\Person;
+use App\People\PassWords;
+use App\School\Log\ActivityWords;
+
+/** Puts together what is known of one person. */
+final readonly class PersonPageBuilder
+{
+    /** Lines of history that are told. */
+    private const HISTORY = 300;
+
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private ActivityWords $history, private UnderWay $underWay)
+    {
+    }
+
+    public function page(Person $person, bool $mayRun): PersonPage
+    {
+        $passes = Pass::query()->with('offer')->where('person_id', $person->id)->orderByDesc('starts_at')->orderByDesc('id')->get();
+        $givers = Person::query()->whereIn('id', $passes->pluck('given_by')->filter()->all())->pluck('name', 'id');
+        $held = [];
+        foreach ($passes as $pass) {
+            $giver = $pass->given_by === null ? null : $givers->get($pass->given_by);
+            $held[] = $this->held($pass, is_string($giver) ? $giver : null);
+        }
+        $courses = array_values(array_unique($passes->map(static fn (Pass $pass): int => $pass->course_id)->all()));
+
+        return new PersonPage(
+            id: $person->id,
+            name: $person->name,
+            email: $person->address().($person->isConfirmed() ? '' : ' (not confirmed: the link in their letter was not used yet)'),
+            role: $person->role?->value,
+            seen: $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
+            passes: $held,
+            grants: $this->grants($person),
+            labels: array_values(Label::query()->where('person_id', $person->id)->orderBy('label')->get()->map(static fn (Label $label): LabelLine => new LabelLine($label->label, $label->source))->all()),
+            observers: array_values(ObserverTie::query()->with('observer')->where('learner_id', $person->id)->get()->map(static fn (ObserverTie $tie): FoundPerson => self::found($tie->observer))->all()),
+            observes: array_values(ObserverTie::query()->with('learner')->where('observer_id', $person->id)->get()->map(static fn (ObserverTie $tie): FoundPerson => self::found($tie->learner))->all()),
+            progress: $this->progress($person, $courses),
+            history: $this->history($person),
+            courses: $this->shelf->picks(true),
+            offers: $this->shelf->offers(),
+            now: $this->clock->minute(),
+            mayRun: $mayRun,
+        );
+    }
+
+    private static function found(Person $person): FoundPerson
+    {
+        return new FoundPerson($person->id, $person->name, $person->address());
+    }
+
+    private function held(Pass $pass, ?string $giver): HeldPass
+    {
+        $end = $pass->ends_at?->getTimestamp();
+        $grace = ($this->school)()->grace_days;
+        $erased = match (true) {
+            $pass->erased_at !== null => 'what was finished by it was dealt with '.$this->clock->words($pass->erased_at->getTimestamp()),
+            $pass->offer->erases && $end !== null => 'what was finished is erased '.$this->clock->words($this->clock->plusDays($end, $grace)).', unless another pass keeps it',
+            default => null,
+        };
+
+        return new HeldPass(
+            $pass->id,
+            $this->courseKey($pass->course_id),
+            $this->shelf->title($pass->course_id),
+            $pass->offer->key,
+            $pass->offer->name,
+            $this->words->standing($pass),
+            $this->clock->words($pass->starts_at->getTimestamp()),
+            $end === null ? null : $this->clock->words($end),
+            $this->words->left($pass),
+            $pass->paced_from === null ? null : $this->clock->words($pass->paced_from->getTimestamp()),
+            $pass->source.($giver === null ? '' : ", {$giver}"),
+            $erased,
+        );
+    }
+
+    private function courseKey(int $id): string
+    {
+        return isset($this->shelf->all()[$id]) ? $this->shelf->all()[$id][0]->key : '';
+    }
+
+    /** @return list<HeldGrant> */
+    private function grants(Person $person): array
+    {
+        $grants = [];
+        $now = $this->clock->now();
+        foreach (Grant::query()->where('person_id', $person->id)->orderByDesc('id')->get() as $grant) {
+            $end = $grant->ends_at?->getTimestamp();
+            $grants[] = new HeldGrant(
+                $grant->id, $this->shelf->title($grant->course_id), $grant->item_key, $this->shelf->itemTitle($grant->course_id, $grant->item_key),
+                $this->clock->words($grant->starts_at->getTimestamp()), $end === null ? null : $this->clock->words($end), $end === null || $end > $now,
+            );
+        }
+
+        return $grants;
+    }
+
+    /**
+     * @param  list<int>  $courses
+     * @return list<CourseProgress>
+     */
+    private function progress(Person $person, array $courses): array
+    {
+        $done = [];
+        foreach (Completion::query()->where('person_id', $person->id)->orderBy('completed_at')->get() as $completion) {
+            $done[$completion->course_id][$completion->item_key] = $completion->completed_at->getTimestamp();
+        }
+        $begun = $this->underWay->of($person, $done);
+        $progress = [];
+        foreach (array_values(array_unique([...$courses, ...array_keys($done), ...array_keys($begun)])) as $course) {
+            $finished = array_intersect_key($done[$course] ?? [], array_flip($this->shelf->lessons($course)));
+            $last = $finished === [] ? null : $this->shelf->itemTitle($course, (string) array_search(max($finished), $finished, true)).', '.$this->clock->words(max($finished));
+            $progress[] = new CourseProgress($this->courseKey($course), $this->shelf->title($course), count($finished), count($this->shelf->lessons($course)), $last, $begun[$course] ?? []);
+        }
+
+        return $progress;
+    }
+
+    /** @return list<HistoryLine> */
+    private function history(Person $person): array
+    {
+        $lines = Activity::query()->where('person_id', $person->id)->orderByDesc('happened_at')->orderByDesc('id')->limit(self::HISTORY)->get();
+        $actors = Person::query()->whereIn('id', $lines->pluck('actor_id')->filter()->unique()->all())->pluck('name', 'id')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
+        $offers = Offer::query()->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
+        $history = [];
+        foreach ($lines as $line) {
+            $by = $line->actor_id === null ? 'the program' : ($line->actor_id === $person->id ? null : $actors[$line->actor_id] ?? null);
+            $history[] = new HistoryLine($this->clock->words($line->happened_at->getTimestamp()), $this->history->of($line, $offers), $by);
+        }
+
+        return $history;
+    }
+}

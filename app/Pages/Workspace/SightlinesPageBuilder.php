@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Workspace;
+
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Drafts\Edits\CannotEdit;
+use App\Drafts\Edits\Edit;
+use App\Drafts\Rules\RuleTable;
+use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Sightlines\Expectations\Expectations;
+use App\Sightlines\Openings;
+use App\Sightlines\SightFiles;
+use App\Sightlines\Sightlines;
+use App\Sightlines\SightlinesGrid;
+use App\Sightlines\Vantages\Look;
+use App\Sightlines\Vantages\RulesVersion;
+use App\Sightlines\Vantages\Vantages;
+use App\Sightlines\Why\BlindSpots;
+use App\Sightlines\Why\CellContext;
+use App\Sightlines\Why\FindFixes;
+use App\Sightlines\Why\Gate;
+use App\Sightlines\Why\Gates;
+use App\Sightlines\Why\PossibleFix;
+use App\Sightlines\Why\PossibleFixes;
+use App\Words\Glyph;
+use App\Words\Sentence;
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Deciding\Route;
+use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Format\InvalidPlan;
+
+/** Puts together what an administrator asks about what others see, beside the pages themselves. */
+final readonly class SightlinesPageBuilder
+{
+    private const CALENDAR_DAYS_BACK = 60;
+
+    public function __construct(
+        private Plans $plans,
+        private Sightlines $sightlines,
+        private SchoolClock $clock,
+        private Vantages $vantages,
+        private FindFixes $fixing,
+        private Expectations $expectations,
+        private SightFiles $files,
+    ) {
+    }
+
+    /** Why an item is to a viewer as it is, and what would open it; null where one of them is not there. */
+    public function why(Course $course, Look $look, string $item): ?WhyCard
+    {
+        $document = self::seen($course, $look->see);
+        $decider = $this->plans->of($document);
+        $seen = $this->vantages->stand($course, $decider, $look->points ?? [])[0] ?? null;
+        $position = $decider->course->outline->positionOf($item);
+        if ($seen === null || $position === null) {
+            return null;
+        }
+        $at = $look->at ?? $this->clock->minute();
+        $decision = CompiledDecider::of($decider->prepared)->decide($seen->viewer, $at)[$position];
+        $scene = new CellContext($decider, $document, $seen->viewer, $at, $this->clock);
+        $gates = (new Gates($scene))->of($position);
+        $ways = $decision->state === State::Open ? [] : (new PossibleFixes($scene, $this->fixing))->of($position, $decision);
+        $plan = ($seen->offer ?? null)?->plan->name ?? $decider->course->mainPlan?->name;
+        $rules = new RuleTable($document, null, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
+        $shut = count(array_filter($gates, static fn (Gate $gate): bool => ! $gate->passed));
+
+        return new WhyCard(
+            item: $item,
+            glyph: Glyph::of($decision)->value,
+            look: Glyph::looksOnly($decision),
+            word: ucfirst(Glyph::of($decision)->word()),
+            summary: $decision->state === State::Open ? self::openBy($decision->via) : ($shut === 1 ? 'one gate is shut' : "{$shut} gates are shut"),
+            why: array_map(static fn (Reason $reason): string => $reason->value, $decision->why),
+            gates: $gates,
+            intro: $decision->state === State::Open ? null : self::intro($ways),
+            ways: $ways,
+            blind: (new BlindSpots($this->fixing))->of($scene),
+            rule: $rules->rows()[$position],
+            plan: $plan,
+            expected: $this->expectations->ofCell($course, $decider, $seen->point, $item),
+        );
+    }
+
+    /** Null where nobody is there. */
+    public function calendar(Course $course, Look $look): ?string
+    {
+        $decider = $this->decider($course, $look->see);
+        $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? [], 0, 1))[0] ?? null;
+
+        return $seen === null ? null : $this->files->calendar($decider, $seen, $this->clock->minute() - self::CALENDAR_DAYS_BACK * 86400);
+    }
+
+    public function csv(Course $course, Look $look): string
+    {
+        $decider = $this->decider($course, $look->see);
+        $points = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
+
+        return $this->files->grid($decider, $this->vantages->stand($course, $decider, $points), $look->at ?? $this->clock->minute());
+    }
+
+    /**
+     * What an edit of the draft would move for a viewer. Nothing is saved.
+     *
+     * @param  list<string>  $edited  keys of the rows that it sets
+     *
+     * @throws CannotEdit
+     * @throws InvalidPlan
+     */
+    public function movedDates(Course $course, Look $look, Edit $edit, array $edited): MovedDates
+    {
+        $document = self::seen($course, RulesVersion::Draft);
+        $after = $document->copy();
+        $edit->applyTo($after);
+        $now = $this->plans->of($document);
+        $then = $this->plans->of($after);
+        $seen = $this->vantages->stand($course, $now, $look->points ?? [])[0] ?? null;
+        $stands = $this->vantages->stand($course, $then, $look->points ?? [])[0] ?? null;
+
+        return new MovedDates($seen === null || $stands === null ? [] : (new Openings($this->clock))->moved($now, $seen, $then, $stands, $edited));
+    }
+
+    private static function openBy(?Route $via): string
+    {
+        return match ($via) {
+            Route::Staff => 'as it is to all staff',
+            Route::Pass => 'by the pass: all gates are passed',
+            Route::Grant => 'by what was handed out',
+            Route::Anyone => 'as the course is to anyone',
+            Route::Sample => 'as a sample',
+            Route::Observer => 'by the observer door',
+            Route::Guest => 'by the guest door',
+            null => '',
+        };
+    }
+
+    /** @param  list<PossibleFix>  $ways */
+    private static function intro(array $ways): Sentence
+    {
+        $byTime = array_filter($ways, static fn (PossibleFix $way): bool => $way->by === 'time') !== [];
+
+        return Sentence::of(match (true) {
+            $ways === [] => 'Nothing that one setting, one pass or waiting does would open it.',
+            $byTime => count($ways) === 1 ? 'It opens by itself.' : 'It opens by itself; these would open it too:',
+            count($ways) === 1 => 'Time alone will not. This would:',
+            default => 'Time alone will not. Any one of these would:',
+        });
+    }
+
+    /** The grid of Sightlines over time, and with what the Timeline shows besides. */
+    public function overTime(Course $course, Look $look, bool $timeline): SightlinesGrid
+    {
+        $document = self::seen($course, $look->see);
+        $live = $look->see === RulesVersion::Both && $course->draft !== null && $course->liveRevision !== null ? $this->plans->live($course) : null;
+        $rules = $timeline ? new RuleTable($document, null, null, $this->clock->year(), $this->plans->schoolLetsGuestsIn()) : null;
+
+        return $this->sightlines->overTime($course, $this->plans->of($document), $live, $look, $rules);
+    }
+
+    /** The rules that are looked at: those of the draft, where there is one and it is not what is published that is wanted. */
+    public static function seen(Course $course, RulesVersion $see): CourseDocument
+    {
+        $live = $course->liveRevision?->document;
+        $draft = $course->draft?->document;
+        $document = $see === RulesVersion::Published ? $live ?? $draft : $draft ?? $live;
+
+        return CourseDocument::fromJson($document ?? throw new \LogicException('A course has a revision or a draft.'));
+    }
+
+    public function decider(Course $course, RulesVersion $see): Decider
+    {
+        return $this->plans->of(self::seen($course, $see));
+    }
+}

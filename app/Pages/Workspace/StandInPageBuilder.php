@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Workspace;
+
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Learning\LearnerView;
+use App\Learning\Reading;
+use App\Models\Course;
+use App\Notices\SentAway;
+use App\Pages\Learner\BoardPage;
+use App\Pages\Learner\CoursePage;
+use App\Pages\Learner\CoursePageBuilder;
+use App\Pages\Learner\LessonPage;
+use App\Pages\Learner\NoticePage;
+use App\Pages\Shared\StandIn;
+use App\Sightlines\Vantages\Look;
+use App\Sightlines\Vantages\SeenFrom;
+use App\Sightlines\Vantages\Vantage;
+use App\Sightlines\Vantages\VantagePoint;
+use App\Sightlines\Vantages\Vantages;
+use App\Sightlines\Vantages\VantageWords;
+
+/** Shows an administrator the learner's side as somebody else meets it, at any instant. Nothing is ever recorded by it. */
+final readonly class StandInPageBuilder
+{
+    public function __construct(
+        private Plans $plans,
+        private Vantages $vantages,
+        private VantageWords $words,
+        private SchoolClock $clock,
+        private CoursePageBuilder $pages,
+    ) {
+    }
+
+    /** Null where nobody is there to be stood in for. */
+    public function frame(Course $course, Look $look, ?string $item): ?StandInPage
+    {
+        $decider = $this->plans->of(SightlinesPageBuilder::seen($course, $look->see));
+        $name = fn (SeenFrom $seen): Vantage => $this->words->of($seen, $decider);
+        $usual = $this->vantages->usual($decider);
+        $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? $usual, 0, $look->points === null ? 1 : 2));
+        if ($seen === []) {
+            return null;
+        }
+
+        return new StandInPage(
+            course: $course->key,
+            title: $decider->course->title ?? $course->key,
+            vantages: array_map($name, $seen),
+            others: array_map($name, $this->vantages->stand($course, $decider, $usual)),
+            at: $look->at ?? $this->clock->minute(),
+            now: $this->clock->minute(),
+            see: $look->see->value,
+            item: $item !== null && $decider->course->outline->positionOf($item) !== null ? $item : null,
+            hasDraft: $course->draft !== null && $course->liveRevision !== null,
+        );
+    }
+
+    /**
+     * The page itself, as its viewer would get it, and what says that it is not theirs; null where nobody is there. The page is
+     * null where its viewer would be told that there is none.
+     *
+     * @param  string  $bearer  for whom addresses of media are made: whoever stands in
+     * @return ?array{CoursePage|LessonPage|BoardPage|NoticePage|SentAway|null, StandIn}
+     */
+    public function page(Course $course, Look $look, ?string $item, string $bearer): ?array
+    {
+        $decider = $this->plans->of(SightlinesPageBuilder::seen($course, $look->see));
+        $seen = $this->vantages->stand($course, $decider, $look->points ?? [VantagePoint::visitor()])[0] ?? null;
+        if ($seen === null) {
+            return null;
+        }
+        $clock = $this->clock->stoppedAt($look->at ?? $this->clock->minute());
+        $view = new LearnerView($decider, $seen->viewer, $clock);
+        $standIn = new StandIn(
+            $this->words->of($seen, $decider)->name,
+            $seen->viewer->signedIn,
+            $this->clock->words($clock->now()),
+            route('keep.stand-in.view', [$course], false),
+            http_build_query(['v' => [(string) $seen->point], 'see' => $look->see->value, ...($look->at === null ? [] : ['at' => gmdate('Y-m-d\TH:i:s\Z', $look->at)])]),
+        );
+
+        return [$item === null ? $this->pages->course($course, $view, $seen->viewer->observes === null ? $seen->person?->id : null) : $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $seen->viewer->observes === null ? $seen->person : null, $seen->person?->id, false)), $standIn];
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sightlines;
+
+use App\Access\SchoolClock;
+use App\Words\Glyph;
+use SilentKeep\Core\Compiled\Answers;
+use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Deciding\State;
+
+/** Writes what many viewers see over time in few words: each sight and each instant once, and cells as numbers. */
+final class SightTable
+{
+    /** @var list<Sight> */
+    public array $sights = [];
+
+    /** @var list<int> */
+    public array $instants = [];
+
+    /** @var array<string, int> */
+    private array $sightNumbers = [];
+
+    /** @var array<int, int> */
+    private array $instantNumbers = [];
+
+    public function __construct(private readonly SchoolClock $clock)
+    {
+    }
+
+    /**
+     * @param  non-empty-array<int, Answers>  $chronicle
+     * @return list<list<int>> by row: a sight and since when, in turn
+     */
+    public function of(array $chronicle): array
+    {
+        $turns = [];
+        $last = [];
+        $before = null;
+        foreach ($chronicle as $at => $answers) {
+            foreach ($before === null ? array_keys($answers->why) : $answers->changedFrom($before) as $row) {
+                $sight = $this->numberOf($answers, $row);
+                if (($last[$row] ?? null) !== $sight) {
+                    $turns[$row][] = $sight;
+                    $turns[$row][] = $this->instantNumbers[$at] ??= array_push($this->instants, $at) - 1;
+                    $last[$row] = $sight;
+                }
+            }
+            $before = $answers;
+        }
+
+        return array_values($turns);
+    }
+
+    private function numberOf(Answers $answers, int $row): int
+    {
+        $next = $answers->next[$row];
+        $code = $answers->codeOf($row).($next === null ? '' : $next->at.$next->state->value);
+        foreach ($answers->why[$row] as $reason) {
+            $code .= ','.$reason->value;
+        }
+
+        return $this->sightNumbers[$code] ??= array_push($this->sights, $this->sight($answers->decision($row))) - 1;
+    }
+
+    private function sight(Decision $decision): Sight
+    {
+        $glyph = Glyph::of($decision);
+
+        return new Sight(
+            $glyph->value,
+            Glyph::looksOnly($decision),
+            $this->word($glyph, $decision),
+            $decision->state->value,
+            $decision->via?->value,
+            array_map(static fn (Reason $reason): string => $reason->value, $decision->why),
+            $decision->next?->at,
+            $decision->next?->state->value,
+        );
+    }
+
+    /** What is waited for is named only where this viewer can do or buy it. */
+    private function word(Glyph $glyph, Decision $decision): ?string
+    {
+        return match (true) {
+            $glyph === Glyph::Later && $decision->next !== null => $this->clock->cellDate($decision->next->at),
+            $decision->state === State::Open && $decision->next !== null => 'to '.$this->clock->cellDate($decision->next->at),
+            $decision->state !== State::Locked => null,
+            in_array(Reason::Tier, $decision->why, true) => 'other tier',
+            in_array(Reason::NotInPass, $decision->why, true) => 'other pass',
+            in_array(Reason::Progress, $decision->why, true) => 'finish first',
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sightlines\Why;
+
+use App\Access\SchoolClock;
+use App\Models\CourseDocument;
+use App\Words\RuleWords;
+use App\Words\Sentence;
+use SilentKeep\Core\Deciding\CourseSnapshot;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Outline\Kind;
+use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** One viewer before one course at one instant, with the words for what stands there. */
+final readonly class CellContext
+{
+    public CourseSnapshot $glance;
+
+    public Outline $outline;
+
+    public function __construct(public Decider $decider, public CourseDocument $document, public Viewer $viewer, public int $at, public SchoolClock $clock)
+    {
+        $this->glance = $decider->glance($viewer, $at);
+        $this->outline = $decider->course->outline;
+    }
+
+    /** As whoever is observed stands there themselves. */
+    public function ofLearner(Viewer $learner): self
+    {
+        return new self($this->decider, $this->document, $learner->asObserved(), $this->at, $this->clock);
+    }
+
+    public function key(int $item): string
+    {
+        return $this->outline->items[$item]->key;
+    }
+
+    public function title(int $item): string
+    {
+        return $this->outline->items[$item]->title ?? $this->key($item);
+    }
+
+    /** The condition of an item in words: "label oars". */
+    public function condition(int $item): string
+    {
+        $titles = $offers = [];
+        foreach ($this->outline->items as $one) {
+            $titles[$one->key] = $one->title ?? $one->key;
+        }
+        foreach ($this->decider->course->offers as $offer) {
+            $offers[$offer->key] = $offer->title ?? $offer->key;
+        }
+
+        return RuleWords::condition(
+            $this->document->item($this->key($item))->only ?? null,
+            static fn (string $key): string => $titles[$key] ?? $key,
+            static fn (string $key): string => $offers[$key] ?? $key,
+        );
+    }
+
+    /** @return list<int> what an item waits for to be finished first, for the pass that `why` speaks of */
+    public function waitsFor(int $item): array
+    {
+        return ($this->glance->holdsActivePass() ? $this->glance : $this->glance->learner() ?? $this->glance)->nearestPass($item)?->waitsFor($item) ?? [];
+    }
+
+    /**
+     * The gate of the conditions.
+     *
+     * @param  ?int  $inTheWay  the item whose condition is not met; null: they are
+     */
+    public function forWhom(int $item, ?int $inTheWay): Gate
+    {
+        if ($inTheWay !== null) {
+            return new Gate('For whom', false, $this->said($inTheWay, $item, "Condition: {$this->condition($inTheWay)}. It does not hold."), WhyLink::rule('Condition here', $this->key($inTheWay), 'only'));
+        }
+        foreach (array_reverse($this->outline->path[$item]) as $step) {
+            if ($this->outline->items[$step]->only !== null) {
+                return new Gate('For whom', true, $this->said($step, $item, "Condition: {$this->condition($step)}. It holds."));
+            }
+        }
+
+        return new Gate('For whom', true, Sentence::of('No other condition.'));
+    }
+
+    /** What is said of the item itself, or of one above it. */
+    public function said(int $step, int $item, string $words): Sentence
+    {
+        return $step === $item ? Sentence::of($words) : Sentence::of('{}: '.lcfirst($words), $this->title($step));
+    }
+
+    /** Likewise, of a date that comes from one above it. */
+    public function saidWith(int $step, int $item, string $words): Sentence
+    {
+        $with = $this->outline->items[$step]->kind === Kind::Module ? ', with {}.' : ', as {} does.';
+
+        return $step === $item ? Sentence::of($words.'.') : Sentence::of($words.$with, $this->title($step));
+    }
+
+    /** `Mon 2 Mar to Sat 29 Aug` */
+    public function dates(Pass $pass): string
+    {
+        $from = $this->clock->date($pass->from);
+
+        return $pass->until === Instant::NEVER ? "since {$from}, for good" : "{$from} to ".$this->clock->date($pass->until);
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sightlines\Why;
+
+use App\Drafts\Edits\CannotEdit;
+use App\Drafts\Edits\Edit;
+use App\Drafts\Edits\SetAudience;
+use App\Drafts\Edits\SetCourse;
+use App\Drafts\Edits\SetField;
+use App\Drafts\Edits\SetTime;
+use App\Models\CourseDocument;
+
+/** One change of the rules that lets somebody in: the edit itself, and what is said of it. */
+final readonly class Fix
+{
+    /**
+     * @param  list<string>  $items  that it is made at, by key; empty for what is the course's own
+     * @param  ?string  $plan  whose times are set
+     * @param  ?string  $tier  that is let in too
+     */
+    public function __construct(public FixKind $kind, public array $items = [], private ?string $plan = null, private ?string $tier = null)
+    {
+    }
+
+    public function step(): FixByRule
+    {
+        return new FixByRule($this->kind->value, $this->items, $this->plan, $this->tier);
+    }
+
+    /** @throws CannotEdit */
+    public function applyTo(CourseDocument $document): void
+    {
+        if ($this->kind === FixKind::TierToo) {
+            foreach ($this->items as $key) {
+                $item = $document->item($key) ?? throw CannotEdit::noSuchItem($key);
+                $item->tiers = [...array_values((array) ($item->tiers ?? [])), (string) $this->tier];
+            }
+
+            return;
+        }
+        $this->edit($document)->applyTo($document);
+    }
+
+    private function edit(CourseDocument $document): Edit
+    {
+        $course = static fn (array $fields): SetCourse => new SetCourse($fields, $document->guestPhrase());
+        $door = static fn (string $name, array $set): SetCourse => $course([$name => (object) [...(array) ($document->course->{$name} ?? []), ...$set]]);
+
+        return match ($this->kind) {
+            FixKind::CourseLive => $course(['state' => 'live']),
+            FixKind::SeasonBegun => $course(['opens' => null]),
+            FixKind::SeasonOpenEnded => $course(['closes' => null]),
+            FixKind::AnyOrderOnTop => $course(['in_order' => false]),
+            FixKind::SampleForVisitors => $course(['sample_needs_account' => false]),
+            FixKind::OpenObserverDoor => $door('observer_door', ['open' => true]),
+            FixKind::ObserversEverywhere => $door('observer_door', ['default' => true]),
+            FixKind::OpenGuestDoor => $door('guest_door', ['open' => true]),
+            FixKind::GuestsEverywhere => $door('guest_door', ['default' => true]),
+            FixKind::ObserversHere => new SetAudience('observers', $this->items, 'yes'),
+            FixKind::GuestsHere => new SetAudience('guests', $this->items, 'yes'),
+            FixKind::NoDraft => new SetField('draft', $this->items, null),
+            FixKind::NoCondition => new SetField('only', $this->items, null),
+            FixKind::NothingFirst => new SetField('after', $this->items, null),
+            FixKind::AnyOrder => new SetField('in_order', $this->items, null),
+            FixKind::Sample => new SetField('sample', $this->items, true),
+            FixKind::AtOnce => new SetTime('opens', (string) $this->plan, $this->items, (object) ['rule' => 'at_once']),
+            FixKind::NeverCloses => new SetTime('closes', (string) $this->plan, $this->items, null),
+            FixKind::EveryPass, FixKind::TierToo => new SetField('tiers', $this->items, null),
+        };
+    }
+
+    /** What it does, as a clause with `{}` where each of its items is named. */
+    public function clause(): string
+    {
+        $many = count($this->items) > 1;
+        $items = implode(' and ', array_fill(0, count($this->items), '{}'));
+        $is = $many ? 'are' : 'is';
+
+        return match ($this->kind) {
+            FixKind::CourseLive => 'the course goes live',
+            FixKind::SeasonBegun => 'the season has no beginning',
+            FixKind::SeasonOpenEnded => 'the season has no end',
+            FixKind::AnyOrderOnTop => 'the course opens in any order',
+            FixKind::SampleForVisitors => 'samples need no account',
+            FixKind::OpenObserverDoor => 'the observer door opens',
+            FixKind::ObserversEverywhere => 'every row lets observers in that says nothing else',
+            FixKind::OpenGuestDoor => 'the guest door opens',
+            FixKind::GuestsEverywhere => 'every row lets guests in that says nothing else',
+            FixKind::ObserversHere => $items.($many ? ' let' : ' lets').' observers in',
+            FixKind::GuestsHere => $items.($many ? ' let' : ' lets').' guests in',
+            FixKind::NoDraft => "{$items} {$is} no draft any more",
+            FixKind::NoCondition => $items.($many ? ' have' : ' has').' no condition',
+            FixKind::NothingFirst => "nothing comes before {$items}",
+            FixKind::AnyOrder => "what is in {$items} opens in any order",
+            FixKind::Sample => $items.($many ? ' become samples' : ' becomes a sample'),
+            FixKind::AtOnce => $items.($many ? ' open' : ' opens').' at once',
+            FixKind::NeverCloses => $items.($many ? ' do' : ' does').' not close',
+            FixKind::EveryPass => "{$items} {$is} for every pass",
+            FixKind::TierToo => "{$items} {$is} for {$this->tier} too",
+        };
+    }
+}

@@ -1,0 +1,283 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sightlines\Why;
+
+use App\Models\CourseDocument;
+use App\Sightlines\Vantages\VantagePoint;
+use App\Words\RuleWords;
+use App\Words\Sentence;
+use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Foresight\Reaching;
+use SilentKeep\Core\Foresight\WaysIn;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Grant;
+use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\PassState;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** What would open a closed item to a viewer. Each way is tried out on the core before it is said. */
+final readonly class PossibleFixes
+{
+    private Reaching $reaching;
+
+    public function __construct(private CellContext $scene, private FindFixes $fixing)
+    {
+        $this->reaching = new Reaching($scene->decider);
+    }
+
+    /** @return list<PossibleFix> by time, by the learner, by offers, by the school */
+    public function of(int $item, Decision $decision): array
+    {
+        return [
+            ...$this->byTime($decision),
+            ...$this->byLearner($item, $decision),
+            ...$this->signedIn($item),
+            ...$this->byOffers($item),
+            ...$this->byPass($item, $decision->why),
+            ...$this->byGrant($item),
+            ...$this->byLabel($item, $decision->why),
+            ...$this->byRules($item),
+        ];
+    }
+
+    /** @return list<PossibleFix> */
+    private function byTime(Decision $decision): array
+    {
+        $next = $decision->next;
+
+        return $next === null || $next->state !== State::Open ? [] : [
+            new PossibleFix('time', Sentence::of('By itself'), Sentence::of('On '.$this->scene->clock->words($next->at).', if nothing else is done.'), WhyLink::instant('Look there', $next->at)),
+        ];
+    }
+
+    /**
+     * If the viewer, or whoever is observed, finishes all they can.
+     *
+     * @return list<PossibleFix>
+     */
+    private function byLearner(int $item, Decision $decision): array
+    {
+        $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
+        $observes = $this->scene->viewer->observes !== null;
+        $reach = $this->reaching->reach($observes ? $this->scene->ofLearner($learner)->viewer : $learner, $this->scene->at);
+        $opens = $reach->open[$item];
+        if ($observes && $opens !== null && ! $this->opensTo($this->scene->viewer, $reach->afterwards->done, $opens, $item)) {
+            return [];
+        }
+        if ($opens === null || ($decision->next?->state === State::Open && $decision->next->at <= $opens)) {
+            return [];
+        }
+        $first = array_map($this->scene->title(...), $this->scene->waitsFor($item));
+        $list = $first === [] ? 'what comes first' : RuleWords::enumeration(array_fill(0, count($first), '{}'), 'and');
+        $is = count($first) < 2 ? 'is' : 'are';
+        $when = $opens > $this->scene->at ? ', not before '.$this->scene->clock->words($opens) : '';
+
+        return [new PossibleFix('learner', Sentence::of($observes ? 'By their learner' : 'By the learner'), Sentence::of("Once {$list} {$is} finished{$when}.", ...$first))];
+    }
+
+    /** @param  array<array-key, int>  $done  by whoever is observed */
+    private function opensTo(Viewer $observer, array $done, int $at, int $item): bool
+    {
+        $with = $observer->observing($observer->observes?->withDone($done));
+
+        return $this->scene->decider->glance($with, $at)->standings[$item]->isOpen();
+    }
+
+    /** @return list<PossibleFix> */
+    private function signedIn(int $item): array
+    {
+        return $this->scene->viewer->signedIn || ! $this->opens($this->scene->viewer->signedIn(), $item) ? [] : [
+            new PossibleFix('learner', Sentence::of('By signing in'), Sentence::of('Whoever is signed in is let in here.'), WhyLink::vantage('See it so', 'member', $this->scene->at)),
+        ];
+    }
+
+    /** @return list<PossibleFix> */
+    private function byOffers(int $item): array
+    {
+        $ways = [];
+        $now = $this->scene->clock->minute();
+        foreach ((new WaysIn($this->scene->decider, $this->scene->decider->prepared->plan->zone))->to($this->scene->key($item), $this->scene->viewer, $this->scene->at) as $way) {
+            $when = $way->opens > $this->scene->at ? 'From '.$this->scene->clock->words($way->opens).', if taken now' : 'At once';
+            $day = intdiv($now - $this->scene->at, 86400);
+            $vantage = VantagePoint::holder($way->offer->key, $day, ! $way->byTimeAlone);
+            $ways[] = new PossibleFix(
+                'offer',
+                Sentence::of('{}', $way->offer->title ?? $way->offer->key),
+                Sentence::of($when.($way->byTimeAlone ? '' : ', once what comes first is finished').$this->lasts($way->pass).'.'),
+                abs($day) > VantagePoint::MOST_DAYS ? null : WhyLink::vantage('See it so', (string) $vantage, $way->opens),
+                byAct: $this->byAct('give', 'Give it', offer: $way->offer->key),
+            );
+        }
+
+        return $ways;
+    }
+
+    private function lasts(Pass $pass): string
+    {
+        return $pass->until === Instant::NEVER ? '' : '; ends '.$this->scene->clock->date($pass->until);
+    }
+
+    /**
+     * What the school can do with a pass that lets nobody in.
+     *
+     * @param  list<Reason>  $why
+     * @return list<PossibleFix>
+     */
+    private function byPass(int $item, array $why): array
+    {
+        $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
+        $pass = ($this->scene->glance->learner() ?? $this->scene->glance)->latestPass();
+        if ($pass === null || array_intersect(self::codes($why), ['pass_ended', 'pass_paused', 'pass_revoked', 'pass_not_started']) === []) {
+            return [];
+        }
+        $active = new Pass($pass->offer, min($pass->from, $this->scene->at), $pass->until > $this->scene->at ? $pass->until : Instant::NEVER, PassState::Active, $pass->pacedFrom);
+        $passes = array_map(static fn (Pass $one): Pass => $one === $pass ? $active : $one, $learner->passes);
+        $with = $learner->withPasses($passes);
+        if (! $this->opens($this->inPlaceOfLearner($with), $item)) {
+            return [];
+        }
+        $title = $this->scene->decider->prepared->offerOf($pass)->title ?? $pass->offer;
+
+        [$words, $byAct] = match (true) {
+            in_array(Reason::PassPaused, $why, true) => ['Take {} up again', $this->byAct('resume', 'Take it up', offer: $pass->offer)],
+            in_array(Reason::PassRevoked, $why, true) => ['Give {} back', $this->byAct('give-back', 'Give it back', offer: $pass->offer)],
+            in_array(Reason::PassEnded, $why, true) => ['Extend {}', $this->byAct('extend', 'Extend it', offer: $pass->offer)],
+            default => ['Let {} begin now', null],
+        };
+
+        return [new PossibleFix('school', Sentence::of($words, $title), Sentence::of('It opens at once then.'), byAct: $byAct)];
+    }
+
+    /** @return list<PossibleFix> */
+    private function byGrant(int $item): array
+    {
+        $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
+        if (! $learner->signedIn && $this->scene->viewer->observes === null) {
+            return [];
+        }
+        $with = $learner->withGrant(new Grant($this->scene->key($item), $this->scene->at));
+
+        return ! $this->opens($this->inPlaceOfLearner($with), $item) ? [] : [
+            new PossibleFix('school', Sentence::of($this->scene->viewer->observes === null ? 'Hand it to one person' : 'Hand it to their learner'), Sentence::of('Opens at once, whatever the gates say.'), byAct: $this->byAct('grant', 'Hand it out', item: $this->scene->key($item))),
+        ];
+    }
+
+    /**
+     * @param  list<Reason>  $why
+     * @return list<PossibleFix>
+     */
+    private function byLabel(int $item, array $why): array
+    {
+        if (! in_array(Reason::NotForYou, $why, true)) {
+            return [];
+        }
+        $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
+        $ways = [];
+        foreach (array_diff($this->labelsOnPath($item), $learner->labels) as $label) {
+            $with = $learner->withLabel($label);
+            if ($learner->signedIn && $this->opens($this->inPlaceOfLearner($with), $item)) {
+                $ways[] = new PossibleFix('school', Sentence::of('Give them the label {}', $label), Sentence::of('It opens at once then.'), byAct: $this->byAct('label', 'Give it', label: $label));
+            }
+        }
+
+        return $ways;
+    }
+
+    /** @return list<string> that conditions on the path ask for */
+    private function labelsOnPath(int $item): array
+    {
+        $labels = [];
+        foreach ($this->scene->outline->path[$item] as $step) {
+            $only = $this->scene->document->item($this->scene->key($step))->only ?? null;
+            if ($only instanceof \stdClass) {
+                array_push($labels, ...self::labelsIn($only));
+            }
+        }
+
+        return array_values(array_unique($labels));
+    }
+
+    /** @return list<string> */
+    private static function labelsIn(\stdClass $condition): array
+    {
+        $labels = [];
+        foreach (get_object_vars($condition) as $name => $value) {
+            foreach ($name === 'label' && is_string($value) ? [$value] : [] as $label) {
+                $labels[] = $label;
+            }
+            foreach (is_array($value) ? $value : [$value] as $part) {
+                if ($part instanceof \stdClass) {
+                    array_push($labels, ...self::labelsIn($part));
+                }
+            }
+        }
+
+        return $labels;
+    }
+
+    /** @return list<PossibleFix> */
+    private function byRules(int $item): array
+    {
+        $fixes = $this->fixing->toOpen($this->scene, $item);
+        if ($fixes === []) {
+            return [];
+        }
+
+        return [new PossibleFix(
+            'school',
+            Sentence::of(count($fixes) === 1 ? 'Another rule' : 'Other rules, together'),
+            self::sentence($this->scene->document, $fixes),
+            fixes: array_map(static fn (Fix $fix): FixByRule => $fix->step(), $fixes),
+        )];
+    }
+
+    /**
+     * What several fixes do, in a sentence.
+     *
+     * @param  non-empty-list<Fix>  $fixes
+     */
+    public static function sentence(CourseDocument $document, array $fixes): Sentence
+    {
+        $titles = [];
+        foreach ($fixes as $fix) {
+            foreach ($fix->items as $key) {
+                $item = $document->item($key);
+                $titles[] = $item === null ? $key : CourseDocument::titleOf($item);
+            }
+        }
+
+        return Sentence::of(ucfirst(RuleWords::enumeration(array_map(static fn (Fix $fix): string => $fix->clause(), $fixes), 'and')).'.', ...$titles);
+    }
+
+    private function inPlaceOfLearner(Viewer $learner): Viewer
+    {
+        $observer = $this->scene->viewer;
+
+        return $observer->observes === null ? $learner
+            : $observer->observing($learner);
+    }
+
+    /** Only for the viewer themselves: whoever is observed is helped on their own page. */
+    private function byAct(string $do, string $button, ?string $item = null, ?string $offer = null, ?string $label = null): ?FixByAct
+    {
+        return $this->scene->viewer->observes !== null ? null : new FixByAct($do, $button, $this->scene->decider->course->key, $item, $offer, $label);
+    }
+
+    private function opens(Viewer $viewer, int $item): bool
+    {
+        return $this->scene->decider->glance($viewer, $this->scene->at)->standings[$item]->isOpen();
+    }
+
+    /**
+     * @param  list<Reason>  $why
+     * @return list<string>
+     */
+    private static function codes(array $why): array
+    {
+        return array_map(static fn (Reason $reason): string => $reason->value, $why);
+    }
+}

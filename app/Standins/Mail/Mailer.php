@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Standins\Mail;
+
+/** What sends letters. A real one would hand them to a mail server once the transaction around them has ended. */
+interface Mailer
+{
+    /** @param  list<Letter>  $letters */
+    public function send(array $letters): void;
+}
