@@ -12,8 +12,9 @@ use App\Http\Requests\WorkspaceRequest;
 use App\Http\Text;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Courses\CoursePageBuilder;
 use App\Pages\Courses\CoursesPage;
+use App\Pages\Courses\CoursesPageBuilder;
+use App\Pages\Workspace\WorkspacePageBuilder;
 use App\Publishing\ImportPlan;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
@@ -23,20 +24,20 @@ use SilentKeep\Core\Format\InvalidPlan;
 
 final readonly class CoursesController
 {
-    public function __construct(private CoursePageBuilder $desk)
+    public function __construct(private CoursesPageBuilder $courses, private WorkspacePageBuilder $workspace)
     {
     }
 
     public function index(): Response
     {
-        return Inertia::render('keep/Courses', get_object_vars(new CoursesPage($this->desk->list(), Gate::allows('edit-rules'))));
+        return Inertia::render('keep/Courses', get_object_vars(new CoursesPage($this->courses->list(), Gate::allows('edit-rules'))));
     }
 
     public function store(MakeCourseRequest $request, MakeCourse $make): RedirectResponse
     {
         $person = $request->user();
         assert($person instanceof Person);
-        $like = Text::of($request, 'like') === '' ? null : $this->desk->named(Text::of($request, 'like'));
+        $like = Text::of($request, 'like') === '' ? null : $this->courses->named(Text::of($request, 'like'));
 
         return redirect()->route('keep.course', $make($request->string('title')->trim()->toString(), $like, $person));
     }
@@ -60,7 +61,7 @@ final readonly class CoursesController
     {
         $reader = $request->user();
         assert($reader instanceof Person);
-        $page = $this->desk->workspace($course, $request->lens(), $request->plan(), $request->look(), $reader, $request->mayEdit());
+        $page = $this->workspace->page($course, $request->lens(), $request->plan(), $request->look(), $reader, $request->mayEdit());
 
         return Inertia::render('keep/Workspace', get_object_vars($page));
     }

@@ -26,8 +26,8 @@ use App\Http\Requests\EditRulesRequest;
 use App\Http\Requests\FixRequest;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Courses\CoursePageBuilder;
 use App\Pages\Workspace\ConditionWords;
+use App\Pages\Workspace\WorkspacePageBuilder;
 use App\Publishing\PublishDraft;
 use App\School\ChangeGuestLink;
 use App\Sightlines\Why\ApplyFixes;
@@ -51,11 +51,11 @@ final readonly class DraftController
         return $this->make($request, $course, $request->edit());
     }
 
-    public function outline(EditOutlineRequest $request, Course $course, CoursePageBuilder $desk): RedirectResponse
+    public function outline(EditOutlineRequest $request, Course $course, WorkspacePageBuilder $pages): RedirectResponse
     {
         $edit = $request->edit();
         if ($edit instanceof DeleteItems && ! $request->boolean('meant')) {
-            $dependents = $desk->dependents($course, $edit);
+            $dependents = $pages->dependents($course, $edit);
             if ($dependents !== []) {
                 // Named first; asked for again with `meant`, it is done.
                 return back()->with('flash', ['kind' => 'asks', 'text' => 'Something speaks of what you take out', 'lines' => $dependents]);
@@ -116,16 +116,16 @@ final readonly class DraftController
     }
 
     /** What happened to the draft since a version, for those who have it open. */
-    public function news(Request $request, Course $course, CoursePageBuilder $desk): JsonResponse
+    public function news(Request $request, Course $course, WorkspacePageBuilder $pages): JsonResponse
     {
-        return new JsonResponse($desk->news($course, $request->integer('since'), self::editor($request)));
+        return new JsonResponse($pages->news($course, $request->integer('since'), self::editor($request)));
     }
 
     /** Reads a condition back while it is being built. Nothing is saved. */
-    public function condition(Request $request, Course $course, CoursePageBuilder $desk): JsonResponse
+    public function condition(Request $request, Course $course, WorkspacePageBuilder $pages): JsonResponse
     {
         $only = ConditionInput::read($request->input('only'));
-        $read = $desk->conditionWords($course, $only);
+        $read = $pages->conditionWords($course, $only);
 
         return new JsonResponse(new ConditionWords($read->words, $read->errors + ConditionInput::emptyLabels($only)));
     }

@@ -14,7 +14,8 @@ use App\Http\Requests\TakeBackRequest;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Person;
-use App\Pages\Courses\CoursePageBuilder;
+use App\Pages\Courses\HistoryPageBuilder;
+use App\Pages\Courses\RehearsalPageBuilder;
 use App\Publishing\SetPublication;
 use App\Publishing\TakeBackRevision;
 use Illuminate\Http\JsonResponse;
@@ -26,7 +27,7 @@ use Inertia\Response;
 
 final readonly class RevisionsController
 {
-    public function __construct(private CoursePageBuilder $desk)
+    public function __construct(private RehearsalPageBuilder $rehearsals, private HistoryPageBuilder $history)
     {
     }
 
@@ -34,7 +35,7 @@ final readonly class RevisionsController
     {
         $person = $request->user();
         assert($person instanceof Person);
-        $page = $this->desk->rehearse($course, $request->back(), $request->setFor($clock), $request->anew(), $person, Gate::allows('edit-rules'));
+        $page = $this->rehearsals->page($course, $request->back(), $request->setFor($clock), $request->anew(), $person, Gate::allows('edit-rules'));
 
         return $page === null ? redirect()->route('keep.course', $course) : Inertia::render('keep/Rehearsal', get_object_vars($page));
     }
@@ -42,7 +43,7 @@ final readonly class RevisionsController
     /** Begins a long rehearsal, or tells how far it has come. */
     public function goOn(RehearsalRequest $request, Course $course, SchoolClock $clock): JsonResponse
     {
-        $progress = $this->desk->goOnRehearsing($course, $request->back(), $request->setFor($clock));
+        $progress = $this->rehearsals->progress($course, $request->back(), $request->setFor($clock));
 
         return $progress === null ? new JsonResponse(['message' => 'There is nothing to rehearse any more.'], 410) : new JsonResponse($progress);
     }
@@ -83,7 +84,7 @@ final readonly class RevisionsController
 
     public function index(Course $course): Response
     {
-        return Inertia::render('keep/History', get_object_vars($this->desk->history($course, Gate::allows('edit-rules'))));
+        return Inertia::render('keep/History', get_object_vars($this->history->page($course, Gate::allows('edit-rules'))));
     }
 
     public function takeBack(TakeBackRequest $request, Course $course, TakeBackRevision $takeBack): RedirectResponse

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Workspace;
+
+use App\Access\OfferPick;
+use App\Access\Plans;
+use App\Access\SchoolAddress;
+use App\Access\SchoolClock;
+use App\Drafts\DraftPast;
+use App\Drafts\Edits\CannotEdit;
+use App\Drafts\Outline\DeleteItems;
+use App\Drafts\Outline\OutlineTree;
+use App\Drafts\Rules\RuleTable;
+use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Models\Draft;
+use App\Models\Label;
+use App\Models\Pass;
+use App\Models\Person;
+use App\Models\VantageSet;
+use App\Pages\Courses\CourseHeadBuilder;
+use App\Pages\Courses\CourseSettings;
+use App\Pages\Courses\DraftNews;
+use App\Sightlines\Sightlines;
+use App\Sightlines\Vantages\Look;
+use App\Sightlines\Vantages\RulesVersion;
+use App\Words\Differences;
+use App\Words\RuleWords;
+use App\Words\Sentence;
+use SilentKeep\Core\Format\InvalidPlan;
+
+/** The one screen on which a course is worked on, and what its editors ask beside it. */
+final readonly class WorkspacePageBuilder
+{
+    /** Labels that are proposed; any other can be typed. */
+    private const LABELS = 200;
+
+    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines)
+    {
+    }
+
+    public function page(Course $course, string $lens, ?string $plan, Look $look, Person $reader, bool $mayEdit): WorkspacePage
+    {
+        [$live, $draft] = $this->heads->documents($course);
+        $document = $draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.');
+        $plans = self::planNames($document);
+        $plan = in_array($plan, $plans, true) ? $plan : (CourseHeadBuilder::text($document->course, 'main_plan') ?: ($plans[0] ?? null));
+        $seen = $look->see === RulesVersion::Published ? $live ?? $document : $document;
+        $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
+
+        return new WorkspacePage(
+            course: $this->heads->of($course, $document),
+            lens: $lens,
+            rows: $table->outline(),
+            plans: $plans,
+            plan: $plan,
+            mainPlan: CourseHeadBuilder::text($document->course, 'main_plan') ?: null,
+            tiers: array_values(array_filter((array) ($document->course->tiers ?? []), is_string(...))),
+            offers: array_map(static fn (\stdClass $offer): OfferPick => new OfferPick(CourseHeadBuilder::text($offer, 'key'), CourseDocument::titleOf($offer), CourseHeadBuilder::text($offer, 'plan') ?: null), $document->offers),
+            labels: $mayEdit && $lens === 'rules' ? array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()) : [],
+            rules: $lens === 'rules' ? $table->rows() : [],
+            changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
+            saved: $lens === 'rules' ? [] : self::saved($course, $reader),
+            sightlines: $lens === 'rules' ? null : $this->sightlines->atOnce(
+                $course,
+                $this->plans->of($seen),
+                $look->see === RulesVersion::Both && $draft !== null && $live !== null ? $this->plans->of($live) : null,
+                $look,
+            ),
+            mayEdit: $mayEdit,
+            settings: self::settings($course, $document, $mayEdit),
+        );
+    }
+
+    /** @return list<SavedVantages> */
+    private static function saved(Course $course, Person $reader): array
+    {
+        $saved = [];
+        foreach (VantageSet::query()->where('person_id', $reader->id)->where('course_id', $course->id)->orderBy('name')->get() as $set) {
+            $saved[] = new SavedVantages($set->id, $set->name, $set->vantages);
+        }
+
+        return $saved;
+    }
+
+    /** @param  bool  $mayEdit  who may not has no use for the pass phrase */
+    private static function settings(Course $model, CourseDocument $document, bool $mayEdit): CourseSettings
+    {
+        $course = $document->course;
+        $door = static fn (string $key): \stdClass => ($course->{$key} ?? null) instanceof \stdClass ? $course->{$key} : new \stdClass;
+        $yes = static fn (\stdClass $from, string $key, bool $default = false): bool => ($from->{$key} ?? $default) === true;
+
+        return new CourseSettings(
+            title: CourseDocument::titleOf($course),
+            state: CourseHeadBuilder::text($course, 'state'),
+            entry: CourseHeadBuilder::text($course, 'entry'),
+            opens: CourseHeadBuilder::text($course, 'opens') ?: null,
+            closes: CourseHeadBuilder::text($course, 'closes') ?: null,
+            keepAfterRetiring: $yes($course, 'keep_after_retiring', true),
+            sampleNeedsAccount: $yes($course, 'sample_needs_account'),
+            inOrder: $yes($course, 'in_order'),
+            guestsOpen: $yes($door('guest_door'), 'open'),
+            guestsDefault: $yes($door('guest_door'), 'default'),
+            guestPhrase: $mayEdit ? $document->guestPhrase() : null,
+            guestLink: $mayEdit && $model->guest_token !== null ? SchoolAddress::of('guest', $model->guest_token) : null,
+            observersOpen: $yes($door('observer_door'), 'open'),
+            observersDefault: $yes($door('observer_door'), 'default'),
+            observersFollow: $yes($door('observer_door'), 'follow', true),
+            tiers: implode(', ', array_values(array_filter((array) ($course->tiers ?? []), is_string(...)))),
+        );
+    }
+
+    /** A condition that somebody is building, as a sentence, and what is wrong with it. */
+    public function conditionWords(Course $course, ?\stdClass $only): ConditionWords
+    {
+        [$live, $draft] = $this->heads->documents($course);
+        $document = ($draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.'))->copy();
+        $titles = $offers = [];
+        foreach ($document->items() as $item) {
+            $titles[CourseHeadBuilder::text($item, 'key')] = CourseDocument::titleOf($item);
+        }
+        foreach ($document->offers as $offer) {
+            $offers[CourseHeadBuilder::text($offer, 'key')] = CourseDocument::titleOf($offer);
+        }
+        $words = RuleWords::condition($only, static fn (string $key): string => $titles[$key] ?? $key, static fn (string $key): string => $offers[$key] ?? $key);
+        // An item of its own to ask the core about, at the end so that its pointers are known.
+        $items = is_array($document->course->items ?? null) ? $document->course->items : [];
+        $document->course->items = [...$items, (object) ['key' => (new OutlineTree($document))->freeKey('probe'), 'kind' => 'lesson', 'only' => $only]];
+        $errors = [];
+        try {
+            $this->plans->read($document);
+        } catch (InvalidPlan $e) {
+            foreach ($e->offences as $offence) {
+                $errors['only'.str_replace('/', '.', substr($offence->pointer, strlen('/courses/0/items/'.count($items).'/only')))] ??= "This {$offence->message}.";
+            }
+        }
+
+        return new ConditionWords($words, $errors);
+    }
+
+    /** What others have done to the draft since somebody looked at it. */
+    public function news(Course $course, int $since, Person $reader): DraftNews
+    {
+        $draft = $course->draft;
+        if ($draft === null || $draft->version <= $since) {
+            return new DraftNews($draft->version ?? 0, null, []);
+        }
+        $past = DraftPast::since($draft, $since, $reader);
+
+        return new DraftNews($draft->version, $past['who'], array_slice($past['sentences'], 0, 3));
+    }
+
+    /** @return list<Sentence> what speaks of the items that an edit would take out */
+    public function dependents(Course $course, DeleteItems $edit): array
+    {
+        [$live, $draft] = $this->heads->documents($course);
+        $document = $draft ?? $live;
+        try {
+            return $document === null ? [] : $edit->dependents($document);
+        } catch (CannotEdit) {
+            // The edit itself will say so.
+            return [];
+        }
+    }
+
+    /** @return list<string> */
+    private static function planNames(CourseDocument $document): array
+    {
+        $plans = $document->course->plans ?? null;
+
+        return $plans instanceof \stdClass ? array_map(strval(...), array_keys(get_object_vars($plans))) : [];
+    }
+}
