@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Database\Value;
 use App\Models\ActRecord;
 use App\Models\Import;
 use App\Models\Message;
@@ -84,7 +85,7 @@ final readonly class CleanUp
         $gone = 0;
         do {
             $some = (clone $old)->limit(self::ROWS)->pluck($key)->all();
-            $gone += $some === [] ? 0 : (clone $old)->getModel()->newQuery()->whereIn($key, $some)->delete();
+            $gone += $some === [] ? 0 : Value::int((clone $old)->getModel()->newQuery()->whereIn($key, $some)->delete());
         } while (count($some) === self::ROWS);
 
         return $gone;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drafts;
 
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\Person;
 use App\School\Log\ActivityLog;
@@ -30,7 +31,7 @@ final readonly class RedoDraftEdit
             $draft->save();
             $undone->undone_from = null;
             $undone->save();
-            $this->journal->note('draft.redone', $author, $course, after: (array) json_decode($undone->change, true));
+            $this->journal->note('draft.redone', $author, $course, after: Value::object($undone->change));
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drafts;
 
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\Person;
 use App\School\Log\ActivityLog;
@@ -30,7 +31,7 @@ final readonly class UndoDraftEdit
             $draft->document = $last->before;
             $draft->version++;
             $draft->save();
-            $this->journal->note('draft.undone', $author, $course, before: (array) json_decode($last->change, true));
+            $this->journal->note('draft.undone', $author, $course, before: Value::object($last->change));
         });
     }
 }

@@ -46,6 +46,8 @@ final class ActRecord extends Model
 
     public static function nextTurn(): int
     {
-        return 1 + (int) self::query()->max('turn');
+        $last = self::query()->max('turn');
+
+        return 1 + (is_numeric($last) ? (int) $last : 0);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Offers;
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
+use App\Database\Value;
 use App\Models\Completion;
 use App\Models\Erasure;
 use App\Models\ItemVisit;
@@ -118,7 +119,7 @@ final readonly class EndTrials
             return "kept {$pass->person->address()}: another pass of {$course} keeps what was finished";
         }
         $completions = Completion::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id);
-        $items = array_values((clone $completions)->orderBy('completed_at')->pluck('item_key')->map(strval(...))->all());
+        $items = Value::texts((clone $completions)->orderBy('completed_at')->pluck('item_key'));
         if (! $dry) {
             $completions->delete();
             ItemVisit::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();

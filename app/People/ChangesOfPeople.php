@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Database\Value;
 use App\Models\Activity;
 use App\Models\ActRecord;
 use Illuminate\Support\Facades\DB;
@@ -17,7 +18,7 @@ final class ChangesOfPeople
     /** @return array{basis: int, basis_turn: int} as everybody is now */
     public static function basis(): array
     {
-        return ['basis' => (int) Activity::query()->withoutGlobalScopes()->max('id'), 'basis_turn' => (int) ActRecord::query()->max('turn')];
+        return ['basis' => Value::int(Activity::query()->withoutGlobalScopes()->max('id')), 'basis_turn' => Value::int(ActRecord::query()->max('turn'))];
     }
 
     /** @return list<int> people */

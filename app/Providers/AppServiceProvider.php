@@ -42,7 +42,8 @@ final class AppServiceProvider extends ServiceProvider
         $ahead = config('app.clock_ahead');
         $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => is_int($ahead) && $ahead !== 0 ? new ClockAhead($ahead) : new FactoryImmutable);
         $this->app->bind('db.connector.sqlite', WaitingConnector::class);
-        Connection::resolverFor('sqlite', static fn (mixed ...$made): WaitingConnection => new WaitingConnection(...$made));
+        Connection::resolverFor('sqlite', /** @param  array<string, mixed>  $config */
+            static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): WaitingConnection => new WaitingConnection($pdo, $database, $prefix, $config));
         $this->app->bind(Mailer::class, OutboxMailer::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(Plans::class);

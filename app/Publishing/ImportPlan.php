@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Access\Plans;
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
@@ -34,7 +35,7 @@ final readonly class ImportPlan
      */
     public function __invoke(string $json, School $school, ?Person $author = null, bool $publishOverExisting = false, bool $asDrafts = false, bool $takesAway = false): array
     {
-        $known = array_values(Offer::query()->pluck('key')->map(strval(...))->all());
+        $known = Value::texts(Offer::query()->pluck('key'));
         PlanReader::fromJson($json, $known);
         $plan = json_decode($json, false, 512, JSON_THROW_ON_ERROR);
         assert($plan instanceof \stdClass && is_array($plan->courses) && is_array($plan->offers) && $plan->school instanceof \stdClass);

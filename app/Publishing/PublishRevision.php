@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Access\Plans;
+use App\Database\Value;
 use App\Drafts\DraftConflict;
 use App\Models\Course;
 use App\Models\Draft;
@@ -48,7 +49,7 @@ final readonly class PublishRevision
             $before = self::basis($proposal);
             $revision = Revision::query()->create([
                 'course_id' => $proposal->course->id,
-                'number' => 1 + (int) Revision::query()->where('course_id', $proposal->course->id)->max('number'),
+                'number' => 1 + Value::int(Revision::query()->where('course_id', $proposal->course->id)->max('number')),
                 'document' => $document,
                 'author_id' => $author?->id,
                 'note' => $note,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning\Contents;
 
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\Medium;
 use App\Models\Person;
@@ -35,7 +36,7 @@ final readonly class KeepMedium
                 $medium = Medium::query()->create([
                     'course_id' => $course->id, 'item_key' => $item, 'kind' => $type->kind, 'title' => $title, 'name' => Str::limit(basename($name), 150, ''), 'path' => $path,
                     'type' => $type->type, 'bytes' => (int) $file->getSize(), 'seconds' => in_array($type->kind, ['audio', 'video'], true) ? $seconds : null,
-                    'position' => 1 + (int) Medium::query()->where('course_id', $course->id)->where('item_key', $item)->max('position'),
+                    'position' => 1 + Value::int(Medium::query()->where('course_id', $course->id)->where('item_key', $item)->max('position')),
                 ]);
                 $this->journal->note('medium.kept', $author, $course, after: ['item' => $item, 'title' => $title, 'kind' => $type->kind]);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning\Contents;
 
+use App\Database\Value;
 use App\Learning\Quizzes\Quiz;
 use App\Learning\Quizzes\QuizCard;
 use App\Learning\Quizzes\QuizQuestion;
@@ -62,7 +63,7 @@ final readonly class LessonContents
         return new QuizCard(
             array_map(static fn (array $question): QuizQuestion => new QuizQuestion($question['ask'], $question['answers'], count($question['right']) > 1), $quiz),
             $needed === null ? null : (int) ceil($needed * 100),
-            $tries->isEmpty() ? null : self::perCent((float) $tries->max('score')),
+            $tries->isEmpty() ? null : self::perCent(Value::float($tries->max('score'))),
             $last === null ? null : self::perCent($last->score),
             $last === null ? [] : Quiz::wrong($quiz, $last->answers),
             $can,

@@ -6,6 +6,7 @@ namespace App\Learning\Watching;
 
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Models\Person;
 use App\Models\QuizTry;
 use App\Models\WatchRecord;
@@ -34,7 +35,7 @@ final readonly class UnderWay
         foreach ($tries->groupBy(static fn (QuizTry $try): string => "{$try->course_id} {$try->item_key}") as $of) {
             $last = $of->last();
             if ($last !== null && ! isset($done[$last->course_id][$last->item_key])) {
-                $best = (int) floor((float) $of->max('score') * 100 + 1e-9);
+                $best = (int) floor(Value::float($of->max('score')) * 100 + 1e-9);
                 $times = $of->count() === 1 ? 'one try' : "{$of->count()} tries";
                 $lines[$last->course_id][] = "{$this->shelf->itemTitle($last->course_id, $last->item_key)}: {$best} % right at best in {$times}, last {$this->clock->words($last->tried_at->getTimestamp())}";
             }

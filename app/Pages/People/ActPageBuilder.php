@@ -23,7 +23,7 @@ final readonly class ActPageBuilder
 
         return new ActPage(
             $act->id, $act->told, $act->state, $act->looked, $act->of, $act->touched, ActOutcome::listOf(Outcomes::fromJson($act->outcomes)->sorted()),
-            $act->canBeUndone(), $act->problem, Person::query()->whereKey($act->actor_id)->value('name'), $this->clock->words($made),
+            $act->canBeUndone(), $act->problem, Person::query()->find($act->actor_id)?->name, $this->clock->words($made),
             $act->undone_at === null ? null : $this->clock->words($act->undone_at->getTimestamp()), $act->state === 'prepared' && $made + StagedActs::HOLDS < $this->clock->now(),
         );
     }

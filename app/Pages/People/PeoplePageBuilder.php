@@ -6,6 +6,7 @@ namespace App\Pages\People;
 
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Models\Completion;
 use App\Models\Label;
 use App\Models\Pass;
@@ -45,7 +46,7 @@ final readonly class PeoplePageBuilder
             filter: (object) $asked,
             offers: $this->shelf->offers(),
             courses: $this->shelf->picks(false),
-            labels: array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()),
+            labels: Value::texts(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')),
             segments: $this->segments($reader),
             underWay: $this->acts->underWay($reader, $mayRun),
             mayRun: $mayRun,
@@ -123,7 +124,7 @@ final readonly class PeoplePageBuilder
         yield ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', 'Last here'];
         $ids = ($this->find)($filter)->toBase()->pluck('id');
         foreach ($ids->chunk(500) as $some) {
-            $order = array_flip($some->values()->all());
+            $order = array_flip(Value::ints($some));
             $people = Person::query()->whereIn('id', $some->values()->all())->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
             foreach ($this->rows($people, $filter->course) as $row) {
                 yield [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];

@@ -8,6 +8,7 @@ use App\Access\OfferPick;
 use App\Access\Plans;
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Drafts\DraftPast;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Outline\DeleteItems;
@@ -59,7 +60,7 @@ final readonly class WorkspacePageBuilder
             mainPlan: CourseHeadBuilder::text($document->course, 'main_plan') ?: null,
             tiers: array_values(array_filter((array) ($document->course->tiers ?? []), is_string(...))),
             offers: array_map(static fn (\stdClass $offer): OfferPick => new OfferPick(CourseHeadBuilder::text($offer, 'key'), CourseDocument::titleOf($offer), CourseHeadBuilder::text($offer, 'plan') ?: null), $document->offers),
-            labels: $mayEdit && $lens === 'rules' ? array_values(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')->map(strval(...))->all()) : [],
+            labels: $mayEdit && $lens === 'rules' ? Value::texts(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
             saved: $lens === 'rules' ? [] : self::saved($course, $reader),

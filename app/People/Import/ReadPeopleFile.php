@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Import;
 
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Models\Import;
 use App\Models\ImportRow;
 use App\Models\Offer;
@@ -73,7 +74,7 @@ final readonly class ReadPeopleFile
         $start = hrtime(true);
         $group = [];
         // What was read last is always among the rows: they are written together with how far that is.
-        foreach ($this->lines($import, (int) ImportRow::query()->where('import_id', $import->id)->max('line')) as $at => $one) {
+        foreach ($this->lines($import, Value::int(ImportRow::query()->where('import_id', $import->id)->max('line'))) as $at => $one) {
             $group[$at] = $one;
             if (count($group) >= self::GROUP) {
                 if (! $this->keep($import, $group, false)) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\School\Backup;
 
+use App\Database\Value;
 use App\Models\School;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -76,7 +77,7 @@ final readonly class Restore
             throw BackupRefused::notReadable($file, 'it does not say that it is one of '.BackUp::FORMAT);
         }
         $known = array_map(static fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
-        $newer = array_diff($json['migrations'], $known);
+        $newer = array_diff(Value::texts($json['migrations']), $known);
         if ($newer !== []) {
             throw BackupRefused::notReadable($file, 'it was made by a newer version of this program');
         }
