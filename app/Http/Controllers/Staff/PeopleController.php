@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers\Administration;
+namespace App\Http\Controllers\Staff;
 
 use App\Http\Requests\ActRequest;
 use App\Http\Requests\PeopleRequest;

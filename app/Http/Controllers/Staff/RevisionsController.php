@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers\Administration;
+namespace App\Http\Controllers\Staff;
 
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
