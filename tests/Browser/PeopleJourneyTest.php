@@ -107,7 +107,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->assertNoScriptErrors();
     }
 
-    /** From search to byAct in three actions. */
+    /** From search to fix in three actions. */
     public function test_why_sunniva_cannot_see_the_garboard(): void
     {
         $this->signIn('hege');
@@ -122,7 +122,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->find('[role=option]')->click();
         $this->waitForText('.whynot .gates', 'Opens');
         $this->waitForText('.whynot .gates', 'is not finished');
-        // Three: the byAct.
+        // Three: the fix.
         $this->named('Hand it out')->click();
         $this->waitForText('.flash', 'Hand The garboard out: done for 1 person');
         $this->waitForText('.whynot .verdict', 'Open');

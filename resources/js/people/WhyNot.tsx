@@ -54,7 +54,7 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, onExtend }:
 interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | 'onExtend'> {
   course: string;
   item: string;
-  /** Asked again after each byAct. */
+  /** Asked again after each fix. */
   round: number;
   onMended: () => void;
 }

@@ -170,7 +170,7 @@ export default function Person(page: PersonPage) {
   );
 }
 
-/** The pass of an offer that a byAct speaks of. */
+/** The pass of an offer that a fix speaks of. */
 function passOf(passes: HeldPass[], offer: string): { pass: number } | { offer: string } {
   const pass = passes.find((one) => one.offer === offer);
   return pass === undefined ? { offer } : { pass: pass.id };
