@@ -12,6 +12,10 @@ use Symfony\Component\Process\Process;
 
 require_once __DIR__.'/../vendor/autoload.php';
 
+/** A school's whole list: this many courses, of so many items each. */
+const LIST_COURSES = 200;
+const LIST_ITEMS = 160;
+
 /** How many items the course has that is measured as its learners meet it. */
 const LEARNER_ROWS = 400;
 
@@ -93,21 +97,19 @@ function benchPages(int $rows): void
         }
         measurePages(signedIn("http://127.0.0.1:{$port}", 'admin@school.test', $password, "{$folder}/admin"), $rows);
         measureLearnerPages(signedIn("http://127.0.0.1:{$port}", 'learner@school.test', 'learner', "{$folder}/learner"));
+        measureLists($artisan, $folder, "http://127.0.0.1:{$port}", $password);
     } finally {
         $server?->stop(1);
         (new Process(['rm', '-rf', $folder]))->run();
     }
 }
 
-/**
- * Signs in as a browser does.
- *
- * @return Closure(string): string asks for a path, and gives what it holds
- */
-function signedIn(string $address, string $email, string $password, string $cookies): Closure
+/** @return Closure(string, array<int, mixed>=): string asks for a path, and gives what it holds */
+function asking(string $address, string $cookies, ?CurlHandle $curl = null): Closure
 {
-    $curl = curl_init();
-    $ask = static function (string $path, array $more = []) use ($curl, $address, $cookies): string {
+    $curl ??= curl_init();
+
+    return static function (string $path, array $more = []) use ($curl, $address, $cookies): string {
         curl_reset($curl);
         curl_setopt_array($curl, [CURLOPT_URL => $address.$path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $cookies, CURLOPT_COOKIEJAR => $cookies] + $more);
         $body = curl_exec($curl);
@@ -118,6 +120,17 @@ function signedIn(string $address, string $email, string $password, string $cook
 
         return $body;
     };
+}
+
+/**
+ * Signs in as a browser does.
+ *
+ * @return Closure(string): string asks for a path, and gives what it holds
+ */
+function signedIn(string $address, string $email, string $password, string $cookies): Closure
+{
+    $curl = curl_init();
+    $ask = asking($address, $cookies, $curl);
     $ask('/sign-in');
     $token = '';
     foreach (curl_getinfo($curl, CURLINFO_COOKIELIST) as $cookie) {
@@ -137,6 +150,54 @@ function measureLearnerPages(Closure $ask): void
         'an empty page: a course of one lesson' => ['/courses/short', ''],
         "a course of {$rows} items" => ['/courses/long', 'at most 2'],
         "a lesson of a course of {$rows} items" => ['/courses/long/m0-l1', 'at most 2'],
+    ]);
+}
+
+/** @return string a plan of many courses, each let anybody in to its samples, and sold by an offer of its own */
+function listPlan(int $courses, int $items): string
+{
+    [$modules, $weekly] = manyItems($items);
+    $plan = ['format' => 'silent-keep.plan/1', 'school' => ['zone' => 'Europe/Oslo', 'guests' => true], 'offers' => [], 'courses' => []];
+    for ($n = 0; $n < $courses; $n++) {
+        $plan['offers'][] = ['key' => "of-list-{$n}", 'course' => "list-{$n}", 'title' => "A pass of course {$n}", 'lasts' => ['days' => 365], 'plan' => 'weekly'];
+        $plan['courses'][] = ['key' => "list-{$n}", 'title' => "Course {$n} of many", 'state' => 'live', 'entry' => 'offer', 'tiers' => ['gold'], 'main_plan' => 'weekly', 'plans' => ['weekly' => $weekly], 'items' => $modules];
+    }
+
+    return (string) json_encode($plan);
+}
+
+/**
+ * The lists of a school with many courses: to a visitor, to a learner with one pass, to one with a pass of each, and to staff.
+ *
+ * @param  Closure(string...): string  $artisan
+ */
+function measureLists(Closure $artisan, string $folder, string $address, string $password): void
+{
+    file_put_contents("{$folder}/list.json", listPlan(LIST_COURSES, LIST_ITEMS));
+    $artisan('keep:import-plan', "{$folder}/list.json");
+    $rows = "name,email,offer\n";
+    for ($n = 0; $n < LIST_COURSES; $n++) {
+        $rows .= "All courses,all@school.test,of-list-{$n}\n";
+    }
+    file_put_contents("{$folder}/list.csv", $rows);
+    $artisan('keep:import-people', "{$folder}/list.csv");
+    (new PDO("sqlite:{$folder}/school.sqlite"))->prepare('update people set password = ? where email = ?')->execute([password_hash('learner', PASSWORD_BCRYPT, ['cost' => 4]), 'all@school.test']);
+    $asks = [
+        'visitor' => asking($address, "{$folder}/visitor"),
+        'learner' => signedIn($address, 'learner@school.test', 'learner', "{$folder}/learner"),
+        'all' => signedIn($address, 'all@school.test', 'learner', "{$folder}/all"),
+        'staff' => signedIn($address, 'admin@school.test', $password, "{$folder}/admin"),
+    ];
+    printPages(sprintf('Lists of %d courses of %d items', LIST_COURSES, LIST_ITEMS), static function (string $path) use ($asks): string {
+        [$who, $path] = explode(' ', $path);
+
+        return $asks[$who]($path);
+    }, [
+        'an empty page: signing in' => ['visitor /sign-in', ''],
+        'the front, to a visitor' => ['visitor /', 'at most 2'],
+        'own courses, of a learner with a pass of one' => ['learner /courses', 'at most 2'],
+        'own courses, of a learner with a pass of each' => ['all /courses', 'no promise'],
+        'courses, to an administrator' => ['staff /keep/courses', 'no promise'],
     ]);
 }
 

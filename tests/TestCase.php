@@ -11,6 +11,7 @@ use Database\Seeders\DemoSchool;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
 
 abstract class TestCase extends LaravelTestCase
@@ -59,6 +60,16 @@ abstract class TestCase extends LaravelTestCase
     protected function person(string $name): Person
     {
         return Person::query()->where('email', "{$name}@alder.test")->firstOrFail();
+    }
+
+    /** What is asked next is asked of another process: nothing of this one is known there but what was kept. */
+    protected function inAnotherProcess(): void
+    {
+        $this->app->forgetScopedInstances();
+        // Routes hold their controllers, and those what they were made with.
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $route->flushController();
+        }
     }
 
     protected function course(string $key = 'clinker'): Course

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Access;
 
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Outline\Kind;
 
 /** A row of the grid: the same in every lens. */
 #[OA\Schema]
@@ -18,7 +19,7 @@ final readonly class OutlineRow
     public function __construct(
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: Kind::class)] public string $kind,
         #[OA\Property] public int $depth,
         #[OA\Property] public bool $draft,
     ) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Access;
 
+use App\Words\Formats;
 use App\Words\WallClock;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -15,6 +16,10 @@ use SilentKeep\Core\Time\SchoolZone;
 /** The present instant, and instants in the words of the school's wall clock. */
 final readonly class SchoolClock implements WallClock
 {
+    private const YEARS_BACK = 5;
+
+    private const YEARS_AHEAD = 12;
+
     public function __construct(private ClockInterface $clock, private SchoolOf $school)
     {
     }
@@ -46,24 +51,19 @@ final readonly class SchoolClock implements WallClock
 
     public function words(int $instant): string
     {
-        $local = $this->local($instant);
-        $format = $local->format('Y') === $this->local($this->now())->format('Y') ? 'D j M, H:i' : 'D j M Y, H:i';
-
-        return $local->format($format);
+        return Formats::instant($this->local($instant), $this->year());
     }
 
     /** `Mon 9 Mar`, with the year where it is not this one. */
     public function date(int $instant): string
     {
-        return strstr($this->words($instant), ',', true) ?: $this->words($instant);
+        return Formats::date($this->local($instant), $this->year());
     }
 
     /** `9 Mar`, or `Mar 2027` where it is not this year: for places as narrow as a cell. */
     public function cellDate(int $instant): string
     {
-        $local = $this->local($instant);
-
-        return $local->format((int) $local->format('Y') === $this->year() ? 'j M' : 'M Y');
+        return Formats::cell($this->local($instant), $this->year());
     }
 
     /** As a wall-clock time in the plan format: `2026-03-09T09:00`. */
@@ -91,6 +91,18 @@ final readonly class SchoolClock implements WallClock
     public function zone(): string
     {
         return ($this->school)()->zone;
+    }
+
+    /** @return list<ZoneOffset> as far back and ahead as pages look */
+    public function offsets(): array
+    {
+        $now = $this->now();
+        $offsets = [];
+        foreach (SchoolZone::named($this->zone())->offsets($now - self::YEARS_BACK * 366 * 86400, $now + self::YEARS_AHEAD * 366 * 86400) as $since => $seconds) {
+            $offsets[] = new ZoneOffset($since, $seconds);
+        }
+
+        return $offsets;
     }
 
     public function zoneName(): string

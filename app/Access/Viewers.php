@@ -8,6 +8,7 @@ use App\Models\Completion;
 use App\Models\Course;
 use App\Models\Grant;
 use App\Models\Label;
+use App\Models\ObserverTie;
 use App\Models\Pass;
 use App\Models\Person;
 use Illuminate\Support\Collection;
@@ -18,7 +19,7 @@ use SilentKeep\Core\Viewing\Pass as CorePass;
 use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
 
-/** Tells the core who is looking. Five queries, however many people and courses. */
+/** Tells the core who is looking, and with whom. Five queries, however many people and courses. */
 final class Viewers
 {
     public static function visitor(): Viewer
@@ -71,36 +72,83 @@ final class Viewers
      */
     public function ofAll(Collection $people, Collection $courses): array
     {
+        return $this->in($people, $courses->map(static fn (Course $course): int => $course->id)->all());
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  array<int>  $courseIds
+     * @return array<int, array<int, Viewer>> by person and course
+     */
+    public function in(Collection $people, array $courseIds): array
+    {
         $personIds = $people->map(static fn (Person $person): int => $person->id)->all();
-        $courseIds = $courses->map(static fn (Course $course): int => $course->id)->all();
         $labels = $passes = $grants = $done = [];
-        foreach (Label::query()->whereIn('person_id', $personIds)->orderBy('id')->get() as $label) {
+        foreach (Label::query()->whereIntegerInRaw('person_id', $personIds)->orderBy('id')->get() as $label) {
             $labels[$label->person_id][] = $label->label;
         }
-        foreach (Pass::query()->with('offer')->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->orderBy('id')->get() as $pass) {
+        foreach (Pass::query()->with('offer')->whereIntegerInRaw('person_id', $personIds)->whereIntegerInRaw('course_id', $courseIds)->orderBy('id')->get() as $pass) {
             $passes[$pass->person_id][$pass->course_id][] = self::pass($pass);
         }
-        foreach (Grant::query()->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->orderBy('id')->get() as $grant) {
+        foreach (Grant::query()->whereIntegerInRaw('person_id', $personIds)->whereIntegerInRaw('course_id', $courseIds)->orderBy('id')->get() as $grant) {
             $grants[$grant->person_id][$grant->course_id][] = self::grant($grant);
         }
-        foreach (Completion::query()->whereIn('person_id', $personIds)->whereIn('course_id', $courseIds)->get() as $completion) {
+        foreach (Completion::query()->whereIntegerInRaw('person_id', $personIds)->whereIntegerInRaw('course_id', $courseIds)->get() as $completion) {
             $done[$completion->person_id][$completion->course_id][$completion->item_key] = $completion->completed_at->getTimestamp();
         }
         $viewers = [];
         foreach ($people as $person) {
-            foreach ($courses as $course) {
-                $viewers[$person->id][$course->id] = new Viewer(
-                    staff: $person->isStaff(),
+            [$id, $staff] = [$person->id, $person->isStaff()];
+            foreach ($courseIds as $course) {
+                $viewers[$id][$course] = new Viewer(
+                    staff: $staff,
                     signedIn: true,
-                    labels: $labels[$person->id] ?? [],
-                    passes: $passes[$person->id][$course->id] ?? [],
-                    grants: $grants[$person->id][$course->id] ?? [],
-                    done: $done[$person->id][$course->id] ?? [],
+                    labels: $labels[$id] ?? [],
+                    passes: $passes[$id][$course] ?? [],
+                    grants: $grants[$id][$course] ?? [],
+                    done: $done[$id][$course] ?? [],
                 );
             }
         }
 
         return $viewers;
+    }
+
+    /** Whoever is at the other end, with whom they look and as whom they came. */
+    public function lookingAt(Looker $looker, Course $course): Viewer
+    {
+        $people = array_values(array_filter([$looker->person, $looker->observed]));
+        if ($people === []) {
+            return $looker->guest ? self::guest() : self::visitor();
+        }
+        $viewers = $this->ofAll(new Collection($people), new Collection([$course]));
+        $own = $looker->person === null ? self::visitor() : $viewers[$looker->person->id][$course->id];
+        $observed = $looker->observed === null ? null : $viewers[$looker->observed->id][$course->id];
+
+        return self::lookingWith($own, $observed, $looker->guest);
+    }
+
+    /** Null where the one is not tied to the other, or not any more. */
+    public function observed(Person $observer, int $learner): ?Person
+    {
+        return ObserverTie::query()->with('learner')->where('observer_id', $observer->id)->where('learner_id', $learner)->first()?->learner;
+    }
+
+    /** @return list<FoundPerson> with whom somebody may look; their addresses are not told */
+    public function learnersOf(Person $observer): array
+    {
+        $learners = [];
+        foreach (ObserverTie::query()->with('learner')->where('observer_id', $observer->id)->orderBy('id')->get() as $tie) {
+            $learners[] = new FoundPerson($tie->learner->id, $tie->learner->name, '');
+        }
+
+        return $learners;
+    }
+
+    /** The course whose guest link it is. */
+    public function courseOf(string $guestToken): ?Course
+    {
+        return Course::query()->with('liveRevision')->where('guest_token', $guestToken)->first();
     }
 
     private static function pass(Pass $pass): CorePass

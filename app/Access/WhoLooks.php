@@ -14,7 +14,7 @@ final readonly class WhoLooks
     /** In the session: the learner with whom an observer looks. */
     public const OBSERVED = 'observes';
 
-    public function __construct(private Lookers $lookers)
+    public function __construct(private Viewers $viewers)
     {
     }
 
@@ -40,6 +40,12 @@ final readonly class WhoLooks
         return $person instanceof Person ? $person : null;
     }
 
+    /** Where the route lets nobody else through. */
+    public static function signedIn(Request $request): Person
+    {
+        return self::person($request) ?? throw new \LogicException('This is for those who are signed in.');
+    }
+
     /** Whoever came by a link that has been changed since is no guest any more. */
     public static function isGuest(Request $request, Course $course): bool
     {
@@ -58,6 +64,6 @@ final readonly class WhoLooks
     {
         $learner = $request->hasSession() ? $request->session()->get(self::OBSERVED) : null;
 
-        return is_int($learner) ? $this->lookers->observed($observer, $learner) : null;
+        return is_int($learner) ? $this->viewers->observed($observer, $learner) : null;
     }
 }

@@ -18,6 +18,11 @@ final class Value
         return is_numeric($value) ? (float) $value : 0.0;
     }
 
+    public static function text(mixed $value): string
+    {
+        return is_scalar($value) ? (string) $value : '';
+    }
+
     /**
      * @param  iterable<mixed>  $values
      * @return list<string>
@@ -26,7 +31,7 @@ final class Value
     {
         $texts = [];
         foreach ($values as $value) {
-            $texts[] = is_scalar($value) ? (string) $value : '';
+            $texts[] = self::text($value);
         }
 
         return $texts;

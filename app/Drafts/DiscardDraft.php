@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Throws a draft away, with all its edits. What is live stays as it is. */
 final readonly class DiscardDraft
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -22,7 +22,7 @@ final readonly class DiscardDraft
     {
         DB::transaction(function () use ($course, $version, $author): void {
             $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToDiscard();
-            $this->journal->note('draft.discarded', $author, $course, before: ['document' => $draft->document]);
+            $this->log->note('draft.discarded', $author, $course, before: ['document' => $draft->document]);
             Course::endDraft($draft);
         });
     }

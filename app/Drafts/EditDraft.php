@@ -21,7 +21,7 @@ use Psr\Clock\ClockInterface;
 /** Makes one edit in a course's draft. What learners see is not touched. */
 final readonly class EditDraft
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $journal)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log)
     {
     }
 
@@ -91,7 +91,7 @@ final readonly class EditDraft
             'version' => $draft->version,
             'made_at' => $this->clock->now(),
         ]);
-        $this->journal->note('draft.edited', $author, $course, after: $edit->toArray());
+        $this->log->note('draft.edited', $author, $course, after: $edit->toArray());
 
         return true;
     }

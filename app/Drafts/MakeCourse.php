@@ -15,7 +15,7 @@ use Illuminate\Support\Str;
 /** Makes a course that is not published yet: from nothing, or with the outline and rules of another. */
 final readonly class MakeCourse
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class MakeCourse
             $rules->key = $key;
             $rules->title = $title;
             Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => (new CourseDocument($rules, []))->toJson(), 'version' => 1]);
-            $this->journal->note('course.made', $author, $course, after: ['title' => $title, 'like' => $like?->key]);
+            $this->log->note('course.made', $author, $course, after: ['title' => $title, 'like' => $like?->key]);
 
             return $course;
         });

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Brings back the edit that was undone last. */
 final readonly class RedoDraftEdit
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class RedoDraftEdit
             $draft->save();
             $undone->undone_from = null;
             $undone->save();
-            $this->journal->note('draft.redone', $author, $course, after: Value::object($undone->change));
+            $this->log->note('draft.redone', $author, $course, after: Value::object($undone->change));
         });
     }
 }

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Takes the draft back to before its last edit, which a redo can bring back until the next edit. */
 final readonly class UndoDraftEdit
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class UndoDraftEdit
             $draft->document = $last->before;
             $draft->version++;
             $draft->save();
-            $this->journal->note('draft.undone', $author, $course, before: Value::object($last->change));
+            $this->log->note('draft.undone', $author, $course, before: Value::object($last->change));
         });
     }
 }

@@ -6,6 +6,8 @@ namespace App\Http;
 
 use App\Database\WaitingConnection;
 use App\Http\Middleware\NotBegun;
+use App\Pages\Shared\Flash;
+use App\Words\Say;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
@@ -31,7 +33,7 @@ final class ErrorPages
             return $response;
         }
         if ($status === 419) {
-            return back()->with('flash', ['kind' => 'refused', 'text' => 'The page had been open for too long. Nothing was saved; please try again.', 'lines' => []]);
+            return back()->with(Flash::refused(Say::text('learner.asked.too_long_open')));
         }
 
         $why = $busy ? 'busy' : ($exception instanceof HttpException && $exception->getMessage() === NotBegun::WHY ? NotBegun::WHY : null);

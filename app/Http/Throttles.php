@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Words\Say;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
@@ -20,13 +21,13 @@ final class Throttles
     /** @throws ValidationException at the address, in words that are the same for every one */
     public static function letterTo(string $email, Request $request): void
     {
-        foreach (['letter to '.mb_strtolower(trim($email)) => self::AN_ADDRESS, 'letters for '.$request->ip() => self::A_SOURCE] as $key => $most) {
+        foreach (['letter-to:'.mb_strtolower(trim($email)) => self::AN_ADDRESS, 'letters-for:'.$request->ip() => self::A_SOURCE] as $key => $most) {
             if (RateLimiter::tooManyAttempts($key, $most)) {
                 $minutes = (int) ceil(RateLimiter::availableIn($key) / 60);
-                throw ValidationException::withMessages(['email' => "Letters were asked for too often. Look for the last one, or try again in {$minutes} ".($minutes === 1 ? 'minute.' : 'minutes.')]);
+                throw ValidationException::withMessages(['email' => Say::text('learner.asked.letters', ['minutes' => $minutes])]);
             }
         }
-        RateLimiter::hit('letter to '.mb_strtolower(trim($email)), self::HOUR);
-        RateLimiter::hit('letters for '.$request->ip(), self::HOUR);
+        RateLimiter::hit('letter-to:'.mb_strtolower(trim($email)), self::HOUR);
+        RateLimiter::hit('letters-for:'.$request->ip(), self::HOUR);
     }
 }

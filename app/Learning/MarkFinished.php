@@ -14,7 +14,7 @@ use Psr\Clock\ClockInterface;
 /** Records that somebody has finished an item. Whether they may is for the caller to have asked the core. */
 final readonly class MarkFinished
 {
-    public function __construct(private ClockInterface $clock, private ActivityLog $journal)
+    public function __construct(private ClockInterface $clock, private ActivityLog $log)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class MarkFinished
                 ['completed_at' => $this->clock->now()],
             );
             if ($completion->wasRecentlyCreated) {
-                $this->journal->note('item.finished', $person, $course, $person, after: ['item' => $itemKey]);
+                $this->log->note('item.finished', $person, $course, $person, after: ['item' => $itemKey]);
             }
         });
     }

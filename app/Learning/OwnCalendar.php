@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
-use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
 use App\Models\Course;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 use SilentKeep\Core\Foresight\CalendarFile;
 
 /** The openings and closings that somebody has before them, in all their courses, as iCalendar. */
 final readonly class OwnCalendar
 {
-    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock)
+    public function __construct(private LearnerViews $views, private Viewers $viewers, private SchoolClock $clock)
     {
     }
 
@@ -31,18 +31,14 @@ final readonly class OwnCalendar
         $viewers = $this->viewers->ofAll(new Collection([$person]), $courses->toBase());
         $events = [];
         foreach ($courses as $course) {
-            $decider = $this->plans->live($course);
             $viewer = $viewers[$person->id][$course->id] ?? null;
-            if ($decider === null || $viewer === null) {
-                continue;
-            }
-            $view = new LearnerView($decider, $viewer, $this->clock);
-            foreach ($view->dates() as $date) {
+            $view = $viewer === null ? null : $this->views->published($course, $viewer);
+            foreach ($view?->dates->dates() ?? [] as $date) {
                 $what = $date['opens'] ? 'opens' : 'closes';
-                $events[] = ['uid' => implode("\0", [$course->key, (string) $person->id, $date['key'], $what, (string) $date['time']]), 'at' => $date['at'], 'summary' => "{$view->title()}: {$date['title']} {$what}"];
+                $events[] = ['uid' => implode("\0", [$course->key, (string) $person->id, $date['key'], $what, (string) $date['time']]), 'at' => $date['at'], 'summary' => Say::text("learner.calendar.{$what}", ['course' => $view?->title() ?? '', 'item' => $date['title']])];
             }
         }
 
-        return CalendarFile::write('My courses', 'Own openings', $events, $this->clock->now());
+        return CalendarFile::write(Say::text('learner.calendar.name'), Say::text('learner.calendar.about'), $events, $this->clock->now());
     }
 }

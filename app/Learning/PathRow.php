@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
+use App\Words\Glyph;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Outline\Kind;
 
 /** An item as far as this viewer may know of it. */
 #[OA\Schema]
@@ -18,9 +20,9 @@ final readonly class PathRow
     public function __construct(
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: Kind::class)] public string $kind,
         #[OA\Property] public int $depth,
-        #[OA\Property] public string $glyph,
+        #[OA\Property(enum: Glyph::class)] public string $glyph,
         #[OA\Property] public bool $look,
         #[OA\Property] public bool $open,
         #[OA\Property] public bool $finished,

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Takes a post off a board: one's own, or any for whoever looks after the school. */
 final readonly class TakePostBack
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class TakePostBack
         }
         DB::transaction(function () use ($post, $person, $course, $board): void {
             $post->delete();
-            $this->journal->note('post.taken-back', $person, $course, $post->person, before: ['item' => $board, 'text' => $post->text]);
+            $this->log->note('post.taken-back', $person, $course, $post->person, before: ['item' => $board, 'text' => $post->text]);
         });
 
         return true;

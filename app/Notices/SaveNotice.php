@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Sets, or lets go, what is said at a kind of closed door. It holds at once, for everybody. */
 final readonly class SaveNotice
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -40,7 +40,7 @@ final readonly class SaveNotice
             } else {
                 $notice->update([...$words, 'version' => $notice->version + 1]);
             }
-            $this->journal->note('notice.changed', $author, $course, before: ['case' => $case->value, 'words' => $before], after: ['case' => $case->value, 'words' => $words]);
+            $this->log->note('notice.changed', $author, $course, before: ['case' => $case->value, 'words' => $before], after: ['case' => $case->value, 'words' => $words]);
 
             return true;
         });

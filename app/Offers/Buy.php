@@ -11,6 +11,7 @@ use App\People\ActOnPeople;
 use App\People\Acts\CannotAct;
 use App\People\Acts\PeopleActs;
 use App\People\ChosenPeople;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 
 /** Gives what is bought or claimed to whoever does; of a visitor an account is opened with it, or neither is done. */
@@ -32,7 +33,7 @@ final readonly class Buy
         $once = $once === null ? null : "bought {$once}";
 
         return DB::transaction(function () use ($offer, $buyer, $once): Person {
-            $person = $buyer instanceof Person ? $buyer : ($once === null ? null : $this->shop->visitorWhoBought($once)) ?? ($this->open)($buyer['name'], $buyer['email'], "by buying {$offer->name}");
+            $person = $buyer instanceof Person ? $buyer : ($once === null ? null : $this->shop->visitorWhoBought($once)) ?? ($this->open)($buyer['name'], $buyer['email'], Say::text('letters.address.to_buy', ['offer' => $offer->name]));
             ($this->actOn)($this->acts->bought($offer), ChosenPeople::named([$person->id]), $person, $once);
 
             return $person;

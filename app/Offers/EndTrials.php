@@ -27,7 +27,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class EndTrials
 {
-    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private Mailer $post, private ActivityLog $journal)
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private Mailer $mailer, private ActivityLog $log)
     {
     }
 
@@ -90,14 +90,14 @@ final readonly class EndTrials
         if (! $dry) {
             $ends = $end > $now ? "ends {$words}" : "ended {$words}";
             $pass->update(['warned_at' => $now]);
-            $this->post->send([new Letter(
+            $this->mailer->send([new Letter(
                 $pass->person_id,
                 $pass->person->address(),
                 "{$course}: your {$pass->offer->name} ".($end > $now ? 'ends soon' : 'has ended'),
                 "Dear {$pass->person->name},\n\nyour {$pass->offer->name} of {$course} {$ends} ({$this->clock->zoneName()}).\n\nWhat you have finished is kept until {$due} and is erased then, unless you hold another pass of the course by that time.\n",
                 "trial-warning {$pass->id} {$end}",
             )]);
-            $this->journal->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end)]);
+            $this->log->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end)]);
         }
 
         return "warned {$pass->person->address()}: {$pass->offer->name} of {$course} ends {$words}, erased {$due}";
@@ -113,7 +113,7 @@ final readonly class EndTrials
         if ($this->keptBy($pass)) {
             if (! $dry) {
                 $pass->update(['erased_at' => $now]);
-                $this->journal->note('progress.kept', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key]);
+                $this->log->note('progress.kept', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key]);
             }
 
             return "kept {$pass->person->address()}: another pass of {$course} keeps what was finished";
@@ -127,7 +127,7 @@ final readonly class EndTrials
             QuizTry::query()->where('person_id', $pass->person_id)->where('course_id', $pass->course_id)->delete();
             Erasure::query()->create(['person_id' => $pass->person_id, 'course_id' => $pass->course_id, 'offer_key' => $pass->offer->key, 'what' => $items, 'erased_at' => $now]);
             $pass->update(['erased_at' => $now]);
-            $this->journal->note('progress.erased', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'items' => $items]);
+            $this->log->note('progress.erased', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'items' => $items]);
         }
 
         return "erased {$pass->person->address()}: ".count($items)." finished in {$course}";

@@ -11,6 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class OfferCard
 {
     /**
+     * @param  bool  $free  it is claimed, not bought
      * @param  string  $detail  when it opens what was asked for, how long it lasts
      * @param  string  $href  of the checkout
      */
@@ -18,6 +19,7 @@ final readonly class OfferCard
         #[OA\Property] public string $key,
         #[OA\Property] public string $name,
         #[OA\Property] public string $price,
+        #[OA\Property] public bool $free,
         #[OA\Property] public string $detail,
         #[OA\Property] public string $href,
     ) {

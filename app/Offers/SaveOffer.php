@@ -24,7 +24,7 @@ use Illuminate\Support\Str;
 /** Makes offers and changes them: their selling side at once, what they open in the course's draft. */
 final readonly class SaveOffer
 {
-    public function __construct(private EditDraft $edit, private Plans $plans, private ActivityLog $journal)
+    public function __construct(private EditDraft $edit, private Plans $plans, private ActivityLog $log)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class SaveOffer
             $before = array_intersect_key($offer->attributesToArray(), $selling);
             $offer->fill($selling)->save();
             if ($offer->wasChanged()) {
-                $this->journal->note('offer.changed', $author, $offer->course, before: ['offer' => $offer->key, ...$before], after: $selling);
+                $this->log->note('offer.changed', $author, $offer->course, before: ['offer' => $offer->key, ...$before], after: $selling);
                 $this->plans->forgetNames();
             }
         });
@@ -59,7 +59,7 @@ final readonly class SaveOffer
         return ($this->edit)($course, $version, $access($key, $selling['name']), $author, function () use ($course, $key, $selling, $author): void {
             Offer::query()->create(['course_id' => $course->id, 'key' => $key, ...$selling]);
             $this->plans->forgetNames();
-            $this->journal->note('offer.made', $author, $course, after: ['offer' => $key, ...$selling]);
+            $this->log->note('offer.made', $author, $course, after: ['offer' => $key, ...$selling]);
         });
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Offers;
 
+use App\Access\Answer;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
@@ -11,7 +12,8 @@ use App\Models\ActRecord;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Person;
-use SilentKeep\Core\Deciding\Decider;
+use App\Words\Formats;
+use App\Words\Say;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Foresight\NewPass;
 use SilentKeep\Core\Foresight\WayIn;
@@ -19,7 +21,6 @@ use SilentKeep\Core\Foresight\WaysIn;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Time\Instant;
-use SilentKeep\Core\Viewing\Viewer;
 
 /** What is for sale to whoever looks: only what would really open something to them. */
 final readonly class Shop
@@ -33,12 +34,13 @@ final readonly class Shop
      *
      * @return list<OfferCard>
      */
-    public function waysTo(Decider $decider, Viewer $viewer, Course $course, string $item): array
+    public function waysTo(Answer $answer, Course $course, string $item): array
     {
+        $decider = $answer->decider;
         if ($decider->course->entry === Entry::Invite) {
             return [];
         }
-        $ways = (new WaysIn($decider, $decider->prepared->plan->zone))->to($item, $viewer, $this->clock->now());
+        $ways = (new WaysIn($decider, $decider->prepared->plan->zone))->to($item, $answer->viewer, $answer->at);
         $sold = $this->sold($course);
 
         return array_values(array_filter(array_map(fn (WayIn $way): ?OfferCard => isset($sold[$way->offer->key]) ? $this->card($sold[$way->offer->key], $course, $item, $this->when($way)) : null, $ways)));
@@ -46,10 +48,14 @@ final readonly class Shop
 
     private function when(WayIn $way): string
     {
-        $opens = $way->opens > $this->clock->now() ? 'Opens it '.$this->clock->words($way->opens) : 'Opens it at once';
-        $until = $way->pass->until === Instant::NEVER ? 'for good' : 'to '.$this->clock->date($way->pass->until);
+        $now = $way->opens <= $this->clock->now();
 
-        return $opens.($way->byTimeAlone ? '' : ', once what comes first is finished').", {$until}";
+        return Say::text('learner.shop.opens'.($now ? '_now' : '').($way->byTimeAlone ? '' : '_once'), ['until' => $this->until($way->pass->until), ...($now ? [] : ['at' => $this->clock->words($way->opens)])]);
+    }
+
+    private function until(int $end): string
+    {
+        return $end === Instant::NEVER ? Say::text('learner.shop.for_good') : Say::text('learner.shop.until', ['at' => $this->clock->date($end)]);
     }
 
     /**
@@ -57,21 +63,20 @@ final readonly class Shop
      *
      * @return list<OfferCard>
      */
-    public function offersOf(Decider $decider, Viewer $viewer, Course $course): array
+    public function offersOf(Answer $answer, Course $course): array
     {
+        $decider = $answer->decider;
         $sold = $decider->course->entry === Entry::Invite ? [] : $this->sold($course);
         $cards = [];
         $outline = $decider->course->outline;
-        $standings = $decider->glance($viewer, $this->clock->now())->standings;
         // Counted among what they may know of: a number would give away what is hidden.
-        $lessons = array_values(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $standings[$position]->state !== State::Hidden));
+        $lessons = array_values(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $answer->state($position) !== State::Hidden));
         foreach ($decider->course->offers as $offer) {
             $covered = count(array_filter($lessons, $decider->prepared->coverage($offer)->covers(...)));
-            $pass = NewPass::of($offer, $this->clock->now(), $viewer->passes, $decider->prepared, $decider->prepared->plan->zone);
+            $pass = NewPass::of($offer, $answer->at, $answer->viewer->passes, $decider->prepared, $decider->prepared->plan->zone);
             // What ends before it begins is not sold.
-            if (isset($sold[$offer->key]) && $covered > 0 && $pass->until > $this->clock->now()) {
-                $until = $pass->until === Instant::NEVER ? 'for good' : 'to '.$this->clock->date($pass->until);
-                $cards[] = $this->card($sold[$offer->key], $course, null, "{$covered} of ".count($lessons)." lessons, {$until}");
+            if (isset($sold[$offer->key]) && $covered > 0 && $pass->until > $answer->at) {
+                $cards[] = $this->card($sold[$offer->key], $course, null, Say::text('learner.shop.covers', ['covered' => $covered, 'lessons' => count($lessons), 'until' => $this->until($pass->until)]));
             }
         }
 
@@ -86,12 +91,12 @@ final readonly class Shop
 
     private function card(Offer $offer, Course $course, ?string $item, string $detail): OfferCard
     {
-        return new OfferCard($offer->key, $offer->name, self::price($offer), $detail, route('checkout', ['offer' => $offer->key, ...($item === null ? [] : ['item' => $item])], false));
+        return new OfferCard($offer->key, $offer->name, self::price($offer), $offer->price === 0, $detail, route('checkout', ['offer' => $offer->key, ...($item === null ? [] : ['item' => $item])], false));
     }
 
     private static function price(Offer $offer): string
     {
-        return $offer->price === 0 || $offer->price === null ? 'free' : number_format($offer->price / 100, $offer->price % 100 === 0 ? 0 : 2).' '.$offer->currency;
+        return $offer->price === 0 || $offer->price === null ? Say::text('learner.shop.free') : Formats::money($offer->price, $offer->currency);
     }
 
     /** The offer, where it can be bought or claimed now: sold, published, of a course that is live and not by invitation only, and not over already. */
@@ -123,7 +128,7 @@ final readonly class Shop
         $access = $decider->prepared->plan->offer($offer->key) ?? throw new \LogicException('What is on sale is published.');
         $position = $item === null ? null : $decider->course->outline->positionOf($item);
         $viewer = $person === null ? Viewers::visitor() : Viewers::member();
-        $known = $position !== null && $decider->glance($viewer, $this->clock->now())->standings[$position]->state !== State::Hidden;
+        $known = $position !== null && $this->plans->ask($decider, $viewer, $this->clock->now())->state($position) !== State::Hidden;
         $until = $access->lasts->end($this->clock->now(), $decider->prepared->plan->zone);
 
         return new CheckoutPage(
@@ -132,7 +137,7 @@ final readonly class Shop
             offer: $offer->key,
             name: $offer->name,
             price: self::price($offer),
-            lasts: $until === Instant::NEVER ? 'for good' : 'to '.$this->clock->words($until).', '.$this->clock->zoneName(),
+            lasts: $until === Instant::NEVER ? Say::text('learner.shop.for_good') : Say::text('learner.shop.until_in_zone', ['at' => $this->clock->words($until), 'zone' => $this->clock->zoneName()]),
             item: $known ? $item : null,
             itemTitle: $known ? $decider->course->outline->items[$position]->title ?? $item : null,
             free: $offer->price === 0,

@@ -32,7 +32,7 @@ final readonly class ActOnPeople
     /** People are loaded in groups of this many, so that memory does not grow with their number. */
     private const GROUP = 500;
 
-    public function __construct(private ClockInterface $clock, private StagedActs $staged, private Mailer $post)
+    public function __construct(private ClockInterface $clock, private StagedActs $staged, private Mailer $mailer)
     {
     }
 
@@ -149,7 +149,7 @@ final readonly class ActOnPeople
             DB::table('act_changes')->insert($rows);
         }
         Activity::query()->insert($lines);
-        $this->post->send($letters);
+        $this->mailer->send($letters);
 
         return [$record->refresh(), count($steps)];
     }

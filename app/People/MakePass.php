@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 /** Gives somebody a pass by an offer, from an instant. */
 final readonly class MakePass
 {
-    public function __construct(private NewPasses $newPasses, private ActivityLog $journal)
+    public function __construct(private NewPasses $newPasses, private ActivityLog $log)
     {
     }
 
@@ -28,7 +28,7 @@ final readonly class MakePass
                 'offer_id' => $offer->id,
                 ...$this->newPasses->columns($person, $offer, $from),
             ]);
-            $this->journal->note('pass.given', $giver, $offer->course, $person, after: ['offer' => $offer->key, 'from' => $pass->starts_at->format(DATE_RFC3339), 'until' => $pass->ends_at?->format(DATE_RFC3339)]);
+            $this->log->note('pass.given', $giver, $offer->course, $person, after: ['offer' => $offer->key, 'from' => $pass->starts_at->format(DATE_RFC3339), 'until' => $pass->ends_at?->format(DATE_RFC3339)]);
 
             return $pass;
         });

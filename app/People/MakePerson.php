@@ -9,12 +9,13 @@ use App\Models\Person;
 use App\People\Accounts\SendSignInLink;
 use App\People\Acts\PeopleAct;
 use App\School\Log\ActivityLog;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 
 /** Brings one person in by hand, with what they get, and sends them a link to sign in. */
 final readonly class MakePerson
 {
-    public function __construct(private ActOnPeople $actOn, private SendSignInLink $links, private ActivityLog $journal)
+    public function __construct(private ActOnPeople $actOn, private SendSignInLink $links, private ActivityLog $log)
     {
     }
 
@@ -28,14 +29,14 @@ final readonly class MakePerson
     {
         return DB::transaction(function () use ($name, $email, $labels, $gives, $author): Person {
             $person = Person::query()->create(['name' => $name, 'email' => $email]);
-            $this->journal->note('person.made', $author, person: $person, after: ['by' => 'by hand']);
+            $this->log->note('person.made', $author, person: $person, after: ['by' => 'by hand']);
             foreach ($labels as $label) {
                 Label::query()->create(['person_id' => $person->id, 'label' => $label]);
             }
             if ($gives !== null) {
                 ($this->actOn)($gives, ChosenPeople::named([$person->id]), $author);
             }
-            ($this->links)([['person' => $person, 'subject' => 'You have been given an account', 'before' => 'You have been given an account.']]);
+            ($this->links)([['person' => $person, 'subject' => Say::text('letters.account.subject'), 'before' => Say::text('letters.account.before')]]);
 
             return $person;
         });

@@ -50,13 +50,34 @@ final readonly class PeopleFilter
      */
     public function query(int $now, array $lessons): Builder
     {
-        $at = gmdate('Y-m-d H:i:s', $now);
-        $days = static fn (int $days): string => gmdate('Y-m-d H:i:s', $now + $days * 86400);
+        $at = self::stored($now);
         $query = Person::query()->select('people.*');
         if ($this->find !== '') {
             $part = '%'.addcslashes($this->find, '%_\\').'%';
             $query->where(fn (Builder $q) => $q->whereRaw("people.name like ? escape '\\'", [$part])->orWhereRaw("coalesce(people.claimed_email, people.email) like ? escape '\\'", [$part]));
         }
+        $this->byPasses($query, $now);
+        if ($this->unseen !== null) {
+            $query->where(fn (Builder $q) => $q->whereNull('people.seen_at')->orWhere('people.seen_at', '<', self::stored($now - $this->unseen * 86400)));
+        }
+        if ($this->label !== null) {
+            $query->whereIn('people.id', DB::table('labels')->select('person_id')->where('label', $this->label));
+        }
+        if ($this->course !== null && ($this->from !== null || $this->to !== null)) {
+            $this->byProgress($query, $lessons);
+        }
+
+        return $this->sorted($query, $at);
+    }
+
+    /**
+     * By what they hold, held, or have never had.
+     *
+     * @param  Builder<Person>  $query
+     */
+    private function byPasses(Builder $query, int $now): void
+    {
+        $at = self::stored($now);
         if ($this->holds !== null) {
             $offer = Offer::query()->where('key', $this->holds)->value('id');
             $query->whereIn('people.id', self::active($at)->where('passes.offer_id', $offer ?? 0));
@@ -71,25 +92,19 @@ final readonly class PeopleFilter
             default => null,
         };
         if ($this->endsIn !== null) {
-            $query->whereIn('people.id', self::active($at)->whereNotNull('passes.ends_at')->where('passes.ends_at', '<=', $days($this->endsIn)));
+            $query->whereIn('people.id', self::active($at)->whereNotNull('passes.ends_at')->where('passes.ends_at', '<=', self::stored($now + $this->endsIn * 86400)));
         }
         if ($this->ended !== null) {
-            $query->whereIn('people.id', self::passes()->where('passes.state', 'active')->where('passes.ends_at', '<=', $at)->where('passes.ends_at', '>=', $days(-$this->ended))->whereNotExists(
+            $query->whereIn('people.id', self::passes()->where('passes.state', 'active')->where('passes.ends_at', '<=', $at)->where('passes.ends_at', '>=', self::stored($now - $this->ended * 86400))->whereNotExists(
                 fn (QueryBuilder $q) => $q->from('passes as other')->whereColumn('other.person_id', 'passes.person_id')->whereColumn('other.course_id', 'passes.course_id')
                     ->where('other.state', 'active')->where('other.starts_at', '<=', $at)->where(fn (QueryBuilder $w) => $w->whereNull('other.ends_at')->orWhere('other.ends_at', '>', $at)),
             ));
         }
-        if ($this->unseen !== null) {
-            $query->where(fn (Builder $q) => $q->whereNull('people.seen_at')->orWhere('people.seen_at', '<', $days(-$this->unseen)));
-        }
-        if ($this->label !== null) {
-            $query->whereIn('people.id', DB::table('labels')->select('person_id')->where('label', $this->label));
-        }
-        if ($this->course !== null && ($this->from !== null || $this->to !== null)) {
-            $this->byProgress($query, $lessons);
-        }
+    }
 
-        return $this->sorted($query, $at);
+    private static function stored(int $instant): string
+    {
+        return gmdate('Y-m-d H:i:s', $instant);
     }
 
     /**

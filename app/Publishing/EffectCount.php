@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Foresight\Effect;
 
 /** How many people a publication touches in one way. */
 #[OA\Schema]
@@ -16,7 +17,7 @@ final readonly class EffectCount
      * @param  list<string>  $names  some of them
      */
     public function __construct(
-        #[OA\Property] public string $effect,
+        #[OA\Property(enum: Effect::class)] public string $effect,
         #[OA\Property] public string $words,
         #[OA\Property] public int $count,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $names,

@@ -22,7 +22,7 @@ use SilentKeep\Core\Format\PlanReader;
 /** Reads a plan document into the school: all of it, or nothing. */
 final readonly class ImportPlan
 {
-    public function __construct(private PublishRevision $publish, private Losses $losses, private Plans $plans, private ActivityLog $journal)
+    public function __construct(private PublishRevision $publish, private Losses $losses, private Plans $plans, private ActivityLog $log)
     {
     }
 
@@ -61,19 +61,22 @@ final readonly class ImportPlan
                 }
             }
             $this->plans->forgetNames();
-            $told = [];
-            foreach ($documents as $index => $document) {
-                $course = Course::query()->with('liveRevision')->where('key', $document->course->key)->firstOrFail();
-                match (true) {
-                    $outcomes[$index] === 'unchanged' => null,
-                    $asDrafts => $this->draft($document, $course, $author),
-                    default => ($this->publish)(Proposal::file($course, $document), 'Imported from a plan file', $author),
-                };
-                $told[] = ['course' => $course->key, 'outcome' => $outcomes[$index]];
-            }
 
-            return $told;
+            return array_map(fn (CourseDocument $document, string $outcome): array => ['course' => $this->settle($document, $outcome, $asDrafts, $author), 'outcome' => $outcome], $documents, $outcomes);
         });
+    }
+
+    /** @return string the key of the course */
+    private function settle(CourseDocument $document, string $outcome, bool $asDraft, ?Person $author): string
+    {
+        $course = Course::query()->with('liveRevision')->where('key', $document->course->key)->firstOrFail();
+        match (true) {
+            $outcome === 'unchanged' => null,
+            $asDraft => $this->draft($document, $course, $author),
+            default => ($this->publish)(Proposal::file($course, $document), 'Imported from a plan file', $author),
+        };
+
+        return $course->key;
     }
 
     /** @throws InvalidPlan with whom it would take something from, counted on the real people */
@@ -142,7 +145,7 @@ final readonly class ImportPlan
     private function draft(CourseDocument $document, Course $course, ?Person $author): void
     {
         Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => $document->toJson(), 'version' => 1]);
-        $this->journal->note('course.made', $author, $course, after: ['title' => $document->title(), 'from' => 'a plan file']);
+        $this->log->note('course.made', $author, $course, after: ['title' => $document->title(), 'from' => 'a plan file']);
     }
 
     private static function document(\stdClass $plan, \stdClass $course): CourseDocument

@@ -18,7 +18,7 @@ use SilentKeep\Core\Format\InvalidPlan;
 /** Publishes each draft whose time has come, as it was when the time was set; where that does not go, the draft says why. */
 final readonly class PublishDue
 {
-    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishRevision $publish, private Losses $losses, private ActivityLog $journal)
+    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishRevision $publish, private Losses $losses, private ActivityLog $log)
     {
     }
 
@@ -64,7 +64,7 @@ final readonly class PublishDue
         $said = $draft->publish_at === null ? $why : "It was to go live {$this->words->words($draft->publish_at->getTimestamp())}, and did not. {$why}";
         // The edit that stands in its way may come at this very moment; that stays as it is.
         Draft::query()->whereKey($draft->id)->update(['publish_at' => null, 'publish_version' => null, 'publish_by' => null, 'publish_note' => null, 'publish_refused' => $said]);
-        $this->journal->note('publication.refused', null, $course, after: ['why' => $why]);
+        $this->log->note('publication.refused', null, $course, after: ['why' => $why]);
 
         return $said;
     }

@@ -23,7 +23,7 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class PublishRevision
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $journal)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log)
     {
     }
 
@@ -55,7 +55,7 @@ final readonly class PublishRevision
                 'note' => $note,
                 'published_at' => $this->clock->now(),
             ]);
-            $this->journal->note('course.published', $author, $proposal->course, before: ['revision' => $before], after: ['revision' => $revision->number, 'changes' => $told]);
+            $this->log->note('course.published', $author, $proposal->course, before: ['revision' => $before], after: ['revision' => $revision->number, 'changes' => $told]);
             $proposal->course->liveRevision()->associate($revision);
             $proposal->course->hidden = $hidden;
             $proposal->course->save();

@@ -17,7 +17,7 @@ use Psr\Clock\ClockInterface;
 /** Sets the time at which the draft, as it is now, goes live by itself; or takes that back. */
 final readonly class SetPublication
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private Losses $losses, private ActivityLog $journal)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private Losses $losses, private ActivityLog $log)
     {
     }
 
@@ -49,7 +49,7 @@ final readonly class SetPublication
             if ($set !== 1) {
                 throw DraftConflict::changedMeanwhile();
             }
-            $this->journal->note('publication.set', $author, $course, after: ['at' => gmdate('Y-m-d\TH:i:s\Z', $at), 'version' => $draft->version]);
+            $this->log->note('publication.set', $author, $course, after: ['at' => gmdate('Y-m-d\TH:i:s\Z', $at), 'version' => $draft->version]);
         });
     }
 
@@ -59,7 +59,7 @@ final readonly class SetPublication
         DB::transaction(function () use ($course, $author): void {
             $draft = Draft::query()->where('course_id', $course->id)->first();
             if ($draft?->publish_at !== null) {
-                $this->journal->note('publication.unset', $author, $course, before: ['at' => $draft->publish_at->format('Y-m-d\TH:i:s\Z')]);
+                $this->log->note('publication.unset', $author, $course, before: ['at' => $draft->publish_at->format('Y-m-d\TH:i:s\Z')]);
             }
             $draft?->fill(['publish_at' => null, 'publish_version' => null, 'publish_by' => null, 'publish_note' => null, 'publish_refused' => null])->save();
         });

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 /** Begins a school: its name, its zone, which is for good, its currency and its first administrator. */
 final readonly class BeginSchool
 {
-    public function __construct(private ActivityLog $journal, private SchoolOf $school)
+    public function __construct(private ActivityLog $log, private SchoolOf $school)
     {
     }
 
@@ -48,7 +48,7 @@ final readonly class BeginSchool
             School::query()->updateOrCreate([], ['name' => $said['name'], 'zone' => $said['zone'], 'currency' => strtoupper($said['currency']), 'begin_code' => null]);
             $this->school->forget();
             $person = Person::query()->create(['name' => $said['administrator'], 'email' => mb_strtolower(trim($said['email'])), 'password' => $said['password'], 'role' => Role::Administrator]);
-            $this->journal->note('school.begun', $person, after: ['name' => $said['name'], 'zone' => $said['zone'], 'currency' => $said['currency']]);
+            $this->log->note('school.begun', $person, after: ['name' => $said['name'], 'zone' => $said['zone'], 'currency' => $said['currency']]);
 
             return $person;
         });

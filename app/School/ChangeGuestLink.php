@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** Makes a new link for guests; whoever came by the old one is no guest any more. */
 final readonly class ChangeGuestLink
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -20,7 +20,7 @@ final readonly class ChangeGuestLink
     {
         DB::transaction(function () use ($course, $author): void {
             $course->update(['guest_token' => bin2hex(random_bytes(16))]);
-            $this->journal->note('guest-link.changed', $author, $course);
+            $this->log->note('guest-link.changed', $author, $course);
         });
     }
 }

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** Changes what holds for the whole school. Its zone stays: another one would move every wall-clock time. */
 final readonly class SaveSchool
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -23,7 +23,7 @@ final readonly class SaveSchool
             $before = array_intersect_key($school->attributesToArray(), $columns);
             $school->fill($columns)->save();
             if ($school->wasChanged()) {
-                $this->journal->note('school.changed', $author, before: $before, after: $columns);
+                $this->log->note('school.changed', $author, before: $before, after: $columns);
             }
         });
     }

@@ -9,8 +9,6 @@ use App\Sightlines\Vantages\SeenFrom;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Outline\Outline;
-use SilentKeep\Core\Rules\Held;
-use SilentKeep\Core\Rules\OpensOn;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
@@ -95,11 +93,7 @@ final readonly class Openings
         foreach ($decider->course->outline->items as $position => $item) {
             $opening = $decider->course->mainPlan?->opening($position);
             $above = $decider->course->outline->parent[$position];
-            $own = match (true) {
-                $opening instanceof OpensOn => $opening->at,
-                $opening instanceof Held => Instant::NEVER,
-                default => 0,
-            };
+            $own = $opening?->dated() ?? 0;
             $openings[$item->key] = max($above === Outline::TOP ? 0 : $openings[$decider->course->outline->items[$above]->key] ?? 0, $own);
         }
 

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sightlines;
 
+use App\Words\Glyph;
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Deciding\Route;
+use SilentKeep\Core\Deciding\State;
 
 /** What a row is to a vantage for a while: a decision, in what a cell shows of it. */
 #[OA\Schema]
@@ -21,14 +25,14 @@ final readonly class Sight
      * @param  ?string  $then  the state after it
      */
     public function __construct(
-        #[OA\Property] public string $glyph,
+        #[OA\Property(enum: Glyph::class)] public string $glyph,
         #[OA\Property] public bool $look,
         #[OA\Property] public ?string $word,
-        #[OA\Property] public string $state,
-        #[OA\Property] public ?string $via,
-        #[OA\Property(items: new OA\Items(type: 'string'))] public array $why,
+        #[OA\Property(enum: State::class)] public string $state,
+        #[OA\Property(enum: Route::class)] public ?string $via,
+        #[OA\Property(items: new OA\Items(type: 'string', enum: Reason::class))] public array $why,
         #[OA\Property] public ?int $next,
-        #[OA\Property] public ?string $then,
+        #[OA\Property(enum: State::class)] public ?string $then,
     ) {
     }
 }

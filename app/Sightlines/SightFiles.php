@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sightlines;
 
+use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Sightlines\Vantages\SeenFrom;
 use App\Sightlines\Vantages\VantageWords;
 use App\Words\Glyph;
-use SilentKeep\Core\Compiled\Chronicle;
-use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
@@ -21,7 +20,7 @@ final readonly class SightFiles
     /** A spreadsheet program would take a cell that begins so for a formula. */
     private const FORMULA = '/^[=+\-@\t\r]/';
 
-    public function __construct(private SchoolClock $clock, private VantageWords $words)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private VantageWords $words)
     {
     }
 
@@ -30,7 +29,7 @@ final readonly class SightFiles
     {
         $events = $times = [];
         $before = null;
-        foreach ((new Chronicle(CompiledDecider::of($decider->prepared)))->of($seen->viewer, $from) as $at => $answers) {
+        foreach ($this->plans->ask($decider, $seen->viewer, $from)->chronicle() as $at => $answers) {
             foreach ($before === null ? [] : $answers->changedFrom($before) as $item) {
                 $open = $answers->decision($item)->state === State::Open;
                 if ($before !== null && $open !== ($before->decision($item)->state === State::Open)) {
@@ -58,8 +57,7 @@ final readonly class SightFiles
      */
     public function grid(Decider $decider, array $seen, int $at): string
     {
-        $compiled = CompiledDecider::of($decider->prepared);
-        $columns = array_map(static fn (SeenFrom $one): array => $compiled->decide($one->viewer, $at), $seen);
+        $columns = array_map(fn (SeenFrom $one): array => $this->plans->ask($decider, $one->viewer, $at)->decisions(), $seen);
         $rows = [['Row', 'Kind', 'Depth', ...array_map(fn (SeenFrom $one): string => $this->words->of($one, $decider)->name, $seen)]];
         foreach ($decider->course->outline->items as $item => $it) {
             $rows[] = [$it->title ?? $it->key, $it->kind->value, (string) $decider->course->outline->depth[$item], ...array_map(fn (array $decisions): string => $this->cell($decisions[$item]), $columns)];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sightlines;
 
+use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Drafts\Rules\OpeningRule;
 use App\Drafts\Rules\RuleTable;
@@ -30,7 +31,7 @@ final readonly class Sightlines
     /** Before the instant that is looked at, where that is further back. */
     private const DAYS_BEFORE = 14;
 
-    public function __construct(private Vantages $vantages, private VantageWords $words, private SchoolClock $clock)
+    public function __construct(private Plans $plans, private Vantages $vantages, private VantageWords $words, private SchoolClock $clock)
     {
     }
 
@@ -58,7 +59,7 @@ final readonly class Sightlines
         $asked = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
         $seen = $this->vantages->stand($course, $decider, $asked);
         $turns = new SightTable($this->clock);
-        $compiled = CompiledDecider::of($decider->prepared);
+        $compiled = $this->plans->compiled($decider);
         $columns = array_map(static fn (SeenFrom $one): array => $turns->of(self::told($compiled, $one->viewer, $from, $overTime)), $seen);
         $before = $published === null ? null : $this->published($course, $published, $seen, $decider, $turns, $from, $overTime);
 
@@ -134,7 +135,7 @@ final readonly class Sightlines
      */
     private function published(Course $course, Decider $published, array $seen, Decider $draft, SightTable $turns, int $from, bool $overTime): array
     {
-        $compiled = CompiledDecider::of($published->prepared);
+        $compiled = $this->plans->compiled($published);
         $columns = [];
         foreach ($this->vantages->stand($course, $published, array_map(static fn (SeenFrom $one): VantagePoint => $one->point, $seen)) as $one) {
             $columns[(string) $one->point] = $turns->of(self::told($compiled, $one->viewer, $from, $overTime));

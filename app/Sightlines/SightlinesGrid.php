@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sightlines;
 
 use App\Drafts\Rules\OpeningRule;
+use App\Sightlines\Vantages\RulesVersion;
 use App\Sightlines\Vantages\Vantage;
 use OpenApi\Attributes as OA;
 
@@ -34,7 +35,7 @@ final readonly class SightlinesGrid
         #[OA\Property] public int $now,
         #[OA\Property] public int $from,
         #[OA\Property] public bool $overTime,
-        #[OA\Property] public string $see,
+        #[OA\Property(enum: RulesVersion::class)] public string $see,
         #[OA\Property(items: new OA\Items(ref: Vantage::class))] public array $vantages,
         #[OA\Property(items: new OA\Items(ref: Sight::class))] public array $sights,
         #[OA\Property(items: new OA\Items(type: 'integer'))] public array $instants,

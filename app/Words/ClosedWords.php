@@ -18,7 +18,7 @@ final readonly class ClosedWords
     /** @var \ArrayObject<int, string> instants in words: a course names the same few of them hundreds of times */
     private \ArrayObject $said;
 
-    public function __construct(private Decider $decider, private CourseSnapshot $glance, private WallClock $clock)
+    public function __construct(private Decider $decider, private CourseSnapshot $snapshot, private WallClock $clock)
     {
         /** @var \ArrayObject<int, string> $said */
         $said = new \ArrayObject;
@@ -32,7 +32,7 @@ final readonly class ClosedWords
 
     private function date(int $instant): string
     {
-        return strstr($this->instant($instant), ',', true) ?: $this->instant($instant);
+        return $this->clock->date($instant);
     }
 
     /** A few words beside a title. */
@@ -44,19 +44,19 @@ final readonly class ClosedWords
         $why = $decision->why;
 
         return match (true) {
-            $opens !== null && $decision->next?->state === State::Open => Sentence::of('Opens '.$this->instant($opens)),
-            in_array(Reason::Tier, $why, true) => Sentence::of($this->forTiers($position)),
-            in_array(Reason::NotInPass, $why, true) => Sentence::of('Not part of your pass'),
-            in_array(Reason::NotForYou, $why, true) => Sentence::of('Not meant for you'),
-            in_array(Reason::Closed, $why, true) => Sentence::of($this->closedSince($position)),
-            in_array(Reason::Held, $why, true) => Sentence::of('Opens when the school hands it to you'),
-            in_array(Reason::Stuck, $why, true) => Sentence::of('Waits for something that does not open for you'),
+            $opens !== null && $decision->next?->state === State::Open => Sentence::say('closed.short.opens', ['at' => $this->instant($opens)]),
+            in_array(Reason::Tier, $why, true) => $this->forTiers($position),
+            in_array(Reason::NotInPass, $why, true) => Sentence::say('closed.short.not_in_pass'),
+            in_array(Reason::NotForYou, $why, true) => Sentence::say('closed.short.not_for_you'),
+            in_array(Reason::Closed, $why, true) => $this->closedSince($position),
+            in_array(Reason::Held, $why, true) => Sentence::say('closed.short.held'),
+            in_array(Reason::Stuck, $why, true) => Sentence::say('closed.short.stuck'),
             $opens !== null && in_array(Reason::Progress, $why, true) => $first === []
-                ? Sentence::of('From '.$this->date($opens))
-                : Sentence::of('From '.$this->date($opens).', once {} is finished', $first[0]),
-            $opens !== null => Sentence::of('Opens '.$this->instant($opens)),
-            in_array(Reason::Progress, $why, true) => $first === [] ? Sentence::of('Something else comes first') : Sentence::of('Finish {} first', $first[0]),
-            default => Sentence::of($this->plain($why[0] ?? null)),
+                ? Sentence::say('closed.short.from', ['date' => $this->date($opens)])
+                : Sentence::say('closed.short.from_once', ['date' => $this->date($opens)], ['item' => $first[0]]),
+            $opens !== null => Sentence::say('closed.short.opens', ['at' => $this->instant($opens)]),
+            in_array(Reason::Progress, $why, true) => $first === [] ? Sentence::say('closed.short.something_first') : Sentence::say('closed.short.first', [], ['item' => $first[0]]),
+            default => $this->plain($why[0] ?? null),
         };
     }
 
@@ -65,7 +65,7 @@ final readonly class ClosedWords
     {
         $opens = $this->opening($decision);
 
-        return $opens === null ? null : Sentence::of('From '.$this->date($opens));
+        return $opens === null ? null : Sentence::say('closed.short.from', ['date' => $this->date($opens)]);
     }
 
     /** Heading and explanation of the notice that stands in the item's place. */
@@ -78,35 +78,35 @@ final readonly class ClosedWords
         $why = $decision->why;
         $has = static fn (Reason ...$reasons): bool => array_intersect(array_map(static fn (Reason $r): string => $r->value, $reasons), array_map(static fn (Reason $r): string => $r->value, $why)) !== [];
 
+        $says = static fn (string $text, array $with = [], array $titles = []): Sentence => Sentence::say("closed.text.{$text}", $with, $titles);
+        $opening = $opens === null ? [] : ['at' => $this->instant($opens), 'zone' => $this->clock->zoneName()];
         [$heading, $text] = match (true) {
-            $has(Reason::LearnerCannot) => ['{} is not open to your learner', Sentence::of('You see what the learner you observe may enter, and they cannot enter this now.')],
-            $has(Reason::NotForYou) => ['{} is meant for others', Sentence::of('Ask the school if you think it should be yours too.')],
-            $has(Reason::GuestsShut, Reason::GuestsNotHere) => ['{} is not open to guests', Sentence::of('If you hold a pass, sign in with it.')],
-            $has(Reason::ObserversShut, Reason::ObserversNotHere) => ['{} is not open to observers', Sentence::of('The school shows this to learners alone.')],
-            $has(Reason::NotSignedIn) => ['{} needs a pass', Sentence::of('If you have one, sign in and you will be back at exactly this page.')],
-            $has(Reason::SampleNeedsAccount) => ['{} is open to everyone with an account', Sentence::of('Sign in and you will be back at exactly this page.')],
-            $has(Reason::NoPass) => ['{} needs a pass', Sentence::of('You are signed in, but you hold no pass for this course.')],
-            $has(Reason::PassEnded) => ['Your pass has ended', Sentence::of('What you have finished is still recorded.')],
-            $has(Reason::PassPaused) => ['Your pass is paused', Sentence::of('It opens {} again when it is taken up.', $title)],
-            $has(Reason::PassRevoked) => ['Your pass was withdrawn', Sentence::of('Ask the school if you think this is a mistake.')],
-            $has(Reason::PassNotStarted) => ['Your pass has not begun', Sentence::of($opens === null ? 'It begins later.' : 'It begins '.$this->instant($opens).', '.$this->clock->zoneName().'.')],
-            $has(Reason::CourseNotOpen) => ['The course has not begun', Sentence::of('It opens '.$this->courseDate(true).'.')],
-            $has(Reason::CourseOver) => ['The course is over', Sentence::of('It closed '.$this->courseDate(false).'.')],
-            $has(Reason::CourseRetired) => ['The course is over', Sentence::of('It is not given any more.')],
-            $has(Reason::Tier) => ['{} is not in your pass', Sentence::of($this->forTiers($position).'.')],
-            $has(Reason::NotInPass) => ['{} is not in your pass', Sentence::of('Your pass covers another part of this course.')],
-            $has(Reason::Closed) => ['{} has closed', Sentence::of($this->closedSince($position).'.')],
-            $has(Reason::Held) => ['{} is handed out by the school', Sentence::of('It opens for you when somebody at the school hands it to you.')],
-            $has(Reason::Stuck) => ['{} does not open for you', Sentence::of('It waits for something that your pass does not open. Please tell the school.')],
-            $opens !== null && $has(Reason::Progress) => ['{} is not open yet', $first === []
-                ? Sentence::of('It opens '.$this->instant($opens).', '.$this->clock->zoneName().', once what comes first is finished.')
-                : Sentence::of('It opens '.$this->instant($opens).', '.$this->clock->zoneName().', once {} is finished.', $first[0])],
-            $opens !== null => ['{} is not open yet', Sentence::of('It opens '.$this->instant($opens).', '.$this->clock->zoneName().'.')],
-            $has(Reason::Progress) => ['Something comes before {}', $first === [] ? Sentence::of('Finish what comes first.') : $this->finishAll($first)],
-            default => ['{} is closed', Sentence::of($this->plain($why[0] ?? null).'.')],
+            $has(Reason::LearnerCannot) => ['learner_cannot', $says('learner_cannot')],
+            $has(Reason::NotForYou) => ['not_for_you', $says('not_for_you')],
+            $has(Reason::GuestsShut, Reason::GuestsNotHere) => ['no_guests', $says('no_guests')],
+            $has(Reason::ObserversShut, Reason::ObserversNotHere) => ['no_observers', $says('no_observers')],
+            $has(Reason::NotSignedIn) => ['needs_pass', $says('not_signed_in')],
+            $has(Reason::SampleNeedsAccount) => ['needs_account', $says('needs_account')],
+            $has(Reason::NoPass) => ['needs_pass', $says('no_pass')],
+            $has(Reason::PassEnded) => ['pass_ended', $says('pass_ended')],
+            $has(Reason::PassPaused) => ['pass_paused', $says('pass_paused', [], ['title' => $title])],
+            $has(Reason::PassRevoked) => ['pass_revoked', $says('pass_revoked')],
+            $has(Reason::PassNotStarted) => ['pass_not_started', $opens === null ? $says('pass_begins_later') : $says('pass_begins', $opening)],
+            $has(Reason::CourseNotOpen) => ['course_not_open', $says('course_opens', $this->courseDate(true))],
+            $has(Reason::CourseOver) => ['course_over', $says('course_closed', $this->courseDate(false))],
+            $has(Reason::CourseRetired) => ['course_over', $says('course_retired')],
+            $has(Reason::Tier) => ['not_in_pass', $says('short', ['short' => (string) $this->forTiers($position)])],
+            $has(Reason::NotInPass) => ['not_in_pass', $says('not_in_pass')],
+            $has(Reason::Closed) => ['closed', $says('short', ['short' => (string) $this->closedSince($position)])],
+            $has(Reason::Held) => ['held', $says('held')],
+            $has(Reason::Stuck) => ['stuck', $says('stuck')],
+            $opens !== null && $has(Reason::Progress) => ['not_yet', $first === [] ? $says('opens_once_first', $opening) : $says('opens_once', $opening, ['item' => $first[0]])],
+            $opens !== null => ['not_yet', $says('opens', $opening)],
+            $has(Reason::Progress) => ['first', $first === [] ? $says('something_first') : $says('first', [], ['items' => $first])],
+            default => ['otherwise', $says('short', ['short' => (string) $this->plain($why[0] ?? null)])],
         };
 
-        return new Notice(Sentence::of($heading, $title), $text);
+        return new Notice(Sentence::say("closed.heading.{$heading}", [], ['title' => $title]), $text);
     }
 
     /** @return array<string, string> names and dates for the school's own words; empty where there is none */
@@ -124,12 +124,6 @@ final readonly class ClosedWords
         ];
     }
 
-    /** @param  non-empty-list<string>  $titles */
-    private function finishAll(array $titles): Sentence
-    {
-        return Sentence::of('Finish '.implode(', ', array_fill(0, count($titles), '{}')).' first, and it opens at once.', ...$titles);
-    }
-
     /** When time will have done its part: the next change that opens it, or the nearest pass's release. */
     private function opening(Decision $decision): ?int
     {
@@ -137,7 +131,7 @@ final readonly class ClosedWords
             return $decision->next->at;
         }
         $position = $this->position($decision);
-        $release = $this->glance->nearestPass($position)?->schedule->release[$position];
+        $release = $this->snapshot->nearestPass($position)?->schedule->release[$position];
 
         return $release !== null && $release !== Instant::NEVER && in_array(Reason::NotYet, $decision->why, true) ? $release : null;
     }
@@ -146,8 +140,8 @@ final readonly class ClosedWords
     private function toFinish(int $position): array
     {
         $titles = [];
-        foreach ($this->glance->nearestPass($position)?->waitsFor($position) ?? [] as $first) {
-            if ($this->glance->standings[$first]->state !== State::Hidden) {
+        foreach ($this->snapshot->nearestPass($position)?->waitsFor($position) ?? [] as $first) {
+            if ($this->snapshot->standings[$first]->state !== State::Hidden) {
                 $item = $this->decider->course->outline->items[$first];
                 $titles[] = $item->title ?? $item->key;
             }
@@ -156,11 +150,11 @@ final readonly class ClosedWords
         return $titles;
     }
 
-    private function forTiers(int $position): string
+    private function forTiers(int $position): Sentence
     {
         $tiers = $this->tiers($position);
 
-        return $tiers === [] ? 'Not part of any pass' : 'For the tier '.RuleWords::enumeration($tiers, 'or');
+        return $tiers === [] ? Sentence::say('closed.short.no_tier') : Sentence::say('closed.short.tiers', ['tiers' => RuleWords::enumeration($tiers, 'or')]);
     }
 
     /** @return list<string> */
@@ -174,39 +168,41 @@ final readonly class ClosedWords
         return $tiers;
     }
 
-    private function closedSince(int $position): string
+    private function closedSince(int $position): Sentence
     {
-        $closing = $this->glance->nearestPass($position)?->schedule->closing[$position];
+        $closing = $this->snapshot->nearestPass($position)?->schedule->closing[$position];
 
-        return $closing === null || $closing === Instant::NEVER ? 'Closed' : 'Closed '.$this->instant($closing);
+        return $closing === null || $closing === Instant::NEVER ? Sentence::say('closed.short.closed') : Sentence::say('closed.short.closed_since', ['at' => $this->instant($closing)]);
     }
 
-    private function courseDate(bool $opening): string
+    /** @return array{at: string, zone: string} of the season's beginning, or of its end */
+    private function courseDate(bool $opening): array
     {
         $instant = $opening ? $this->decider->course->opens : $this->decider->course->closes;
 
-        return $instant === null ? '' : $this->instant($instant).', '.$this->clock->zoneName();
+        return ['at' => $instant === null ? '' : $this->instant($instant), 'zone' => $this->clock->zoneName()];
     }
 
-    private function plain(?Reason $reason): string
+    private function plain(?Reason $reason): Sentence
     {
         return match ($reason) {
-            Reason::NotSignedIn => 'Needs a pass',
-            Reason::NoPass => 'Needs a pass',
-            Reason::SampleNeedsAccount => 'Sign in to look at it',
-            Reason::PassEnded => 'Your pass has ended',
-            Reason::PassPaused => 'Your pass is paused',
-            Reason::PassRevoked => 'Your pass was withdrawn',
-            Reason::PassNotStarted => 'Your pass has not begun',
-            Reason::CourseNotOpen => 'The course opens '.$this->courseDate(true),
-            Reason::CourseOver => 'The course closed '.$this->courseDate(false),
-            Reason::CourseRetired => 'The course is over',
-            Reason::GuestsShut, Reason::GuestsNotHere => 'Not open to guests',
-            Reason::ObserversShut, Reason::ObserversNotHere => 'Not open to observers',
-            Reason::LearnerCannot => 'Not open to the learner yet',
-            Reason::Held => 'Opens when the school hands it out',
-            Reason::NotYet => 'Opens later',
-            default => 'Closed',
+            Reason::CourseNotOpen => Sentence::say('closed.short.course_opens', $this->courseDate(true)),
+            Reason::CourseOver => Sentence::say('closed.short.course_closed', $this->courseDate(false)),
+            default => Sentence::say('closed.short.'.match ($reason) {
+                Reason::NotSignedIn, Reason::NoPass => 'needs_pass',
+                Reason::SampleNeedsAccount => 'needs_account',
+                Reason::PassEnded => 'pass_ended',
+                Reason::PassPaused => 'pass_paused',
+                Reason::PassRevoked => 'pass_revoked',
+                Reason::PassNotStarted => 'pass_not_started',
+                Reason::CourseRetired => 'course_over',
+                Reason::GuestsShut, Reason::GuestsNotHere => 'no_guests',
+                Reason::ObserversShut, Reason::ObserversNotHere => 'no_observers',
+                Reason::LearnerCannot => 'learner_cannot',
+                Reason::Held => 'handed_out',
+                Reason::NotYet => 'later',
+                default => 'closed',
+            }),
         };
     }
 
@@ -218,6 +214,6 @@ final readonly class ClosedWords
     /** When the pass that lets the viewer in ends. */
     public static function passWords(Pass $pass, string $offer, WallClock $clock): string
     {
-        return $pass->until === Instant::NEVER ? $offer.', for good' : $offer.', to '.$clock->words($pass->until);
+        return $pass->until === Instant::NEVER ? Say::text('learner.pass.for_good', ['offer' => $offer]) : Say::text('learner.pass.until', ['offer' => $offer, 'at' => $clock->words($pass->until)]);
     }
 }

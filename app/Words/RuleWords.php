@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use SilentKeep\Core\Rules\OpeningKind;
+
 /** Rules of a course document in plain words. The one place that phrases them, for cells, sentences and history. */
 final class RuleWords
 {
@@ -21,14 +23,14 @@ final class RuleWords
     public static function opening(?\stdClass $rule, ?int $year = null): ?string
     {
         $name = $rule->rule ?? null;
+        $kind = is_string($name) ? OpeningKind::tryFrom($name) : null;
+        $takes = $kind?->takes() ?? [];
 
-        return match ($name) {
-            'at_once' => 'at once',
-            'on' => self::local($rule?->at, $year),
-            'held' => 'only when handed out',
-            'after_start' => self::delay($rule, 'after joining', 'on joining'),
-            'after_previous' => self::delay($rule, 'after the one before', 'with the one before'),
-            default => null,
+        return match (true) {
+            $kind === null => null,
+            in_array('days', $takes, true) => self::delay($rule, Say::text("rules.opens.{$kind->value}.after"), Say::text("rules.opens.{$kind->value}.same")),
+            in_array('at', $takes, true) => Say::text("rules.opens.{$kind->value}.words", ['at' => self::local($rule?->at, $year)]),
+            default => Say::text("rules.opens.{$kind->value}.words"),
         };
     }
 
@@ -131,7 +133,7 @@ final class RuleWords
     {
         $time = is_string($local) ? \DateTimeImmutable::createFromFormat('!Y-m-d\TH:i', $local, new \DateTimeZone('UTC')) : false;
 
-        return $time === false ? '' : $time->format((int) $time->format('Y') === $year ? 'D j M, H:i' : 'D j M Y, H:i');
+        return $time === false ? '' : Formats::instant($time, $year);
     }
 
     /** @param  list<string>  $parts */

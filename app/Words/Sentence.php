@@ -10,6 +10,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class Sentence
 {
+    /** Around titles, while a pattern is being filled: characters that stand for nothing. */
+    private const BEGIN = "\u{E000}";
+
+    private const END = "\u{E001}";
+
     /** @param  list<SentencePart>  $segments */
     private function __construct(#[OA\Property(items: new OA\Items(ref: SentencePart::class))] public array $segments)
     {
@@ -27,6 +32,25 @@ final readonly class Sentence
             }
             if ($text !== '') {
                 $segments[] = new SentencePart($text);
+            }
+        }
+
+        return new self($segments);
+    }
+
+    /**
+     * By its key; see {@see Say}.
+     *
+     * @param  array<string, string|int|float>  $with  by placeholder
+     * @param  array<string, string|list<string>>  $titles  likewise; of several, one after the other with commas between them
+     */
+    public static function say(string $key, array $with = [], array $titles = []): self
+    {
+        $marked = array_map(static fn (string|array $one): string => implode(', ', array_map(static fn (string $title): string => self::BEGIN.$title.self::END, (array) $one)), $titles);
+        $segments = [];
+        foreach (preg_split('/'.self::BEGIN.'(.*?)'.self::END.'/su', Say::text($key, $with + $marked), flags: PREG_SPLIT_DELIM_CAPTURE) ?: [] as $index => $text) {
+            if ($text !== '' || $index % 2 === 1) {
+                $segments[] = new SentencePart($text, $index % 2 === 1);
             }
         }
 

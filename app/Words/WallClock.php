@@ -10,6 +10,9 @@ interface WallClock
     /** `Mon 9 Mar, 09:00`, with the year where it is not this one. */
     public function words(int $instant): string;
 
+    /** `Mon 9 Mar`, likewise. */
+    public function date(int $instant): string;
+
     /** `Oslo time`: the zone as people call it. */
     public function zoneName(): string;
 }

@@ -45,7 +45,7 @@ final readonly class CompiledDecider
     {
         [$open] = $viewer->open($at);
 
-        return self::letters($open, $viewer->hidden($open));
+        return self::letters($open, $this->compiled->hidden($open));
     }
 
     private static function letters(string $open, string $hidden): string
@@ -65,7 +65,7 @@ final readonly class CompiledDecider
         $masks = $this->viewer($viewer, $at);
         [$open] = $masks->open($at);
 
-        return $this->spellOut($masks, $at, $this->nextChanges($masks, $at, $open, self::letters($open, $masks->hidden($open))));
+        return $this->spellOut($masks, $at, $this->nextChanges($masks, $at, $open, self::letters($open, $this->compiled->hidden($open))));
     }
 
     /** @param  list<?StateChange>  $next  what time will change first, found already */
@@ -75,7 +75,7 @@ final readonly class CompiledDecider
         [$open, $works] = $viewer->openBy($routes);
         [$via, $routeOf] = $this->via($routes, $open);
 
-        return new Answers($this->compiled->outline, self::letters($open, $viewer->hidden($open)), $via, $routeOf, $works, Why::of($viewer, $at, $open), $next);
+        return new Answers($this->compiled->outline, self::letters($open, $this->compiled->hidden($open)), $via, $routeOf, $works, Why::of($viewer, $at, $open), $next);
     }
 
     /**
@@ -114,7 +114,7 @@ final readonly class CompiledDecider
                 continue;
             }
             $open = $openThen;
-            $then = self::letters($open, $viewer->hidden($open));
+            $then = self::letters($open, $this->compiled->hidden($open));
             // Bytes that differ become something other than \x00; those that already have their change are masked out.
             $changed = strtr($states ^ $then, self::ANY_BUT_NUL, self::ALL_ONES) & $waiting;
             if (! str_contains($changed, Mask::IN)) {

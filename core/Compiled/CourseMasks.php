@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Deciding\PreparedCourse;
+use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\AllOf;
@@ -243,5 +244,32 @@ class CourseMasks
         sort($bearing, SORT_STRING);
 
         return $bearing;
+    }
+
+    /** What comes out hidden, of what is not open. */
+    public function hidden(string $open): string
+    {
+        if ($this->prepared->course->state === CourseState::Draft) {
+            return $open ^ $this->all;
+        }
+        $hidden = $this->none;
+        $parent = $this->outline->parent;
+        foreach ($this->mayHide as $item) {
+            if ($open[$item] === Mask::OUT && ($this->hidesItself[$item] || ($parent[$item] >= 0 && $hidden[$parent[$item]] === Mask::IN))) {
+                $hidden[$item] = Mask::IN;
+            }
+        }
+        foreach (array_reverse($this->mayHide) as $item) {
+            if ($hidden[$item] === Mask::OUT && $parent[$item] >= 0) {
+                $hidden[$parent[$item]] = Mask::OUT;
+            }
+        }
+
+        return $hidden;
+    }
+
+    public function guestDoorOpen(): bool
+    {
+        return $this->prepared->plan->guests && $this->prepared->course->guestDoor->open;
     }
 }

@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Deciding\Admission;
-use SilentKeep\Core\Rules\AfterPrevious;
-use SilentKeep\Core\Rules\AfterStart;
 use SilentKeep\Core\Rules\ClosesOn;
-use SilentKeep\Core\Rules\Held;
-use SilentKeep\Core\Rules\OpensOn;
+use SilentKeep\Core\Time\Instant;
 
 /** The dates of the main plan, as they bind those who come without a pass. */
 final class MainPlan
@@ -109,7 +106,7 @@ final class MainPlan
             foreach ($path as $step) {
                 $opening = $course->prepared->course->mainPlan?->opening($step);
                 $deciding = $door->deciding[$at];
-                $bars = $bars || (($opening instanceof AfterStart || $opening instanceof AfterPrevious) && ($deciding === null || $deciding < $step));
+                $bars = $bars || ($opening?->isRelative() === true && ($deciding === null || $deciding < $step));
             }
             $barred[] = $bars;
         }
@@ -121,7 +118,7 @@ final class MainPlan
     {
         $held = $course->none;
         foreach (array_keys($course->outline->items) as $at) {
-            if ($course->prepared->course->mainPlan?->opening($at) instanceof Held) {
+            if ($course->prepared->course->mainPlan?->opening($at)?->dated() === Instant::NEVER) {
                 $held |= $course->subtree($at);
             }
         }
@@ -134,10 +131,10 @@ final class MainPlan
     {
         $opens = $closes = [];
         foreach (array_keys($course->outline->items) as $at) {
-            $opening = $course->prepared->course->mainPlan?->opening($at);
+            $dated = $course->prepared->course->mainPlan?->opening($at)?->dated();
             $closing = $course->prepared->course->mainPlan?->closing($at);
-            if ($opening instanceof OpensOn) {
-                $opens[] = [$opening->at, $course->subtree($at)];
+            if ($dated !== null && $dated !== Instant::NEVER) {
+                $opens[] = [$dated, $course->subtree($at)];
             }
             if ($closing instanceof ClosesOn) {
                 $closes[] = [$closing->at, $course->subtree($at)];

@@ -34,71 +34,104 @@ final class Precedence
     public function __construct(CourseMasks $course, string $eligible)
     {
         $lessons = $eligible & $course->lessons;
-        $before = $byDistance = $behindModules = $behindOne = [];
+        $this->before = self::inOrder($course, $eligible, $lessons);
+        $this->after = self::byName($course, $eligible, $lessons);
+        $byDistance = $behindModules = $behindOne = [];
+        foreach ($this->before as $item => $first) {
+            if ($course->isModule[$first]) {
+                $behindModules[$item] = $first;
+
+                continue;
+            }
+            $byDistance[$item - $first] ??= $course->none;
+            $byDistance[$item - $first][$item] = Mask::IN;
+            if ($course->gates[$item] === [$item] && ! isset($course->after[$item]) && ! $course->isModule[$item]) {
+                $behindOne[$item] = $first;
+            }
+        }
+        $this->byDistance = $byDistance;
+        $this->behindModules = $behindModules;
+        $this->behindOne = $behindOne;
+        $this->nextInTurn = array_flip($behindOne);
+        $this->wakes = self::wakes($course, array_diff_key($this->before, $behindOne));
+    }
+
+    /**
+     * The nearest earlier sibling in an order that counts and is not empty.
+     *
+     * @param  string  $lessons  that count
+     * @return array<int, int>
+     */
+    private static function inOrder(CourseMasks $course, string $eligible, string $lessons): array
+    {
+        $before = [];
         foreach ($course->earlier as $item => $siblings) {
             foreach ($siblings as $sibling) {
-                $lesson = $course->isModule[$sibling] ? strpos($lessons, Mask::IN, $sibling) : $sibling;
-                $empty = $lesson === false || $lesson >= $course->outline->end[$sibling];
-                if ($eligible[$sibling] === Mask::IN && ! $empty) {
+                if ($eligible[$sibling] === Mask::IN && (! $course->isModule[$sibling] || self::hasLesson($course, $lessons, $sibling))) {
                     $before[$item] = $sibling;
                     break;
                 }
             }
-            if (! isset($before[$item])) {
-                continue;
-            }
-            if ($course->isModule[$before[$item]]) {
-                $behindModules[$item] = $before[$item];
-
-                continue;
-            }
-            $distance = $item - $before[$item];
-            $byDistance[$distance] ??= $course->none;
-            $byDistance[$distance][$item] = Mask::IN;
-            if ($course->gates[$item] === [$item] && ! isset($course->after[$item]) && ! $course->isModule[$item]) {
-                $behindOne[$item] = $before[$item];
-            }
         }
-        $after = [];
+
+        return $before;
+    }
+
+    private static function hasLesson(CourseMasks $course, string $lessons, int $module): bool
+    {
+        $lesson = strpos($lessons, Mask::IN, $module);
+
+        return $lesson !== false && $lesson < $course->outline->end[$module];
+    }
+
+    /**
+     * @param  string  $lessons  that count
+     * @return array<int, array{list<int>, list<int>, int}>
+     */
+    private static function byName(CourseMasks $course, string $eligible, string $lessons): array
+    {
+        $named = [];
         foreach ($course->after as $item => $prerequisites) {
             $plain = $modules = [];
             $left = $empty = 0;
-            foreach ($prerequisites->items as $key) {
-                if ($eligible[$key] === Mask::OUT) {
+            foreach ($prerequisites->items as $first) {
+                if ($eligible[$first] === Mask::OUT) {
                     continue;
                 }
                 $left++;
-                $lesson = $course->isModule[$key] ? strpos($lessons, Mask::IN, $key) : false;
-                if (! $course->isModule[$key]) {
-                    $plain[] = $key;
-                } elseif ($lesson !== false && $lesson < $course->outline->end[$key]) {
-                    $modules[] = $key;
+                if (! $course->isModule[$first]) {
+                    $plain[] = $first;
+                } elseif (self::hasLesson($course, $lessons, $first)) {
+                    $modules[] = $first;
                 } else {
                     $empty++;
                 }
             }
             $needed = $prerequisites->required($left) - $empty;
             if ($needed > 0) {
-                $after[$item] = [$plain, $modules, $needed];
+                $named[$item] = [$plain, $modules, $needed];
             }
         }
-        $this->after = $after;
-        $this->before = $before;
-        $this->byDistance = $byDistance;
-        $this->behindModules = $behindModules;
-        $this->behindOne = $behindOne;
-        $this->nextInTurn = array_flip($behindOne);
+
+        return $named;
+    }
+
+    /**
+     * @param  array<int, int>  $before  those that wait in an order for more than one lesson or part
+     * @return array<int, list<int>>
+     */
+    private static function wakes(CourseMasks $course, array $before): array
+    {
         $wakes = [];
         foreach ($before as $item => $first) {
-            if (! isset($behindOne[$item])) {
+            $wakes[$first][] = $item;
+        }
+        foreach ($course->after as $item => $prerequisites) {
+            foreach ($prerequisites->items as $first) {
                 $wakes[$first][] = $item;
             }
         }
-        foreach ($course->after as $item => $after) {
-            foreach ($after->items as $first) {
-                $wakes[$first][] = $item;
-            }
-        }
-        $this->wakes = $wakes;
+
+        return $wakes;
     }
 }

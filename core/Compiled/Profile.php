@@ -6,12 +6,9 @@ namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
-use SilentKeep\Core\Rules\AfterPrevious;
-use SilentKeep\Core\Rules\AfterStart;
 use SilentKeep\Core\Rules\AtOnce;
 use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Rules\Closing;
-use SilentKeep\Core\Rules\Held;
 use SilentKeep\Core\Rules\Opening;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Offer;
@@ -68,8 +65,33 @@ final class Profile
         $this->inScope = Mask::of($coverage->inScope);
         $this->inTier = Mask::of($coverage->inTier);
         $this->covered = $this->inScope & $this->inTier;
-        $outline = $course->outline;
-        $open = $course->prepared->notRuledOut($offer, $labels);
+        [$this->releaseStep, $this->closingStep, $never] = $this->steps($course->prepared->notRuledOut($offer, $labels));
+        $this->releases = self::members($this->releaseStep, count($never));
+        $released = array_fill(0, count($never), []);
+        foreach ($this->releaseStep as $at => $step) {
+            $released[$step][] = $at;
+        }
+        $this->released = $released;
+        $this->closes = self::members($this->closingStep, count($this->closings) + 1);
+        $this->stepBytes = implode('', array_map(chr(...), range(0, min(255, count($never) - 1))));
+        $this->releaseBytes = count($never) > 256 ? '' : implode('', array_map(chr(...), $this->releaseStep));
+        $held = $this->course->none;
+        foreach ($never as $step => $isNever) {
+            $held = $isNever ? $held | $this->releases[$step] : $held;
+        }
+        $this->held = $held;
+        $this->failingAlways = Mask::as($this->inScope ^ $this->course->all, 1) | Mask::as($this->inTier ^ $this->course->all, 2) | Mask::as($held, 16);
+    }
+
+    /**
+     * Numbers the steps in reading order and notes the rule of each.
+     *
+     * @param  array<int, bool>  $open  what the conditions do not rule out
+     * @return array{list<int>, list<int>, list<bool>} the release step and the closing step of each item, and of each release step whether it never comes
+     */
+    private function steps(array $open): array
+    {
+        $outline = $this->course->outline;
         /** @var list<int> $releaseStep */
         $releaseStep = [];
         /** @var list<int> $closingStep */
@@ -83,8 +105,8 @@ final class Profile
             $rule = $this->offer->plan?->opening($at) ?? new AtOnce;
             $releaseStep[] = $rule instanceof AtOnce ? $inherited : count($never);
             if (! $rule instanceof AtOnce) {
-                $this->openings[count($never)] = [$rule, $inherited, $rule instanceof AfterPrevious ? $previous[$outline->depth[$at]] ?? 0 : 0, ...self::plainDelay($rule)];
-                $never[] = $never[$inherited] || $rule instanceof Held;
+                $this->openings[count($never)] = [$rule, $inherited, $rule->countsFromPrevious() ? $previous[$outline->depth[$at]] ?? 0 : 0, ...self::plainDelay($rule)];
+                $never[] = $never[$inherited] || $rule->dated() === Instant::NEVER;
             }
             $closing = $this->offer->plan?->closing($at);
             $closingAbove = $above === Outline::TOP ? 0 : $closingStep[$above];
@@ -96,23 +118,8 @@ final class Profile
                 $previous[$outline->depth[$at]] = $releaseStep[$at];
             }
         }
-        $this->releaseStep = $releaseStep;
-        $this->closingStep = $closingStep;
-        $this->releases = self::members($releaseStep, count($never));
-        $released = array_fill(0, count($never), []);
-        foreach ($releaseStep as $at => $step) {
-            $released[$step][] = $at;
-        }
-        $this->released = $released;
-        $this->closes = self::members($closingStep, count($this->closings) + 1);
-        $this->stepBytes = implode('', array_map(chr(...), range(0, min(255, count($never) - 1))));
-        $this->releaseBytes = count($never) > 256 ? '' : implode('', array_map(chr(...), $releaseStep));
-        $held = $this->course->none;
-        foreach ($never as $step => $isNever) {
-            $held = $isNever ? $held | $this->releases[$step] : $held;
-        }
-        $this->held = $held;
-        $this->failingAlways = Mask::as($this->inScope ^ $this->course->all, 1) | Mask::as($this->inTier ^ $this->course->all, 2) | Mask::as($held, 16);
+
+        return [$releaseStep, $closingStep, $never];
     }
 
     /**
@@ -132,9 +139,9 @@ final class Profile
     /** @return array{int, ?int} the days and the time of day of a relative rule without a weekday; days of -1 otherwise */
     private static function plainDelay(Opening $rule): array
     {
-        return ($rule instanceof AfterStart || $rule instanceof AfterPrevious) && $rule->delay->weekday === null
-            ? [$rule->delay->days, $rule->delay->time]
-            : [-1, null];
+        $delay = $rule->delay();
+
+        return $delay !== null && $delay->weekday === null ? [$delay->days, $delay->time] : [-1, null];
     }
 
     /**

@@ -11,7 +11,6 @@ use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Grant;
-use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** One viewer of one course with what is done as of an instant; asked about that instant or later ones. */
@@ -172,17 +171,12 @@ final class ViewerMasks
     /** Route 6. */
     public function asGuest(int $at): string
     {
-        if (! $this->viewer->guest || ! $this->guestDoorOpen()) {
+        if (! $this->viewer->guest || ! $this->course->guestDoorOpen()) {
             return $this->course->none;
         }
 
         return $this->course->guestsAdmitted & $this->course->guestTiers & $this->audience(ViewerKind::Guest, $at)
             & $this->course->mainPlan()->allows($at, $this->course->mainPlan()->barsGuests);
-    }
-
-    public function guestDoorOpen(): bool
-    {
-        return $this->course->prepared->plan->guests && $this->course->prepared->course->guestDoor->open;
     }
 
     /**
@@ -288,43 +282,5 @@ final class ViewerMasks
         }
 
         return [$open, $works];
-    }
-
-    /** What comes out hidden, of what is not open. */
-    public function hidden(string $open): string
-    {
-        if ($this->course->prepared->course->state === CourseState::Draft) {
-            return $open ^ $this->course->all;
-        }
-        $hidden = $this->course->none;
-        $parent = $this->course->outline->parent;
-        foreach ($this->course->mayHide as $item) {
-            if ($open[$item] === Mask::OUT && ($this->course->hidesItself[$item] || ($parent[$item] >= 0 && $hidden[$parent[$item]] === Mask::IN))) {
-                $hidden[$item] = Mask::IN;
-            }
-        }
-        foreach (array_reverse($this->course->mayHide) as $item) {
-            if ($hidden[$item] === Mask::OUT && $parent[$item] >= 0) {
-                $hidden[$parent[$item]] = Mask::OUT;
-            }
-        }
-
-        return $hidden;
-    }
-
-    public function lapsedPassReason(int $at): Reason
-    {
-        $latest = null;
-        foreach ($this->passes as $pass) {
-            $latest = $latest === null || $pass->pass->from > $latest->from ? $pass->pass : $latest;
-        }
-
-        return match (true) {
-            $latest === null => Reason::NoPass,
-            $latest->state === PassState::Revoked => Reason::PassRevoked,
-            $latest->state === PassState::Paused => Reason::PassPaused,
-            $at >= $latest->until => Reason::PassEnded,
-            default => Reason::PassNotStarted,
-        };
     }
 }

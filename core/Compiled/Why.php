@@ -8,6 +8,7 @@ use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\PassState;
 
 /** Reasons for a whole course at once: a byte an item whose bits are the failing gates, read off at the end. */
 final class Why
@@ -96,10 +97,10 @@ final class Why
             return self::observing($viewer, $viewer->observed, $at);
         }
         if ($viewer->passes !== []) {
-            return array_fill(0, $course->count, [$viewer->lapsedPassReason($at)]);
+            return array_fill(0, $course->count, [self::lapsedPassReason($viewer, $at)]);
         }
         if ($viewer->viewer->guest) {
-            return $viewer->guestDoorOpen()
+            return $course->guestDoorOpen()
                 ? self::except(
                     self::spelledOut(self::atDoor($viewer, ViewerKind::Guest, $at, $course->guestTiers, $course->mainPlan()->barsGuests)),
                     $course->guestsAdmitted, Reason::GuestsNotHere,
@@ -238,5 +239,21 @@ final class Why
         }
 
         return $under;
+    }
+
+    private static function lapsedPassReason(ViewerMasks $viewer, int $at): Reason
+    {
+        $latest = null;
+        foreach ($viewer->passes as $pass) {
+            $latest = $latest === null || $pass->pass->from > $latest->from ? $pass->pass : $latest;
+        }
+
+        return match (true) {
+            $latest === null => Reason::NoPass,
+            $latest->state === PassState::Revoked => Reason::PassRevoked,
+            $latest->state === PassState::Paused => Reason::PassPaused,
+            $at >= $latest->until => Reason::PassEnded,
+            default => Reason::PassNotStarted,
+        };
     }
 }

@@ -10,7 +10,6 @@ use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Rules\Condition;
 use SilentKeep\Core\Rules\FromInstant;
 use SilentKeep\Core\Rules\NotSo;
-use SilentKeep\Core\Rules\OpensOn;
 use SilentKeep\Core\Rules\UntilInstant;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Viewer;
@@ -31,9 +30,7 @@ final readonly class ChangePoints
         foreach ($prepared->outline->items as $at => $item) {
             $opening = $course->mainPlan?->opening($at);
             $closing = $course->mainPlan?->closing($at);
-            if ($opening instanceof OpensOn) {
-                $instants[] = $opening->at;
-            }
+            $instants[] = $opening?->dated() ?? Instant::NEVER;
             if ($closing instanceof ClosesOn) {
                 $instants[] = $closing->at;
             }

@@ -26,7 +26,7 @@ final class CourseSnapshot
 
     private readonly bool $observedGatePasses;
 
-    private ?self $observedGlance = null;
+    private ?self $observedSnapshot = null;
 
     public function __construct(private readonly PreparedCourse $prepared, private readonly Viewer $viewer, private readonly int $at)
     {
@@ -124,7 +124,7 @@ final class CourseSnapshot
     /** What whoever is observed sees themselves; null where nobody is. */
     public function learner(): ?self
     {
-        return $this->observed === null ? null : $this->observedGlance ??= new self($this->prepared, $this->observed->viewer, $this->at);
+        return $this->observed === null ? null : $this->observedSnapshot ??= new self($this->prepared, $this->observed->viewer, $this->at);
     }
 
     /** Whether whoever is observed is let in by a way of their own. */

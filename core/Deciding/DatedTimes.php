@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Deciding;
 
 use SilentKeep\Core\Outline\Course;
-use SilentKeep\Core\Rules\AfterPrevious;
-use SilentKeep\Core\Rules\AfterStart;
 use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Rules\Held;
-use SilentKeep\Core\Rules\OpensOn;
+use SilentKeep\Core\Time\Instant;
 
 /** The times of the main plan, as they bind those who come without a pass. */
 final readonly class DatedTimes
@@ -32,10 +30,11 @@ final readonly class DatedTimes
         foreach ($this->course->outline->path[$item] as $step) {
             $opening = $plan->opening($step);
             $closing = $plan->closing($step);
-            $held = $held || $opening instanceof Held;
+            $dated = $opening->dated();
+            $held = $held || $dated === Instant::NEVER;
             $notYet = $notYet
-                || ($opening instanceof OpensOn && $at < $opening->at)
-                || ($door !== null && ($opening instanceof AfterStart || $opening instanceof AfterPrevious) && ! self::overruled($step, $door->deciding[$item]));
+                || ($dated !== null && $dated !== Instant::NEVER && $at < $dated)
+                || ($door !== null && $opening->isRelative() && ! self::overruled($step, $door->deciding[$item]));
             $closed = $closed || ($closing instanceof ClosesOn && $at >= $closing->at);
         }
 

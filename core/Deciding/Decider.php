@@ -11,7 +11,7 @@ use SilentKeep\Core\Viewing\Viewer;
 
 /**
  * The definition of every decision, told with the rule objects themselves: make one for a course, then
- * ask it about any viewer at any instant.
+ * ask it about any viewer at any instant. The contract is docs/decisions.md.
  */
 final class Decider
 {
@@ -25,7 +25,7 @@ final class Decider
         $this->changePoints = new ChangePoints($this->prepared);
     }
 
-    public function glance(Viewer $viewer, int $at): CourseSnapshot
+    public function snapshot(Viewer $viewer, int $at): CourseSnapshot
     {
         // What lies in the future at this instant stays undone in every look ahead.
         return new CourseSnapshot($this->prepared, self::asOf($viewer, $at), $at);
@@ -34,12 +34,12 @@ final class Decider
     /** @return list<Decision> every item in reading order */
     public function decide(Viewer $viewer, int $at): array
     {
-        $glance = $this->glance($viewer, $at);
-        $next = $this->nextChanges($viewer, $at, $glance->standings);
+        $snapshot = $this->snapshot($viewer, $at);
+        $next = $this->nextChanges($viewer, $at, $snapshot->standings);
         $decisions = [];
         foreach ($this->course->outline->items as $position => $item) {
-            $standing = $glance->standings[$position];
-            $decisions[] = new Decision($item->key, $standing->state, $standing->via, $standing->act, $glance->why($position), $next[$position]);
+            $standing = $snapshot->standings[$position];
+            $decisions[] = new Decision($item->key, $standing->state, $standing->via, $standing->act, $snapshot->why($position), $next[$position]);
         }
 
         return $decisions;

@@ -52,12 +52,12 @@ final readonly class BestCase
     private function lastInSeason(Reach $reach): CourseSnapshot
     {
         foreach (array_reverse($reach->instants) as $at) {
-            $glance = $this->decider->glance($reach->afterwards, $at);
-            if ($glance->gate === null) {
-                return $glance;
+            $snapshot = $this->decider->snapshot($reach->afterwards, $at);
+            if ($snapshot->gate === null) {
+                return $snapshot;
             }
         }
 
-        return $this->decider->glance($reach->afterwards, $reach->instants[count($reach->instants) - 1]);
+        return $this->decider->snapshot($reach->afterwards, $reach->instants[count($reach->instants) - 1]);
     }
 }

@@ -107,8 +107,8 @@ final readonly class Impact
     {
         $tally = new ImpactTally($this->items);
         foreach ($people as $person) {
-            $before = $this->outlook($this->before, $this->reachBefore, $person->viewer);
-            $after = $this->outlook($this->after, $this->reachAfter, $person->viewer);
+            $before = $this->under($this->before, $this->reachBefore, $person->viewer);
+            $after = $this->under($this->after, $this->reachAfter, $person->viewer);
             $was = self::aligned($before->open ?? '', $this->alignBefore);
             $is = self::aligned($after->open ?? '', $this->alignAfter);
             $effects = [];
@@ -120,16 +120,16 @@ final readonly class Impact
         return $tally;
     }
 
-    private function outlook(?CompiledDecider $decider, ?Reaching $reaching, Viewer $viewer): ?Outlook
+    private function under(?CompiledDecider $decider, ?Reaching $reaching, Viewer $viewer): ?PersonUnderPlan
     {
-        return $decider === null || $reaching === null ? null : new Outlook($decider, $reaching, $viewer, $this->at, $this->until);
+        return $decider === null || $reaching === null ? null : new PersonUnderPlan($decider, $reaching, $viewer, $this->at, $this->until);
     }
 
     /** @return array<int, Effect> by index into the items */
     private function onOne(Viewer $viewer): array
     {
-        $before = $this->outlook($this->before, $this->reachBefore, $viewer);
-        $after = $this->outlook($this->after, $this->reachAfter, $viewer);
+        $before = $this->under($this->before, $this->reachBefore, $viewer);
+        $after = $this->under($this->after, $this->reachAfter, $viewer);
         $was = self::aligned($before->open ?? '', $this->alignBefore);
         $is = self::aligned($after->open ?? '', $this->alignAfter);
         $worked = self::aligned($before->works ?? '', $this->alignBefore);
@@ -160,7 +160,7 @@ final readonly class Impact
      * @param  string  $lookOnly  open in both, to look at only
      * @param  string  $shut  open in neither
      */
-    private function foresee(array &$effects, ?Outlook $before, ?Outlook $after, string $lookOnly, string $shut): void
+    private function foresee(array &$effects, ?PersonUnderPlan $before, ?PersonUnderPlan $after, string $lookOnly, string $shut): void
     {
         if (! str_contains($lookOnly.$shut, Mask::IN)) {
             return;
@@ -186,7 +186,7 @@ final readonly class Impact
      * @param  array<int, Effect>  $effects
      * @param  string  $same  open in both in the same way
      */
-    private function compareEndings(array &$effects, ?Outlook $before, ?Outlook $after, string $same): void
+    private function compareEndings(array &$effects, ?PersonUnderPlan $before, ?PersonUnderPlan $after, string $same): void
     {
         if (! str_contains($same, Mask::IN)) {
             return;

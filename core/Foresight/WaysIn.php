@@ -29,7 +29,7 @@ final readonly class WaysIn
     {
         $course = $this->decider->course;
         $position = $course->outline->positionOf($item) ?? throw InvalidForesight::noSuchItem($item);
-        if ($course->state !== CourseState::Live || $this->decider->glance($viewer, $at)->standings[$position]->isOpen()) {
+        if ($course->state !== CourseState::Live || $this->decider->snapshot($viewer, $at)->standings[$position]->isOpen()) {
             return [];
         }
         $viewer = $viewer->signedIn();
@@ -44,7 +44,7 @@ final readonly class WaysIn
             $opens = $this->reaching->reach($holder, $at, $pass->until)->open[$position];
             if ($opens !== null && $opens < $waiting) {
                 // What is done stays as it is at the ask, whatever is recorded for later.
-                $byTime = $this->decider->glance(Decider::asOf($holder, $at), $opens)->standings[$position]->isOpen();
+                $byTime = $this->decider->snapshot(Decider::asOf($holder, $at), $opens)->standings[$position]->isOpen();
                 $ways[] = new WayIn($offer, $pass, $opens, $byTime);
             }
         }

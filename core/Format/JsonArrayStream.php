@@ -86,41 +86,44 @@ final class JsonArrayStream
         $depth = 0;
         $inString = false;
         while (true) {
-            $length = strcspn($this->buffer, $inString ? '"\\' : '"{}[],', $this->offset);
-            $text .= substr($this->buffer, $this->offset, $length);
-            $this->offset += $length;
+            $text .= $this->upTo($inString ? '"\\' : '"{}[],');
             if (strlen($text) > self::LARGEST) {
                 throw InvalidAsk::at('', 'an element is larger than '.intdiv(self::LARGEST, 1024 * 1024).' MiB');
             }
-            if ($this->offset >= strlen($this->buffer)) {
-                if (! $this->refill()) {
-                    throw InvalidAsk::at('', 'the list breaks off or is not well formed');
-                }
-
-                continue;
-            }
-            $byte = $this->buffer[$this->offset];
-            if ($byte === '\\') {
-                if ($this->offset + 1 >= strlen($this->buffer) && ! $this->refill()) {
-                    throw InvalidAsk::at('', 'the list breaks off or is not well formed');
-                }
-                $text .= substr($this->buffer, $this->offset, 2);
-                $this->offset += 2;
+            $byte = $this->buffer[$this->offset] ?? null;
+            if ($byte === null || ($byte === '\\' && $this->offset + 1 >= strlen($this->buffer))) {
+                $this->needMore();
 
                 continue;
             }
             if ($depth === 0 && ! $inString && ($byte === ',' || $byte === ']')) {
                 return trim($text, self::WHITE);
             }
-            $text .= $byte;
-            $this->offset++;
-            if ($byte === '"') {
-                $inString = ! $inString;
-            } elseif ($byte === '{' || $byte === '[') {
-                $depth++;
-            } elseif ($byte === '}' || $byte === ']') {
-                $depth--;
-            }
+            // What is escaped is taken with its backslash, whatever it is.
+            $taken = $byte === '\\' ? 2 : 1;
+            $text .= substr($this->buffer, $this->offset, $taken);
+            $this->offset += $taken;
+            $inString = $byte === '"' ? ! $inString : $inString;
+            $depth += match ($byte) {
+                '{', '[' => 1,
+                '}', ']' => -1,
+                default => 0,
+            };
+        }
+    }
+
+    private function upTo(string $bytes): string
+    {
+        $length = strcspn($this->buffer, $bytes, $this->offset);
+        $this->offset += $length;
+
+        return substr($this->buffer, $this->offset - $length, $length);
+    }
+
+    private function needMore(): void
+    {
+        if (! $this->refill()) {
+            throw InvalidAsk::at('', 'the list breaks off or is not well formed');
         }
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Format;
 
-use SilentKeep\Core\Rules\AfterPrevious;
-use SilentKeep\Core\Rules\AfterStart;
 use SilentKeep\Core\Rules\AtOnce;
 use SilentKeep\Core\Rules\ClosesAfterOpening;
 use SilentKeep\Core\Rules\ClosesOn;
@@ -13,9 +11,8 @@ use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Rules\Delay;
 use SilentKeep\Core\Rules\Finish;
 use SilentKeep\Core\Rules\FinishedBy;
-use SilentKeep\Core\Rules\Held;
 use SilentKeep\Core\Rules\Opening;
-use SilentKeep\Core\Rules\OpensOn;
+use SilentKeep\Core\Rules\OpeningKind;
 use SilentKeep\Core\Time\InvalidTime;
 use SilentKeep\Core\Time\SchoolZone;
 use SilentKeep\Core\Time\TimeOfDay;
@@ -23,15 +20,7 @@ use SilentKeep\Core\Time\TimeOfDay;
 /** Reads openings, closings and ways of finishing: the one place that knows rules by their names in a document. */
 final readonly class RuleReader
 {
-    /** What each rule takes besides its name; the first of them is needed. */
-    private const OPENINGS = [
-        'at_once' => [],
-        'on' => ['at'],
-        'held' => [],
-        'after_start' => ['days', 'time', 'weekday'],
-        'after_previous' => ['days', 'time', 'weekday'],
-    ];
-
+    /** What each rule takes besides its name; the first of them is needed. Of openings {@see OpeningKind::takes()} says it. */
     private const CLOSINGS = ['on' => ['at'], 'after_open' => ['days']];
 
     public function __construct(private SchoolZone $zone)
@@ -40,18 +29,25 @@ final readonly class RuleReader
 
     public function opening(?Fields $fields): Opening
     {
-        $rule = $fields === null ? null : $this->rule($fields, self::OPENINGS);
+        $rule = $fields === null ? null : $this->rule($fields, self::openings());
         if ($fields === null || $rule === null) {
             return new AtOnce;
         }
 
-        return match ($rule) {
-            'on' => new OpensOn($this->instant($fields, 'at')),
-            'held' => new Held,
-            'after_start' => new AfterStart($this->delay($fields)),
-            'after_previous' => new AfterPrevious($this->delay($fields)),
-            default => new AtOnce,
-        };
+        $kind = OpeningKind::from($rule);
+
+        return $kind->of(in_array('at', $kind->takes(), true) ? $this->instant($fields, 'at') : 0, in_array('days', $kind->takes(), true) ? $this->delay($fields) : new Delay(0));
+    }
+
+    /** @return array<string, list<string>> what each takes, by its name */
+    private static function openings(): array
+    {
+        $openings = [];
+        foreach (OpeningKind::cases() as $kind) {
+            $openings[$kind->value] = $kind->takes();
+        }
+
+        return $openings;
     }
 
     public function closing(?Fields $fields): ?Closing

@@ -16,4 +16,24 @@ final readonly class AfterPrevious implements Opening
     {
         return $this->delay->after($previous ?? $start, $zone);
     }
+
+    public function dated(): null
+    {
+        return null;
+    }
+
+    public function isRelative(): bool
+    {
+        return true;
+    }
+
+    public function countsFromPrevious(): bool
+    {
+        return true;
+    }
+
+    public function delay(): Delay
+    {
+        return $this->delay;
+    }
 }

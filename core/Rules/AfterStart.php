@@ -16,4 +16,24 @@ final readonly class AfterStart implements Opening
     {
         return $this->delay->after($start, $zone);
     }
+
+    public function dated(): null
+    {
+        return null;
+    }
+
+    public function isRelative(): bool
+    {
+        return true;
+    }
+
+    public function countsFromPrevious(): bool
+    {
+        return false;
+    }
+
+    public function delay(): Delay
+    {
+        return $this->delay;
+    }
 }

@@ -12,4 +12,24 @@ final readonly class AtOnce implements Opening
     {
         return $start;
     }
+
+    public function dated(): null
+    {
+        return null;
+    }
+
+    public function isRelative(): bool
+    {
+        return false;
+    }
+
+    public function countsFromPrevious(): bool
+    {
+        return false;
+    }
+
+    public function delay(): null
+    {
+        return null;
+    }
 }

@@ -14,4 +14,24 @@ final readonly class Held implements Opening
     {
         return Instant::NEVER;
     }
+
+    public function dated(): int
+    {
+        return Instant::NEVER;
+    }
+
+    public function isRelative(): bool
+    {
+        return false;
+    }
+
+    public function countsFromPrevious(): bool
+    {
+        return false;
+    }
+
+    public function delay(): null
+    {
+        return null;
+    }
 }

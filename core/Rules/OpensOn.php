@@ -16,4 +16,24 @@ final readonly class OpensOn implements Opening
     {
         return $this->at;
     }
+
+    public function dated(): int
+    {
+        return $this->at;
+    }
+
+    public function isRelative(): bool
+    {
+        return false;
+    }
+
+    public function countsFromPrevious(): bool
+    {
+        return false;
+    }
+
+    public function delay(): null
+    {
+        return null;
+    }
 }

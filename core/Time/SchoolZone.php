@@ -80,6 +80,23 @@ final class SchoolZone
         return self::$known[$name] = new self($name);
     }
 
+    /**
+     * The offsets of a stretch of time, for whoever must read the wall clock without this zone.
+     *
+     * @return array<int, int> seconds ahead of UTC by the instant from which they hold, ascending; the first holds at `$from`
+     */
+    public function offsets(int $from, int $until): array
+    {
+        $offsets = [$from => $this->offsetAt($from)];
+        foreach ($this->since as $index => $since) {
+            if ($since > $from && $since < $until) {
+                $offsets[$since] = $this->offset[$index];
+            }
+        }
+
+        return $offsets;
+    }
+
     public function instantOf(LocalTime $local): int
     {
         return $this->instantOfWall($local->wallSeconds);

@@ -2,7 +2,22 @@ import '@fontsource-variable/source-sans-3/wght.css';
 import '@fontsource-variable/source-sans-3/wght-italic.css';
 import '@fontsource-variable/source-serif-4/wght.css';
 import '@mantine/core/styles.css';
-import '../css/app.css';
+// One stylesheet a subject, in the order in which they build on each other.
+import './ui/tokens.css';
+import './ui/frame.css';
+import './workspace/grid.css';
+import './ui/doors.css';
+import './learn/learn.css';
+import './publishing/publishing.css';
+import './workspace/sheet/sheet.css';
+import './workspace/lenses/sightlines.css';
+import './workspace/sheet/why.css';
+import './workspace/lenses/timeline.css';
+import './workspace/stand-in.css';
+import './people/people.css';
+import './offers/offers.css';
+import './learn/ways-in.css';
+import './notices/notices.css';
 
 import { createInertiaApp, type ResolvedComponent } from '@inertiajs/react';
 import { MantineProvider } from '@mantine/core';

@@ -224,7 +224,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function focusGrid(): void
     {
-        usleep(350_000);
+        $this->find('.scroll tbody tr td');
         $this->browser->executeScript('document.querySelector(".scroll").scrollTop = 0; document.querySelector("tbody tr td").focus()');
     }
 

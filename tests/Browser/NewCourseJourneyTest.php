@@ -60,7 +60,7 @@ final class NewCourseJourneyTest extends BrowserTestCase
 
         // The modules come one after the other, and the course has two tiers; Oakum is for the higher one.
         $this->named('change')->sendKeys(Keys::ENTER);
-        $this->waitForFocus('.courseform input');
+        $this->waitForFocus('.review input');
         $this->focusField('Tiers');
         $this->type('hand, foreman');
         $this->focusField('Its modules one after the other');

@@ -38,7 +38,7 @@ final class PropertiesTest extends TestCase
         $this->forViewers($seed, static function (Decider $decider, Viewer $viewer, int $at): void {
             $compiled = CompiledDecider::of($decider->prepared);
             self::assertSame(self::answer($decider->decide($viewer, $at)), self::answer($compiled->decide($viewer, $at)));
-            $states = implode('', array_map(static fn (Standing $standing): string => $standing->state->value[0], $decider->glance($viewer, $at)->standings));
+            $states = implode('', array_map(static fn (Standing $standing): string => $standing->state->value[0], $decider->snapshot($viewer, $at)->standings));
             self::assertSame($states, $compiled->states($compiled->viewer($viewer, $at), $at));
         });
     }
@@ -114,7 +114,7 @@ final class PropertiesTest extends TestCase
             // Done later than the ask stays undone in its look ahead.
             $viewer = Decider::asOf($viewer, $at);
             foreach ($now as $position => $decision) {
-                $state = static fn (int $when): State => $decider->glance($viewer, $when)->standings[$position]->state;
+                $state = static fn (int $when): State => $decider->snapshot($viewer, $when)->standings[$position]->state;
                 if ($decision->next === null) {
                     self::assertSame($decision->state, $state($at + mt_rand(1, 400) * 86400), $decision->item);
 
@@ -171,8 +171,8 @@ final class PropertiesTest extends TestCase
                 return;
             }
             $learner = new Viewer(false, true, false, $viewer->observes->labels, $viewer->observes->passes, $viewer->observes->grants, $viewer->observes->done);
-            $theirs = $decider->glance($learner, $at)->standings;
-            foreach ($decider->glance($viewer, $at)->standings as $position => $standing) {
+            $theirs = $decider->snapshot($learner, $at)->standings;
+            foreach ($decider->snapshot($viewer, $at)->standings as $position => $standing) {
                 $namesKind = array_filter($decider->course->outline->path[$position], static fn (int $step): bool => self::namesAKind($decider->course->outline->items[$step]));
                 // A course may be kept open to the observer by a pass of the observer's own.
                 if ($standing->via === Route::Observer && $namesKind === [] && $decider->course->state->value !== 'retired') {
@@ -268,7 +268,7 @@ final class PropertiesTest extends TestCase
     private static function openItems(Decider $decider, Viewer $viewer, int $at): array
     {
         $open = [];
-        foreach ($decider->glance($viewer, $at)->standings as $position => $standing) {
+        foreach ($decider->snapshot($viewer, $at)->standings as $position => $standing) {
             if ($standing->isOpen()) {
                 $open[] = $decider->course->outline->items[$position]->key;
             }

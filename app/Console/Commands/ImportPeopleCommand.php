@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Import;
 use App\People\Import\CsvPeople;
 use App\People\Import\ImportInParts;
 use App\People\Import\NotReadable;
@@ -14,6 +15,8 @@ use Illuminate\Support\Facades\Storage;
 
 final class ImportPeopleCommand extends Command
 {
+    private const NOBODY = 'Nobody was brought in.';
+
     protected $signature = 'keep:import-people {file : CSV with a head: name, email, labels, offer, start} {--offer= : for rows that name none} {--label=* : for every row}';
 
     protected $description = 'Bring people in from a CSV file: all of them, or nobody';
@@ -35,23 +38,13 @@ final class ImportPeopleCommand extends Command
         $import = $read->begin('csv', basename($path), $stored, [], null);
         try {
             $read->from($import, $options);
-            while ($import->state === 'reading') {
-                $read->read($import);
-            }
-            if ($import->state !== 'ready') {
-                foreach ($import->errors as $error) {
-                    $this->error("Line {$error['line']}: {$error['message']}.");
-                }
-                $this->error('Nobody was brought in.');
-
-                return self::FAILURE;
-            }
+            $this->readAll($read, $import);
             $staged->begin($import);
             while ($bringing->goOn($import, 10.0)) {
                 // Until everybody is written to.
             }
             if ($import->refresh()->state !== 'done') {
-                throw new NotReadable($import->problem ?? 'Nobody was brought in.');
+                throw new NotReadable($import->problem ?? self::NOBODY);
             }
         } catch (NotReadable $e) {
             $this->error($e->getMessage());
@@ -65,5 +58,19 @@ final class ImportPeopleCommand extends Command
         $this->line(sprintf('%d rows, %.0f a second, at most %.0f MB of memory', $import->rows, $import->rows / $seconds, memory_get_peak_usage(true) / 1048576));
 
         return self::SUCCESS;
+    }
+
+    /** @throws NotReadable after a line for each that is */
+    private function readAll(ReadPeopleFile $read, Import $import): void
+    {
+        while ($import->state === 'reading') {
+            $read->read($import);
+        }
+        if ($import->state !== 'ready') {
+            foreach ($import->errors as $error) {
+                $this->error("Line {$error['line']}: {$error['message']}.");
+            }
+            throw new NotReadable(self::NOBODY);
+        }
     }
 }

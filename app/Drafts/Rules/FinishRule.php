@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Drafts\Rules;
 
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Rules\FinishedBy;
 
 /** How a lesson or part is finished. */
 #[OA\Schema]
@@ -17,7 +18,7 @@ final readonly class FinishRule implements \JsonSerializable
      * @param  bool  $edited  differs from what is published
      */
     public function __construct(
-        #[OA\Property] public string $by,
+        #[OA\Property(enum: FinishedBy::class)] public string $by,
         #[OA\Property(x: ['optional' => true])] public ?float $percent,
         #[OA\Property] public string $words,
         #[OA\Property(x: ['optional' => true])] public bool $edited,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Drafts\Rules;
 
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Rules\OpeningKind;
 
 /** An opening rule as it is edited. */
 #[OA\Schema]
@@ -17,7 +18,7 @@ final readonly class OpeningRule
      * @param  ?int  $weekday  Monday is 1
      */
     public function __construct(
-        #[OA\Property] public string $rule,
+        #[OA\Property(enum: OpeningKind::class)] public string $rule,
         #[OA\Property] public ?string $at,
         #[OA\Property] public ?int $days,
         #[OA\Property] public ?string $time,

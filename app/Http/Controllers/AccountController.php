@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\WhoLooks;
 use App\Http\Middleware\EndedSessions;
 use App\Http\Requests\PasswordRequest;
 use App\Models\Person;
 use App\Pages\Shared\AccountPage;
+use App\Pages\Shared\Flash;
 use App\People\Accounts\EndSessions;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -34,7 +37,7 @@ final readonly class AccountController
         $person->password = $request->newPassword();
         $this->stayAlone($request, $person);
 
-        return back()->with('flash', ['kind' => 'done', 'text' => 'The password is changed. Everywhere else you are signed out.', 'lines' => []]);
+        return back()->with(Flash::done(Say::text('learner.account.password_changed')));
     }
 
     /** Ends all other sessions. */
@@ -42,7 +45,7 @@ final readonly class AccountController
     {
         $this->stayAlone($request, self::person($request));
 
-        return back()->with('flash', ['kind' => 'done', 'text' => 'Everywhere else you are signed out.', 'lines' => []]);
+        return back()->with(Flash::done(Say::text('learner.account.signed_out')));
     }
 
     private function stayAlone(Request $request, Person $person): void
@@ -54,8 +57,7 @@ final readonly class AccountController
 
     private static function person(Request $request): Person
     {
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = WhoLooks::signedIn($request);
 
         return $person;
     }

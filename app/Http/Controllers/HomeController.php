@@ -14,12 +14,12 @@ use Inertia\Response;
 
 final class HomeController
 {
-    public function __invoke(Request $request, FrontPageBuilder $desk): RedirectResponse|Response
+    public function __invoke(Request $request, FrontPageBuilder $lists): RedirectResponse|Response
     {
         $person = $request->user();
 
         return match (true) {
-            ! $person instanceof Person => Inertia::render('learner/Front', get_object_vars(new FrontPage($desk->front()))),
+            ! $person instanceof Person => Inertia::render('learner/Front', get_object_vars(new FrontPage($lists->front()))),
             $person->isStaff() => redirect()->route('keep.courses'),
             default => redirect()->route('courses'),
         };

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Throttles;
+use App\Pages\Shared\Flash;
 use App\People\Accounts\RedeemSignInLink;
 use App\People\Accounts\SendLinkTo;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -41,11 +43,11 @@ final readonly class SignInLinkController
     /** The answer is the same whether there is such a person or not, and takes as long. */
     public function send(Request $request): RedirectResponse
     {
-        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:190']], ['email.required' => 'Please type your e-mail address.', 'email.email' => 'This is not an e-mail address.']);
+        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:190']], ['email.required' => Say::text('learner.asked.email'), 'email.email' => Say::text('learner.asked.no_email')]);
         $email = is_string($given['email']) ? $given['email'] : '';
         Throttles::letterTo($email, $request);
         SendLinkTo::dispatch($email);
 
-        return back()->with('flash', ['kind' => 'done', 'text' => 'If the address is known here, a link to sign in is on its way.', 'lines' => []]);
+        return back()->with(Flash::done(Say::text('learner.account.link_sent')));
     }
 }

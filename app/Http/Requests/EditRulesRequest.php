@@ -16,6 +16,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use SilentKeep\Core\Rules\OpeningKind;
 
 /** One rule, set for one row or for many at once. What the rule itself allows is checked by the core; this only shapes it. */
 final class EditRulesRequest extends FormRequest
@@ -32,7 +33,8 @@ final class EditRulesRequest extends FormRequest
 
     private const AUDIENCES = ['guests', 'observers'];
 
-    private const TIMES = ['opens' => ['at_once', 'on', 'held', 'after_start', 'after_previous'], 'closes' => ['on', 'after_open']];
+    /** What each closing takes; of openings {@see OpeningKind} says it. */
+    private const CLOSINGS = ['on' => ['at'], 'after_open' => ['days']];
 
     public function authorize(): Response
     {
@@ -46,11 +48,11 @@ final class EditRulesRequest extends FormRequest
 
         return [
             'version' => ['required', 'integer', 'min:0'],
-            'set' => ['required', Rule::in([...array_keys(self::TIMES), ...array_keys(self::CHOICES), ...self::AUDIENCES, 'tiers', 'only', 'after', 'finish', 'rules'])],
+            'set' => ['required', Rule::in(['opens', 'closes', ...array_keys(self::CHOICES), ...self::AUDIENCES, 'tiers', 'only', 'after', 'finish', 'rules'])],
             'items' => ['required', 'array', 'min:1', 'max:2000'],
             'items.*' => ['string'],
             ...match (true) {
-                isset(self::TIMES[$set]) => $this->timeRules($set),
+                in_array($set, ['opens', 'closes'], true) => $this->timeRules($set),
                 isset(self::CHOICES[$set]) => ['value' => ['required', Rule::in(array_keys(self::CHOICES[$set]))]],
                 in_array($set, self::AUDIENCES, true) => ['value' => ['required', Rule::in(['yes', 'no', 'as above', 'never'])]],
                 $set === 'rules' => ['from' => ['required', 'string']],
@@ -76,9 +78,9 @@ final class EditRulesRequest extends FormRequest
     {
         return [
             'plan' => ['required', 'string'],
-            'rule' => ['nullable', Rule::in(self::TIMES[$set])],
-            'at' => ['nullable', 'required_if:rule,on', 'date_format:Y-m-d\TH:i'],
-            'days' => ['nullable', 'required_if:rule,after_start,after_previous,after_open', 'integer', 'min:0', 'max:36500'],
+            'rule' => ['nullable', Rule::in(array_keys(self::takes($set)))],
+            'at' => ['nullable', 'required_if:rule,'.self::that('at', $set), 'date_format:Y-m-d\TH:i'],
+            'days' => ['nullable', 'required_if:rule,'.self::that('days', $set), 'integer', 'min:0', 'max:36500'],
             'time' => ['nullable', 'date_format:H:i'],
             'weekday' => ['nullable', 'integer', 'between:1,7'],
         ];
@@ -122,7 +124,7 @@ final class EditRulesRequest extends FormRequest
         $set = $this->string('set')->toString();
         $items = $this->items();
         if ($set === 'opens' || $set === 'closes') {
-            return new SetTime($set, $this->string('plan')->toString(), $items, $this->timeRule());
+            return new SetTime($set, $this->string('plan')->toString(), $items, $this->timeRule($set));
         }
         if ($set === 'after') {
             return new SetAfter($items, $this->prerequisites(), $this->boolean('inOrder'));
@@ -189,25 +191,40 @@ final class EditRulesRequest extends FormRequest
         };
     }
 
-    private function timeRule(): ?\stdClass
+    private function timeRule(string $set): ?\stdClass
     {
         $name = $this->input('rule');
         if (! is_string($name)) {
             return null;
         }
         $rule = (object) ['rule' => $name];
-        if ($name === 'on') {
-            $rule->at = $this->string('at')->toString();
-        }
-        if (in_array($name, ['after_start', 'after_previous', 'after_open'], true)) {
-            $rule->days = $this->integer('days');
-        }
-        foreach ($name === 'after_start' || $name === 'after_previous' ? ['time', 'weekday'] : [] as $key) {
-            if ($this->filled($key)) {
-                $rule->{$key} = $key === 'time' ? $this->string($key)->toString() : $this->integer($key);
+        foreach (self::takes($set)[$name] ?? [] as $index => $key) {
+            // The first is needed, the others may be left out.
+            if ($index === 0 || $this->filled($key)) {
+                $rule->{$key} = $key === 'at' || $key === 'time' ? $this->string($key)->toString() : $this->integer($key);
             }
         }
 
         return $rule;
+    }
+
+    /** @return array<string, list<string>> by the rule's name */
+    private static function takes(string $set): array
+    {
+        if ($set === 'closes') {
+            return self::CLOSINGS;
+        }
+        $takes = [];
+        foreach (OpeningKind::cases() as $kind) {
+            $takes[$kind->value] = $kind->takes();
+        }
+
+        return $takes;
+    }
+
+    /** The rules that take something, as a validation names them. */
+    private static function that(string $take, string $set): string
+    {
+        return implode(',', array_keys(array_filter(self::takes($set), static fn (array $takes): bool => in_array($take, $takes, true))));
     }
 }

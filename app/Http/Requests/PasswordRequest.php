@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Person;
+use App\Words\Say;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A new password, by whoever knows the present one, where there is one. */
@@ -28,11 +29,11 @@ final class PasswordRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'current.required' => 'Please type the password that you have now.',
-            'current.current_password' => 'This is not the password that you have now.',
-            'password.required' => 'Please type a new password.',
-            'password.min' => 'Please take at least twelve characters; a few words make a good one.',
-            'password.confirmed' => 'The two are not the same.',
+            'current.required' => Say::text('learner.asked.current'),
+            'current.current_password' => Say::text('learner.asked.not_current'),
+            'password.required' => Say::text('learner.asked.new_password'),
+            'password.min' => Say::text('learner.asked.longer'),
+            'password.confirmed' => Say::text('learner.asked.not_the_same'),
         ];
     }
 

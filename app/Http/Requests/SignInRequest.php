@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Words\Say;
 use Illuminate\Auth\Events\Lockout;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Auth;
@@ -24,9 +25,9 @@ final class SignInRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'email.required' => 'Please type your e-mail address.',
-            'email.email' => 'This is not an e-mail address.',
-            'password.required' => 'Please type your password.',
+            'email.required' => Say::text('learner.asked.email'),
+            'email.email' => Say::text('learner.asked.no_email'),
+            'password.required' => Say::text('learner.asked.password'),
         ];
     }
 
@@ -36,12 +37,12 @@ final class SignInRequest extends FormRequest
         $key = 'sign-in|'.mb_strtolower($this->string('email')->toString()).'|'.$this->ip();
         if (RateLimiter::tooManyAttempts($key, self::ATTEMPTS)) {
             event(new Lockout($this));
-            throw ValidationException::withMessages(['email' => 'Too many attempts. Try again in '.RateLimiter::availableIn($key).' seconds.']);
+            throw ValidationException::withMessages(['email' => Say::text('learner.asked.too_many', ['seconds' => RateLimiter::availableIn($key)])]);
         }
         $credentials = ['email' => mb_strtolower($this->string('email')->toString()), 'password' => $this->string('password')->toString()];
         if (! Auth::attempt($credentials, $this->boolean('remember'))) {
             RateLimiter::hit($key);
-            throw ValidationException::withMessages(['email' => 'This e-mail address and password do not belong together.']);
+            throw ValidationException::withMessages(['email' => Say::text('learner.asked.not_together')]);
         }
         RateLimiter::clear($key);
     }

@@ -16,7 +16,7 @@ use Illuminate\Support\Str;
 /** Puts pictures, recordings, videos and files into an item, and takes them out. */
 final readonly class KeepMedium
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class KeepMedium
                     'type' => $type->type, 'bytes' => (int) $file->getSize(), 'seconds' => in_array($type->kind, ['audio', 'video'], true) ? $seconds : null,
                     'position' => 1 + Value::int(Medium::query()->where('course_id', $course->id)->where('item_key', $item)->max('position')),
                 ]);
-                $this->journal->note('medium.kept', $author, $course, after: ['item' => $item, 'title' => $title, 'kind' => $type->kind]);
+                $this->log->note('medium.kept', $author, $course, after: ['item' => $item, 'title' => $title, 'kind' => $type->kind]);
 
                 return $medium;
             });
@@ -57,7 +57,7 @@ final readonly class KeepMedium
         }
         DB::transaction(function () use ($medium, $course, $item, $author): void {
             $medium->delete();
-            $this->journal->note('medium.taken-out', $author, $course, before: ['item' => $item, 'title' => $medium->title, 'kind' => $medium->kind]);
+            $this->log->note('medium.taken-out', $author, $course, before: ['item' => $item, 'title' => $medium->title, 'kind' => $medium->kind]);
         });
         Storage::delete($medium->path);
 

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Changes what an item says and asks. It holds at once, for everybody it is open to. */
 final readonly class WriteContent
 {
-    public function __construct(private ActivityLog $journal)
+    public function __construct(private ActivityLog $log)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class WriteContent
             $content === null
                 ? Content::query()->create(['course_id' => $course->id, 'item_key' => $item, 'version' => 1, ...$written])
                 : $content->update([...$written, 'version' => $content->version + 1]);
-            $this->journal->note('content.changed', $author, $course, before: ['item' => $item, ...($before ?? [])], after: ['item' => $item, ...$written]);
+            $this->log->note('content.changed', $author, $course, before: ['item' => $item, ...($before ?? [])], after: ['item' => $item, ...$written]);
 
             return true;
         });
@@ -53,7 +53,7 @@ final readonly class WriteContent
                 return false;
             }
             $course->update(['about' => $about]);
-            $this->journal->note('course.about-changed', $author, $course, before: ['about' => $was], after: ['about' => $about]);
+            $this->log->note('course.about-changed', $author, $course, before: ['about' => $was], after: ['about' => $about]);
 
             return true;
         });

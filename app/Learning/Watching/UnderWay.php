@@ -10,6 +10,7 @@ use App\Database\Value;
 use App\Models\Person;
 use App\Models\QuizTry;
 use App\Models\WatchRecord;
+use App\Words\Say;
 
 /** What somebody has begun to watch or to answer, and has not finished: what they mean who say that they have done it. */
 final readonly class UnderWay
@@ -28,7 +29,9 @@ final readonly class UnderWay
         foreach (WatchRecord::query()->where('person_id', $person->id)->orderBy('id')->get() as $record) {
             if (! isset($done[$record->course_id][$record->item_key])) {
                 $share = (int) floor(Watching::of($record)->coverage->share() * 100 + 1e-9);
-                $lines[$record->course_id][] = "{$this->shelf->itemTitle($record->course_id, $record->item_key)}: {$share} % watched, last {$this->clock->words($record->heard_at->getTimestamp())}";
+                $lines[$record->course_id][] = Say::text('learner.under_way.watched', [
+                    'item' => $this->shelf->itemTitle($record->course_id, $record->item_key), 'share' => $share, 'at' => $this->clock->words($record->heard_at->getTimestamp()),
+                ]);
             }
         }
         $tries = QuizTry::query()->where('person_id', $person->id)->orderBy('id')->get();
@@ -36,8 +39,9 @@ final readonly class UnderWay
             $last = $of->last();
             if ($last !== null && ! isset($done[$last->course_id][$last->item_key])) {
                 $best = (int) floor(Value::float($of->max('score')) * 100 + 1e-9);
-                $times = $of->count() === 1 ? 'one try' : "{$of->count()} tries";
-                $lines[$last->course_id][] = "{$this->shelf->itemTitle($last->course_id, $last->item_key)}: {$best} % right at best in {$times}, last {$this->clock->words($last->tried_at->getTimestamp())}";
+                $lines[$last->course_id][] = Say::text('learner.under_way.tried', [
+                    'item' => $this->shelf->itemTitle($last->course_id, $last->item_key), 'best' => $best, 'tries' => $of->count(), 'at' => $this->clock->words($last->tried_at->getTimestamp()),
+                ]);
             }
         }
 

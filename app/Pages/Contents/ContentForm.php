@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Contents;
 
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Outline\Kind;
 
 /** What one item holds, to be changed. */
 #[OA\Schema]
@@ -20,9 +21,9 @@ final readonly class ContentForm
     public function __construct(
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: Kind::class)] public string $kind,
         #[OA\Property] public string $text,
-        #[OA\Property] public string $board,
+        #[OA\Property(enum: ['', 'announcements', 'calendar', 'discussion', 'marks'])] public string $board,
         #[OA\Property(items: new OA\Items(ref: QuizEntry::class))] public array $quiz,
         #[OA\Property(items: new OA\Items(ref: ContentMedium::class))] public array $media,
         #[OA\Property] public int $version,

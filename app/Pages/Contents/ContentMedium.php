@@ -16,7 +16,7 @@ final readonly class ContentMedium
      */
     public function __construct(
         #[OA\Property] public int $id,
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: ['image', 'audio', 'video', 'file'])] public string $kind,
         #[OA\Property] public string $title,
         #[OA\Property] public string $detail,
         #[OA\Property] public string $href,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Contents;
 
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Outline\Kind;
 
 /** An item, and what it holds. */
 #[OA\Schema]
@@ -16,7 +17,7 @@ final readonly class ContentRow
     public function __construct(
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: Kind::class)] public string $kind,
         #[OA\Property] public int $depth,
         #[OA\Property] public string $holds,
     ) {

@@ -6,6 +6,7 @@ namespace App\Pages\Courses;
 
 use App\Words\SentencePart;
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Outline\CourseState;
 
 /** What stands above the grid. */
 #[OA\Schema]
@@ -24,7 +25,7 @@ final readonly class CourseHead
     public function __construct(
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,
-        #[OA\Property] public string $state,
+        #[OA\Property(enum: CourseState::class)] public string $state,
         #[OA\Property(items: new OA\Items(ref: SentencePart::class))] public array $doors,
         #[OA\Property] public ?int $revision,
         #[OA\Property] public int $draftVersion,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Courses;
 
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Outline\CourseState;
 
 /** A line of the list of courses. */
 #[OA\Schema]
@@ -23,7 +24,7 @@ final readonly class CourseRow
     public function __construct(
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,
-        #[OA\Property] public string $state,
+        #[OA\Property(enum: CourseState::class)] public string $state,
         #[OA\Property] public string $entry,
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $holders,

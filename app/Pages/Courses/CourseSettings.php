@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Pages\Courses;
 
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Entry;
 
 /** The course itself, as its form edits it. */
 #[OA\Schema]
@@ -19,8 +21,8 @@ final readonly class CourseSettings
      */
     public function __construct(
         #[OA\Property] public string $title,
-        #[OA\Property] public string $state,
-        #[OA\Property] public string $entry,
+        #[OA\Property(enum: CourseState::class)] public string $state,
+        #[OA\Property(enum: Entry::class)] public string $entry,
         #[OA\Property] public ?string $opens,
         #[OA\Property] public ?string $closes,
         #[OA\Property] public bool $keepAfterRetiring,

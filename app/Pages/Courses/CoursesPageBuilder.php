@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Pages\Courses;
 
+use App\Access\Kept;
+use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\Pass;
 use App\Sightlines\Vantages\Look;
 use App\Words\Differences;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** The list of courses, for those who look after them. */
 final readonly class CoursesPageBuilder
 {
-    public function __construct(private CourseHeadBuilder $heads, private SchoolClock $clock)
+    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private Kept $kept, private SchoolClock $clock)
     {
     }
 
@@ -26,36 +30,79 @@ final readonly class CoursesPageBuilder
     /** @return list<CourseRow> */
     public function list(): array
     {
-        $courses = Course::query()->with(['liveRevision', 'draft'])->orderBy('id')->get();
-        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
-        $holders = Pass::query()->select('course_id', DB::raw('count(distinct person_id) as holders'))
-            ->where('state', 'active')->where('starts_at', '<=', $now)
-            ->where(fn ($query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now))
-            ->groupBy('course_id')->pluck('holders', 'course_id');
+        // Without their documents: those are read only where what they come to is not known yet.
+        $courses = Course::query()->with(['liveRevision:id,number,published_at', 'draft:id,course_id,version,updated_at,publish_at,publish_refused'])->orderBy('id')->get();
+        $holders = $this->holders();
+        $sums = $this->sums($courses);
         $rows = [];
         foreach ($courses as $course) {
-            [$live, $draft] = $this->heads->documents($course);
-            $shown = $draft ?? $live;
-            if ($shown === null) {
-                continue;
-            }
-            $lessons = count(array_filter(iterator_to_array($shown->items(), false), static fn (\stdClass $item): bool => ($item->kind ?? null) === 'lesson'));
+            $sum = $sums[$course->id] ?? null;
             $revision = $course->liveRevision;
-            $rows[] = new CourseRow(
-                $course->key,
-                $shown->title(),
-                CourseHeadBuilder::text($shown->course, 'state'),
-                CourseHeadBuilder::entryWords($shown),
-                $lessons,
-                is_numeric($holders[$course->id] ?? null) ? (int) $holders[$course->id] : 0,
-                $revision?->number,
-                $revision === null ? null : $this->clock->words($revision->published_at->getTimestamp()),
-                $draft === null ? 0 : count(Differences::between($live, $draft)->sentences),
-                $course->draft?->publish_at === null ? null : $this->clock->words($course->draft->publish_at->getTimestamp()),
-                $course->draft?->publish_refused !== null,
-            );
+            if ($sum !== null) {
+                $rows[] = new CourseRow(
+                    $course->key,
+                    $sum->title,
+                    $sum->state,
+                    $sum->entry,
+                    $sum->lessons,
+                    $holders[$course->id] ?? 0,
+                    $revision?->number,
+                    $revision === null ? null : $this->clock->words($revision->published_at->getTimestamp()),
+                    $sum->changes,
+                    $course->draft?->publish_at === null ? null : $this->clock->words($course->draft->publish_at->getTimestamp()),
+                    $course->draft?->publish_refused !== null,
+                );
+            }
         }
 
         return $rows;
+    }
+
+    /**
+     * @param  Collection<int, Course>  $courses
+     * @return array<int, CourseSum> by the course's id
+     */
+    private function sums(Collection $courses): array
+    {
+        $published = $this->plans->stamps();
+        $stamps = [];
+        foreach ($courses as $course) {
+            $draft = $course->draft;
+            $stamps[$course->id] = ($published[$course->id] ?? '').($draft === null ? '' : " {$draft->id} {$draft->version} {$draft->updated_at}");
+        }
+
+        return $this->kept->all('course-list', CourseSum::class, $stamps, function (array $missing): array {
+            $sums = [];
+            foreach (Course::query()->with(['liveRevision', 'draft'])->whereIn('id', $missing)->get() as $course) {
+                [$live, $draft] = $this->heads->documents($course);
+                $shown = $draft ?? $live;
+                if ($shown !== null) {
+                    $sums[$course->id] = new CourseSum(
+                        $shown->title(),
+                        CourseHeadBuilder::text($shown->course, 'state'),
+                        CourseHeadBuilder::entryWords($shown),
+                        count(array_filter(iterator_to_array($shown->items(), false), static fn (\stdClass $item): bool => ($item->kind ?? null) === 'lesson')),
+                        $draft === null ? 0 : count(Differences::between($live, $draft)->sentences),
+                    );
+                }
+            }
+
+            return $sums;
+        });
+    }
+
+    /** @return array<int, int> people with a pass that is active now, by the course's id */
+    private function holders(): array
+    {
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
+        $holders = [];
+        foreach (Pass::query()->toBase()->select('course_id', DB::raw('count(distinct person_id) as holders'))
+            ->where('state', 'active')->where('starts_at', '<=', $now)
+            ->where(fn ($query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now))
+            ->groupBy('course_id')->get() as $row) {
+            $holders[Value::int($row->course_id)] = Value::int($row->holders);
+        }
+
+        return $holders;
     }
 }

@@ -28,7 +28,7 @@ final readonly class BoardPage
     public function __construct(
         #[OA\Property] public CourseFrame $course,
         #[OA\Property] public PathRow $item,
-        #[OA\Property] public string $board,
+        #[OA\Property(enum: ['announcements', 'calendar', 'discussion', 'marks'])] public string $board,
         #[OA\Property] public string $html,
         #[OA\Property(items: new OA\Items(ref: MediumCard::class))] public array $media,
         #[OA\Property(items: new OA\Items(ref: DateRow::class))] public array $dates,

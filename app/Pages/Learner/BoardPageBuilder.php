@@ -16,6 +16,7 @@ use App\Models\BoardPost;
 use App\Models\Course;
 use App\Models\QuizTry;
 use App\Words\SafeText;
+use App\Words\Say;
 
 /** What stands on an open board, by what the board is for. */
 final readonly class BoardPageBuilder
@@ -40,7 +41,7 @@ final readonly class BoardPageBuilder
     public function page(Course $course, LearnerView $view, PathRow $row, OpenContents $contents, Reading $reading, bool $act): BoardPage
     {
         $board = self::kindOf($contents);
-        $own = $reading->real && $reading->person !== null && $view->viewer()->observes === null;
+        $own = $reading->real && $reading->person !== null && $view->answer->viewer->observes === null;
 
         return new BoardPage(
             course: $view->frame(),
@@ -60,7 +61,7 @@ final readonly class BoardPageBuilder
     /** @return list<DateRow> */
     private function dates(LearnerView $view): array
     {
-        return array_map(fn (array $date): DateRow => new DateRow($this->clock->words($date['at']), $date['key'], $date['title'], $date['opens']), array_slice($view->dates(), 0, self::DATES));
+        return array_map(fn (array $date): DateRow => new DateRow($this->clock->words($date['at']), $date['key'], $date['title'], $date['opens']), array_slice($view->dates->dates(), 0, self::DATES));
     }
 
     /** @return list<PostRow> */
@@ -70,7 +71,7 @@ final readonly class BoardPageBuilder
 
         return array_values($posts->map(fn (BoardPost $post): PostRow => new PostRow(
             $post->id,
-            $post->person->name ?? 'Somebody who has left',
+            $post->person->name ?? Say::text('learner.board.somebody'),
             $this->clock->words($post->posted_at->getTimestamp()),
             $post->text,
             $reading->real && $reading->person !== null && ($post->person_id === $reading->person->id || $reading->person->isStaff()),
@@ -89,8 +90,8 @@ final readonly class BoardPageBuilder
             $row->key,
             $row->title,
             $row->open,
-            $view->finishedAt($row->key) === null ? null : $this->clock->date($view->finishedAt($row->key)),
+            $view->path->finishedAt($row->key) === null ? null : $this->clock->date($view->path->finishedAt($row->key)),
             isset($best[$row->key]) ? (int) floor($best[$row->key] * 100 + 1e-9) : null,
-        ), $view->lessons());
+        ), $view->path->lessons());
     }
 }

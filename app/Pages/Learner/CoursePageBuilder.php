@@ -46,18 +46,18 @@ final readonly class CoursePageBuilder
         if (! $view->isVisible()) {
             return null;
         }
-        $known = array_flip(array_map(static fn (PathRow $row): string => $row->key, $view->lessons()));
+        $known = array_flip(array_map(static fn (PathRow $row): string => $row->key, $view->path->lessons()));
         $count = static fn (iterable $keys): int => count(array_intersect_key($known, array_flip([...$keys])));
 
         return new CoursePage(
             $view->frame(),
-            $view->nextStep(),
+            $view->path->nextStep(),
             $learner === null ? null : $this->last($course, $view, $learner),
-            $view->isInside() ? $view->opensNext() : null,
+            $view->isInside() ? $view->dates->opensNext() : null,
             SafeText::html($course->about),
             $count(Medium::query()->where('course_id', $course->id)->where('kind', 'video')->distinct()->pluck('item_key')),
             $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
-            $view->isInside() ? [] : $this->shop->offersOf($view->decider(), $view->viewer(), $course),
+            $view->isInside() ? [] : $this->shop->offersOf($view->answer, $course),
         );
     }
 
@@ -72,7 +72,7 @@ final readonly class CoursePageBuilder
     public function item(Course $course, LearnerView $view, string $item, Reading $reading): LessonPage|BoardPage|NoticePage|SentAway|null
     {
         $decision = $view->decision($item);
-        $row = $view->rowOf($item);
+        $row = $view->path->rowOf($item);
         if ($decision === null || $row === null) {
             return null;
         }
@@ -94,10 +94,10 @@ final readonly class CoursePageBuilder
             media: $this->contents->cards($contents, $reading->bearer),
             quiz: $this->contents->quiz($contents, $view->finishOf($item)?->by === FinishedBy::Quiz ? $threshold : null, $reading->real && $reading->person !== null && $by !== null, $reading->learner),
             watch: $by === FinishedBy::Watch && $threshold !== null ? $this->watch($contents, $threshold, $row->finished, $reading) : null,
-            parts: $view->inside($item),
-            before: $view->before($item),
-            after: $view->after($item),
-            next: $view->nextStep($item) ?? $view->nextStep(),
+            parts: $view->path->inside($item),
+            before: $view->path->before($item),
+            after: $view->path->after($item),
+            next: $view->path->nextStep($item) ?? $view->path->nextStep(),
         );
     }
 
@@ -134,9 +134,9 @@ final readonly class CoursePageBuilder
             signIn: $reading->signIn,
             contactName: $school->contact_name,
             contactEmail: $school->contact_email,
-            lookAt: $view->nextStep() ?? $view->somethingOpen(),
+            lookAt: $view->path->nextStep() ?? $view->path->somethingOpen(),
             // Whoever looks with somebody buys nothing by it.
-            offers: $view->viewer()->observes === null ? $this->shop->waysTo($view->decider(), $view->viewer(), $course, $decision->item) : [],
+            offers: $view->answer->viewer->observes === null ? $this->shop->waysTo($view->answer, $course, $decision->item) : [],
         );
     }
 }

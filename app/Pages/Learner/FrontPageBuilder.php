@@ -4,51 +4,32 @@ declare(strict_types=1);
 
 namespace App\Pages\Learner;
 
-use App\Access\Looker;
-use App\Access\Lookers;
-use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
-use App\Learning\LearnerView;
-use App\Models\Course;
+use App\Learning\CourseSummaries;
 use App\Models\Person;
+use App\Words\ClosedWords;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
+use SilentKeep\Core\Viewing\Viewer;
 
-/** Puts together what a learner, or anybody else, sees of courses now. */
+/** The lists of courses as a learner, or anybody else, meets them. */
 final readonly class FrontPageBuilder
 {
-    public function __construct(private Plans $plans, private Viewers $viewers, private Lookers $lookers, private SchoolClock $clock)
+    public function __construct(private CourseSummaries $summaries, private Viewers $viewers, private SchoolClock $clock)
     {
-    }
-
-    /** Null where the course was never published. */
-    public function view(Course $course, Looker $looker): ?LearnerView
-    {
-        $decider = $this->plans->live($course);
-        $as = $looker->observed !== null ? "with {$looker->observed->name}" : ($looker->guest ? 'as a guest' : null);
-
-        return $decider === null ? null : new LearnerView($decider, $this->lookers->viewer($looker, $course), $this->clock, $as);
     }
 
     /** @return list<FrontCourse> what the public may know of */
     public function front(): array
     {
         $front = [];
-        foreach (Course::query()->with('liveRevision')->whereNotNull('live_revision_id')->orderBy('id')->get() as $course) {
-            $decider = $this->plans->live($course);
-            $view = $decider === null ? null : new LearnerView($decider, Viewers::visitor(), $this->clock);
-            if ($decider === null || $view === null || ! $view->isVisible() || $decider->course->state !== CourseState::Live) {
-                continue;
+        foreach ($this->summaries->all(static fn (array $courses): array => array_fill_keys($courses, Viewers::visitor()), 0) as $summary) {
+            if ($summary->visible && $summary->state === CourseState::Live) {
+                $front[] = new FrontCourse($summary->key, $summary->title, $summary->lessons, $summary->open, Say::text("learner.entry.{$summary->entry->value}"));
             }
-            [, $lessons] = $view->progress();
-            $front[] = new FrontCourse($course->key, $view->title(), $lessons, $view->openLessons(), match ($decider->course->entry) {
-                Entry::Anyone => 'Open to anyone',
-                Entry::Signup => 'For whoever signs up',
-                Entry::Offer => 'By offer',
-                default => 'By invitation',
-            });
         }
 
         return $front;
@@ -57,30 +38,37 @@ final readonly class FrontPageBuilder
     /** @return list<MyCourse> the courses with anything open to them, and those they, or whom they look with, hold a pass of */
     public function coursesOf(Person $person, ?Person $observed = null): array
     {
-        $courses = Course::query()->with('liveRevision')->whereNotNull('live_revision_id')->orderBy('id')->get();
-        $all = $this->viewers->ofAll(new Collection(array_filter([$person, $observed])), $courses->toBase());
-        $viewers = $all[$person->id] ?? [];
         $mine = [];
-        foreach ($courses as $course) {
-            $decider = $this->plans->live($course);
-            $viewer = $viewers[$course->id] ?? null;
-            if ($decider === null || $viewer === null) {
+        foreach ($this->summaries->all(fn (array $courses): array => $this->viewersOf($person, $observed, $courses), $person->id) as $summary) {
+            $holdsPass = $summary->passes > 0;
+            if (! $summary->visible || ($summary->open === 0 && ! $holdsPass)) {
                 continue;
             }
-            $learner = $observed === null ? null : $all[$observed->id][$course->id] ?? null;
-            if ($learner !== null) {
-                $viewer = Viewers::lookingWith($viewer->signedIn(), $learner);
-            }
-            $view = new LearnerView($decider, $viewer, $this->clock);
-            $open = $view->somethingOpen() !== null;
-            if (! $view->isVisible() || (! $open && ($learner ?? $viewer)->passes === [])) {
-                continue;
-            }
-            [$finished, $lessons] = $view->progress();
-            $detail = $view->passWords() ?? (($learner ?? $viewer)->passes === [] ? ($decider->course->entry->value === 'anyone' ? 'Open to anyone' : 'Samples to look at') : 'Your pass is not active');
-            $mine[] = new MyCourse($course->key, $view->title(), $detail, $lessons, $finished);
+            $mine[] = new MyCourse($summary->key, $summary->title, match (true) {
+                $summary->pass !== null && $summary->offer !== null => ClosedWords::passWords($summary->pass, $summary->offer, $this->clock),
+                $holdsPass => Say::text('learner.pass.not_active'),
+                $summary->entry === Entry::Anyone => Say::text('learner.entry.anyone'),
+                default => Say::text('learner.entry.samples'),
+            }, $summary->lessons, $summary->finished);
         }
 
         return $mine;
+    }
+
+    /**
+     * @param  list<int>  $courses
+     * @return array<int, Viewer>
+     */
+    private function viewersOf(Person $person, ?Person $observed, array $courses): array
+    {
+        $all = $this->viewers->in(new Collection(array_filter([$person, $observed])), $courses);
+        $viewers = $all[$person->id] ?? [];
+        if ($observed !== null) {
+            foreach ($viewers as $id => $viewer) {
+                $viewers[$id] = Viewers::lookingWith($viewer->signedIn(), $all[$observed->id][$id] ?? null);
+            }
+        }
+
+        return $viewers;
     }
 }

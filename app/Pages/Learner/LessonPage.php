@@ -28,7 +28,7 @@ final readonly class LessonPage
         #[OA\Property] public CourseFrame $course,
         #[OA\Property] public PathRow $item,
         #[OA\Property] public string $html,
-        #[OA\Property] public string $finish,
+        #[OA\Property(enum: ['none', 'mark', 'visit', 'watch', 'quiz'])] public string $finish,
         #[OA\Property(items: new OA\Items(ref: MediumCard::class))] public array $media,
         #[OA\Property] public ?QuizCard $quiz,
         #[OA\Property] public ?WatchCard $watch,

@@ -6,7 +6,9 @@ namespace App\Pages\Learner;
 
 use App\Learning\CourseFrame;
 use App\Learning\PathRow;
+use App\Notices\NoticeCase;
 use App\Offers\OfferCard;
+use App\Words\Glyph;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
 
@@ -25,8 +27,8 @@ final readonly class NoticePage
     public function __construct(
         #[OA\Property] public CourseFrame $course,
         #[OA\Property] public string $item,
-        #[OA\Property] public string $glyph,
-        #[OA\Property] public string $case,
+        #[OA\Property(enum: Glyph::class)] public string $glyph,
+        #[OA\Property(enum: NoticeCase::class)] public string $case,
         #[OA\Property] public Sentence $heading,
         #[OA\Property] public Sentence $text,
         #[OA\Property] public ?string $html,

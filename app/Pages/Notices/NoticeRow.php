@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Notices;
 
+use App\Notices\NoticeCase;
 use OpenApi\Attributes as OA;
 
 /** What is said at one kind of closed door. */
@@ -18,10 +19,10 @@ final readonly class NoticeRow
      * @param  string  $usualHeading  to begin with
      */
     public function __construct(
-        #[OA\Property] public string $case,
+        #[OA\Property(enum: NoticeCase::class)] public string $case,
         #[OA\Property] public string $who,
-        #[OA\Property] public string $from,
-        #[OA\Property] public string $way,
+        #[OA\Property(enum: ['course', 'school', 'usual'])] public string $from,
+        #[OA\Property(enum: ['show', 'sign-in', 'address'])] public string $way,
         #[OA\Property] public string $heading,
         #[OA\Property] public string $text,
         #[OA\Property] public string $address,

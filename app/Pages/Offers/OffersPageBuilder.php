@@ -15,6 +15,7 @@ use App\Models\Offer;
 use App\Models\Pass;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
+use App\Words\Formats;
 use App\Words\RuleWords;
 use App\Words\Sentence;
 use Illuminate\Support\Facades\DB;
@@ -123,7 +124,7 @@ final readonly class OffersPageBuilder
             match ($model->price) {
                 null => 'not sold',
                 0 => 'free',
-                default => number_format($model->price / 100, $model->price % 100 === 0 ? 0 : 2).' '.$model->currency,
+                default => Formats::money($model->price, $model->currency),
             },
             implode(', ', $model->labels), $model->trial, $model->erases,
             $text('tier'), $text('plan'),
@@ -196,7 +197,7 @@ final readonly class OffersPageBuilder
             if ($opens === null) {
                 continue;
             }
-            $byTime = $decider->glance($viewer, max($opens, $now))->standings[$at]->isOpen();
+            $byTime = $decider->snapshot($viewer, max($opens, $now))->standings[$at]->isOpen();
             $byTime ? $lazy[] = $item->title ?? $item->key : $diligent[] = $item->title ?? $item->key;
         }
 

@@ -23,7 +23,7 @@ final readonly class ActPage
     public function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public string $told,
-        #[OA\Property] public string $state,
+        #[OA\Property(enum: ['preparing', 'prepared', 'done', 'undoing', 'refused', 'left'])] public string $state,
         #[OA\Property] public int $looked,
         #[OA\Property] public int $of,
         #[OA\Property] public int $touched,

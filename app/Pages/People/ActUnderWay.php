@@ -14,7 +14,7 @@ final readonly class ActUnderWay
     public function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public string $told,
-        #[OA\Property] public string $state,
+        #[OA\Property(enum: ['preparing', 'prepared', 'undoing'])] public string $state,
         #[OA\Property] public int $of,
     ) {
     }

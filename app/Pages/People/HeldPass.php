@@ -24,7 +24,7 @@ final readonly class HeldPass
         #[OA\Property] public string $courseTitle,
         #[OA\Property] public string $offer,
         #[OA\Property] public string $offerName,
-        #[OA\Property] public string $standing,
+        #[OA\Property(enum: ['active', 'later', 'paused', 'withdrawn', 'ended'])] public string $standing,
         #[OA\Property] public string $from,
         #[OA\Property] public ?string $until,
         #[OA\Property] public ?string $left,

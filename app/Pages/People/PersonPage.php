@@ -7,6 +7,7 @@ namespace App\Pages\People;
 use App\Access\CoursePick;
 use App\Access\FoundPerson;
 use App\Access\OfferPick;
+use App\Models\Role;
 use OpenApi\Attributes as OA;
 
 /** One person: what they hold, what they have done, and what was done to them. */
@@ -28,7 +29,7 @@ final readonly class PersonPage
         #[OA\Property] public int $id,
         #[OA\Property] public string $name,
         #[OA\Property] public string $email,
-        #[OA\Property] public ?string $role,
+        #[OA\Property(enum: Role::class)] public ?string $role,
         #[OA\Property] public ?string $seen,
         #[OA\Property(items: new OA\Items(ref: HeldPass::class))] public array $passes,
         #[OA\Property(items: new OA\Items(ref: HeldGrant::class))] public array $grants,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\People;
 
+use App\Models\Role;
 use OpenApi\Attributes as OA;
 
 /** Somebody in the list of people. */
@@ -20,7 +21,7 @@ final readonly class PersonRow
         #[OA\Property] public int $id,
         #[OA\Property] public string $name,
         #[OA\Property] public string $email,
-        #[OA\Property] public ?string $role,
+        #[OA\Property(enum: Role::class)] public ?string $role,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $passes,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
         #[OA\Property] public ?string $progress,

@@ -7,7 +7,7 @@ namespace App\Pages\Shared;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
 
-/** What the last action did. */
+/** What the last action did, told on the next page: `back()->with(Flash::done('Saved.'))`. */
 #[OA\Schema]
 final readonly class Flash
 {
@@ -18,11 +18,57 @@ final readonly class Flash
      * @param  list<Sentence>  $mine  in a collision: what was not saved
      */
     public function __construct(
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: ['done', 'refused', 'asks', 'collision'])] public string $kind,
         #[OA\Property] public string $text,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $lines,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $mine = [],
-        #[OA\Property(x: ['optional' => true])] public ?int $undo = null,
+        #[OA\Property] public ?int $undo = null,
     ) {
+    }
+
+    /**
+     * @param  list<Sentence>  $lines
+     * @return array{flash: array<string, mixed>} for the next page of a session
+     */
+    public static function done(string $text, array $lines = [], ?int $undo = null): array
+    {
+        return (new self('done', $text, $lines, undo: $undo))->next();
+    }
+
+    /** @return array{flash: array<string, mixed>} */
+    public static function refused(string $text): array
+    {
+        return (new self('refused', $text, []))->next();
+    }
+
+    /** @return array{flash: array<string, mixed>} where another has saved what was being written here */
+    public static function meanwhile(string $what): array
+    {
+        return self::refused("Somebody else has changed {$what} since you opened it. Nothing was saved; what you typed is still here. Reload the page to see theirs.");
+    }
+
+    /**
+     * @param  list<Sentence>  $lines  what it would come to
+     * @return array{flash: array<string, mixed>}
+     */
+    public static function asks(string $text, array $lines): array
+    {
+        return (new self('asks', $text, $lines))->next();
+    }
+
+    /**
+     * @param  list<Sentence>  $theirs
+     * @param  list<Sentence>  $mine  what was not saved
+     * @return array{flash: array<string, mixed>}
+     */
+    public static function collision(string $text, array $theirs, array $mine): array
+    {
+        return (new self('collision', $text, $theirs, $mine))->next();
+    }
+
+    /** @return array{flash: array<string, mixed>} */
+    private function next(): array
+    {
+        return ['flash' => get_object_vars($this)];
     }
 }

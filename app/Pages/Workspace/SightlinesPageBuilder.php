@@ -28,7 +28,6 @@ use App\Sightlines\Why\PossibleFix;
 use App\Sightlines\Why\PossibleFixes;
 use App\Words\Glyph;
 use App\Words\Sentence;
-use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\Route;
@@ -55,17 +54,18 @@ final readonly class SightlinesPageBuilder
     public function why(Course $course, Look $look, string $item): ?WhyCard
     {
         $document = self::seen($course, $look->see);
-        $decider = $this->plans->of($document);
+        $decider = $this->decider($course, $look->see);
         $seen = $this->vantages->stand($course, $decider, $look->points ?? [])[0] ?? null;
         $position = $decider->course->outline->positionOf($item);
         if ($seen === null || $position === null) {
             return null;
         }
         $at = $look->at ?? $this->clock->minute();
-        $decision = CompiledDecider::of($decider->prepared)->decide($seen->viewer, $at)[$position];
-        $scene = new CellContext($decider, $document, $seen->viewer, $at, $this->clock);
-        $gates = (new Gates($scene))->of($position);
-        $ways = $decision->state === State::Open ? [] : (new PossibleFixes($scene, $this->fixing))->of($position, $decision);
+        $answer = $this->plans->ask($decider, $seen->viewer, $at);
+        $decision = $answer->decisions()[$position];
+        $cell = new CellContext($answer, $document, $this->clock);
+        $gates = (new Gates($cell))->of($position);
+        $ways = $decision->state === State::Open ? [] : (new PossibleFixes($cell, $this->fixing))->of($position, $decision);
         $plan = ($seen->offer ?? null)?->plan->name ?? $decider->course->mainPlan?->name;
         $rules = new RuleTable($document, null, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
         $shut = count(array_filter($gates, static fn (Gate $gate): bool => ! $gate->passed));
@@ -80,7 +80,7 @@ final readonly class SightlinesPageBuilder
             gates: $gates,
             intro: $decision->state === State::Open ? null : self::intro($ways),
             ways: $ways,
-            blind: (new BlindSpots($this->fixing))->of($scene),
+            blind: (new BlindSpots($this->fixing))->of($cell),
             rule: $rules->rows()[$position],
             plan: $plan,
             expected: $this->expectations->ofCell($course, $decider, $seen->point, $item),
@@ -159,7 +159,7 @@ final readonly class SightlinesPageBuilder
         $live = $look->see === RulesVersion::Both && $course->draft !== null && $course->liveRevision !== null ? $this->plans->live($course) : null;
         $rules = $timeline ? new RuleTable($document, null, null, $this->clock->year(), $this->plans->schoolLetsGuestsIn()) : null;
 
-        return $this->sightlines->overTime($course, $this->plans->of($document), $live, $look, $rules);
+        return $this->sightlines->overTime($course, $this->decider($course, $look->see), $live, $look, $rules);
     }
 
     /** The rules that are looked at: those of the draft, where there is one and it is not what is published that is wanted. */
@@ -174,6 +174,8 @@ final readonly class SightlinesPageBuilder
 
     public function decider(Course $course, RulesVersion $see): Decider
     {
-        return $this->plans->of(self::seen($course, $see));
+        $published = $see === RulesVersion::Published || $course->draft === null ? $this->plans->live($course) : null;
+
+        return $published ?? $this->plans->of(self::seen($course, $see));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Workspace;
 
+use App\Access\ZoneOffset;
+use App\Sightlines\Vantages\RulesVersion;
 use App\Sightlines\Vantages\Vantage;
 use OpenApi\Attributes as OA;
 
@@ -17,6 +19,7 @@ final readonly class StandInPage
      * @param  int  $at  instant
      * @param  string  $see  draft or published
      * @param  ?string  $item  that is opened at first
+     * @param  list<ZoneOffset>  $offsets  of the school's wall clock
      * @param  bool  $hasDraft  whether the rules of the draft differ
      */
     public function __construct(
@@ -26,7 +29,8 @@ final readonly class StandInPage
         #[OA\Property(items: new OA\Items(ref: Vantage::class))] public array $others,
         #[OA\Property] public int $at,
         #[OA\Property] public int $now,
-        #[OA\Property] public string $see,
+        #[OA\Property(enum: RulesVersion::class)] public string $see,
+        #[OA\Property(items: new OA\Items(ref: ZoneOffset::class))] public array $offsets,
         #[OA\Property] public ?string $item,
         #[OA\Property] public bool $hasDraft,
     ) {

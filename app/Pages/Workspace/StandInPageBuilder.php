@@ -6,7 +6,7 @@ namespace App\Pages\Workspace;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
-use App\Learning\LearnerView;
+use App\Learning\LearnerViews;
 use App\Learning\Reading;
 use App\Models\Course;
 use App\Notices\SentAway;
@@ -32,6 +32,7 @@ final readonly class StandInPageBuilder
         private VantageWords $words,
         private SchoolClock $clock,
         private CoursePageBuilder $pages,
+        private LearnerViews $views,
     ) {
     }
 
@@ -54,6 +55,7 @@ final readonly class StandInPageBuilder
             at: $look->at ?? $this->clock->minute(),
             now: $this->clock->minute(),
             see: $look->see->value,
+            offsets: $this->clock->offsets(),
             item: $item !== null && $decider->course->outline->positionOf($item) !== null ? $item : null,
             hasDraft: $course->draft !== null && $course->liveRevision !== null,
         );
@@ -74,7 +76,7 @@ final readonly class StandInPageBuilder
             return null;
         }
         $clock = $this->clock->stoppedAt($look->at ?? $this->clock->minute());
-        $view = new LearnerView($decider, $seen->viewer, $clock);
+        $view = $this->views->of($decider, $seen->viewer, $clock);
         $standIn = new StandIn(
             $this->words->of($seen, $decider)->name,
             $seen->viewer->signedIn,

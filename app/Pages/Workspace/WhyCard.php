@@ -9,8 +9,10 @@ use App\Sightlines\Expectations\Expected;
 use App\Sightlines\Why\BlindSpot;
 use App\Sightlines\Why\Gate;
 use App\Sightlines\Why\PossibleFix;
+use App\Words\Glyph;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
+use SilentKeep\Core\Deciding\Reason;
 
 /** Why a cell is as it is, and what would open it. */
 #[OA\Schema]
@@ -29,11 +31,11 @@ final readonly class WhyCard
      */
     public function __construct(
         #[OA\Property] public string $item,
-        #[OA\Property] public string $glyph,
+        #[OA\Property(enum: Glyph::class)] public string $glyph,
         #[OA\Property] public bool $look,
         #[OA\Property] public string $word,
         #[OA\Property] public string $summary,
-        #[OA\Property(items: new OA\Items(type: 'string'))] public array $why,
+        #[OA\Property(items: new OA\Items(type: 'string', enum: Reason::class))] public array $why,
         #[OA\Property(items: new OA\Items(ref: Gate::class))] public array $gates,
         #[OA\Property] public ?Sentence $intro,
         #[OA\Property(items: new OA\Items(ref: PossibleFix::class))] public array $ways,

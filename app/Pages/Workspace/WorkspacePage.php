@@ -6,6 +6,7 @@ namespace App\Pages\Workspace;
 
 use App\Access\OfferPick;
 use App\Access\OutlineRow;
+use App\Access\ZoneOffset;
 use App\Drafts\Rules\RuleRow;
 use App\Pages\Courses\CourseHead;
 use App\Pages\Courses\CourseSettings;
@@ -29,11 +30,12 @@ final readonly class WorkspacePage
      * @param  list<RuleRow>  $rules  in the order of the rows
      * @param  list<Sentence>  $changes  what publishing would change
      * @param  list<SavedVantages>  $saved  of the one who reads; none in the Rules lens
+     * @param  list<ZoneOffset>  $offsets  of the school's wall clock
      * @param  ?SightlinesGrid  $sightlines  null in the Rules lens
      */
     public function __construct(
         #[OA\Property] public CourseHead $course,
-        #[OA\Property] public string $lens,
+        #[OA\Property(enum: ['rules', 'sightlines', 'timeline'])] public string $lens,
         #[OA\Property(items: new OA\Items(ref: OutlineRow::class))] public array $rows,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $plans,
         #[OA\Property] public ?string $plan,
@@ -44,6 +46,7 @@ final readonly class WorkspacePage
         #[OA\Property(items: new OA\Items(ref: RuleRow::class))] public array $rules,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
         #[OA\Property(items: new OA\Items(ref: SavedVantages::class))] public array $saved,
+        #[OA\Property(items: new OA\Items(ref: ZoneOffset::class))] public array $offsets,
         #[OA\Property] public ?SightlinesGrid $sightlines,
         #[OA\Property] public bool $mayEdit,
         #[OA\Property] public CourseSettings $settings,

@@ -64,6 +64,7 @@ final readonly class WorkspacePageBuilder
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
             saved: $lens === 'rules' ? [] : self::saved($course, $reader),
+            offsets: $lens === 'rules' ? [] : $this->clock->offsets(),
             sightlines: $lens === 'rules' ? null : $this->sightlines->atOnce(
                 $course,
                 $this->plans->of($seen),

@@ -20,7 +20,7 @@ final readonly class ConfirmAddress
         'posts' => 'person_id', 'messages' => 'person_id', 'act_changes' => 'person_id', 'activities' => 'person_id',
     ];
 
-    public function __construct(private ActivityLog $journal, private EndSessions $endSessions)
+    public function __construct(private ActivityLog $log, private EndSessions $endSessions)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class ConfirmAddress
         $account = Person::query()->where('email', $address)->first();
         if ($account === null) {
             $visitor->forceFill(['email' => $address, 'claimed_email' => null])->save();
-            $this->journal->note('person.confirmed', $visitor, person: $visitor);
+            $this->log->note('person.confirmed', $visitor, person: $visitor);
             // Whoever else has typed this address, on whatever device, is no longer in it.
             ($this->endSessions)($visitor);
 
@@ -44,7 +44,7 @@ final readonly class ConfirmAddress
             DB::update("update {$table} set actor_id = ? where actor_id = ?", [$account->id, $visitor->id]);
         }
         $visitor->delete();
-        $this->journal->note('person.confirmed', $account, person: $account, after: ['name' => $visitor->name]);
+        $this->log->note('person.confirmed', $account, person: $account, after: ['name' => $visitor->name]);
 
         return $account;
     }

@@ -6,6 +6,7 @@ namespace App\People\Accounts;
 
 use App\Models\Person;
 use App\School\Log\ActivityLog;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -16,7 +17,7 @@ use Illuminate\Support\Str;
  */
 final readonly class OpenAccount
 {
-    public function __construct(private SendSignInLink $links, private ActivityLog $journal)
+    public function __construct(private SendSignInLink $links, private ActivityLog $log)
     {
     }
 
@@ -25,8 +26,8 @@ final readonly class OpenAccount
     {
         return DB::transaction(function () use ($name, $email, $why): Person {
             $person = Person::query()->create(['name' => trim($name), 'email' => strtolower((string) Str::ulid()).'@unconfirmed.invalid', 'claimed_email' => mb_strtolower(trim($email))]);
-            $this->journal->note('person.made', null, person: $person, after: ['by' => $why]);
-            ($this->links)([['person' => $person, 'subject' => 'Is this your address?', 'before' => 'Somebody, probably you, has given this address here ('.$why.'). If it was you, use the link: what you got there is yours then on every device, in your account where you have one. If it was not, do nothing.']]);
+            $this->log->note('person.made', null, person: $person, after: ['by' => $why]);
+            ($this->links)([['person' => $person, 'subject' => Say::text('letters.address.subject'), 'before' => Say::text('letters.address.before', ['why' => $why])]]);
 
             return $person;
         });

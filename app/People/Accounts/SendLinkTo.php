@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Accounts;
 
 use App\People\PeopleFinder;
+use App\Words\Say;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
@@ -23,7 +24,7 @@ final class SendLinkTo implements ShouldQueue
     {
         $person = $finder->byEmail($this->email);
         if ($person !== null) {
-            $links([['person' => $person, 'subject' => 'Your link to sign in', 'before' => 'You asked for a link to sign in.']]);
+            $links([['person' => $person, 'subject' => Say::text('letters.sign_in.subject'), 'before' => Say::text('letters.sign_in.before')]]);
         }
     }
 }

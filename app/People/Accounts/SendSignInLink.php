@@ -9,6 +9,7 @@ use App\Models\Person;
 use App\Models\SignInLink;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Mailer;
+use App\Words\Say;
 use Psr\Clock\ClockInterface;
 
 /** Sends people a link by which they sign in without a password, once. */
@@ -16,7 +17,7 @@ final readonly class SendSignInLink
 {
     private const DAYS = 14;
 
-    public function __construct(private ClockInterface $clock, private Mailer $post)
+    public function __construct(private ClockInterface $clock, private Mailer $mailer)
     {
     }
 
@@ -32,11 +33,11 @@ final readonly class SendSignInLink
             $token = bin2hex(random_bytes(20));
             $address = SchoolAddress::of('sign-in.link', $token);
             $links[] = ['person_id' => $person->id, 'token_hash' => hash('sha256', $token), 'expires_at' => $expires];
-            $out[] = new Letter($person->id, $person->address(), $subject, "Dear {$person->name},\n\n{$before}\n\nSign in here; the link works once, for ".self::DAYS." days:\n{$address}\n", secret: $address);
+            $out[] = new Letter($person->id, $person->address(), $subject, Say::text('letters.link', ['name' => $person->name, 'before' => $before, 'days' => self::DAYS, 'address' => $address]), secret: $address);
         }
         foreach (array_chunk($links, 200) as $some) {
             SignInLink::query()->insert($some);
         }
-        $this->post->send($out);
+        $this->mailer->send($out);
     }
 }

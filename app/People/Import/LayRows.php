@@ -134,33 +134,9 @@ final readonly class LayRows
      */
     private function passes(Import $import, Collection $rows, array $people): array
     {
-        $now = $this->clock->now();
         $ids = array_map(static fn (array $one): int => $one['person']->id, array_values($people));
-        $held = [];
-        foreach (Pass::query()->whereIn('person_id', $ids)->get() as $pass) {
-            $held[$pass->person_id][$pass->offer_id][] = [$pass->starts_at->getTimestamp(), $pass->ends_at?->getTimestamp()];
-        }
-        $came = [];
-        // What rows further up in the file give counts as well.
-        foreach (DB::table('import_passes')->where('import_id', $import->id)->whereIn('person_id', $ids)->get() as $pass) {
-            assert(is_int($pass->person_id) && is_int($pass->offer_id) && is_string($pass->starts_at));
-            $came[$pass->person_id] = true;
-            $held[$pass->person_id][$pass->offer_id][] = [(int) strtotime("{$pass->starts_at} UTC"), is_string($pass->ends_at) ? (int) strtotime("{$pass->ends_at} UTC") : null];
-        }
-        // By offer and beginning, for those are made alike.
-        $wanted = [];
-        foreach ($rows as $row) {
-            if ($row->offer_id === null) {
-                continue;
-            }
-            $person = $people[$row->email]['person'];
-            $starts = $row->starts_at?->getTimestamp();
-            $has = array_filter($held[$person->id][$row->offer_id] ?? [], static fn (array $pass): bool => $starts !== null ? $pass[0] === $starts : $pass[1] === null || $pass[1] > $now);
-            if ($has === []) {
-                $held[$person->id][$row->offer_id][] = [$starts ?? $now, null];
-                $wanted["{$row->offer_id} ".($starts ?? $now)][] = $person;
-            }
-        }
+        [$held, $came] = self::heldBy($ids, $import);
+        $wanted = $this->wanted($rows, $people, $held);
         $offers = $wanted === [] ? new Collection : Offer::query()->with('course.liveRevision')->get()->keyBy('id')->toBase();
         $new = [];
         foreach ($wanted as $what => $some) {
@@ -178,6 +154,53 @@ final readonly class LayRows
         }
 
         return $new;
+    }
+
+    /**
+     * The beginnings and ends of what they hold already; what rows further up in the file give counts as well.
+     *
+     * @param  list<int>  $ids  of people
+     * @return array{array<int, array<int, list<array{int, ?int}>>>, array<int, true>} by person and offer; and whom rows further up gave a pass
+     */
+    private static function heldBy(array $ids, Import $import): array
+    {
+        $held = $came = [];
+        foreach (Pass::query()->whereIn('person_id', $ids)->get() as $pass) {
+            $held[$pass->person_id][$pass->offer_id][] = [$pass->starts_at->getTimestamp(), $pass->ends_at?->getTimestamp()];
+        }
+        foreach (DB::table('import_passes')->where('import_id', $import->id)->whereIn('person_id', $ids)->get() as $pass) {
+            assert(is_int($pass->person_id) && is_int($pass->offer_id) && is_string($pass->starts_at));
+            $came[$pass->person_id] = true;
+            $held[$pass->person_id][$pass->offer_id][] = [(int) strtotime("{$pass->starts_at} UTC"), is_string($pass->ends_at) ? (int) strtotime("{$pass->ends_at} UTC") : null];
+        }
+
+        return [$held, $came];
+    }
+
+    /**
+     * @param  Collection<int, ImportRow>  $rows
+     * @param  array<string, array{person: Person, row: ?array<string, mixed>}>  $people
+     * @param  array<int, array<int, list<array{int, ?int}>>>  $held
+     * @return array<string, list<Person>> by offer and beginning, for those are made alike
+     */
+    private function wanted(Collection $rows, array $people, array $held): array
+    {
+        $now = $this->clock->now();
+        $wanted = [];
+        foreach ($rows as $row) {
+            if ($row->offer_id === null) {
+                continue;
+            }
+            $person = $people[$row->email]['person'];
+            $starts = $row->starts_at?->getTimestamp();
+            $has = array_filter($held[$person->id][$row->offer_id] ?? [], static fn (array $pass): bool => $starts !== null ? $pass[0] === $starts : $pass[1] === null || $pass[1] > $now);
+            if ($has === []) {
+                $held[$person->id][$row->offer_id][] = [$starts ?? $now, null];
+                $wanted["{$row->offer_id} ".($starts ?? $now)][] = $person;
+            }
+        }
+
+        return $wanted;
     }
 
     /**

@@ -15,6 +15,7 @@ use App\People\ChangesOfPeople;
 use App\People\Staged\Numbers;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Mailer;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -30,7 +31,7 @@ final readonly class StagedImport
     /** So often are those laid down anew who were changed at the last moment. */
     private const TRIES = 5;
 
-    public function __construct(private SchoolClock $clock, private LayRows $rows, private SendSignInLink $links, private Mailer $post)
+    public function __construct(private SchoolClock $clock, private LayRows $rows, private SendSignInLink $links, private Mailer $mailer)
     {
     }
 
@@ -114,7 +115,7 @@ final readonly class StagedImport
         foreach ($people as $row) {
             $person = $known->get(is_numeric($row->person_id) ? (int) $row->person_id : 0);
             if ($person !== null && (bool) $row->is_new) {
-                $welcome[] = ['person' => $person, 'subject' => 'You have been given an account', 'before' => 'You have been given an account.'];
+                $welcome[] = ['person' => $person, 'subject' => Say::text('letters.account.subject'), 'before' => Say::text('letters.account.before')];
             } elseif ($person !== null && isset($got[$person->id])) {
                 $letters[] = new Letter($person->id, $person->email, 'Something new for you', "Dear {$person->name},\n\nsomething has been added to your account. It is the same account as before: sign in as you always do.\n");
             }
@@ -125,7 +126,7 @@ final readonly class StagedImport
             // Another worker may have written to them.
             if (Import::query()->whereKey($import->id)->where('lettered', $last)->update(['lettered' => $more ? $to : null]) === 1) {
                 ($this->links)($welcome);
-                $this->post->send($letters);
+                $this->mailer->send($letters);
             }
         });
         if (! $more) {

@@ -35,7 +35,7 @@ final readonly class StagedActs
     /** So often are those prepared anew who were changed at the last moment. */
     private const TRIES = 5;
 
-    public function __construct(private ClockInterface $clock, private PeopleActs $acts, private Mailer $post)
+    public function __construct(private ClockInterface $clock, private PeopleActs $acts, private Mailer $mailer)
     {
     }
 
@@ -150,7 +150,7 @@ final readonly class StagedActs
                 assert(is_int($row->id) && is_int($row->person_id) && is_string($row->to) && is_string($row->subject) && is_string($row->body));
                 $letters[] = new Letter($row->person_id, $row->to, $row->subject, $row->body, "act letter {$row->id}");
             }
-            $this->post->send($letters);
+            $this->mailer->send($letters);
             DB::table('act_letters')->whereIn('id', $rows->pluck('id')->all())->delete();
 
             return $rows->count() === self::GROUP;

@@ -55,6 +55,7 @@ final readonly class Restore
             }
         }
         Artisan::call('migrate', ['--force' => true]);
+        Artisan::call('cache:clear');
 
         return ['made_at' => $manifest['made_at'], 'media' => count($manifest['media']), 'kept' => $kept];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sightlines\Expectations;
 
+use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Models\Course;
 use App\Models\Expectation;
@@ -16,14 +17,13 @@ use App\Words\Sentence;
 use Illuminate\Database\Eloquent\Collection;
 use SilentKeep\Core\Compiled\Answers;
 use SilentKeep\Core\Compiled\Chronicle;
-use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\State;
 
 /** Checks what is expected of a course against rules that are live, or are to be. */
 final readonly class Expectations
 {
-    public function __construct(private Vantages $vantages, private VantageWords $words, private SchoolClock $clock)
+    public function __construct(private Plans $plans, private Vantages $vantages, private VantageWords $words, private SchoolClock $clock)
     {
     }
 
@@ -82,7 +82,7 @@ final readonly class Expectations
             $standing[(string) $seen->point] = $seen;
         }
         $chronicles = [];
-        $compiled = CompiledDecider::of($decider->prepared);
+        $compiled = $this->plans->compiled($decider);
         $told = [];
         foreach ($expectations as $expectation) {
             $seen = $standing[$expectation->vantage] ?? null;

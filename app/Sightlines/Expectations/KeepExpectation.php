@@ -14,7 +14,7 @@ use Psr\Clock\ClockInterface;
 /** Writes down what is to stay so; every rehearsal checks it from then on. */
 final readonly class KeepExpectation
 {
-    public function __construct(private ClockInterface $clock, private ActivityLog $journal)
+    public function __construct(private ClockInterface $clock, private ActivityLog $log)
     {
     }
 
@@ -28,7 +28,7 @@ final readonly class KeepExpectation
         DB::transaction(function () use ($course, $told, $author): void {
             $kept = Expectation::query()->firstOrCreate(['course_id' => $course->id, ...$told], ['author_id' => $author->id, 'made_at' => $this->clock->now()]);
             if ($kept->wasRecentlyCreated) {
-                $this->journal->note('expectation.kept', $author, $course, after: $told);
+                $this->log->note('expectation.kept', $author, $course, after: $told);
             }
         });
     }
@@ -38,7 +38,7 @@ final readonly class KeepExpectation
         DB::transaction(function () use ($course, $id, $author): void {
             $kept = Expectation::query()->where('course_id', $course->id)->whereKey($id)->first();
             if ($kept !== null) {
-                $this->journal->note('expectation.let-go', $author, $course, before: ['vantage' => $kept->vantage, 'item_key' => $kept->item_key, 'must' => $kept->must]);
+                $this->log->note('expectation.let-go', $author, $course, before: ['vantage' => $kept->vantage, 'item_key' => $kept->item_key, 'must' => $kept->must]);
                 $kept->delete();
             }
         });

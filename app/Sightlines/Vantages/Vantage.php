@@ -24,7 +24,7 @@ final readonly class Vantage
      */
     public function __construct(
         #[OA\Property] public string $id,
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: VantageKind::class)] public string $kind,
         #[OA\Property] public string $title,
         #[OA\Property] public string $name,
         #[OA\Property] public ?string $detail,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sightlines\Vantages;
 
+use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
 use App\Models\Course;
@@ -23,7 +24,7 @@ final readonly class Vantages
 
     private const DAY_AT_FIRST = 3;
 
-    public function __construct(private Viewers $viewers, private SchoolClock $clock)
+    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock)
     {
     }
 
@@ -56,7 +57,7 @@ final readonly class Vantages
         $people = $ids === [] ? new Collection : Person::query()->whereIn('id', $ids)->get()->keyBy('id')->toBase();
         /** @var Collection<int, Person> $people */
         $viewers = $people->isEmpty() ? [] : $this->viewers->ofAll($people->values(), new Collection([$course]));
-        $compiled = CompiledDecider::of($decider->prepared);
+        $compiled = $this->plans->compiled($decider);
         $seen = [];
         foreach ($points as $point) {
             $learner = $point->observed ?? $point;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sightlines\Why;
 
+use App\Access\Answer;
 use App\Access\SchoolClock;
 use App\Models\CourseDocument;
 use App\Words\RuleWords;
@@ -19,20 +20,29 @@ use SilentKeep\Core\Viewing\Viewer;
 /** One viewer before one course at one instant, with the words for what stands there. */
 final readonly class CellContext
 {
-    public CourseSnapshot $glance;
+    public Decider $decider;
+
+    public Viewer $viewer;
+
+    public int $at;
+
+    public CourseSnapshot $snapshot;
 
     public Outline $outline;
 
-    public function __construct(public Decider $decider, public CourseDocument $document, public Viewer $viewer, public int $at, public SchoolClock $clock)
+    public function __construct(public Answer $answer, public CourseDocument $document, public SchoolClock $clock)
     {
-        $this->glance = $decider->glance($viewer, $at);
-        $this->outline = $decider->course->outline;
+        $this->decider = $answer->decider;
+        $this->viewer = $answer->viewer;
+        $this->at = $answer->at;
+        $this->snapshot = $answer->snapshot();
+        $this->outline = $answer->decider->course->outline;
     }
 
     /** As whoever is observed stands there themselves. */
     public function ofLearner(Viewer $learner): self
     {
-        return new self($this->decider, $this->document, $learner->asObserved(), $this->at, $this->clock);
+        return new self($this->answer->to($learner->asObserved()), $this->document, $this->clock);
     }
 
     public function key(int $item): string
@@ -66,7 +76,7 @@ final readonly class CellContext
     /** @return list<int> what an item waits for to be finished first, for the pass that `why` speaks of */
     public function waitsFor(int $item): array
     {
-        return ($this->glance->holdsActivePass() ? $this->glance : $this->glance->learner() ?? $this->glance)->nearestPass($item)?->waitsFor($item) ?? [];
+        return ($this->snapshot->holdsActivePass() ? $this->snapshot : $this->snapshot->learner() ?? $this->snapshot)->nearestPass($item)?->waitsFor($item) ?? [];
     }
 
     /**

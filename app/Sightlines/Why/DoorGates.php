@@ -8,17 +8,15 @@ use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Admission;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Outline\Audience;
-use SilentKeep\Core\Rules\AtOnce;
 use SilentKeep\Core\Rules\ClosesOn;
-use SilentKeep\Core\Rules\Held;
-use SilentKeep\Core\Rules\OpensOn;
 use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Time\Instant;
 
 /** The gates of those who come without a pass: observers, guests, and anyone where the course is open to all. */
 final readonly class DoorGates
 {
     /** @param  \Closure(CellContext): list<Gate>  $gates  of the same item before another viewer */
-    public function __construct(private CellContext $scene, private \Closure $gates)
+    public function __construct(private CellContext $cell, private \Closure $gates)
     {
     }
 
@@ -28,25 +26,25 @@ final readonly class DoorGates
      */
     public function observer(int $item, array $why): array
     {
-        $door = $this->scene->decider->course->observerDoor;
+        $door = $this->cell->decider->course->observerDoor;
         $gates = [new Gate('Door', $door->open, Sentence::of($door->open ? 'The observer door is open.' : 'The observer door is shut.'), $door->open ? null : WhyLink::course('Doors'))];
         if (! $door->open) {
             return $gates;
         }
-        $admission = $this->scene->decider->prepared->observers;
+        $admission = $this->cell->decider->prepared->observers;
         $gates[] = $this->admitted($item, $admission, Audience::Observers, $door->default);
         if (! $admission->admits[$item]) {
             return $gates;
         }
-        $learner = $this->scene->viewer->observes;
+        $learner = $this->cell->viewer->observes;
         if (! $door->follow || $learner === null) {
             return [...$gates, ...$this->atDoor($item, $admission, ViewerKind::Observer, $why, 'observers')];
         }
         if (in_array(Reason::NotForYou, $why, true) && ! in_array(Reason::LearnerCannot, $why, true)) {
-            return [...$gates, new Gate('Learner', true, Sentence::of('Their learner is let in here.')), $this->scene->forWhom($item, $this->conditionOnPath($item))];
+            return [...$gates, new Gate('Learner', true, Sentence::of('Their learner is let in here.')), $this->cell->forWhom($item, $this->conditionOnPath($item))];
         }
-        $enters = $this->scene->glance->learnerEnters($item);
-        $inner = ($this->gates)($this->scene->ofLearner($learner));
+        $enters = $this->cell->snapshot->learnerEnters($item);
+        $inner = ($this->gates)($this->cell->ofLearner($learner));
 
         return [
             ...$gates,
@@ -57,8 +55,8 @@ final readonly class DoorGates
 
     private function conditionOnPath(int $item): ?int
     {
-        foreach (array_reverse($this->scene->outline->path[$item]) as $step) {
-            if ($this->scene->outline->items[$step]->only !== null) {
+        foreach (array_reverse($this->cell->outline->path[$item]) as $step) {
+            if ($this->cell->outline->items[$step]->only !== null) {
                 return $step;
             }
         }
@@ -72,8 +70,8 @@ final readonly class DoorGates
      */
     public function guest(int $item, array $why): array
     {
-        $course = $this->scene->decider->course;
-        if (! $this->scene->decider->prepared->plan->guests) {
+        $course = $this->cell->decider->course;
+        if (! $this->cell->decider->prepared->plan->guests) {
             return [new Gate('School', false, Sentence::of('The school lets no guests in at all.'))];
         }
         $gates = [
@@ -83,7 +81,7 @@ final readonly class DoorGates
         if (! $course->guestDoor->open) {
             return $gates;
         }
-        $admission = $this->scene->decider->prepared->guests;
+        $admission = $this->cell->decider->prepared->guests;
         $gates[] = $this->admitted($item, $admission, Audience::Guests, $course->guestDoor->default);
 
         return $admission->admits[$item] ? [...$gates, ...$this->atDoor($item, $admission, ViewerKind::Guest, $why, 'guests')] : $gates;
@@ -92,18 +90,18 @@ final readonly class DoorGates
     private function admitted(int $item, Admission $admission, Audience $audience, bool $default): Gate
     {
         $many = $audience === Audience::Guests ? 'guests' : 'observers';
-        foreach ($this->scene->outline->path[$item] as $step) {
-            if (in_array($audience, $this->scene->outline->items[$step]->neverFor, true)) {
-                return new Gate('Let in', false, $this->scene->said($step, $item, "Never for {$many}."), WhyLink::rule(ucfirst($many).' here', $this->scene->key($step), $many));
+        foreach ($this->cell->outline->path[$item] as $step) {
+            if (in_array($audience, $this->cell->outline->items[$step]->neverFor, true)) {
+                return new Gate('Let in', false, $this->cell->said($step, $item, "Never for {$many}."), WhyLink::rule(ucfirst($many).' here', $this->cell->key($step), $many));
             }
         }
         $deciding = $admission->deciding[$item];
         if ($deciding === null) {
-            return new Gate('Let in', $default, Sentence::of($default ? "Every row lets {$many} in that says nothing else." : "No row lets {$many} in that does not say so, and this one does not."), $default ? null : WhyLink::rule(ucfirst($many).' here', $this->scene->key($item), $many));
+            return new Gate('Let in', $default, Sentence::of($default ? "Every row lets {$many} in that says nothing else." : "No row lets {$many} in that does not say so, and this one does not."), $default ? null : WhyLink::rule(ucfirst($many).' here', $this->cell->key($item), $many));
         }
         $lets = $admission->admits[$item];
 
-        return new Gate('Let in', $lets, $this->scene->said($deciding, $item, $lets ? "Lets {$many} in." : "Lets no {$many} in."), $lets ? null : WhyLink::rule(ucfirst($many).' here', $this->scene->key($deciding), $many));
+        return new Gate('Let in', $lets, $this->cell->said($deciding, $item, $lets ? "Lets {$many} in." : "Lets no {$many} in."), $lets ? null : WhyLink::rule(ucfirst($many).' here', $this->cell->key($deciding), $many));
     }
 
     /**
@@ -113,15 +111,15 @@ final readonly class DoorGates
     private function atDoor(int $item, Admission $admission, ViewerKind $kind, array $why, string $word): array
     {
         $gates = [];
-        foreach ($this->scene->outline->path[$item] as $step) {
-            if ($this->scene->outline->items[$step]->tiers !== null) {
+        foreach ($this->cell->outline->path[$item] as $step) {
+            if ($this->cell->outline->items[$step]->tiers !== null) {
                 $passes = $admission->tiersAllow[$item];
-                $gates[] = new Gate('Tier', $passes, $this->scene->said($step, $item, $passes ? 'For some tiers, and let in all the same.' : "For some tiers only: {$word} need leave of their own there."), $passes ? null : WhyLink::rule('Tiers here', $this->scene->key($step), 'tiers'));
+                $gates[] = new Gate('Tier', $passes, $this->cell->said($step, $item, $passes ? 'For some tiers, and let in all the same.' : "For some tiers only: {$word} need leave of their own there."), $passes ? null : WhyLink::rule('Tiers here', $this->cell->key($step), 'tiers'));
                 break;
             }
         }
 
-        return [...$gates, $this->scene->forWhom($item, $this->scene->glance->conditionInTheWay($item, $kind)), ...$this->dated($item, $why)];
+        return [...$gates, $this->cell->forWhom($item, $this->cell->snapshot->conditionInTheWay($item, $kind)), ...$this->dated($item, $why)];
     }
 
     /**
@@ -130,16 +128,16 @@ final readonly class DoorGates
      */
     public function anyone(int $item, array $why): array
     {
-        $kind = $this->scene->viewer->signedIn ? ViewerKind::Member : ViewerKind::Visitor;
+        $kind = $this->cell->viewer->signedIn ? ViewerKind::Member : ViewerKind::Visitor;
         $gates = [new Gate('Entry', true, Sentence::of('The course is open to anyone.'))];
-        foreach ($this->scene->outline->path[$item] as $step) {
-            if ($this->scene->outline->items[$step]->tiers !== null) {
-                $gates[] = new Gate('Tier', false, $this->scene->said($step, $item, 'For passes of some tiers only.'), WhyLink::rule('Tiers here', $this->scene->key($step), 'tiers'));
+        foreach ($this->cell->outline->path[$item] as $step) {
+            if ($this->cell->outline->items[$step]->tiers !== null) {
+                $gates[] = new Gate('Tier', false, $this->cell->said($step, $item, 'For passes of some tiers only.'), WhyLink::rule('Tiers here', $this->cell->key($step), 'tiers'));
                 break;
             }
         }
 
-        return [...$gates, $this->scene->forWhom($item, $this->scene->glance->conditionInTheWay($item, $kind)), ...$this->dated($item, $why)];
+        return [...$gates, $this->cell->forWhom($item, $this->cell->snapshot->conditionInTheWay($item, $kind)), ...$this->dated($item, $why)];
     }
 
     /**
@@ -150,26 +148,27 @@ final readonly class DoorGates
      */
     private function dated(int $item, array $why): array
     {
-        $plan = $this->scene->decider->course->mainPlan;
+        $plan = $this->cell->decider->course->mainPlan;
         $gates = [];
         if ($plan === null) {
             return [];
         }
-        foreach ($this->scene->outline->path[$item] as $step) {
+        foreach ($this->cell->outline->path[$item] as $step) {
             $opening = $plan->opening($step);
             $closing = $plan->closing($step);
-            $link = WhyLink::rule('Opening here', $this->scene->key($step), 'opens', $plan->name);
-            if ($opening instanceof Held) {
-                $gates[] = new Gate('Opening', false, $this->scene->said($step, $item, 'Only when somebody hands it out.'), $link);
-            } elseif ($opening instanceof OpensOn) {
-                $shut = $this->scene->at < $opening->at;
-                $gates[] = new Gate('Opening', ! $shut, $this->scene->saidWith($step, $item, ($shut ? 'Opens ' : 'Out since ').$this->scene->clock->words($opening->at)), $shut ? $link : null);
-            } elseif (in_array(Reason::NotYet, $why, true) && ! $opening instanceof AtOnce) {
-                $gates[] = new Gate('Opening', false, $this->scene->said($step, $item, 'Opens some days after joining, and who has no pass has not joined.'), $link);
+            $link = WhyLink::rule('Opening here', $this->cell->key($step), 'opens', $plan->name);
+            $dated = $opening->dated();
+            if ($dated === Instant::NEVER) {
+                $gates[] = new Gate('Opening', false, $this->cell->said($step, $item, 'Only when somebody hands it out.'), $link);
+            } elseif ($dated !== null) {
+                $shut = $this->cell->at < $dated;
+                $gates[] = new Gate('Opening', ! $shut, $this->cell->saidWith($step, $item, ($shut ? 'Opens ' : 'Out since ').$this->cell->clock->words($dated)), $shut ? $link : null);
+            } elseif (in_array(Reason::NotYet, $why, true) && $opening->isRelative()) {
+                $gates[] = new Gate('Opening', false, $this->cell->said($step, $item, 'Opens some days after joining, and who has no pass has not joined.'), $link);
             }
             if ($closing instanceof ClosesOn) {
-                $shut = $this->scene->at >= $closing->at;
-                $gates[] = new Gate('Closing', ! $shut, $this->scene->saidWith($step, $item, ($shut ? 'Closed since ' : 'Closes ').$this->scene->clock->words($closing->at)), $shut ? WhyLink::rule('Closing here', $this->scene->key($step), 'closes', $plan->name) : null);
+                $shut = $this->cell->at >= $closing->at;
+                $gates[] = new Gate('Closing', ! $shut, $this->cell->saidWith($step, $item, ($shut ? 'Closed since ' : 'Closes ').$this->cell->clock->words($closing->at)), $shut ? WhyLink::rule('Closing here', $this->cell->key($step), 'closes', $plan->name) : null);
             }
         }
 

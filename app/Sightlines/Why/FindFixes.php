@@ -15,8 +15,6 @@ use SilentKeep\Core\Deciding\Standing;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Format\InvalidPlan;
 use SilentKeep\Core\Rules\ClosesOn;
-use SilentKeep\Core\Rules\Held;
-use SilentKeep\Core\Rules\OpensOn;
 use SilentKeep\Core\Rules\ViewerKind;
 
 /** Finds changes of the rules that let a viewer in, by making them on a copy and asking the core again. */
@@ -34,26 +32,26 @@ final readonly class FindFixes
      *
      * @return list<Fix> empty where rules cannot
      */
-    public function toOpen(CellContext $scene, int $item): array
+    public function toOpen(CellContext $cell, int $item): array
     {
-        $key = $scene->key($item);
-        $unmended = $scene->document;
+        $key = $cell->key($item);
+        $unmended = $cell->document;
         $fixes = [];
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $position = $scene->outline->positionOf($key);
+            $position = $cell->outline->positionOf($key);
             if ($position === null) {
                 return [];
             }
-            if ($scene->glance->standings[$position]->isOpen()) {
+            if ($cell->snapshot->standings[$position]->isOpen()) {
                 return $fixes;
             }
-            $more = array_udiff($this->against($scene, $position), $fixes, static fn (Fix $a, Fix $b): int => [$a->kind->value, $a->items] <=> [$b->kind->value, $b->items]);
+            $more = array_udiff($this->against($cell, $position), $fixes, static fn (Fix $a, Fix $b): int => [$a->kind->value, $a->items] <=> [$b->kind->value, $b->items]);
             $after = $more === [] ? null : $this->after($unmended, [...$fixes, ...$more]);
             if ($after === null) {
                 return [];
             }
             $fixes = [...$fixes, ...array_values($more)];
-            $scene = new CellContext($after[0], $after[1], $scene->viewer, $scene->at, $scene->clock);
+            $cell = new CellContext($this->plans->ask($after[0], $cell->viewer, $cell->at), $after[1], $cell->clock);
         }
 
         return [];
@@ -65,13 +63,13 @@ final readonly class FindFixes
      * @param  list<Fix>  $tried  one after the other, each with those before it
      * @return array{list<Fix>, int} with how many items are open then
      */
-    public function toSeeAnything(CellContext $scene, array $tried): array
+    public function toSeeAnything(CellContext $cell, array $tried): array
     {
         $fixes = [];
         foreach ($tried as $fix) {
             $fixes[] = $fix;
-            $after = $this->after($scene->document, $fixes);
-            $open = $after === null ? 0 : count(array_filter($after[0]->glance($scene->viewer, $scene->at)->standings, static fn (Standing $standing): bool => $standing->state === State::Open));
+            $after = $this->after($cell->document, $fixes);
+            $open = $after === null ? 0 : count(array_filter($after[0]->snapshot($cell->viewer, $cell->at)->standings, static fn (Standing $standing): bool => $standing->state === State::Open));
             if ($open > 0) {
                 return [$fixes, $open];
             }
@@ -97,28 +95,28 @@ final readonly class FindFixes
     }
 
     /** @return list<Fix> one against each thing in the way, as far as rules can */
-    private function against(CellContext $scene, int $item): array
+    private function against(CellContext $cell, int $item): array
     {
-        $glance = $scene->glance;
-        $reading = $glance->nearestPass($item) ?? $glance->learner()?->nearestPass($item);
+        $snapshot = $cell->snapshot;
+        $reading = $snapshot->nearestPass($item) ?? $snapshot->learner()?->nearestPass($item);
         $fixes = [];
-        foreach ($glance->why($item) as $reason) {
+        foreach ($snapshot->why($item) as $reason) {
             array_push($fixes, ...match ($reason) {
                 Reason::CourseDraft, Reason::CourseRetired => [new Fix(FixKind::CourseLive)],
                 Reason::CourseNotOpen => [new Fix(FixKind::SeasonBegun)],
                 Reason::CourseOver => [new Fix(FixKind::SeasonOpenEnded)],
-                Reason::Draft => [new Fix(FixKind::NoDraft, $this->onPath($scene, $item, static fn (int $step): bool => $scene->outline->items[$step]->draft))],
-                Reason::Tier => $this->tiers($scene, $item, $reading),
-                Reason::NotForYou => [new Fix(FixKind::NoCondition, $this->onPath($scene, $item, static fn (int $step): bool => $scene->outline->items[$step]->only !== null && self::fails($glance, $reading, $step)))],
-                Reason::NotYet, Reason::Held => $this->openings($scene, $item, $reading),
-                Reason::Closed => $this->closings($scene, $item, $reading),
-                Reason::Progress, Reason::Stuck => $this->order($scene, $item, $reading),
+                Reason::Draft => [new Fix(FixKind::NoDraft, $this->onPath($cell, $item, static fn (int $step): bool => $cell->outline->items[$step]->draft))],
+                Reason::Tier => $this->tiers($cell, $item, $reading),
+                Reason::NotForYou => [new Fix(FixKind::NoCondition, $this->onPath($cell, $item, static fn (int $step): bool => $cell->outline->items[$step]->only !== null && self::fails($snapshot, $reading, $step)))],
+                Reason::NotYet, Reason::Held => $this->openings($cell, $item, $reading),
+                Reason::Closed => $this->closings($cell, $item, $reading),
+                Reason::Progress, Reason::Stuck => $this->order($cell, $item, $reading),
                 Reason::ObserversShut => [new Fix(FixKind::OpenObserverDoor)],
-                Reason::ObserversNotHere => [new Fix(FixKind::ObserversHere, [$scene->key($item)])],
-                Reason::GuestsShut => $scene->decider->prepared->plan->guests ? [new Fix(FixKind::OpenGuestDoor)] : [],
-                Reason::GuestsNotHere => [new Fix(FixKind::GuestsHere, [$scene->key($item)])],
+                Reason::ObserversNotHere => [new Fix(FixKind::ObserversHere, [$cell->key($item)])],
+                Reason::GuestsShut => $cell->decider->prepared->plan->guests ? [new Fix(FixKind::OpenGuestDoor)] : [],
+                Reason::GuestsNotHere => [new Fix(FixKind::GuestsHere, [$cell->key($item)])],
                 Reason::SampleNeedsAccount => [new Fix(FixKind::SampleForVisitors)],
-                Reason::NoPass, Reason::NotSignedIn => [new Fix(FixKind::Sample, [$scene->key($item)])],
+                Reason::NoPass, Reason::NotSignedIn => [new Fix(FixKind::Sample, [$cell->key($item)])],
                 Reason::NotInPass, Reason::LearnerCannot, Reason::PassEnded, Reason::PassPaused, Reason::PassRevoked, Reason::PassNotStarted => [],
             });
         }
@@ -126,25 +124,25 @@ final readonly class FindFixes
         return array_values(array_filter($fixes, static fn (Fix $fix): bool => $fix->items !== [] || $fix->kind->isOfTheCourse()));
     }
 
-    private static function fails(CourseSnapshot $glance, ?PassReading $reading, int $step): bool
+    private static function fails(CourseSnapshot $snapshot, ?PassReading $reading, int $step): bool
     {
         return $reading === null
-            ? $glance->conditionInTheWay($step, $glance->kind()) !== null
+            ? $snapshot->conditionInTheWay($step, $snapshot->kind()) !== null
             : $reading->conditionInTheWay($step) !== null || $reading->conditionInTheWay($step, ViewerKind::Observer) !== null;
     }
 
     /** @return list<Fix> */
-    private function tiers(CellContext $scene, int $item, ?PassReading $reading): array
+    private function tiers(CellContext $cell, int $item, ?PassReading $reading): array
     {
         $tier = $reading?->offer->tier;
-        if ($reading === null && $scene->glance->kind() === ViewerKind::Observer) {
-            return [new Fix(FixKind::ObserversHere, [$scene->key($item)])];
+        if ($reading === null && $cell->snapshot->kind() === ViewerKind::Observer) {
+            return [new Fix(FixKind::ObserversHere, [$cell->key($item)])];
         }
-        if ($reading === null && $scene->glance->kind() === ViewerKind::Guest) {
-            return [new Fix(FixKind::GuestsHere, [$scene->key($item)])];
+        if ($reading === null && $cell->snapshot->kind() === ViewerKind::Guest) {
+            return [new Fix(FixKind::GuestsHere, [$cell->key($item)])];
         }
-        $items = $this->onPath($scene, $item, static function (int $step) use ($scene, $tier): bool {
-            $tiers = $scene->outline->items[$step]->tiers;
+        $items = $this->onPath($cell, $item, static function (int $step) use ($cell, $tier): bool {
+            $tiers = $cell->outline->items[$step]->tiers;
 
             return $tiers !== null && ($tier === null || ! in_array($tier, $tiers, true));
         });
@@ -153,45 +151,47 @@ final readonly class FindFixes
     }
 
     /** @return list<Fix> */
-    private function openings(CellContext $scene, int $item, ?PassReading $reading): array
+    private function openings(CellContext $cell, int $item, ?PassReading $reading): array
     {
-        $plan = $reading === null ? $scene->decider->course->mainPlan : $reading->offer->plan;
+        $plan = $reading === null ? $cell->decider->course->mainPlan : $reading->offer->plan;
         if ($plan === null) {
             return [];
         }
         $late = $reading !== null
-            ? static fn (int $step): bool => $reading->schedule->release[$step] > $scene->at
-            : static function (int $step) use ($plan, $scene): bool {
+            ? static fn (int $step): bool => $reading->schedule->release[$step] > $cell->at
+            : static function (int $step) use ($plan, $cell): bool {
                 $opening = $plan->opening($step);
 
-                return $opening instanceof Held || ($opening instanceof OpensOn && $scene->at < $opening->at);
+                $dated = $opening->dated();
+
+                return $dated !== null && $cell->at < $dated;
             };
         // What opens late only because it stands in something that does needs no rule of its own.
-        $items = $this->onPath($scene, $item, static fn (int $step): bool => $late($step) && isset($plan->entries[$step]));
+        $items = $this->onPath($cell, $item, static fn (int $step): bool => $late($step) && isset($plan->entries[$step]));
         if ($items === [] && $reading === null) {
-            return [new Fix($scene->glance->kind() === ViewerKind::Observer ? FixKind::ObserversHere : FixKind::GuestsHere, [$scene->key($item)])];
+            return [new Fix($cell->snapshot->kind() === ViewerKind::Observer ? FixKind::ObserversHere : FixKind::GuestsHere, [$cell->key($item)])];
         }
 
         return [new Fix(FixKind::AtOnce, $items, $plan->name)];
     }
 
     /** @return list<Fix> */
-    private function closings(CellContext $scene, int $item, ?PassReading $reading): array
+    private function closings(CellContext $cell, int $item, ?PassReading $reading): array
     {
-        $plan = $reading === null ? $scene->decider->course->mainPlan : $reading->offer->plan;
+        $plan = $reading === null ? $cell->decider->course->mainPlan : $reading->offer->plan;
         if ($plan === null) {
             return [];
         }
 
-        return [new Fix(FixKind::NeverCloses, $this->onPath($scene, $item, static function (int $step) use ($plan, $reading, $scene): bool {
+        return [new Fix(FixKind::NeverCloses, $this->onPath($cell, $item, static function (int $step) use ($plan, $reading, $cell): bool {
             $closing = $plan->closing($step);
 
-            return $reading !== null ? $closing !== null && $reading->schedule->closing[$step] <= $scene->at : $closing instanceof ClosesOn && $closing->at <= $scene->at;
+            return $reading !== null ? $closing !== null && $reading->schedule->closing[$step] <= $cell->at : $closing instanceof ClosesOn && $closing->at <= $cell->at;
         }), $plan->name)];
     }
 
     /** @return list<Fix> */
-    private function order(CellContext $scene, int $item, ?PassReading $reading): array
+    private function order(CellContext $cell, int $item, ?PassReading $reading): array
     {
         $fixes = [];
         if ($reading === null) {
@@ -199,11 +199,11 @@ final readonly class FindFixes
         }
         foreach ($reading->unmet($item) as $step) {
             if (! $reading->progress->afterMet($step)) {
-                $fixes[] = new Fix(FixKind::NothingFirst, [$scene->key($step)]);
+                $fixes[] = new Fix(FixKind::NothingFirst, [$cell->key($step)]);
             }
             if (! $reading->progress->turnHasCome($step)) {
-                $above = $scene->outline->parent[$step];
-                $fixes[] = $above < 0 ? new Fix(FixKind::AnyOrderOnTop) : new Fix(FixKind::AnyOrder, [$scene->key($above)]);
+                $above = $cell->outline->parent[$step];
+                $fixes[] = $above < 0 ? new Fix(FixKind::AnyOrderOnTop) : new Fix(FixKind::AnyOrder, [$cell->key($above)]);
             }
         }
 
@@ -214,8 +214,8 @@ final readonly class FindFixes
      * @param  \Closure(int): bool  $wanted
      * @return list<string> keys of the items on a path
      */
-    private function onPath(CellContext $scene, int $item, \Closure $wanted): array
+    private function onPath(CellContext $cell, int $item, \Closure $wanted): array
     {
-        return array_map($scene->key(...), array_values(array_filter($scene->outline->path[$item], $wanted)));
+        return array_map($cell->key(...), array_values(array_filter($cell->outline->path[$item], $wanted)));
     }
 }

@@ -12,7 +12,7 @@ final readonly class FixByRule
 {
     /** @param  list<string>  $items */
     public function __construct(
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: FixKind::class)] public string $kind,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $items,
         #[OA\Property] public ?string $plan,
         #[OA\Property] public ?string $tier,

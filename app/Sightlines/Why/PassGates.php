@@ -15,7 +15,7 @@ use SilentKeep\Core\Viewing\Pass;
 /** The gates of a pass in the order in which they are tried, for the pass that opens an item or comes nearest. */
 final readonly class PassGates
 {
-    public function __construct(private CellContext $scene)
+    public function __construct(private CellContext $cell)
     {
     }
 
@@ -23,10 +23,10 @@ final readonly class PassGates
     public function of(int $item, PassReading $reading): array
     {
         return [
-            new Gate('Pass', true, Sentence::of('{}, active, '.$this->scene->dates($reading->pass).'.', $reading->offer->title ?? $reading->offer->key)),
+            new Gate('Pass', true, Sentence::of('{}, active, '.$this->cell->dates($reading->pass).'.', $reading->offer->title ?? $reading->offer->key)),
             $this->scope($item, $reading),
             $this->tier($item, $reading),
-            $this->scene->forWhom($item, $reading->conditionInTheWay($item)),
+            $this->cell->forWhom($item, $reading->conditionInTheWay($item)),
             $this->opening($item, $reading),
             $this->closing($item, $reading),
             $this->first($item, $reading),
@@ -39,7 +39,7 @@ final readonly class PassGates
         if ($scope === null) {
             return new Gate('Scope', true, Sentence::of('The pass covers the whole course.'));
         }
-        $titles = array_map($this->scene->title(...), $scope);
+        $titles = array_map($this->cell->title(...), $scope);
         $list = $titles === [] ? 'nothing' : RuleWords::enumeration(array_fill(0, count($titles), '{}'), 'and');
 
         return new Gate('Scope', $reading->coverage->inScope[$item], Sentence::of("The pass covers {$list} only.", ...$titles));
@@ -50,14 +50,14 @@ final readonly class PassGates
         $tier = $reading->offer->tier;
         $carries = $tier === null ? 'this pass carries no tier.' : "this pass carries {$tier}.";
         $told = null;
-        foreach ($this->scene->outline->path[$item] as $step) {
-            $tiers = $this->scene->outline->items[$step]->tiers;
+        foreach ($this->cell->outline->path[$item] as $step) {
+            $tiers = $this->cell->outline->items[$step]->tiers;
             if ($tiers === null) {
                 continue;
             }
             $passes = $tier !== null && in_array($tier, $tiers, true);
             $for = $tiers === [] ? 'no pass at all' : RuleWords::enumeration($tiers, 'or').' passes';
-            $told = new Gate('Tier', $passes, $this->scene->said($step, $item, "For {$for}; {$carries}"), $passes ? null : WhyLink::rule('Tiers here', $this->scene->key($step), 'tiers'));
+            $told = new Gate('Tier', $passes, $this->cell->said($step, $item, "For {$for}; {$carries}"), $passes ? null : WhyLink::rule('Tiers here', $this->cell->key($step), 'tiers'));
             if (! $passes) {
                 return $told;
             }
@@ -70,23 +70,23 @@ final readonly class PassGates
     {
         $release = $reading->schedule->release[$item];
         if ($reading->offer->plan === null) {
-            return new Gate('Opening', $this->scene->at >= $release, Sentence::of($this->scene->at >= $release ? 'At once: this offer has no release plan.' : 'From '.$this->scene->clock->words($release).'.'));
+            return new Gate('Opening', $this->cell->at >= $release, Sentence::of($this->cell->at >= $release ? 'At once: this offer has no release plan.' : 'From '.$this->cell->clock->words($release).'.'));
         }
         // The uppermost item that opens no earlier says when.
         $binding = $item;
-        foreach ($this->scene->outline->path[$item] as $step) {
+        foreach ($this->cell->outline->path[$item] as $step) {
             if ($reading->schedule->release[$step] === $release) {
                 $binding = $step;
                 break;
             }
         }
-        $link = WhyLink::rule('Opening here', $this->scene->key($binding), 'opens', $reading->offer->plan->name);
+        $link = WhyLink::rule('Opening here', $this->cell->key($binding), 'opens', $reading->offer->plan->name);
 
         return match (true) {
-            $release === Instant::NEVER => new Gate('Opening', false, $this->scene->said($binding, $item, 'Only when somebody hands it out.'), $link),
-            $this->scene->at < $release && $release === $this->scene->decider->course->opens => new Gate('Opening', false, Sentence::of('Opens with the course.')),
-            $this->scene->at < $release => new Gate('Opening', false, $this->scene->saidWith($binding, $item, 'Opens '.$this->scene->clock->words($release)), $link),
-            default => new Gate('Opening', true, $this->scene->saidWith($binding, $item, 'Out since '.$this->scene->clock->words($release))),
+            $release === Instant::NEVER => new Gate('Opening', false, $this->cell->said($binding, $item, 'Only when somebody hands it out.'), $link),
+            $this->cell->at < $release && $release === $this->cell->decider->course->opens => new Gate('Opening', false, Sentence::of('Opens with the course.')),
+            $this->cell->at < $release => new Gate('Opening', false, $this->cell->saidWith($binding, $item, 'Opens '.$this->cell->clock->words($release)), $link),
+            default => new Gate('Opening', true, $this->cell->saidWith($binding, $item, 'Out since '.$this->cell->clock->words($release))),
         };
     }
 
@@ -97,15 +97,15 @@ final readonly class PassGates
             return new Gate('Closing', true, Sentence::of('Never closes.'));
         }
         $binding = $item;
-        foreach ($this->scene->outline->path[$item] as $step) {
+        foreach ($this->cell->outline->path[$item] as $step) {
             if ($reading->schedule->closing[$step] === $closing) {
                 $binding = $step;
                 break;
             }
         }
-        $shut = $this->scene->at >= $closing;
+        $shut = $this->cell->at >= $closing;
 
-        return new Gate('Closing', ! $shut, $this->scene->saidWith($binding, $item, ($shut ? 'Closed since ' : 'Closes ').$this->scene->clock->words($closing)), $shut ? WhyLink::rule('Closing here', $this->scene->key($binding), 'closes', $reading->offer->plan?->name) : null);
+        return new Gate('Closing', ! $shut, $this->cell->saidWith($binding, $item, ($shut ? 'Closed since ' : 'Closes ').$this->cell->clock->words($closing)), $shut ? WhyLink::rule('Closing here', $this->cell->key($binding), 'closes', $reading->offer->plan?->name) : null);
     }
 
     private function first(int $item, PassReading $reading): Gate
@@ -117,14 +117,14 @@ final readonly class PassGates
             return new Gate('First', true, Sentence::of($complete ? 'They have finished it: it stays open.' : 'Nothing has to come first any more.'));
         }
         $stuck = in_array(Reason::Stuck, $reading->failing($item, ViewerKind::Learner), true);
-        $titles = array_map($this->scene->title(...), $reading->waitsFor($item));
+        $titles = array_map($this->cell->title(...), $reading->waitsFor($item));
         $list = RuleWords::enumeration(array_fill(0, count($titles), '{}'), 'and');
         $first = $unmet[0];
         $byOrder = $reading->progress->afterMet($first);
-        $above = $this->scene->outline->parent[$first];
+        $above = $this->cell->outline->parent[$first];
         $link = match (true) {
-            ! $byOrder => WhyLink::rule('Order here', $this->scene->key($first), 'after'),
-            $above >= 0 => WhyLink::rule('Order here', $this->scene->key($above), 'inOrder'),
+            ! $byOrder => WhyLink::rule('Order here', $this->cell->key($first), 'after'),
+            $above >= 0 => WhyLink::rule('Order here', $this->cell->key($above), 'inOrder'),
             default => WhyLink::course('Order of the course'),
         };
         $words = match (true) {

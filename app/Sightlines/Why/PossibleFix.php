@@ -17,7 +17,7 @@ final readonly class PossibleFix
      * @param  list<FixByRule>  $fixes  what would be set in the draft; empty: it is not done by rules
      */
     public function __construct(
-        #[OA\Property] public string $by,
+        #[OA\Property(enum: ['time', 'learner', 'offer', 'school'])] public string $by,
         #[OA\Property] public Sentence $title,
         #[OA\Property] public Sentence $words,
         #[OA\Property] public ?WhyLink $link = null,

@@ -24,9 +24,9 @@ final readonly class PossibleFixes
 {
     private Reaching $reaching;
 
-    public function __construct(private CellContext $scene, private FindFixes $fixing)
+    public function __construct(private CellContext $cell, private FindFixes $fixing)
     {
-        $this->reaching = new Reaching($scene->decider);
+        $this->reaching = new Reaching($cell->decider);
     }
 
     /** @return list<PossibleFix> by time, by the learner, by offers, by the school */
@@ -50,7 +50,7 @@ final readonly class PossibleFixes
         $next = $decision->next;
 
         return $next === null || $next->state !== State::Open ? [] : [
-            new PossibleFix('time', Sentence::of('By itself'), Sentence::of('On '.$this->scene->clock->words($next->at).', if nothing else is done.'), WhyLink::instant('Look there', $next->at)),
+            new PossibleFix('time', Sentence::of('By itself'), Sentence::of('On '.$this->cell->clock->words($next->at).', if nothing else is done.'), WhyLink::instant('Look there', $next->at)),
         ];
     }
 
@@ -61,20 +61,20 @@ final readonly class PossibleFixes
      */
     private function byLearner(int $item, Decision $decision): array
     {
-        $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
-        $observes = $this->scene->viewer->observes !== null;
-        $reach = $this->reaching->reach($observes ? $this->scene->ofLearner($learner)->viewer : $learner, $this->scene->at);
+        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
+        $observes = $this->cell->viewer->observes !== null;
+        $reach = $this->reaching->reach($observes ? $learner->asObserved() : $learner, $this->cell->at);
         $opens = $reach->open[$item];
-        if ($observes && $opens !== null && ! $this->opensTo($this->scene->viewer, $reach->afterwards->done, $opens, $item)) {
+        if ($observes && $opens !== null && ! $this->opensTo($this->cell->viewer, $reach->afterwards->done, $opens, $item)) {
             return [];
         }
         if ($opens === null || ($decision->next?->state === State::Open && $decision->next->at <= $opens)) {
             return [];
         }
-        $first = array_map($this->scene->title(...), $this->scene->waitsFor($item));
+        $first = array_map($this->cell->title(...), $this->cell->waitsFor($item));
         $list = $first === [] ? 'what comes first' : RuleWords::enumeration(array_fill(0, count($first), '{}'), 'and');
         $is = count($first) < 2 ? 'is' : 'are';
-        $when = $opens > $this->scene->at ? ', not before '.$this->scene->clock->words($opens) : '';
+        $when = $opens > $this->cell->at ? ', not before '.$this->cell->clock->words($opens) : '';
 
         return [new PossibleFix('learner', Sentence::of($observes ? 'By their learner' : 'By the learner'), Sentence::of("Once {$list} {$is} finished{$when}.", ...$first))];
     }
@@ -84,14 +84,14 @@ final readonly class PossibleFixes
     {
         $with = $observer->observing($observer->observes?->withDone($done));
 
-        return $this->scene->decider->glance($with, $at)->standings[$item]->isOpen();
+        return $this->cell->decider->snapshot($with, $at)->standings[$item]->isOpen();
     }
 
     /** @return list<PossibleFix> */
     private function signedIn(int $item): array
     {
-        return $this->scene->viewer->signedIn || ! $this->opens($this->scene->viewer->signedIn(), $item) ? [] : [
-            new PossibleFix('learner', Sentence::of('By signing in'), Sentence::of('Whoever is signed in is let in here.'), WhyLink::vantage('See it so', 'member', $this->scene->at)),
+        return $this->cell->viewer->signedIn || ! $this->opens($this->cell->viewer->signedIn(), $item) ? [] : [
+            new PossibleFix('learner', Sentence::of('By signing in'), Sentence::of('Whoever is signed in is let in here.'), WhyLink::vantage('See it so', 'member', $this->cell->at)),
         ];
     }
 
@@ -99,10 +99,10 @@ final readonly class PossibleFixes
     private function byOffers(int $item): array
     {
         $ways = [];
-        $now = $this->scene->clock->minute();
-        foreach ((new WaysIn($this->scene->decider, $this->scene->decider->prepared->plan->zone))->to($this->scene->key($item), $this->scene->viewer, $this->scene->at) as $way) {
-            $when = $way->opens > $this->scene->at ? 'From '.$this->scene->clock->words($way->opens).', if taken now' : 'At once';
-            $day = intdiv($now - $this->scene->at, 86400);
+        $now = $this->cell->clock->minute();
+        foreach ((new WaysIn($this->cell->decider, $this->cell->decider->prepared->plan->zone))->to($this->cell->key($item), $this->cell->viewer, $this->cell->at) as $way) {
+            $when = $way->opens > $this->cell->at ? 'From '.$this->cell->clock->words($way->opens).', if taken now' : 'At once';
+            $day = intdiv($now - $this->cell->at, 86400);
             $vantage = VantagePoint::holder($way->offer->key, $day, ! $way->byTimeAlone);
             $ways[] = new PossibleFix(
                 'offer',
@@ -118,7 +118,7 @@ final readonly class PossibleFixes
 
     private function lasts(Pass $pass): string
     {
-        return $pass->until === Instant::NEVER ? '' : '; ends '.$this->scene->clock->date($pass->until);
+        return $pass->until === Instant::NEVER ? '' : '; ends '.$this->cell->clock->date($pass->until);
     }
 
     /**
@@ -129,18 +129,18 @@ final readonly class PossibleFixes
      */
     private function byPass(int $item, array $why): array
     {
-        $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
-        $pass = ($this->scene->glance->learner() ?? $this->scene->glance)->latestPass();
+        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
+        $pass = ($this->cell->snapshot->learner() ?? $this->cell->snapshot)->latestPass();
         if ($pass === null || array_intersect(self::codes($why), ['pass_ended', 'pass_paused', 'pass_revoked', 'pass_not_started']) === []) {
             return [];
         }
-        $active = new Pass($pass->offer, min($pass->from, $this->scene->at), $pass->until > $this->scene->at ? $pass->until : Instant::NEVER, PassState::Active, $pass->pacedFrom);
+        $active = new Pass($pass->offer, min($pass->from, $this->cell->at), $pass->until > $this->cell->at ? $pass->until : Instant::NEVER, PassState::Active, $pass->pacedFrom);
         $passes = array_map(static fn (Pass $one): Pass => $one === $pass ? $active : $one, $learner->passes);
         $with = $learner->withPasses($passes);
         if (! $this->opens($this->inPlaceOfLearner($with), $item)) {
             return [];
         }
-        $title = $this->scene->decider->prepared->offerOf($pass)->title ?? $pass->offer;
+        $title = $this->cell->decider->prepared->offerOf($pass)->title ?? $pass->offer;
 
         [$words, $byAct] = match (true) {
             in_array(Reason::PassPaused, $why, true) => ['Take {} up again', $this->byAct('resume', 'Take it up', offer: $pass->offer)],
@@ -155,14 +155,14 @@ final readonly class PossibleFixes
     /** @return list<PossibleFix> */
     private function byGrant(int $item): array
     {
-        $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
-        if (! $learner->signedIn && $this->scene->viewer->observes === null) {
+        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
+        if (! $learner->signedIn && $this->cell->viewer->observes === null) {
             return [];
         }
-        $with = $learner->withGrant(new Grant($this->scene->key($item), $this->scene->at));
+        $with = $learner->withGrant(new Grant($this->cell->key($item), $this->cell->at));
 
         return ! $this->opens($this->inPlaceOfLearner($with), $item) ? [] : [
-            new PossibleFix('school', Sentence::of($this->scene->viewer->observes === null ? 'Hand it to one person' : 'Hand it to their learner'), Sentence::of('Opens at once, whatever the gates say.'), byAct: $this->byAct('grant', 'Hand it out', item: $this->scene->key($item))),
+            new PossibleFix('school', Sentence::of($this->cell->viewer->observes === null ? 'Hand it to one person' : 'Hand it to their learner'), Sentence::of('Opens at once, whatever the gates say.'), byAct: $this->byAct('grant', 'Hand it out', item: $this->cell->key($item))),
         ];
     }
 
@@ -175,7 +175,7 @@ final readonly class PossibleFixes
         if (! in_array(Reason::NotForYou, $why, true)) {
             return [];
         }
-        $learner = $this->scene->viewer->observes ?? $this->scene->viewer;
+        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
         $ways = [];
         foreach (array_diff($this->labelsOnPath($item), $learner->labels) as $label) {
             $with = $learner->withLabel($label);
@@ -191,8 +191,8 @@ final readonly class PossibleFixes
     private function labelsOnPath(int $item): array
     {
         $labels = [];
-        foreach ($this->scene->outline->path[$item] as $step) {
-            $only = $this->scene->document->item($this->scene->key($step))->only ?? null;
+        foreach ($this->cell->outline->path[$item] as $step) {
+            $only = $this->cell->document->item($this->cell->key($step))->only ?? null;
             if ($only instanceof \stdClass) {
                 array_push($labels, ...self::labelsIn($only));
             }
@@ -222,7 +222,7 @@ final readonly class PossibleFixes
     /** @return list<PossibleFix> */
     private function byRules(int $item): array
     {
-        $fixes = $this->fixing->toOpen($this->scene, $item);
+        $fixes = $this->fixing->toOpen($this->cell, $item);
         if ($fixes === []) {
             return [];
         }
@@ -230,7 +230,7 @@ final readonly class PossibleFixes
         return [new PossibleFix(
             'school',
             Sentence::of(count($fixes) === 1 ? 'Another rule' : 'Other rules, together'),
-            self::sentence($this->scene->document, $fixes),
+            self::sentence($this->cell->document, $fixes),
             fixes: array_map(static fn (Fix $fix): FixByRule => $fix->step(), $fixes),
         )];
     }
@@ -255,7 +255,7 @@ final readonly class PossibleFixes
 
     private function inPlaceOfLearner(Viewer $learner): Viewer
     {
-        $observer = $this->scene->viewer;
+        $observer = $this->cell->viewer;
 
         return $observer->observes === null ? $learner
             : $observer->observing($learner);
@@ -264,12 +264,12 @@ final readonly class PossibleFixes
     /** Only for the viewer themselves: whoever is observed is helped on their own page. */
     private function byAct(string $do, string $button, ?string $item = null, ?string $offer = null, ?string $label = null): ?FixByAct
     {
-        return $this->scene->viewer->observes !== null ? null : new FixByAct($do, $button, $this->scene->decider->course->key, $item, $offer, $label);
+        return $this->cell->viewer->observes !== null ? null : new FixByAct($do, $button, $this->cell->decider->course->key, $item, $offer, $label);
     }
 
     private function opens(Viewer $viewer, int $item): bool
     {
-        return $this->scene->decider->glance($viewer, $this->scene->at)->standings[$item]->isOpen();
+        return $this->cell->decider->snapshot($viewer, $this->cell->at)->standings[$item]->isOpen();
     }
 
     /**

@@ -19,7 +19,7 @@ final readonly class WhyLink
      * @param  ?int  $at  instant
      */
     private function __construct(
-        #[OA\Property] public string $to,
+        #[OA\Property(enum: ['rule', 'course', 'vantage', 'instant'])] public string $to,
         #[OA\Property] public string $text,
         #[OA\Property] public ?string $item = null,
         #[OA\Property] public ?string $word = null,

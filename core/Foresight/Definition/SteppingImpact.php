@@ -55,8 +55,8 @@ final readonly class SteppingImpact
     /** @return array<int, Effect> by index into the items */
     private function onOne(Viewer $viewer): array
     {
-        $before = new Outlook($this->before, $viewer, $this->at, $this->until);
-        $after = new Outlook($this->after, $viewer, $this->at, $this->until);
+        $before = new SteppingPersonUnderPlan($this->before, $viewer, $this->at, $this->until);
+        $after = new SteppingPersonUnderPlan($this->after, $viewer, $this->at, $this->until);
         $effects = [];
         foreach ($this->items as $index => $item) {
             $effect = self::effect($before, $after, $item);
@@ -68,7 +68,7 @@ final readonly class SteppingImpact
         return $effects;
     }
 
-    private static function effect(Outlook $before, Outlook $after, string $item): ?Effect
+    private static function effect(SteppingPersonUnderPlan $before, SteppingPersonUnderPlan $after, string $item): ?Effect
     {
         $was = $before->isOpen($item);
         $is = $after->isOpen($item);

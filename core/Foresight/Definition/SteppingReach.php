@@ -31,7 +31,7 @@ final readonly class SteppingReach
             do {
                 $news = false;
                 $done = $viewer->done;
-                foreach ($this->decider->glance($viewer, $at)->standings as $position => $standing) {
+                foreach ($this->decider->snapshot($viewer, $at)->standings as $position => $standing) {
                     if ($standing->isOpen() && $open[$position] === null) {
                         $open[$position] = $at;
                         $news = true;

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 
-import type { MediumCard, WatchCard } from '../lib/types';
+import type { MediumCard, WatchCard } from '../lib/generated/types';
+import { say } from '../lib/say';
 
 const VideoPlayer = lazy(() => import('./VideoPlayer'));
 
@@ -19,13 +20,13 @@ export function Media({ media, watch = null, course, item }: MediaProps) {
       {media
         .filter(({ kind }) => kind !== 'file')
         .map((medium) => (
-          <Suspense key={medium.id} fallback={<div className="medium player waiting">The player is loading …</div>}>
+          <Suspense key={medium.id} fallback={<div className="medium player waiting">{say('media.loading')}</div>}>
             <Medium medium={medium} watch={watch?.medium === medium.id ? watch : null} course={course} item={item} />
           </Suspense>
         ))}
       {files.length > 0 && (
-        <section className="files" aria-label="To download">
-          <h2>To download</h2>
+        <section className="files" aria-label={say('media.download')}>
+          <h2>{say('media.download')}</h2>
           <ul>
             {files.map(({ id, title, href, size }) => (
               <li key={id}>

@@ -1,9 +1,10 @@
 import { useForm } from '@inertiajs/react';
 import { Button, Checkbox, Radio } from '@mantine/core';
 
-import { learnerAddress } from '../lib/address';
 import { useShared } from '../lib/page';
-import type { QuizCard } from '../lib/types';
+import type { QuizCard } from '../lib/generated/types';
+import { to } from '../lib/route';
+import { say } from '../lib/say';
 
 export interface QuizProps {
   quiz: QuizCard;
@@ -18,12 +19,12 @@ export function Quiz({ quiz, course, item }: QuizProps) {
     form.setData((now) => ({ ...now, answers: quiz.questions.map((_, at) => (at === index ? chosen.map(Number) : (now.answers[at] ?? []))) }));
   const missing = quiz.questions.filter((_, index) => (form.data.answers[index] ?? []).length === 0).length;
   return (
-    <section className="quiz" aria-label="Quiz">
-      <h2>Quiz</h2>
-      <p className="soft">{quiz.needed === null ? 'To see for yourself; nothing depends on it.' : `${quiz.needed} % finish the lesson. You can try as often as you like.`}</p>
+    <section className="quiz" aria-label={say('quiz.title')}>
+      <h2>{say('quiz.title')}</h2>
+      <p className="soft">{quiz.needed === null ? say('quiz.free') : say('quiz.needed', { needed: quiz.needed })}</p>
       {quiz.last !== null && (
         <p className={quiz.needed === null || quiz.last >= quiz.needed ? 'did' : 'wrongly'} role="status">
-          {quiz.last} % right{quiz.best !== null && quiz.best > quiz.last && `, ${quiz.best} % at best`}.
+          {quiz.best !== null && quiz.best > quiz.last ? say('quiz.last_best', { last: quiz.last, best: quiz.best }) : say('quiz.last', { last: quiz.last })}
         </p>
       )}
       <form
@@ -31,17 +32,17 @@ export function Quiz({ quiz, course, item }: QuizProps) {
         onSubmit={(event) => {
           event.preventDefault();
           form.transform((data) => ({ ...data, version: quiz.version }));
-          form.post(`${learnerAddress(course, item)}/quiz`, { preserveScroll: true });
+          form.post(to('lesson.quiz', { course, item }), { preserveScroll: true });
         }}
       >
         {quiz.questions.map((question, index) => {
           const chosen = (form.data.answers[index] ?? []).map(String);
           const wrong = quiz.wrong.includes(index);
-          const told = wrong ? 'Not right the last time.' : undefined;
+          const told = wrong ? say('quiz.wrong') : undefined;
           // A question has no identity beyond its place.
           const key = `${index}-${question.ask}`;
           return question.several ? (
-            <Checkbox.Group key={key} className="question" label={question.ask} description="More than one may be right." error={told} value={chosen} onChange={(values) => choose(index, values)}>
+            <Checkbox.Group key={key} className="question" label={question.ask} description={say('quiz.several')} error={told} value={chosen} onChange={(values) => choose(index, values)}>
               {question.answers.map((answer, at) => (
                 <Checkbox key={answer} value={String(at)} label={answer} disabled={!quiz.can} />
               ))}
@@ -58,9 +59,9 @@ export function Quiz({ quiz, course, item }: QuizProps) {
         {quiz.can && (
           <div className="quiz-acts">
             <Button type="submit" size="md" loading={form.processing} disabled={standIn !== undefined || missing > 0}>
-              {quiz.last === null ? 'Hand it in' : 'Try again'}
+              {say(quiz.last === null ? 'quiz.hand_in' : 'quiz.again')}
             </Button>
-            {missing > 0 && <span className="soft">{missing === 1 ? 'One question is' : `${missing} questions are`} not answered yet.</span>}
+            {missing > 0 && <span className="soft">{say('quiz.missing', { count: missing })}</span>}
           </div>
         )}
       </form>

@@ -12,8 +12,9 @@ import {
 } from 'media-chrome/react';
 import { useState } from 'react';
 
-import type { MediumCard, WatchCard } from '../lib/types';
+import type { MediumCard, WatchCard } from '../lib/generated/types';
 import { useWatching } from './useWatching';
+import { say, saying } from '../lib/say';
 
 /** The fastest is what the server believes in. */
 const SPEEDS = [0.75, 1, 1.25, 1.5, 2];
@@ -72,29 +73,33 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
         <span className="videoline">
           {medium.title}
           <label>
-            Speed{' '}
-            <select
-              defaultValue="1"
-              onChange={(event) => {
-                const player = event.currentTarget.closest('figure')?.querySelector('video');
-                if (player) {
-                  player.playbackRate = Number(event.currentTarget.value);
-                }
-              }}
-            >
-              {SPEEDS.map((speed) => (
-                <option key={speed} value={speed}>
-                  {speed}
-                </option>
-              ))}
-            </select>
+            {saying('media.speed', {
+              choice: (
+                  <select
+                    key="choice"
+                    defaultValue="1"
+                    onChange={(event) => {
+                      const player = event.currentTarget.closest('figure')?.querySelector('video');
+                      if (player) {
+                        player.playbackRate = Number(event.currentTarget.value);
+                      }
+                    }}
+                  >
+                    {SPEEDS.map((speed) => (
+                      <option key={speed} value={speed}>
+                        {speed}
+                      </option>
+                    ))}
+                  </select>
+              ),
+            })}
           </label>
         </span>
         {watches && (
           <span className="watched" role="status">
             {waits
-              ? 'The line is down. What you watch is kept here and sent later.'
-              : `${percent(share)} watched. The lesson is finished at ${percent(watch.needed)}; you can go back, not ahead.`}
+              ? say('media.waits')
+              : say('media.watched', { share: percent(share), needed: percent(watch.needed) })}
           </span>
         )}
       </figcaption>
@@ -102,6 +107,7 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
   );
 }
 
-function percent(share: number): string {
-  return `${Math.floor(share * 100 + 1e-9)} %`;
+/** Whole ones that are reached. */
+function percent(share: number): number {
+  return Math.floor(share * 100 + 1e-9);
 }

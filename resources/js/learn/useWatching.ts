@@ -3,9 +3,10 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 
 import { learnerAddress } from '../lib/address';
 import { send } from '../lib/http';
-import type { WatchCard, Watched } from '../lib/types';
+import type { WatchCard, Watched } from '../lib/generated/types';
 import { uuid } from '../lib/uuid';
 import { frontier, kept, Played, statement } from '../lib/watching';
+import { to } from '../lib/route';
 
 /** Seconds between reports while it plays. */
 const EVERY = 5;
@@ -35,7 +36,7 @@ export function useWatching(video: HTMLVideoElement | null, watch: WatchCard | n
       return;
     }
     asking.current = true;
-    const { status, body } = await send<Watched>(`${learnerAddress(course, item)}/statements`, reports);
+    const { status, body } = await send<Watched>(to('lesson.watched', { course, item }), reports);
     asking.current = false;
     if (body !== null) {
       kept.drop(under, body.stored);

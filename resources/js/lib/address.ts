@@ -1,3 +1,5 @@
+import { to } from './route';
+
 export type Query = Record<string, string | number | string[] | null>;
 
 /** The present address with some of its query changed; null takes a part out, a list becomes `key[]`. */
@@ -22,11 +24,5 @@ export function withQuery(address: string, changes: Query): string {
 }
 
 export function learnerAddress(course: string, item?: string): string {
-  return item === undefined
-    ? `/courses/${encodeURIComponent(course)}`
-    : `/courses/${encodeURIComponent(course)}/${encodeURIComponent(item)}`;
-}
-
-export function keepAddress(course: string, rest = ''): string {
-  return `/keep/courses/${encodeURIComponent(course)}${rest}`;
+  return item === undefined ? to('course', { course }) : to('lesson', { course, item });
 }

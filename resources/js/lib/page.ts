@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 
 import { learnerAddress } from './address';
-import type { Flash, SchoolHead, SignedIn, StandIn } from './types';
+import type { Flash, SchoolHead, SignedIn, StandIn } from './generated/types';
 
 /** What every page gets. */
 export interface Shared {

@@ -1,4 +1,4 @@
-import type { OutlineRow, Sight, SightlinesGrid } from './types';
+import type { OutlineRow, Sight, SightlinesGrid } from './generated/types';
 
 type Cell = readonly number[];
 

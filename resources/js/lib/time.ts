@@ -1,76 +1,130 @@
-import dayjs, { type Dayjs } from 'dayjs';
-import timezone from 'dayjs/plugin/timezone';
-import utc from 'dayjs/plugin/utc';
-
-dayjs.extend(utc);
-dayjs.extend(timezone);
+import type { ZoneOffset } from './generated/types';
 
 export const DAY = 86400;
 
-/** The wall clock of the school. Instants are seconds since 1970. */
+/** A day on the school's wall calendar, whenever it is. */
+export interface Day {
+  year: number;
+  /** January is 0. */
+  month: number;
+  date: number;
+  /** Sunday is 0. */
+  weekday: number;
+}
+
+/** How days are named, in this language. What is formatted is a wall clock already, told as if it were UTC. */
+const FORMATS = {
+  weekday: new Intl.DateTimeFormat('en', { weekday: 'short', timeZone: 'UTC' }),
+  month: new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' }),
+  wholeMonth: new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }),
+};
+
+const FIELD = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
+
+/**
+ * The wall clock of the school. Instants are seconds since 1970. Which offset holds when is the server's to say: so a time that comes
+ * twice, or not at all, when clocks are changed means here what it means to the rules.
+ */
 export class SchoolTime {
   private readonly year: number;
 
-  /** @param zone IANA name @param now whose year need not be named */
+  /** @param offsets in order; the first holds before it too, the last from then on @param now whose year need not be named */
   constructor(
-    private readonly zone: string,
+    private readonly offsets: readonly ZoneOffset[],
     now: number,
   ) {
-    this.year = this.local(now).year();
-  }
-
-  local(instant: number): Dayjs {
-    return dayjs.unix(instant).tz(this.zone);
+    this.year = this.at(now).getUTCFullYear();
   }
 
   /** `Mon 9 Mar, 09:00`, with the year where it is not this one. */
   words(instant: number): string {
-    const local = this.local(instant);
-    return local.format(local.year() === this.year ? 'ddd D MMM, HH:mm' : 'ddd D MMM YYYY, HH:mm');
+    return `${this.date(instant)}, ${this.at(instant).toISOString().slice(11, 16)}`;
   }
 
   /** `Mon 9 Mar`, likewise. */
   date(instant: number): string {
-    const local = this.local(instant);
-    return local.format(local.year() === this.year ? 'ddd D MMM' : 'ddd D MMM YYYY');
+    const at = this.at(instant);
+    return `${FORMATS.weekday.format(at)} ${this.dayMonth(instant)}${at.getUTCFullYear() === this.year ? '' : ` ${at.getUTCFullYear()}`}`;
+  }
+
+  /** `9 Mar`: for places as narrow as a cell. */
+  dayMonth(instant: number): string {
+    const at = this.at(instant);
+    return `${at.getUTCDate()} ${FORMATS.month.format(at)}`;
   }
 
   /** As a form field takes it: `2026-03-09T09:00`. */
   wall(instant: number): string {
-    return this.local(instant).format('YYYY-MM-DDTHH:mm');
+    return this.at(instant).toISOString().slice(0, 16);
   }
 
   /** The instant of what a form field says; null where it says none. */
   instant(wall: string): number | null {
-    const local = dayjs.tz(wall, this.zone);
-    return wall !== '' && local.isValid() ? local.unix() : null;
+    const seconds = FIELD.test(wall) ? Date.parse(`${wall}:00Z`) / 1000 : Number.NaN;
+    return Number.isNaN(seconds) ? null : this.instantOf(seconds);
   }
 
   /** The first instant of the day, as many days on. */
   dayStart(instant: number, days = 0): number {
-    const date = dayjs(this.local(instant).format('YYYY-MM-DD')).add(days, 'day').format('YYYY-MM-DD');
-    return dayjs.tz(`${date}T00:00`, this.zone).unix();
+    return this.instantOf((this.dayNumber(instant) + days) * DAY);
   }
 
   /** The days of a stretch of time that are wanted, with the instants at which they begin. */
-  days(from: number, to: number, wanted: (date: Dayjs) => boolean): { date: Dayjs; at: number }[] {
+  days(from: number, until: number, wanted: (day: Day) => boolean): { day: Day; at: number }[] {
     const days = [];
-    const last = this.local(to).format('YYYY-MM-DD');
-    for (let date = dayjs.utc(this.local(from).format('YYYY-MM-DD')); date.format('YYYY-MM-DD') <= last; date = date.add(1, 'day')) {
-      if (wanted(date)) {
-        days.push({ date, at: dayjs.tz(`${date.format('YYYY-MM-DD')}T00:00`, this.zone).unix() });
+    const last = this.dayNumber(until);
+    for (let number = this.dayNumber(from); number <= last; number++) {
+      const date = new Date(number * DAY * 1000);
+      const day = { year: date.getUTCFullYear(), month: date.getUTCMonth(), date: date.getUTCDate(), weekday: date.getUTCDay() };
+      if (wanted(day)) {
+        days.push({ day, at: this.instantOf(number * DAY) });
       }
     }
     return days;
   }
 
   /** Wall-clock days from one instant to another. */
-  daysBetween(from: number, to: number): number {
-    return dayjs.utc(this.local(to).format('YYYY-MM-DD')).diff(dayjs.utc(this.local(from).format('YYYY-MM-DD')), 'day');
+  daysBetween(from: number, until: number): number {
+    return this.dayNumber(until) - this.dayNumber(from);
   }
+
+  private dayNumber(instant: number): number {
+    return Math.floor((instant + this.offsetAt(instant)) / DAY);
+  }
+
+  /** The wall clock, as if it were UTC. */
+  private at(instant: number): Date {
+    return new Date((instant + this.offsetAt(instant)) * 1000);
+  }
+
+  private offsetAt(instant: number): number {
+    return (this.offsets.findLast(({ since }) => since <= instant) ?? this.offsets[0])?.seconds ?? 0;
+  }
+
+  /** Of a time that comes twice the first; of one that is left out as much later as clocks are put forward. As the core has it. */
+  private instantOf(wall: number): number {
+    let offset = this.offsets[0]?.seconds ?? 0;
+    for (const { since, seconds } of this.offsets.slice(1)) {
+      if (wall < since + Math.max(offset, seconds)) {
+        break;
+      }
+      offset = seconds;
+    }
+    return wall - offset;
+  }
+}
+
+/** `March`, or as much of its name as there is room for; with the year where it is wanted. */
+export function monthName(day: Day, length: 'long' | 'short' = 'long', withYear = false): string {
+  return `${FORMATS[length === 'long' ? 'wholeMonth' : 'month'].format(new Date(Date.UTC(day.year, day.month, 1)))}${withYear ? ` ${day.year}` : ''}`;
+}
+
+/** `Mo 9` */
+export function weekdayName(day: Day): string {
+  return `${FORMATS.weekday.format(new Date(Date.UTC(day.year, day.month, day.date))).slice(0, 2)} ${day.date}`;
 }
 
 /** As an address names it, whatever the zone. */
 export function isoOf(instant: number): string {
-  return dayjs.unix(instant).utc().format('YYYY-MM-DDTHH:mm:ss[Z]');
+  return new Date(instant * 1000).toISOString().replace('.000Z', 'Z');
 }

@@ -1,4 +1,4 @@
-import type { Sentence } from './types';
+import type { Sentence } from './generated/types';
 
 /** `1 change`, `4 changes`. */
 export function counted(count: number, one: string, many = `${one}s`): string {

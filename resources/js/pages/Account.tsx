@@ -2,19 +2,21 @@ import { router, useForm } from '@inertiajs/react';
 import { Button, PasswordInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 
-import type { AccountPage } from '../lib/types';
+import type { AccountPage } from '../lib/generated/types';
 import { KeepShell } from '../ui/KeepShell';
-import { LearnerShell } from '../ui/LearnerShell';
+import { LearnerShell } from '../learn/LearnerShell';
+import { to } from '../lib/route';
+import { say } from '../lib/say';
 
 export default function Account(page: AccountPage) {
   return page.staff ? (
-    <KeepShell title="Your account">
+    <KeepShell title={say('account.title')}>
       <main className="plainpage">
         <Content page={page} />
       </main>
     </KeepShell>
   ) : (
-    <LearnerShell title="Your account">
+    <LearnerShell title={say('account.title')}>
       <Content page={page} />
     </LearnerShell>
   );
@@ -23,22 +25,22 @@ export default function Account(page: AccountPage) {
 function Content({ page: { name, email, confirmed, hasPassword } }: { page: AccountPage }) {
   return (
     <div className="account">
-      <h1>Your account</h1>
+      <h1>{say('account.title')}</h1>
       <p>
-        {name}, {email}
+        {say('account.is', { name, email })}
       </p>
       {confirmed ? (
         <PasswordForm hasPassword={hasPassword} />
       ) : (
         <p>
-          A letter was sent to {email}. Use its link, and what you hold here is yours on every device; until then it is on this one alone.
+          {say('account.unconfirmed', { email })}
         </p>
       )}
       <section>
-        <h2>Where you are signed in</h2>
-        <p>If you have left yourself signed in on a machine that is not yours, end it from here. This one goes on.</p>
-        <Button type="button" variant="default" onClick={() => router.post('/account/sessions', {}, { preserveScroll: true })}>
-          Sign out everywhere else
+        <h2>{say('account.where')}</h2>
+        <p>{say('account.elsewhere')}</p>
+        <Button type="button" variant="default" onClick={() => router.post(to('account.sessions'), {}, { preserveScroll: true })}>
+          {say('account.sign_out')}
         </Button>
       </section>
     </div>
@@ -50,21 +52,21 @@ function PasswordForm({ hasPassword }: { hasPassword: boolean }) {
   const { data, setData, errors } = form;
   const change = (event: FormEvent) => {
     event.preventDefault();
-    form.put('/account/password', { preserveScroll: true, onSuccess: () => form.reset() });
+    form.put(to('account.password'), { preserveScroll: true, onSuccess: () => form.reset() });
   };
   return (
     <section>
-      <h2>{hasPassword ? 'Change your password' : 'Choose a password'}</h2>
-      {!hasPassword && <p>You sign in by links that are sent to you. With a password you can do without.</p>}
+      <h2>{say(hasPassword ? 'account.change' : 'account.choose')}</h2>
+      {!hasPassword && <p>{say('account.links')}</p>}
       <form className="review" onSubmit={change} noValidate>
         {hasPassword && (
-          <PasswordInput label="The one you have now" autoComplete="current-password" value={data.current} error={errors.current} onChange={(event) => setData('current', event.currentTarget.value)} />
+          <PasswordInput label={say('account.current')} autoComplete="current-password" value={data.current} error={errors.current} onChange={(event) => setData('current', event.currentTarget.value)} />
         )}
-        <PasswordInput label="A new one" description="At least twelve characters; a few words make a good one." autoComplete="new-password" value={data.password} error={errors.password} onChange={(event) => setData('password', event.currentTarget.value)} />
-        <PasswordInput label="The new one once more" autoComplete="new-password" value={data.password_confirmation} error={errors.password_confirmation} onChange={(event) => setData('password_confirmation', event.currentTarget.value)} />
+        <PasswordInput label={say('account.new')} description={say('account.long')} autoComplete="new-password" value={data.password} error={errors.password} onChange={(event) => setData('password', event.currentTarget.value)} />
+        <PasswordInput label={say('account.again')} autoComplete="new-password" value={data.password_confirmation} error={errors.password_confirmation} onChange={(event) => setData('password_confirmation', event.currentTarget.value)} />
         <div className="review-acts">
           <Button type="submit" loading={form.processing}>
-            {hasPassword ? 'Change it' : 'Keep it'}
+            {say(hasPassword ? 'account.change_it' : 'account.keep_it')}
           </Button>
         </div>
       </form>

@@ -2,8 +2,9 @@ import { Head, useForm } from '@inertiajs/react';
 import { Button, PasswordInput, Select, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 
-import { Mark } from '../glyphs/Arch';
-import type { BeginPage } from '../lib/types';
+import { Mark } from '../ui/Arch';
+import type { BeginPage } from '../lib/generated/types';
+import { to } from '../lib/route';
 
 /** The first page of a school that is empty. */
 export default function Begin({ code, zones }: BeginPage) {
@@ -12,7 +13,7 @@ export default function Begin({ code, zones }: BeginPage) {
   const { data, errors, setData } = form;
   const begin = (event: FormEvent) => {
     event.preventDefault();
-    form.post('/begin');
+    form.post(to('begin'));
   };
   return (
     <div className="signin">

@@ -2,28 +2,30 @@ import { Head, useForm } from '@inertiajs/react';
 import { Button, Checkbox, PasswordInput, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 
-import { Mark } from '../glyphs/Arch';
+import { Mark } from '../ui/Arch';
 import { useShared } from '../lib/page';
 import { FlashNote } from '../ui/FlashNote';
+import { to } from '../lib/route';
+import { say } from '../lib/say';
 
 export default function SignIn() {
   const { school } = useShared();
   const form = useForm({ email: '', password: '', remember: false });
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    form.post('/sign-in', { onFinish: () => form.reset('password') });
+    form.post(to('sign-in'), { onFinish: () => form.reset('password') });
   };
   return (
     <div className="signin">
-      <Head title="Sign in" />
+      <Head title={say('sign_in')} />
       <FlashNote />
       <main>
         <div className="signin-door">
           <p className="signin-school">{school.name}</p>
-          <h1>Sign in</h1>
+          <h1>{say('sign_in')}</h1>
           <form onSubmit={submit} noValidate>
             <TextInput
-              label="E-mail address"
+              label={say('door.email')}
               type="email"
               autoComplete="username"
               autoFocus
@@ -32,27 +34,27 @@ export default function SignIn() {
               onChange={(event) => form.setData('email', event.currentTarget.value)}
             />
             <PasswordInput
-              label="Password"
+              label={say('door.password')}
               autoComplete="current-password"
               value={form.data.password}
               error={form.errors.password}
               onChange={(event) => form.setData('password', event.currentTarget.value)}
             />
             <Checkbox
-              label="Keep me signed in on this machine"
+              label={say('door.remember')}
               checked={form.data.remember}
               onChange={(event) => form.setData('remember', event.currentTarget.checked)}
             />
             <Button type="submit" loading={form.processing} fullWidth>
-              Sign in
+              {say('sign_in')}
             </Button>
-            <button type="button" className="linklike" onClick={() => form.post('/sign-in/link', { preserveState: true })}>
-              No password? Have a link sent to you
+            <button type="button" className="linklike" onClick={() => form.post(to('sign-in.send'), { preserveState: true })}>
+              {say('door.no_password')}
             </button>
           </form>
         </div>
         <p className="signin-mark">
-          <Mark /> Silent Keep
+          <Mark /> {say('door.product')}
         </p>
       </main>
     </div>

@@ -2,30 +2,32 @@ import { Head, Link, router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 
-import { Mark } from '../glyphs/Arch';
+import { Mark } from '../ui/Arch';
 import { useShared } from '../lib/page';
+import { to } from '../lib/route';
+import { say } from '../lib/say';
 
 export default function SignInLink({ token, name }: { token: string; name: string | null }) {
   const { school } = useShared();
   const [going, setGoing] = useState(false);
   return (
     <div className="signin">
-      <Head title="Sign in" />
+      <Head title={say('sign_in')} />
       <main className="errorpage">
         <Mark />
         <h1>{school.name}</h1>
         {name === null ? (
           <>
-            <p>This link has been used, or is over.</p>
+            <p>{say('door.over')}</p>
             <p>
-              <Link href="/sign-in">Sign in, or ask for another link</Link>
+              <Link href={to('sign-in')}>{say('door.other_link')}</Link>
             </p>
           </>
         ) : (
           <>
-            <p>You are {name}.</p>
-            <Button loading={going} onClick={() => router.post(`/sign-in/link/${token}`, {}, { onStart: () => setGoing(true), onFinish: () => setGoing(false) })}>
-              Sign in
+            <p>{say('door.you_are', { name })}</p>
+            <Button loading={going} onClick={() => router.post(to('sign-in.link', { token }), {}, { onStart: () => setGoing(true), onFinish: () => setGoing(false) })}>
+              {say('sign_in')}
             </Button>
           </>
         )}

@@ -1,13 +1,15 @@
 import { useForm } from '@inertiajs/react';
-import { Button, Modal, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
-import { type FormEvent, useEffect, useState } from 'react';
+import { NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import { useState } from 'react';
 
-import { postJson } from '../lib/http';
-import type { ActPreview, CoursePick, OfferPick } from '../lib/types';
+import type { ActPreview, CoursePick, OfferPick } from '../lib/generated/types';
 import { uuid } from '../lib/uuid';
 import { counted } from '../lib/words';
 import type { Act, Whom } from './acts';
 import { OutcomeList } from './OutcomeList';
+import { to } from '../lib/route';
+import { useAsked } from '../lib/useAsked';
+import { DialogForm } from '../ui/DialogForm';
 
 export interface ActDialogProps {
   title: string;
@@ -61,112 +63,74 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
   if (fields.includes('item')) {
     body['course'] = data.course;
   }
-  const asked = JSON.stringify(body);
   const complete = fields.every((field) => !NEEDED.has(field) || Boolean(data[field as keyof typeof data]));
-  const { preview, state } = usePreview(complete ? asked : null);
-  const perform = (event: FormEvent) => {
-    event.preventDefault();
-    form.transform(() => ({ ...JSON.parse(asked), once }));
-    form.post('/keep/people/acts', { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  const { answer: preview, state } = useAsked<ActPreview>(complete ? to('keep.people.preview') : null, body);
+  const perform = () => {
+    form.transform(() => ({ ...body, once }));
+    form.post(to('keep.people.act'), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   const touched = preview?.outcomes.filter(({ changes }) => changes).reduce((sum, { count }) => sum + count, 0) ?? 0;
   const message = (field: string) => (errors as Record<string, string>)[field];
   const items = courses.find(({ key }) => key === data.course)?.rows ?? [];
   return (
-    <Modal opened onClose={onClose} title={title} size={520}>
-      <form className="review" onSubmit={perform} noValidate>
-        {fields.includes('offer') && (
-          <Select label="Offer" data={offers.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.offer} error={message('offer')} searchable data-autofocus onChange={(value) => setData('offer', value ?? '')} />
-        )}
-        {fields.includes('from') && (
-          <TextInput type="datetime-local" label="From (left empty: now)" value={data.from} error={message('from')} onChange={(event) => setData('from', event.currentTarget.value)} />
-        )}
-        {fields.includes('anew') && (
-          <label className="tick">
-            <input type="checkbox" checked={data.anew} onChange={(event) => setData('anew', event.currentTarget.checked)} /> its days count anew, though an earlier pass would carry its pacing on
+    <DialogForm title={title} size={520} keep={preview === null ? title : preview.long ? 'Look what it would do' : `${title}: ${counted(touched, 'person', 'people')}`} busy={form.processing} disabled={preview !== null && !preview.long && touched === 0} onKeep={perform} onLeave={onClose}>
+      {fields.includes('offer') && (
+        <Select label="Offer" data={offers.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.offer} error={message('offer')} searchable data-autofocus onChange={(value) => setData('offer', value ?? '')} />
+      )}
+      {fields.includes('from') && (
+        <TextInput type="datetime-local" label="From (left empty: now)" value={data.from} error={message('from')} onChange={(event) => setData('from', event.currentTarget.value)} />
+      )}
+      {fields.includes('anew') && (
+        <label className="tick">
+          <input type="checkbox" checked={data.anew} onChange={(event) => setData('anew', event.currentTarget.checked)} /> its days count anew, though an earlier pass would carry its pacing on
+        </label>
+      )}
+      {fields.includes('days') && (
+        <NumberInput label="By how many days, from its end" min={1} max={3660} allowDecimal={false} value={data.days} error={message('days')} data-autofocus onChange={(value) => setData('days', value === '' ? 0 : Number(value))} />
+      )}
+      {fields.includes('stops') && (
+        <fieldset className="whenlive">
+          <legend>Meanwhile its days</legend>
+          <label>
+            <input type="radio" name="stops" checked={data.stops} onChange={() => setData('stops', true)} /> stand still
           </label>
-        )}
-        {fields.includes('days') && (
-          <NumberInput label="By how many days, from its end" min={1} max={3660} allowDecimal={false} value={data.days} error={message('days')} data-autofocus onChange={(value) => setData('days', value === '' ? 0 : Number(value))} />
-        )}
-        {fields.includes('stops') && (
-          <fieldset className="whenlive">
-            <legend>Meanwhile its days</legend>
-            <label>
-              <input type="radio" name="stops" checked={data.stops} onChange={() => setData('stops', true)} /> stand still
-            </label>
-            <label>
-              <input type="radio" name="stops" checked={!data.stops} onChange={() => setData('stops', false)} /> go on
-            </label>
-          </fieldset>
-        )}
-        {fields.includes('item') && (
+          <label>
+            <input type="radio" name="stops" checked={!data.stops} onChange={() => setData('stops', false)} /> go on
+          </label>
+        </fieldset>
+      )}
+      {fields.includes('item') && (
+        <>
+          <Select label="Course" data={courses.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.course} allowDeselect={false} onChange={(value) => setData((now) => ({ ...now, course: value ?? '', item: '' }))} />
+          <Select label="Row, with all inside it" data={items.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.item} error={message('item')} searchable onChange={(value) => setData('item', value ?? '')} />
+        </>
+      )}
+      {fields.includes('until') && (
+        <TextInput type="datetime-local" label="Until (left empty: for good)" value={data.until} error={message('until')} onChange={(event) => setData('until', event.currentTarget.value)} />
+      )}
+      {fields.includes('label') && (
+        <>
+          <TextInput label="Label" list="labels" maxLength={60} value={data.label} error={message('label')} data-autofocus onChange={(event) => setData('label', event.currentTarget.value)} />
+          <datalist id="labels">
+            {labels.map((label) => (
+              <option key={label}>{label}</option>
+            ))}
+          </datalist>
+        </>
+      )}
+      {fields.includes('subject') && <TextInput label="Subject" maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
+      {fields.includes('body') && <Textarea label="Letter ({name} stands for their name)" autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}
+      {(message('do') ?? message('people')) !== undefined && <p className="takes">{message('do') ?? message('people')}</p>}
+      <div className="outcomes" role="status">
+        {state === 'waiting' && preview === null && <p className="soft">Looking what it would do…</p>}
+        {preview !== null && (
           <>
-            <Select label="Course" data={courses.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.course} allowDeselect={false} onChange={(value) => setData((now) => ({ ...now, course: value ?? '', item: '' }))} />
-            <Select label="Row, with all inside it" data={items.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.item} error={message('item')} searchable onChange={(value) => setData('item', value ?? '')} />
+            <OutcomeList outcomes={preview.outcomes} />
+            {preview.long && <p>What it would do to each of {counted(preview.people, 'person', 'people')} is looked at first. You can leave meanwhile; nothing is done before you have seen it and say so.</p>}
+            {!preview.canBeUndone && <p className="soft">This cannot be taken back.</p>}
           </>
         )}
-        {fields.includes('until') && (
-          <TextInput type="datetime-local" label="Until (left empty: for good)" value={data.until} error={message('until')} onChange={(event) => setData('until', event.currentTarget.value)} />
-        )}
-        {fields.includes('label') && (
-          <>
-            <TextInput label="Label" list="labels" maxLength={60} value={data.label} error={message('label')} data-autofocus onChange={(event) => setData('label', event.currentTarget.value)} />
-            <datalist id="labels">
-              {labels.map((label) => (
-                <option key={label}>{label}</option>
-              ))}
-            </datalist>
-          </>
-        )}
-        {fields.includes('subject') && <TextInput label="Subject" maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
-        {fields.includes('body') && <Textarea label="Letter ({name} stands for their name)" autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}
-        {(message('do') ?? message('people')) !== undefined && <p className="takes">{message('do') ?? message('people')}</p>}
-        <div className="outcomes" role="status">
-          {state === 'waiting' && preview === null && <p className="soft">Looking what it would do…</p>}
-          {preview !== null && (
-            <>
-              <OutcomeList outcomes={preview.outcomes} />
-              {preview.long && <p>What it would do to each of {counted(preview.people, 'person', 'people')} is looked at first. You can leave meanwhile; nothing is done before you have seen it and say so.</p>}
-              {!preview.canBeUndone && <p className="soft">This cannot be taken back.</p>}
-            </>
-          )}
-        </div>
-        <div className="review-acts">
-          <Button type="button" variant="default" onClick={onClose}>
-            Leave
-          </Button>
-          <Button type="submit" loading={form.processing} disabled={preview !== null && !preview.long && touched === 0}>
-            {preview === null ? title : preview.long ? 'Look what it would do' : `${title}: ${counted(touched, 'person', 'people')}`}
-          </Button>
-        </div>
-      </form>
-    </Modal>
+      </div>
+    </DialogForm>
   );
-}
-
-/** What an act would do, asked again whenever something of it changes; null: something is still missing. */
-function usePreview(asked: string | null): { preview: ActPreview | null; state: 'waiting' | 'ready' } {
-  const [told, setTold] = useState<{ for: string; preview: ActPreview | null } | null>(null);
-  useEffect(() => {
-    if (asked === null) {
-      return undefined;
-    }
-    let wanted = true;
-    const timer = window.setTimeout(() => {
-      void postJson<ActPreview>('/keep/people/preview', JSON.parse(asked)).then((preview) => {
-        if (wanted) {
-          setTold({ for: asked, preview });
-        }
-      });
-    }, 200);
-    return () => {
-      wanted = false;
-      window.clearTimeout(timer);
-    };
-  }, [asked]);
-  if (asked === null) {
-    return { preview: null, state: 'ready' };
-  }
-  return { preview: told?.for === asked ? told.preview : null, state: told?.for === asked ? 'ready' : 'waiting' };
 }

@@ -1,4 +1,4 @@
-import type { ActOutcome } from '../lib/types';
+import type { ActOutcome } from '../lib/generated/types';
 
 /** What an act does to how many, with the names of the first. */
 export function OutcomeList({ outcomes }: { outcomes: ActOutcome[] }) {

@@ -2,13 +2,14 @@ import { Link } from '@inertiajs/react';
 import { Select } from '@mantine/core';
 import { useState } from 'react';
 
-import { Arch } from '../glyphs/Arch';
-import { keepAddress, withQuery } from '../lib/address';
-import type { CoursePick, WhyLink } from '../lib/types';
+import { Arch } from '../ui/Arch';
+import { withQuery } from '../lib/address';
+import type { CoursePick, WhyLink } from '../lib/generated/types';
 import { plainText } from '../lib/words';
-import { useWhy } from '../sheet/WhySheet';
+import { useWhy } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
 import { mayDo, byAct } from './byAct';
+import { to } from '../lib/route';
 
 export interface WhyNotProps {
   person: number;
@@ -113,12 +114,12 @@ function Reasons({ course, item, person, now, round, mayRun, onExtend, onMended 
         </>
       )}
       <p>
-        <Link href={withQuery(keepAddress(course), { lens: 'sightlines', row: item, who: `person:${person}`, v: [`person:${person}`] })}>See the whole course through their eyes</Link>
+        <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', row: item, who: `person:${person}`, v: [`person:${person}`] })}>See the whole course through their eyes</Link>
       </p>
     </div>
   );
 }
 
 function RuleLink({ course, link }: { course: string; link: WhyLink }) {
-  return link.to === 'rule' && link.item !== null ? <Link href={withQuery(keepAddress(course), { row: link.item, plan: link.plan })}>{link.text}</Link> : link.to === 'course' ? <Link href={keepAddress(course)}>{link.text}</Link> : null;
+  return link.to === 'rule' && link.item !== null ? <Link href={withQuery(to('keep.course', { course }), { row: link.item, plan: link.plan })}>{link.text}</Link> : link.to === 'course' ? <Link href={to('keep.course', { course })}>{link.text}</Link> : null;
 }

@@ -1,4 +1,4 @@
-import type { PeoplePage } from '../lib/types';
+import type { PeoplePage } from '../lib/generated/types';
 
 /** Whom an act is for: people by number, or all that the list's filter lets through. */
 export type Whom = { people: number[] } | { filter: PeoplePage['filter'] };

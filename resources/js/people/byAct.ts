@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 
-import type { FixByAct } from '../lib/types';
+import type { FixByAct } from '../lib/generated/types';
+import { to } from '../lib/route';
 
 /** What assistants may do too. */
 const HELP = new Set(['grant', 'extend']);
@@ -13,7 +14,7 @@ export function mayDo(what: FixByAct, mayRun: boolean): boolean {
 /** Does it; it can be taken back from the note that tells of it. */
 export function byAct(person: number, what: FixByAct, onDone?: () => void): void {
   router.post(
-    '/keep/people/acts',
+    to('keep.people.act'),
     { people: [person], do: what.do, course: what.course, item: what.item, offer: what.offer, label: what.label },
     { preserveScroll: true, preserveState: true, ...(onDone === undefined ? {} : { onSuccess: onDone }) },
   );

@@ -1,4 +1,5 @@
 import { TextInput } from '@mantine/core';
+import { say } from '../lib/say';
 
 export interface AccountFieldsProps {
   data: { name: string; email: string };
@@ -10,8 +11,8 @@ export interface AccountFieldsProps {
 export function AccountFields({ data, errors, onSet }: AccountFieldsProps) {
   return (
     <>
-      <TextInput label="Your name" autoComplete="name" maxLength={200} value={data.name} error={errors.name} onChange={(event) => onSet({ name: event.currentTarget.value })} />
-      <TextInput label="Your e-mail address" type="email" autoComplete="email" maxLength={190} value={data.email} error={errors.email} onChange={(event) => onSet({ email: event.currentTarget.value })} />
+      <TextInput label={say('account.name')} autoComplete="name" maxLength={200} value={data.name} error={errors.name} onChange={(event) => onSet({ name: event.currentTarget.value })} />
+      <TextInput label={say('account.email')} type="email" autoComplete="email" maxLength={190} value={data.email} error={errors.email} onChange={(event) => onSet({ email: event.currentTarget.value })} />
     </>
   );
 }

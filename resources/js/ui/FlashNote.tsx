@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useShared } from '../lib/page';
 import { plainText } from '../lib/words';
 import { Words } from './Words';
+import { to } from '../lib/route';
 
 /** What the last action did, said aloud and kept on the page until it is closed. */
 export function FlashNote() {
@@ -11,6 +12,7 @@ export function FlashNote() {
   const [closed, setClosed] = useState<typeof flash>(null);
   // A question is asked by the page it belongs to.
   const shown = flash !== null && flash !== closed && flash.kind !== 'asks' && flash.kind !== 'collision' ? flash : null;
+  const undo = shown?.undo ?? null;
   return (
     <div role="status" aria-live="polite">
       {shown !== null && (
@@ -27,8 +29,8 @@ export function FlashNote() {
               ))}
             </ul>
           )}
-          {shown.undo !== undefined && shown.undo !== null && (
-            <button type="button" onClick={() => router.post(`/keep/people/acts/${shown.undo}/undo`, {}, { preserveScroll: true, preserveState: true })}>
+          {undo !== null && (
+            <button type="button" onClick={() => router.post(to('keep.people.undo', { act: undo }), {}, { preserveScroll: true, preserveState: true })}>
               Take it back
             </button>
           )}

@@ -1,9 +1,10 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import type { ReactNode } from 'react';
 
-import { Mark } from '../glyphs/Arch';
+import { Mark } from './Arch';
 import { useShared } from '../lib/page';
 import { FlashNote } from './FlashNote';
+import { to } from '../lib/route';
 
 export interface KeepShellProps {
   title: string;
@@ -11,12 +12,12 @@ export interface KeepShellProps {
 }
 
 const PLACES: { href: string; title: string; run?: boolean }[] = [
-  { href: '/keep/courses', title: 'Courses' },
-  { href: '/keep/people', title: 'People' },
-  { href: '/keep/offers', title: 'Offers' },
-  { href: '/keep/notices', title: 'Notices' },
-  { href: '/keep/outbox', title: 'Outbox', run: true },
-  { href: '/keep/school', title: 'School' },
+  { href: to('keep.courses'), title: 'Courses' },
+  { href: to('keep.people.list'), title: 'People' },
+  { href: to('keep.offers'), title: 'Offers' },
+  { href: to('keep.notices'), title: 'Notices' },
+  { href: to('keep.outbox'), title: 'Outbox', run: true },
+  { href: to('keep.school'), title: 'School' },
 ];
 
 /** The frame of the administrator's side. */
@@ -27,7 +28,7 @@ export function KeepShell({ title, children }: KeepShellProps) {
     <div className="keep">
       <Head title={title} />
       <header className="top">
-        <Link href="/keep/courses" className="brand">
+        <Link href={to('keep.courses')} className="brand">
           <Mark /> Silent Keep
         </Link>
         <nav aria-label="Main">
@@ -42,8 +43,8 @@ export function KeepShell({ title, children }: KeepShellProps) {
           </ul>
         </nav>
         <p className="who">
-          <b>{school.name}</b>, {school.zoneName} · <Link href="/account">{signedIn?.name}</Link> ·{' '}
-          <button type="button" className="linklike" onClick={() => router.post('/sign-out')}>
+          <b>{school.name}</b>, {school.zoneName} · <Link href={to('account')}>{signedIn?.name}</Link> ·{' '}
+          <button type="button" className="linklike" onClick={() => router.post(to('sign-out'))}>
             Sign out
           </button>
         </p>

@@ -1,4 +1,4 @@
-import type { SentencePart } from '../lib/types';
+import type { SentencePart } from '../lib/generated/types';
 
 export interface WordsProps {
   segments: SentencePart[];

@@ -8,13 +8,14 @@ use App\Access\WhoLooks;
 use App\Learning\ChangeCalendarLink;
 use App\Learning\Contents\LessonContents;
 use App\Learning\LearnerView;
+use App\Learning\LearnerViews;
 use App\Learning\OwnCalendar;
 use App\Learning\SayOnBoard;
 use App\Learning\TakePostBack;
 use App\Models\Course;
 use App\Models\Person;
 use App\Pages\Learner\BoardPageBuilder;
-use App\Pages\Learner\FrontPageBuilder;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use SilentKeep\Core\Outline\Kind;
@@ -23,24 +24,24 @@ use Symfony\Component\HttpFoundation\Response;
 /** What is said on boards, and the private link to one's own dates. */
 final readonly class BoardController
 {
-    public function __construct(private FrontPageBuilder $desk, private LessonContents $contents, private WhoLooks $who)
+    public function __construct(private LearnerViews $views, private LessonContents $contents, private WhoLooks $who)
     {
     }
 
-    public function say(Request $request, Course $course, string $item, SayOnBoard $say): RedirectResponse
+    public function store(Request $request, Course $course, string $item, SayOnBoard $say): RedirectResponse
     {
         [$person, $view] = $this->discussion($request, $course, $item);
         abort_if($view->decision($item)?->act !== true, 403);
         $given = $request->validate(
             ['text' => ['required', 'string', 'max:5000'], 'once' => ['nullable', 'string', 'max:40']],
-            ['text.required' => 'Please write something first.', 'text.max' => 'That is more than 5,000 characters; please say it in two posts.'],
+            ['text.required' => Say::text('learner.asked.post'), 'text.max' => Say::text('learner.asked.post_long')],
         );
         $say($person, $course, $item, is_string($given['text']) ? $given['text'] : '', is_string($given['once'] ?? null) ? $given['once'] : null);
 
         return back();
     }
 
-    public function takeBack(Request $request, Course $course, string $item, int $post, TakePostBack $takeBack): RedirectResponse
+    public function destroy(Request $request, Course $course, string $item, int $post, TakePostBack $takeBack): RedirectResponse
     {
         [$person] = $this->discussion($request, $course, $item);
         abort_if(! $takeBack($person, $course, $item, $post), 404);
@@ -70,7 +71,7 @@ final readonly class BoardController
     private function discussion(Request $request, Course $course, string $item): array
     {
         $person = WhoLooks::person($request);
-        $view = $this->desk->view($course, $this->who->at($request, $course));
+        $view = $this->views->at($course, $this->who->at($request, $course));
         $decision = $view?->decision($item);
         abort_if($person === null || $view === null || $decision === null || $view->kind($item) !== Kind::Board, 404);
         abort_if(! $view->isOpen($item), 403);

@@ -11,8 +11,10 @@ use App\Models\Offer;
 use App\Models\Person;
 use App\Offers\Buy;
 use App\Offers\Shop;
+use App\Pages\Shared\Flash;
 use App\People\Accounts\OpenAccount;
 use App\People\Acts\CannotAct;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -33,7 +35,7 @@ final readonly class CheckoutController
         return Inertia::render('learner/Checkout', get_object_vars($this->shop->checkout($this->offer($offer), is_string($item) ? $item : null, WhoLooks::person($request))));
     }
 
-    public function buy(Request $request, string $offer, Buy $buy): RedirectResponse
+    public function store(Request $request, string $offer, Buy $buy): RedirectResponse
     {
         $offer = $this->offer($offer);
         $given = $request->validate(['item' => ['nullable', 'string', 'max:190'], 'once' => ['nullable', 'string', 'max:60']]);
@@ -41,17 +43,17 @@ final readonly class CheckoutController
         try {
             $person = $buy($offer, $known ?? $this->typed($request), is_string($given['once'] ?? null) ? $given['once'] : null);
         } catch (CannotAct $e) {
-            return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+            return back()->with(Flash::refused($e->getMessage()));
         }
         if ($known === null) {
             self::letIn($request, $person);
         }
         // Back to where they came from, where there is such a place.
         $item = is_string($given['item'] ?? null) && $this->shop->knows($offer->course, $given['item']) ? $given['item'] : '';
-        $text = "You hold {$offer->name} now.".($person->isConfirmed() ? '' : " A letter is on its way to {$person->address()}: with its link you have it on every device.");
+        $text = $person->isConfirmed() ? Say::text('learner.shop.bought', ['offer' => $offer->name]) : Say::text('learner.shop.bought_here', ['offer' => $offer->name, 'address' => $person->address()]);
 
         return ($item === '' ? redirect()->route('course', $offer->course) : redirect()->route('lesson', [$offer->course, $item]))
-            ->with('flash', ['kind' => 'done', 'text' => $text, 'lines' => []]);
+            ->with(Flash::done($text));
     }
 
     /** For a sample that asks for an account first: a name and an address. */
@@ -59,7 +61,7 @@ final readonly class CheckoutController
     {
         if (WhoLooks::person($request) === null) {
             $typed = $this->typed($request);
-            self::letIn($request, $open($typed['name'], $typed['email'], 'to look at a sample'));
+            self::letIn($request, $open($typed['name'], $typed['email'], Say::text('letters.address.to_look')));
         }
 
         return redirect()->route('lesson', [$course, $item]);
@@ -70,7 +72,7 @@ final readonly class CheckoutController
     {
         $given = $request->validate(
             ['name' => ['required', 'string', 'max:200'], 'email' => ['required', 'string', 'email', 'max:190']],
-            ['name.required' => 'Please type your name.', 'email.required' => 'Please type your e-mail address.', 'email.email' => 'This is not an e-mail address.'],
+            ['name.required' => Say::text('learner.asked.name'), 'email.required' => Say::text('learner.asked.email'), 'email.email' => Say::text('learner.asked.no_email')],
         );
         $email = is_string($given['email']) ? $given['email'] : '';
         Throttles::letterTo($email, $request);

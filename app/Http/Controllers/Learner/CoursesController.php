@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Access\Lookers;
+use App\Access\Viewers;
 use App\Access\WhoLooks;
+use App\Learning\LearnerViews;
 use App\Models\Course;
-use App\Models\Person;
 use App\Pages\Learner\CoursePageBuilder;
 use App\Pages\Learner\FrontPageBuilder;
 use App\Pages\Learner\MyCoursesPage;
@@ -18,22 +18,21 @@ use Inertia\Response;
 
 final readonly class CoursesController
 {
-    public function __construct(private FrontPageBuilder $desk, private CoursePageBuilder $pages, private WhoLooks $who)
+    public function __construct(private FrontPageBuilder $lists, private LearnerViews $views, private CoursePageBuilder $pages, private WhoLooks $who)
     {
     }
 
-    public function index(Request $request, Lookers $lookers): Response
+    public function index(Request $request, Viewers $viewers): Response
     {
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = WhoLooks::signedIn($request);
         $observed = $this->who->observed($request, $person);
 
-        return Inertia::render('learner/MyCourses', get_object_vars(new MyCoursesPage($this->desk->coursesOf($person, $observed), $lookers->learnersOf($person), $observed?->id)));
+        return Inertia::render('learner/MyCourses', get_object_vars(new MyCoursesPage($this->lists->coursesOf($person, $observed), $viewers->learnersOf($person), $observed?->id)));
     }
 
     public function show(Request $request, Course $course): Response
     {
-        $view = $this->desk->view($course, $this->who->at($request, $course));
+        $view = $this->views->at($course, $this->who->at($request, $course));
         $page = $view === null ? null : $this->pages->course($course, $view, WhoLooks::person($request)?->id);
         abort_if($page === null, 404);
 
@@ -41,15 +40,14 @@ final readonly class CoursesController
     }
 
     /** With whom an observer looks from now on; nobody: as themselves. */
-    public function lookWith(Request $request, Lookers $lookers): RedirectResponse
+    public function lookWith(Request $request, Viewers $viewers): RedirectResponse
     {
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = WhoLooks::signedIn($request);
         $learner = $request->integer('learner');
         if ($learner === 0) {
             $request->session()->forget(WhoLooks::OBSERVED);
         } else {
-            abort_if($lookers->observed($person, $learner) === null, 404);
+            abort_if($viewers->observed($person, $learner) === null, 404);
             $request->session()->put(WhoLooks::OBSERVED, $learner);
         }
 

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
-use App\Access\Lookers;
 use App\Access\Plans;
+use App\Access\Viewers;
 use App\Access\WhoLooks;
 use App\Http\Text;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
@@ -23,7 +24,7 @@ final readonly class GuestController
     /** How long a guest comes back without the link. */
     private const DAYS = 30;
 
-    public function __construct(private Lookers $lookers, private Plans $plans)
+    public function __construct(private Viewers $viewers, private Plans $plans)
     {
     }
 
@@ -37,18 +38,18 @@ final readonly class GuestController
         return Inertia::render('learner/GuestDoor', ['token' => $token])->toResponse($request);
     }
 
-    public function enter(Request $request, string $token): RedirectResponse
+    public function store(Request $request, string $token): RedirectResponse
     {
         $course = $this->course($token);
         $phrase = $this->phrase($course);
         if ($phrase !== null && ! hash_equals(mb_strtolower($phrase), mb_strtolower(trim(Text::of($request, 'phrase', 200))))) {
-            throw ValidationException::withMessages(['phrase' => 'That is not the pass phrase.']);
+            throw ValidationException::withMessages(['phrase' => Say::text('learner.asked.phrase')]);
         }
 
         return $this->letIn($course);
     }
 
-    public function leave(Course $course): RedirectResponse
+    public function destroy(Course $course): RedirectResponse
     {
         return redirect()->route('home')->withCookie(Cookie::forget(WhoLooks::cookie($course)));
     }
@@ -56,7 +57,7 @@ final readonly class GuestController
     /** A link whose door is shut leads nowhere, like one that never was. */
     private function course(string $token): Course
     {
-        $course = $this->lookers->courseOf($token);
+        $course = $this->viewers->courseOf($token);
         $decider = $course === null ? null : $this->plans->live($course);
         abort_if($course === null || $decider === null || ! $decider->course->guestDoor->open || ! $this->plans->schoolLetsGuestsIn(), 404);
 

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Learner;
 
 use App\Access\WhoLooks;
 use App\Learning\LearnerView;
+use App\Learning\LearnerViews;
 use App\Learning\MarkFinished;
 use App\Learning\NoteLook;
 use App\Learning\Reading;
@@ -16,8 +17,9 @@ use App\Notices\NoticeCase;
 use App\Notices\SentAway;
 use App\Pages\Learner\BoardPage;
 use App\Pages\Learner\CoursePageBuilder;
-use App\Pages\Learner\FrontPageBuilder;
 use App\Pages\Learner\LessonPage;
+use App\Pages\Shared\Flash;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -26,7 +28,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class LessonController
 {
-    public function __construct(private FrontPageBuilder $desk, private CoursePageBuilder $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who)
+    public function __construct(private LearnerViews $views, private CoursePageBuilder $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who)
     {
     }
 
@@ -34,9 +36,9 @@ final readonly class LessonController
     {
         $person = WhoLooks::person($request);
         $looker = $this->who->at($request, $course);
-        $view = $this->desk->view($course, $looker);
+        $view = $this->views->at($course, $looker);
         abort_if($view === null, 404);
-        $view = $person === null ? $view : $this->arrive($person, $course, $view, $item) ?? $this->desk->view($course, $looker) ?? $view;
+        $view = $person === null ? $view : $this->arrive($person, $course, $view, $item) ?? $this->views->at($course, $looker) ?? $view;
         $page = $this->pages->item($course, $view, $item, new Reading(
             bearer: WhoLooks::bearer($request),
             signIn: $person === null ? route('sign-in', ['back' => route('lesson', [$course, $item], false)]) : null,
@@ -62,7 +64,7 @@ final readonly class LessonController
     private function arrive(Person $person, Course $course, LearnerView $view, string $item): ?LearnerView
     {
         $by = $view->finishableBy($item);
-        if ($by === FinishedBy::Watch && $view->finishedAt($item) === null) {
+        if ($by === FinishedBy::Watch && $view->path->finishedAt($item) === null) {
             ($this->openWatch)->ofItem($person, $course, $item);
         }
         if ($by !== FinishedBy::Visit) {
@@ -76,12 +78,12 @@ final readonly class LessonController
     public function finish(Request $request, Course $course, string $item): RedirectResponse
     {
         $person = WhoLooks::person($request);
-        $view = $this->desk->view($course, $this->who->at($request, $course));
+        $view = $this->views->at($course, $this->who->at($request, $course));
         abort_if($person === null || $view === null || $view->decision($item) === null, 404);
         $by = $view->finishableBy($item);
         abort_if($by === null, 403);
         if ($by !== FinishedBy::Mark) {
-            return back()->with('flash', ['kind' => 'refused', 'text' => 'This lesson is not finished by a mark.', 'lines' => []]);
+            return back()->with(Flash::refused(Say::text('learner.lesson.no_mark')));
         }
         ($this->markFinished)($person, $course, $item);
 

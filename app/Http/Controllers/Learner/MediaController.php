@@ -6,7 +6,7 @@ namespace App\Http\Controllers\Learner;
 
 use App\Access\WhoLooks;
 use App\Learning\Contents\MediaAddresses;
-use App\Pages\Learner\FrontPageBuilder;
+use App\Learning\LearnerViews;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
@@ -15,7 +15,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** Pictures, recordings and files. The address says for whom it was made, and each time it is asked anew whether they still may. */
 final readonly class MediaController
 {
-    public function __construct(private FrontPageBuilder $desk, private MediaAddresses $addresses, private WhoLooks $who)
+    public function __construct(private LearnerViews $views, private MediaAddresses $addresses, private WhoLooks $who)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class MediaController
         $medium = $this->addresses->medium($medium);
         abort_if($medium === null, 404);
         // Whoever writes it sees it before it is published.
-        abort_if(! Gate::allows('see-all') && $this->desk->view($medium->course, $this->who->at($request, $medium->course))?->isOpen($medium->item_key) !== true, 403);
+        abort_if(! Gate::allows('see-all') && $this->views->at($medium->course, $this->who->at($request, $medium->course))?->isOpen($medium->item_key) !== true, 403);
         abort_if(! Storage::exists($medium->path), 404);
 
         return (new BinaryFileResponse(Storage::path($medium->path), 200, [

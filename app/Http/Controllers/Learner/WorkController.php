@@ -9,13 +9,15 @@ use App\Http\Requests\QuizRequest;
 use App\Learning\Contents\LessonContents;
 use App\Learning\Contents\OpenContents;
 use App\Learning\LearnerView;
+use App\Learning\LearnerViews;
 use App\Learning\Quizzes\TryQuiz;
 use App\Learning\Watching\ReportWatched;
 use App\Learning\Watching\Statement;
 use App\Models\Course;
 use App\Models\Person;
-use App\Pages\Learner\FrontPageBuilder;
 use App\Pages\Learner\Watched;
+use App\Pages\Shared\Flash;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -25,7 +27,7 @@ use SilentKeep\Core\Watching\InvalidReport;
 /** What a learner does in a lesson that is finished by more than a mark. */
 final readonly class WorkController
 {
-    public function __construct(private FrontPageBuilder $desk, private LessonContents $contents, private WhoLooks $who)
+    public function __construct(private LearnerViews $views, private LessonContents $contents, private WhoLooks $who)
     {
     }
 
@@ -57,7 +59,7 @@ final readonly class WorkController
         [$person, $view, $contents] = $this->entered($request, $course, $item);
         abort_if($view->finishableBy($item) === null || $contents->content === null || $contents->content->quiz === [], 403);
         if ($contents->content->version !== $request->integer('version')) {
-            return back()->with('flash', ['kind' => 'refused', 'text' => 'The quiz has changed since you opened it. Nothing was graded; please look at it again.', 'lines' => []]);
+            return back()->with(Flash::refused(Say::text('learner.quiz.changed')));
         }
         $finish = $view->finishOf($item);
         $try($person, $course, $contents->content, $request->answers(), $finish?->by === FinishedBy::Quiz ? $finish->threshold : null);
@@ -69,7 +71,7 @@ final readonly class WorkController
     private function entered(Request $request, Course $course, string $item): array
     {
         $person = WhoLooks::person($request);
-        $view = $this->desk->view($course, $this->who->at($request, $course));
+        $view = $this->views->at($course, $this->who->at($request, $course));
         $decision = $view?->decision($item);
         abort_if($person === null || $view === null || $decision === null, 404);
         abort_if($view->finishableBy($item) === null, 403);

@@ -4,26 +4,41 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\WhoLooks;
+use App\Http\Requests\ActRequest;
 use App\Models\ActRecord;
-use App\Models\Person;
+use App\Pages\People\ActOutcome;
 use App\Pages\People\ActPageBuilder;
+use App\Pages\People\ActPreview;
+use App\Pages\Shared\Flash;
 use App\People\ActOnPeople;
 use App\People\Acts\CannotAct;
+use App\People\Acts\PeopleAct;
+use App\People\Acts\PeopleActs;
+use App\People\ChosenPeople;
 use App\People\LeaveAct;
+use App\People\PeopleQuery;
+use App\People\UndoAct;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
-/** An act on so many people that it is prepared first: how far that is, what it would do, and doing it. */
+/** Acts on people: what one would do, doing it, taking it back; on many it is prepared first, and shown. */
 final readonly class ActsController
 {
-    public function show(Request $request, ActRecord $act, ActPageBuilder $desk): Response
+    public function __construct(private PeopleQuery $find)
+    {
+    }
+
+    public function show(Request $request, ActRecord $act, ActPageBuilder $pages): Response
     {
         self::allow($request, $act);
 
-        return Inertia::render('keep/Act', get_object_vars($desk->page($act)));
+        return Inertia::render('keep/Act', get_object_vars($pages->page($act)));
     }
 
     public function update(Request $request, ActRecord $act, ActOnPeople $actOn): RedirectResponse
@@ -32,7 +47,7 @@ final readonly class ActsController
         try {
             $actOn->perform($act);
         } catch (CannotAct $e) {
-            return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+            return back()->with(Flash::refused($e->getMessage()));
         }
 
         return redirect()->route('keep.act', $act->id);
@@ -47,12 +62,82 @@ final readonly class ActsController
         return redirect()->route('keep.people.list');
     }
 
+    /** What an act would do. Nothing is changed. */
+    public function preview(ActRequest $request, PeopleActs $acts, ActOnPeople $actOn): JsonResponse
+    {
+        $act = $this->act($request, $acts);
+        $people = $this->meant($request);
+        $count = $people->count();
+        if ($count > ActOnPeople::AT_ONCE) {
+            return new JsonResponse(new ActPreview($act->told(), $count, $act->canBeUndone(), true, []));
+        }
+        try {
+            $outcomes = $actOn->preview($act, $people);
+        } catch (CannotAct $e) {
+            throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
+        }
+
+        return new JsonResponse(new ActPreview($act->told(), $count, $act->canBeUndone(), false, ActOutcome::listOf($outcomes)));
+    }
+
+    public function store(ActRequest $request, PeopleActs $acts, ActOnPeople $actOn): RedirectResponse
+    {
+        $act = $this->act($request, $acts);
+        $people = $this->meant($request);
+        if ($people->count() > ActOnPeople::AT_ONCE) {
+            return redirect()->route('keep.act', $actOn->prepare($act, $request->form(), $people, WhoLooks::signedIn($request), $request->once())->id);
+        }
+        try {
+            [$record, $touched] = $actOn($act, $people, WhoLooks::signedIn($request), $request->once(), $request->form());
+        } catch (CannotAct $e) {
+            throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
+        }
+        if ($record === null) {
+            return back()->with(Flash::refused('Nothing was to be done: '.lcfirst($act->told()).' changes nothing for them.'));
+        }
+
+        return back()->with(Flash::done($act->told().': done for '.($touched === 1 ? '1 person' : "{$touched} people").'.', undo: $record->canBeUndone() ? $record->id : null));
+    }
+
+    public function undo(Request $request, int $act, UndoAct $undo): RedirectResponse
+    {
+        Gate::authorize('help-people');
+        try {
+            $undone = $undo($act, WhoLooks::signedIn($request), Gate::allows('run-school'));
+        } catch (CannotAct $e) {
+            return back()->with(Flash::refused($e->getMessage()));
+        }
+        if ($undone->state === 'undoing') {
+            return redirect()->route('keep.act', $undone->id);
+        }
+
+        return back()->with(Flash::done("Taken back: {$undone->told}."));
+    }
+
+    private function act(ActRequest $request, PeopleActs $acts): PeopleAct
+    {
+        try {
+            $act = $acts->of($request->form(), WhoLooks::signedIn($request));
+        } catch (CannotAct $e) {
+            throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
+        }
+        Gate::authorize($act->isHelp() ? 'help-people' : 'run-school');
+
+        return $act;
+    }
+
+    private function meant(ActRequest $request): ChosenPeople
+    {
+        $people = $request->people();
+
+        return $people === null ? ChosenPeople::filtered($this->find, $request->filter()) : ChosenPeople::named($people);
+    }
+
     /** Whoever asked for it, and whoever runs the school. */
     private static function allow(Request $request, ActRecord $act): void
     {
         Gate::authorize('help-people');
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = WhoLooks::signedIn($request);
         abort_unless($act->actor_id === $person->id || Gate::allows('run-school'), 404);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\WhoLooks;
 use App\Drafts\DiscardDraft;
 use App\Drafts\DraftCollision;
 use App\Drafts\DraftConflict;
@@ -25,17 +26,14 @@ use App\Http\Requests\EditPlansRequest;
 use App\Http\Requests\EditRulesRequest;
 use App\Http\Requests\FixRequest;
 use App\Models\Course;
-use App\Models\Person;
+use App\Pages\Shared\Flash;
 use App\Pages\Workspace\ConditionWords;
 use App\Pages\Workspace\WorkspacePageBuilder;
-use App\Publishing\PublishDraft;
-use App\School\ChangeGuestLink;
 use App\Sightlines\Why\ApplyFixes;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use SilentKeep\Core\Format\InvalidPlan;
 use SilentKeep\Core\Format\Offence;
@@ -46,7 +44,7 @@ final readonly class DraftController
     {
     }
 
-    public function edit(EditRulesRequest $request, Course $course): RedirectResponse
+    public function rules(EditRulesRequest $request, Course $course): RedirectResponse
     {
         return $this->make($request, $course, $request->edit());
     }
@@ -58,7 +56,7 @@ final readonly class DraftController
             $dependents = $pages->dependents($course, $edit);
             if ($dependents !== []) {
                 // Named first; asked for again with `meant`, it is done.
-                return back()->with('flash', ['kind' => 'asks', 'text' => 'Something speaks of what you take out', 'lines' => $dependents]);
+                return back()->with(Flash::asks('Something speaks of what you take out', $dependents));
             }
         }
 
@@ -75,15 +73,6 @@ final readonly class DraftController
         return $this->make($request, $course, $request->edit());
     }
 
-    /** A new link for guests: the old one dies at once. */
-    public function guestLink(Request $request, Course $course, ChangeGuestLink $change): RedirectResponse
-    {
-        Gate::authorize('edit-rules');
-        $change($course, self::editor($request));
-
-        return back()->with('flash', ['kind' => 'done', 'text' => 'There is a new guest link. Whoever came by an old one is no guest any more.', 'lines' => []]);
-    }
-
     /** What the reasons of a cell proposed. */
     public function fix(FixRequest $request, Course $course): RedirectResponse
     {
@@ -93,7 +82,7 @@ final readonly class DraftController
     private function make(FormRequest $request, Course $course, Edit $change): RedirectResponse
     {
         try {
-            $made = ($this->edit)($course, $request->integer('version'), $change, self::editor($request));
+            $made = ($this->edit)($course, $request->integer('version'), $change, WhoLooks::signedIn($request));
         } catch (InvalidPlan $e) {
             if ($change instanceof MoveItem || $change instanceof PlaceItems || $change instanceof PasteRules || $change instanceof DuplicateItem || $change instanceof DeleteItems || $change instanceof ApplyFixes) {
                 // There is no form with fields to say it at.
@@ -101,7 +90,7 @@ final readonly class DraftController
             }
             throw ValidationException::withMessages(self::messages($e, $change->pointer()));
         } catch (DraftCollision $e) {
-            return back()->with('flash', ['kind' => 'collision', 'text' => $e->getMessage(), 'lines' => $e->theirs, 'mine' => $e->mine]);
+            return back()->with(Flash::collision($e->getMessage(), $e->theirs, $e->mine));
         } catch (CannotEdit $e) {
             if ($e->field !== null) {
                 throw ValidationException::withMessages([$e->field => $e->getMessage()]);
@@ -112,13 +101,13 @@ final readonly class DraftController
             return self::refused($e->getMessage());
         }
 
-        return $made->meanwhile === [] ? back() : back()->with('flash', ['kind' => 'done', 'text' => "{$made->who} has edited this draft too; both edits stand", 'lines' => $made->meanwhile]);
+        return $made->meanwhile === [] ? back() : back()->with(Flash::done("{$made->who} has edited this draft too; both edits stand", $made->meanwhile));
     }
 
     /** What happened to the draft since a version, for those who have it open. */
     public function news(Request $request, Course $course, WorkspacePageBuilder $pages): JsonResponse
     {
-        return new JsonResponse($pages->news($course, $request->integer('since'), self::editor($request)));
+        return new JsonResponse($pages->news($course, $request->integer('since'), WhoLooks::signedIn($request)));
     }
 
     /** Reads a condition back while it is being built. Nothing is saved. */
@@ -133,7 +122,7 @@ final readonly class DraftController
     public function undo(DraftRequest $request, Course $course, UndoDraftEdit $undo): RedirectResponse
     {
         try {
-            $undo($course, $request->version(), self::editor($request));
+            $undo($course, $request->version(), WhoLooks::signedIn($request));
         } catch (DraftConflict $e) {
             return self::refused($e->getMessage());
         }
@@ -144,7 +133,7 @@ final readonly class DraftController
     public function redo(DraftRequest $request, Course $course, RedoDraftEdit $redo): RedirectResponse
     {
         try {
-            $redo($course, $request->version(), self::editor($request));
+            $redo($course, $request->version(), WhoLooks::signedIn($request));
         } catch (DraftConflict $e) {
             return self::refused($e->getMessage());
         }
@@ -152,39 +141,20 @@ final readonly class DraftController
         return back();
     }
 
-    public function discard(DraftRequest $request, Course $course, DiscardDraft $discard): RedirectResponse
+    public function destroy(DraftRequest $request, Course $course, DiscardDraft $discard): RedirectResponse
     {
         try {
-            $discard($course, $request->version(), self::editor($request));
+            $discard($course, $request->version(), WhoLooks::signedIn($request));
         } catch (DraftConflict $e) {
             return self::refused($e->getMessage());
         }
 
-        return back()->with('flash', ['kind' => 'done', 'text' => 'The draft is gone. What is live has not changed.', 'lines' => []]);
-    }
-
-    public function publish(DraftRequest $request, Course $course, PublishDraft $publish): RedirectResponse
-    {
-        try {
-            [$revision, $changes] = $publish($course, $request->version(), $request->receipt(), $request->note(), self::editor($request));
-        } catch (DraftConflict $e) {
-            return self::refused($e->getMessage());
-        }
-
-        return redirect()->route('keep.course', $course)->with('flash', ['kind' => 'done', 'text' => "Published as revision {$revision->number}. It is live now.", 'lines' => $changes]);
+        return back()->with(Flash::done('The draft is gone. What is live has not changed.'));
     }
 
     private static function refused(string $message): RedirectResponse
     {
-        return back()->with('flash', ['kind' => 'refused', 'text' => $message, 'lines' => []]);
-    }
-
-    private static function editor(Request $request): Person
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person;
+        return back()->with(Flash::refused($message));
     }
 
     /** @return array<string, string> by the form's field */

@@ -4,19 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\WhoLooks;
 use App\Http\Requests\ImportRequest;
-use App\Http\Requests\NewPersonRequest;
 use App\Models\Import;
-use App\Models\Person;
 use App\Pages\People\Import\ImportPageBuilder;
-use App\People\Acts\CannotAct;
-use App\People\Acts\PeopleActs;
+use App\Pages\Shared\Flash;
 use App\People\Import\ContinueReading;
 use App\People\Import\ImportPeople;
 use App\People\Import\NotReadable;
 use App\People\Import\ReadPeopleFile;
 use App\People\Import\RosterPeople;
-use App\People\MakePerson;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -28,30 +25,16 @@ use Inertia\Response;
 
 final readonly class ImportController
 {
-    public function __construct(private ImportPageBuilder $desk, private ReadPeopleFile $read, private ImportPeople $bring)
+    public function __construct(private ImportPageBuilder $pages, private ReadPeopleFile $read, private ImportPeople $bring)
     {
     }
 
     public function index(): Response
     {
-        return Inertia::render('keep/BringIn', get_object_vars($this->desk->page()));
+        return Inertia::render('keep/BringIn', get_object_vars($this->pages->page()));
     }
 
-    /** One by hand. */
-    public function one(NewPersonRequest $request, MakePerson $make, PeopleActs $acts): RedirectResponse
-    {
-        $author = self::author($request);
-        try {
-            $gives = $request->filled('offer') ? $acts->of(['do' => 'give', 'offer' => $request->input('offer'), 'from' => $request->input('from')], $author) : null;
-            $person = $make($request->string('name')->trim()->toString(), $request->string('email')->toString(), $request->labels(), $gives, $author);
-        } catch (CannotAct $e) {
-            throw ValidationException::withMessages([$e->field ?? 'offer' => $e->getMessage()]);
-        }
-
-        return redirect()->route('keep.person', $person)->with('flash', ['kind' => 'done', 'text' => "{$person->name} is in, and was sent a link to sign in.", 'lines' => []]);
-    }
-
-    public function upload(ImportRequest $request): RedirectResponse
+    public function store(ImportRequest $request): RedirectResponse
     {
         $file = $request->file('file');
         assert($file instanceof UploadedFile);
@@ -65,14 +48,14 @@ final readonly class ImportController
             Storage::delete((string) $path);
             throw ValidationException::withMessages(['file' => $e->getMessage()]);
         }
-        $import = $this->read->begin($kind, $file->getClientOriginalName(), (string) $path, [], self::author($request));
+        $import = $this->read->begin($kind, $file->getClientOriginalName(), (string) $path, [], WhoLooks::signedIn($request));
 
         return redirect()->route('keep.import', $import->id);
     }
 
     public function show(Import $import): Response
     {
-        return Inertia::render('keep/Import', get_object_vars($this->desk->import($import)));
+        return Inertia::render('keep/Import', get_object_vars($this->pages->import($import)));
     }
 
     /** Has it read from the beginning, with what was said of its columns. */
@@ -86,30 +69,22 @@ final readonly class ImportController
         }
         ContinueReading::dispatch($import->id);
 
-        return new JsonResponse($this->desk->progress($import->refresh()));
+        return new JsonResponse($this->pages->progress($import->refresh()));
     }
 
     public function progress(Import $import): JsonResponse
     {
-        return new JsonResponse($this->desk->progress($import));
+        return new JsonResponse($this->pages->progress($import));
     }
 
-    public function bringIn(Import $import): RedirectResponse
+    public function update(Import $import): RedirectResponse
     {
         try {
             ($this->bring)($import);
         } catch (NotReadable $e) {
-            return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+            return back()->with(Flash::refused($e->getMessage()));
         }
 
         return redirect()->route('keep.import', $import->id);
-    }
-
-    private static function author(Request $request): Person
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person;
     }
 }

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\WhoLooks;
 use App\Http\Requests\NoticeRequest;
 use App\Http\Text;
 use App\Models\Course;
-use App\Models\Person;
 use App\Notices\NoticeCase;
 use App\Notices\SaveNotice;
 use App\Pages\Notices\NoticesPageBuilder;
+use App\Pages\Shared\Flash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -21,7 +22,7 @@ use Inertia\Response;
 /** What people meet at closed doors, in the whole school or in one course. */
 final readonly class NoticesController
 {
-    public function __construct(private NoticesPageBuilder $desk, private SaveNotice $save)
+    public function __construct(private NoticesPageBuilder $pages, private SaveNotice $save)
     {
     }
 
@@ -29,32 +30,32 @@ final readonly class NoticesController
     {
         $case = $request->query('case');
 
-        return Inertia::render('keep/Notices', get_object_vars($this->desk->page($course, is_string($case) ? $case : null, Gate::allows('edit-rules'))));
+        return Inertia::render('keep/Notices', get_object_vars($this->pages->page($course, is_string($case) ? $case : null, Gate::allows('edit-rules'))));
     }
 
     public function preview(Request $request, ?Course $course = null): JsonResponse
     {
         $request->validate(['heading' => ['nullable', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:5000']]);
 
-        return new JsonResponse($this->desk->preview($course, Text::of($request, 'heading', 300), Text::of($request, 'text')));
+        return new JsonResponse($this->pages->preview($course, Text::of($request, 'heading', 300), Text::of($request, 'text')));
     }
 
-    public function save(NoticeRequest $request, string $case): RedirectResponse
+    public function update(NoticeRequest $request, string $case): RedirectResponse
     {
         return $this->set($request, null, $request->case(), $request->words());
     }
 
-    public function saveFor(NoticeRequest $request, Course $course, string $case): RedirectResponse
+    public function updateFor(NoticeRequest $request, Course $course, string $case): RedirectResponse
     {
         return $this->set($request, $course, $request->case(), $request->words());
     }
 
-    public function letGo(Request $request, string $case): RedirectResponse
+    public function destroy(Request $request, string $case): RedirectResponse
     {
         return $this->letGoOf($request, null, $case);
     }
 
-    public function letGoFor(Request $request, Course $course, string $case): RedirectResponse
+    public function destroyFor(Request $request, Course $course, string $case): RedirectResponse
     {
         return $this->letGoOf($request, $course, $case);
     }
@@ -69,12 +70,11 @@ final readonly class NoticesController
     /** @param  ?array{way: string, heading: string, text: string, address: ?string}  $words */
     private function set(Request $request, ?Course $course, NoticeCase $case, ?array $words): RedirectResponse
     {
-        $author = $request->user();
-        assert($author instanceof Person);
+        $author = WhoLooks::signedIn($request);
         $done = ($this->save)($course, $case, $words, $request->integer('version'), $author);
 
-        return back()->with('flash', $done
-            ? ['kind' => 'done', 'text' => 'Saved. Whoever meets this door from now on reads it so.', 'lines' => []]
-            : ['kind' => 'refused', 'text' => 'Somebody else has changed this notice since you opened it. Nothing was saved; what you typed is still here. Reload the page to see theirs.', 'lines' => []]);
+        return back()->with($done
+            ? Flash::done('Saved. Whoever meets this door from now on reads it so.')
+            : Flash::meanwhile('this notice'));
     }
 }

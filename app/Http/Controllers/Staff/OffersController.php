@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\WhoLooks;
 use App\Drafts\DraftCollision;
 use App\Drafts\DraftConflict;
 use App\Drafts\EditDraft;
@@ -15,12 +16,11 @@ use App\Http\Requests\TrialRequest;
 use App\Http\Text;
 use App\Models\Course;
 use App\Models\Offer;
-use App\Models\Person;
 use App\Offers\SaveOffer;
 use App\Pages\Offers\OffersPageBuilder;
+use App\Pages\Shared\Flash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -33,24 +33,24 @@ final readonly class OffersController
     {
     }
 
-    public function index(OffersPageBuilder $desk): Response
+    public function index(OffersPageBuilder $pages): Response
     {
-        return Inertia::render('keep/Offers', get_object_vars($desk->page(Gate::allows('run-school'))));
+        return Inertia::render('keep/Offers', get_object_vars($pages->page(Gate::allows('run-school'))));
     }
 
     /** Name, price and the like: at once. */
-    public function sell(OfferRequest $request, Offer $offer): RedirectResponse
+    public function update(OfferRequest $request, Offer $offer): RedirectResponse
     {
-        $this->save->sell($offer, OfferRequest::selling($request), self::author($request));
+        $this->save->sell($offer, OfferRequest::selling($request), WhoLooks::signedIn($request));
 
         return back();
     }
 
     /** What it opens: in the draft. A new offer comes with its selling side. */
-    public function access(OfferAccessRequest $request, Course $course, EditDraft $edit, OffersPageBuilder $desk): RedirectResponse
+    public function access(OfferAccessRequest $request, Course $course, EditDraft $edit, OffersPageBuilder $pages): RedirectResponse
     {
-        $author = self::author($request);
-        $offer = Text::of($request, 'offer') === '' ? null : $desk->ofCourse($course, Text::of($request, 'offer'));
+        $author = WhoLooks::signedIn($request);
+        $offer = Text::of($request, 'offer') === '' ? null : $pages->ofCourse($course, Text::of($request, 'offer'));
         abort_if($request->filled('offer') && $offer === null, 404);
 
         return $this->tried(fn () => $offer === null
@@ -58,16 +58,16 @@ final readonly class OffersController
             : $edit($course, $request->integer('version'), $request->edit($offer->key, $offer->name), $author), 'It is in the draft of the course. Rehearse and publish it there.');
     }
 
-    public function drop(DraftRequest $request, Offer $offer): RedirectResponse
+    public function destroy(DraftRequest $request, Offer $offer): RedirectResponse
     {
-        return $this->tried(fn () => $this->save->drop($offer, $request->version(), self::author($request)), 'It is taken out, in the draft of the course.');
+        return $this->tried(fn () => $this->save->drop($offer, $request->version(), WhoLooks::signedIn($request)), 'It is taken out, in the draft of the course.');
     }
 
     /** What learners would reach in the days of a trial. Nothing is saved. */
-    public function trial(TrialRequest $request, Course $course, OffersPageBuilder $desk): JsonResponse
+    public function trial(TrialRequest $request, Course $course, OffersPageBuilder $pages): JsonResponse
     {
         try {
-            return new JsonResponse($desk->trial($course, $request->integer('days'), $request->text('tier'), $request->text('plan')));
+            return new JsonResponse($pages->trial($course, $request->integer('days'), $request->text('tier'), $request->text('plan')));
         } catch (InvalidPlan $e) {
             throw ValidationException::withMessages(['plan' => 'This '.$e->offences[0]->message.'.']);
         }
@@ -81,17 +81,9 @@ final readonly class OffersController
         } catch (InvalidPlan $e) {
             throw ValidationException::withMessages(['rule' => 'This does not go: it '.$e->offences[0]->message.'.']);
         } catch (DraftCollision|DraftConflict|CannotEdit $e) {
-            return back()->with('flash', ['kind' => 'refused', 'text' => $e->getMessage(), 'lines' => []]);
+            return back()->with(Flash::refused($e->getMessage()));
         }
 
-        return back()->with('flash', ['kind' => 'done', 'text' => $done, 'lines' => []]);
-    }
-
-    private static function author(Request $request): Person
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person;
+        return back()->with(Flash::done($done));
     }
 }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Staff;
 
 use App\Access\SchoolOf;
+use App\Access\WhoLooks;
 use App\Http\Requests\SchoolRequest;
-use App\Models\Person;
 use App\Pages\School\SchoolPage;
+use App\Pages\Shared\Flash;
 use App\School\SaveSchool;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
@@ -27,12 +28,11 @@ final readonly class SchoolController
         return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, Gate::allows('run-school'))));
     }
 
-    public function save(SchoolRequest $request, SaveSchool $save): RedirectResponse
+    public function update(SchoolRequest $request, SaveSchool $save): RedirectResponse
     {
-        $author = $request->user();
-        assert($author instanceof Person);
+        $author = WhoLooks::signedIn($request);
         $save(($this->school)(), $request->columns(), $author);
 
-        return back()->with('flash', ['kind' => 'done', 'text' => 'Saved.', 'lines' => []]);
+        return back()->with(Flash::done('Saved.'));
     }
 }

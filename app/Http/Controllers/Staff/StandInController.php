@@ -17,14 +17,14 @@ use Inertia\Response;
 
 final readonly class StandInController
 {
-    public function __construct(private StandInPageBuilder $desk)
+    public function __construct(private StandInPageBuilder $pages)
     {
     }
 
     public function show(LookRequest $request, Course $course): Response
     {
         $item = $request->query('item');
-        $page = $this->desk->frame($course, $request->look(), is_string($item) ? $item : null);
+        $page = $this->pages->frame($course, $request->look(), is_string($item) ? $item : null);
         abort_if($page === null, 404);
 
         return Inertia::render('keep/StandIn', get_object_vars($page));
@@ -33,7 +33,7 @@ final readonly class StandInController
     /** What stands in the frame: a page of the learner's side. */
     public function view(LookRequest $request, Course $course, ?string $item = null): Response
     {
-        $told = $this->desk->page($course, $request->look(), $item, WhoLooks::bearer($request));
+        $told = $this->pages->page($course, $request->look(), $item, WhoLooks::bearer($request));
         abort_if($told === null, 404);
         [$page, $standIn] = $told;
         $component = match (true) {

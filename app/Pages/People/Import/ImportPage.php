@@ -25,7 +25,7 @@ final readonly class ImportPage
      */
     public function __construct(
         #[OA\Property] public int $id,
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: ['csv', 'oneroster'])] public string $kind,
         #[OA\Property] public string $name,
         #[OA\Property] public string $state,
         #[OA\Property] public int $read,

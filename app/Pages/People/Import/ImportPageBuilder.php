@@ -13,6 +13,7 @@ use App\Models\Person;
 use App\People\Import\CsvPeople;
 use App\People\Import\NotReadable;
 use App\People\Import\RosterPeople;
+use App\Words\Formats;
 use Illuminate\Support\Facades\Storage;
 
 /** Puts together what is seen of files of people. */
@@ -78,7 +79,7 @@ final readonly class ImportPageBuilder
         $words = [];
         foreach ($import->tally as $outcome => $count) {
             if ($count > 0) {
-                $words[] = number_format($count).' '.(self::WORDS[$outcome] ?? [$outcome, $outcome])[$count === 1 ? 0 : 1];
+                $words[] = Formats::count($count).' '.(self::WORDS[$outcome] ?? [$outcome, $outcome])[$count === 1 ? 0 : 1];
             }
         }
 

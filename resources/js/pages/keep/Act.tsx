@@ -3,10 +3,11 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 
 import { useReloads } from '../../lib/useReloads';
-import type { ActPage } from '../../lib/types';
+import type { ActPage } from '../../lib/generated/types';
 import { counted } from '../../lib/words';
 import { OutcomeList } from '../../people/OutcomeList';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
 
 const many = (people: number) => counted(people, 'person', 'people');
 
@@ -24,7 +25,7 @@ export default function Act(page: ActPage) {
             <h1>{told}</h1>
           </div>
           <p className="doors">
-            <Link href="/keep/people">People</Link> · {many(of)} chosen · asked for {made}
+            <Link href={to('keep.people.list')}>People</Link> · {many(of)} chosen · asked for {made}
             {actor !== null && ` by ${actor}`}
           </p>
         </div>
@@ -61,22 +62,22 @@ export default function Act(page: ActPage) {
         )}
         <div className="review-acts">
           {(state === 'preparing' || state === 'prepared' || state === 'refused') && (
-            <Button type="button" variant="default" disabled={busy} onClick={() => router.delete(`/keep/people/acts/${id}`, visit)}>
+            <Button type="button" variant="default" disabled={busy} onClick={() => router.delete(to('keep.act', { act: id }), visit)}>
               Leave it
             </Button>
           )}
           {state === 'prepared' && touched > 0 && (
-            <Button type="button" loading={busy} disabled={stale} onClick={() => router.post(`/keep/people/acts/${id}`, {}, visit)}>
+            <Button type="button" loading={busy} disabled={stale} onClick={() => router.post(to('keep.act', { act: id }), {}, visit)}>
               {told}: {many(touched)}
             </Button>
           )}
           {canBeUndone && (
-            <Button type="button" variant="default" loading={busy} onClick={() => router.post(`/keep/people/acts/${id}/undo`, {}, visit)}>
+            <Button type="button" variant="default" loading={busy} onClick={() => router.post(to('keep.people.undo', { act: id }), {}, visit)}>
               Take it back
             </Button>
           )}
           {state === 'done' && (
-            <Button component={Link} href="/keep/people" variant="default">
+            <Button component={Link} href={to('keep.people.list')} variant="default">
               To the people
             </Button>
           )}

@@ -2,8 +2,9 @@ import { Link, useForm } from '@inertiajs/react';
 import { Button, FileInput, Select, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 
-import type { ImportsPage } from '../../lib/types';
+import type { ImportsPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
 
 export default function BringIn({ offers, imports }: ImportsPage) {
   const one = useForm({ name: '', email: '', labels: '', offer: '', from: '' });
@@ -13,7 +14,7 @@ export default function BringIn({ offers, imports }: ImportsPage) {
       <main className="plainpage person">
         <div className="pagehead">
           <h1>Bring people in</h1>
-          <Link href="/keep/people">Back to people</Link>
+          <Link href={to('keep.people.list')}>Back to people</Link>
         </div>
         <div className="personcols">
           <section>
@@ -23,7 +24,7 @@ export default function BringIn({ offers, imports }: ImportsPage) {
               noValidate
               onSubmit={(event: FormEvent) => {
                 event.preventDefault();
-                one.post('/keep/people');
+                one.post(to('keep.people.list'));
               }}
             >
               <TextInput label="Name" maxLength={200} value={one.data.name} error={one.errors.name} onChange={(event) => one.setData('name', event.currentTarget.value)} />
@@ -48,7 +49,7 @@ export default function BringIn({ offers, imports }: ImportsPage) {
               noValidate
               onSubmit={(event: FormEvent) => {
                 event.preventDefault();
-                file.post('/keep/people/imports');
+                file.post(to('keep.imports.upload'));
               }}
             >
               <FileInput label="CSV with a head, or a OneRoster 1.1 bundle (ZIP)" placeholder="Choose a file" value={file.data.file} error={file.errors.file} onChange={(chosen) => file.setData('file', chosen)} />
@@ -71,7 +72,7 @@ export default function BringIn({ offers, imports }: ImportsPage) {
                         {line.when} · {line.state}
                         {line.told !== '' && ` · ${line.told}`}
                       </span>
-                      {line.state !== 'done' && <Link href={`/keep/people/imports/${line.id}`}>Go on</Link>}
+                      {line.state !== 'done' && <Link href={to('keep.import', { import: line.id })}>Go on</Link>}
                     </li>
                   ))}
                 </ul>

@@ -1,14 +1,13 @@
 import { Link, router, useForm } from '@inertiajs/react';
 import { Button, FileInput, Modal, Radio, Textarea, TextInput } from '@mantine/core';
-import { useDebouncedValue } from '@mantine/hooks';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 
 import { Prose } from '../../learn/Prose';
-import { keepAddress } from '../../lib/address';
-import { postJson } from '../../lib/http';
-import type { ContentForm, ContentMedium, ContentRow, ContentsPage } from '../../lib/types';
+import type { ContentForm, ContentMedium, ContentRow, ContentsPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
-import { QuizEditor } from '../../ui/QuizEditor';
+import { QuizEditor } from '../../contents/QuizEditor';
+import { to } from '../../lib/route';
+import { useAsked } from '../../lib/useAsked';
 
 /** What the lessons and boards of a course hold. */
 export default function Contents({ course, title, about, items, open, mayEdit }: ContentsPage) {
@@ -20,7 +19,7 @@ export default function Contents({ course, title, about, items, open, mayEdit }:
             <h1>Contents</h1>
           </div>
           <p className="doors">
-            <Link href={keepAddress(course)}>{title}</Link> · what lessons and boards hold; it goes live as it is saved, to whoever the rules let in
+            <Link href={to('keep.course', { course })}>{title}</Link> · what lessons and boards hold; it goes live as it is saved, to whoever the rules let in
           </p>
         </div>
       </div>
@@ -28,7 +27,7 @@ export default function Contents({ course, title, about, items, open, mayEdit }:
         <nav aria-label="Items">
           <ul>
             <li>
-              <Link href={keepAddress(course, '/contents')} aria-current={open === null ? 'page' : undefined}>
+              <Link href={to('keep.contents', { course })} aria-current={open === null ? 'page' : undefined}>
                 What the course says of itself<span>{about === '' ? 'nothing yet' : 'text'}</span>
               </Link>
             </li>
@@ -47,7 +46,7 @@ export default function Contents({ course, title, about, items, open, mayEdit }:
 
 function ItemLink({ course, row, here }: { course: string; row: ContentRow; here: boolean }) {
   return (
-    <Link href={keepAddress(course, `/contents/${encodeURIComponent(row.key)}`)} aria-current={here ? 'page' : undefined} preserveScroll>
+    <Link href={to('keep.contents', { course, item: row.key })} aria-current={here ? 'page' : undefined} preserveScroll>
       {row.title}
       <span>{row.holds === '' ? (row.kind === 'module' ? '' : 'nothing yet') : row.holds}</span>
     </Link>
@@ -63,7 +62,7 @@ function About({ course, about, mayEdit }: { course: string; about: string; mayE
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
-          form.put(keepAddress(course, '/about'), { preserveScroll: true });
+          form.put(to('keep.contents.about', { course }), { preserveScroll: true });
         }}
       >
         <h2>What the course says of itself</h2>
@@ -89,7 +88,7 @@ const BOARDS = [
 ];
 
 function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm; mayEdit: boolean }) {
-  const address = keepAddress(course, `/contents/${encodeURIComponent(open.key)}`);
+  const address = to('keep.contents.save', { course, item: open.key });
   const form = useForm({ version: open.version, text: open.text, board: open.board, quiz: open.quiz });
   const { data, setData } = form;
   const errors = form.errors as Record<string, string | undefined>;
@@ -226,15 +225,7 @@ function lengthOf(file: File): Promise<number | null> {
 
 /** The text as it is read, while one types. */
 function Preview({ text }: { text: string }) {
-  const [asked] = useDebouncedValue(text, 250);
-  const [html, setHtml] = useState('');
-  useEffect(() => {
-    let isCurrent = true;
-    void postJson<{ html: string }>('/keep/text-preview', { text: asked }).then((answer) => (isCurrent && answer !== null ? setHtml(answer.html) : undefined));
-    return () => {
-      isCurrent = false;
-    };
-  }, [asked]);
+  const html = useAsked<{ html: string }>(to('keep.contents.preview'), { text }, 250).last?.html ?? '';
   return (
     <section className="notice-preview" aria-label="Preview">
       <p className="soft">As it is read</p>

@@ -1,11 +1,12 @@
 import { Link, useForm } from '@inertiajs/react';
-import { Button, FileInput, Modal, Select, TextInput } from '@mantine/core';
-import { type FormEvent, useState } from 'react';
+import { Button, FileInput, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
 
-import { keepAddress } from '../../lib/address';
-import type { CourseRow, CoursesPage } from '../../lib/types';
+import type { CourseRow, CoursesPage } from '../../lib/generated/types';
 import { counted } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
+import { DialogForm } from '../../ui/DialogForm';
 
 export default function Courses({ courses, mayEdit }: CoursesPage) {
   const [making, setMaking] = useState(false);
@@ -41,58 +42,47 @@ const FROM_FILE = '/file';
 function NewCourse({ courses, onClose }: { courses: CourseRow[]; onClose: () => void }) {
   const form = useForm({ title: '', like: '', plan: null as File | null });
   const fromFile = form.data.like === FROM_FILE;
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     form.transform((data) => (fromFile ? { plan: data.plan } : { title: data.title, like: data.like }));
-    form.post(fromFile ? '/keep/courses/plan-file' : '/keep/courses');
+    form.post(fromFile ? to('keep.courses.from-file') : to('keep.courses'));
   };
   return (
-    <Modal opened onClose={onClose} title="New course">
-      <form onSubmit={submit} className="review" noValidate>
-        {!fromFile && (
-          <TextInput
-            label="Title"
-            data-autofocus
-            maxLength={255}
-            value={form.data.title}
-            error={form.errors.title}
-            onChange={(event) => form.setData('title', event.currentTarget.value)}
-          />
-        )}
-        <Select
-          label="Outline and rules"
-          data={[
-            { value: '', label: 'From nothing' },
-            ...courses.map(({ key, title }) => ({ value: key, label: `Like ${title}` })),
-            { value: FROM_FILE, label: 'From a plan file' },
-          ]}
-          value={form.data.like}
-          error={form.errors.like}
-          allowDeselect={false}
-          onChange={(like) => form.setData('like', like ?? '')}
+    <DialogForm title="New course" keep={fromFile ? 'Read the file' : 'Make the course'} busy={form.processing} onKeep={submit} onLeave={onClose}>
+      {!fromFile && (
+        <TextInput
+          label="Title"
+          data-autofocus
+          maxLength={255}
+          value={form.data.title}
+          error={form.errors.title}
+          onChange={(event) => form.setData('title', event.currentTarget.value)}
         />
-        {fromFile && (
-          <FileInput
-            label="Plan file (silent-keep.plan/1, JSON)"
-            accept=".json,application/json"
-            placeholder="Choose a file"
-            classNames={{ error: 'offences' }}
-            value={form.data.plan}
-            error={form.errors.plan}
-            onChange={(plan) => form.setData('plan', plan)}
-          />
-        )}
-        <p className="soft">{fromFile ? 'All the courses in the file, or none. ' : ''}Nobody sees it before it is published.</p>
-        <div className="review-acts">
-          <Button type="button" variant="default" onClick={onClose}>
-            Leave
-          </Button>
-          <Button type="submit" loading={form.processing}>
-            {fromFile ? 'Read the file' : 'Make the course'}
-          </Button>
-        </div>
-      </form>
-    </Modal>
+      )}
+      <Select
+        label="Outline and rules"
+        data={[
+          { value: '', label: 'From nothing' },
+          ...courses.map(({ key, title }) => ({ value: key, label: `Like ${title}` })),
+          { value: FROM_FILE, label: 'From a plan file' },
+        ]}
+        value={form.data.like}
+        error={form.errors.like}
+        allowDeselect={false}
+        onChange={(like) => form.setData('like', like ?? '')}
+      />
+      {fromFile && (
+        <FileInput
+          label="Plan file (silent-keep.plan/1, JSON)"
+          accept=".json,application/json"
+          placeholder="Choose a file"
+          classNames={{ error: 'offences' }}
+          value={form.data.plan}
+          error={form.errors.plan}
+          onChange={(plan) => form.setData('plan', plan)}
+        />
+      )}
+      <p className="soft">{fromFile ? 'All the courses in the file, or none. ' : ''}Nobody sees it before it is published.</p>
+    </DialogForm>
   );
 }
 
@@ -127,7 +117,7 @@ function Row({ course }: { course: CourseRow }) {
   return (
     <tr>
       <th scope="row">
-        <Link href={keepAddress(course.key)}>{course.title}</Link>
+        <Link href={to('keep.course', { course: course.key })}>{course.title}</Link>
       </th>
       {course.revision === null ? (
         <td className="state-draft">not live yet</td>

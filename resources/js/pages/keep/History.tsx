@@ -1,11 +1,12 @@
 import { Link } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
-import { keepAddress, withQuery } from '../../lib/address';
-import type { HistoryPage } from '../../lib/types';
+import { withQuery } from '../../lib/address';
+import type { HistoryPage } from '../../lib/generated/types';
 import { plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
+import { to } from '../../lib/route';
 
 export default function History({ course, revisions, mayEdit }: HistoryPage) {
   return (
@@ -16,8 +17,8 @@ export default function History({ course, revisions, mayEdit }: HistoryPage) {
             <h1>History</h1>
           </div>
           <p className="doors">
-            <Link href={keepAddress(course.key)}>{course.title}</Link> · every publication, the newest first ·{' '}
-            <a href={keepAddress(course.key, '/plan.json')}>plan file of what is live</a>
+            <Link href={to('keep.course', { course: course.key })}>{course.title}</Link> · every publication, the newest first ·{' '}
+            <a href={to('keep.plan-file', { course: course.key })}>plan file of what is live</a>
           </p>
         </div>
       </div>
@@ -41,7 +42,7 @@ export default function History({ course, revisions, mayEdit }: HistoryPage) {
                 ))}
               </ul>
               {mayEdit && !revision.live && (
-                <Button component={Link} href={withQuery(keepAddress(course.key, '/rehearsal'), { back: revision.number })} variant="default" size="compact-sm">
+                <Button component={Link} href={withQuery(to('keep.rehearsal', { course: course.key }), { back: revision.number })} variant="default" size="compact-sm">
                   Rehearse going back to it
                 </Button>
               )}

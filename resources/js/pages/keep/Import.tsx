@@ -3,9 +3,10 @@ import { Button, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 
 import { getJson, postJson } from '../../lib/http';
-import type { ImportPage, ImportProgress } from '../../lib/types';
+import type { ImportPage, ImportProgress } from '../../lib/generated/types';
 import { counted } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
 
 const FIELDS = [
   { field: 'name', label: 'Name' },
@@ -30,14 +31,14 @@ export default function Import(page: ImportPage) {
     setFailed(null);
     setBusy('Reading…');
     const options = { columns, offer, labels: labels.split(',').map((label) => label.trim()).filter((label) => label !== ''), classes };
-    const begun = await postJson<ImportProgress>(`/keep/people/imports/${id}/read`, { options });
+    const begun = await postJson<ImportProgress>(to('keep.import.read', { import: id }), { options });
     setBusy(null);
     if (begun === null) {
       setFailed('The file could not be read. Please try again.');
     }
     router.reload();
   };
-  const bringIn = () => router.post(`/keep/people/imports/${id}`, {}, { onStart: () => setBusy('Beginning…'), onFinish: () => setBusy(null) });
+  const bringIn = () => router.post(to('keep.import', { import: id }), {}, { onStart: () => setBusy('Beginning…'), onFinish: () => setBusy(null) });
   return (
     <KeepShell title={name}>
       <main className="plainpage person">
@@ -46,11 +47,11 @@ export default function Import(page: ImportPage) {
             <h1>{name}</h1>
             <p className="soft">{kind === 'csv' ? 'CSV' : 'OneRoster 1.1 bundle'}</p>
           </div>
-          <Link href="/keep/people/bring-in">Back</Link>
+          <Link href={to('keep.bring-in')}>Back</Link>
         </div>
         {state === 'done' ? (
           <p>
-            <b>It is brought in:</b> {outcomes.join(', ')}. <Link href="/keep/people">To the people</Link>
+            <b>It is brought in:</b> {outcomes.join(', ')}. <Link href={to('keep.people.list')}>To the people</Link>
           </p>
         ) : state === 'reading' || state === 'bringing in' ? (
           <section className="progress">
@@ -186,7 +187,7 @@ function useImportProgress(id: number, state: string): ImportProgress | null {
       return undefined;
     }
     const timer = window.setInterval(() => {
-      void getJson<ImportProgress>(`/keep/people/imports/${id}/progress`).then((now) => {
+      void getJson<ImportProgress>(to('keep.import.progress', { import: id })).then((now) => {
         setProgress(now);
         if (now !== null && now.state !== state) {
           router.reload();

@@ -1,22 +1,22 @@
 import { Link, router, useForm } from '@inertiajs/react';
 import { Button, Modal, Radio, Textarea, TextInput } from '@mantine/core';
-import { useDebouncedValue } from '@mantine/hooks';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 
 import { Prose } from '../../learn/Prose';
-import { keepAddress, withQuery } from '../../lib/address';
-import { postJson } from '../../lib/http';
-import type { NoticePreview, NoticeRow, NoticesPage, PlaceholderRow } from '../../lib/types';
+import { withQuery } from '../../lib/address';
+import type { Glyph, NoticeCase, NoticePreview, NoticeRow, NoticesPage, PlaceholderRow } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
+import { useAsked } from '../../lib/useAsked';
 
 /** The wall above it, where it is not a plain one. */
-const WALLS: Record<string, string> = { 'too-early': 'later', ended: 'over', closed: 'over', 'course-over': 'over' };
+const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', ended: 'over', closed: 'over', 'course-over': 'over' };
 
 const FROM: Record<string, string> = { usual: 'usual words', school: 'the school’s words', course: 'words of this course' };
 
 /** What people meet at closed doors. */
 export default function Notices({ course, title, notices, placeholders, open, mayEdit }: NoticesPage) {
-  const base = course === null ? '/keep/notices' : keepAddress(course, '/notices');
+  const base = course === null ? to('keep.notices') : to('keep.course-notices', { course });
   const shown = notices.find((notice) => notice.case === open);
   return (
     <KeepShell title={title === null ? 'Notices' : `Notices of ${title}`}>
@@ -30,8 +30,8 @@ export default function Notices({ course, title, notices, placeholders, open, ma
               'What people meet at a closed door, in every course that has no words of its own'
             ) : (
               <>
-                <Link href={keepAddress(course)}>{title}</Link> · what people meet at a closed door of this course ·{' '}
-                <Link href={withQuery('/keep/notices', { case: open })}>the school’s words</Link>
+                <Link href={to('keep.course', { course })}>{title}</Link> · what people meet at a closed door of this course ·{' '}
+                <Link href={withQuery(to('keep.notices'), { case: open })}>the school’s words</Link>
               </>
             )}
           </p>
@@ -107,7 +107,7 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
           <Radio value="address" label="is sent to an address" disabled={!mayEdit} />
         </Radio.Group>
         {data.way === 'address' && (
-          <TextInput label="Address" description="A page of this site that begins with /, or one that begins with https://" placeholder="/courses" maxLength={500} disabled={!mayEdit} value={data.address} error={errors.address} onChange={(event) => setData('address', event.currentTarget.value)} />
+          <TextInput label="Address" description="A page of this site that begins with /, or one that begins with https://" placeholder={to('courses')} maxLength={500} disabled={!mayEdit} value={data.address} error={errors.address} onChange={(event) => setData('address', event.currentTarget.value)} />
         )}
         {data.way === 'show' && (
           <>
@@ -160,7 +160,7 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
 interface PreviewProps {
   base: string;
   /** The kind of closed door. */
-  met: string;
+  met: NoticeCase;
   way: string;
   heading: string;
   text: string;
@@ -169,15 +169,7 @@ interface PreviewProps {
 
 /** As somebody might meet it, while one types. */
 function Preview({ base, met, way, heading, text, address }: PreviewProps) {
-  const [asked] = useDebouncedValue(JSON.stringify({ heading, text }), 250);
-  const [preview, setPreview] = useState<NoticePreview | null>(null);
-  useEffect(() => {
-    let isCurrent = true;
-    void postJson<NoticePreview>(`${base}/preview`, JSON.parse(asked)).then((answer) => (isCurrent && answer !== null ? setPreview(answer) : undefined));
-    return () => {
-      isCurrent = false;
-    };
-  }, [base, asked]);
+  const { last: preview } = useAsked<NoticePreview>(`${base}/preview`, { heading, text }, 250);
   return (
     <section className="notice-preview" aria-label="Preview" aria-live="polite">
       <p className="soft">{way === 'show' ? 'As Eira Holm might meet it' : 'Nothing is shown'}</p>

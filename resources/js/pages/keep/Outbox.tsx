@@ -1,8 +1,10 @@
 import { Link } from '@inertiajs/react';
 
-import type { OutboxPage } from '../../lib/types';
+import type { OutboxPage } from '../../lib/generated/types';
 import { counted } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
+import { withQuery } from '../../lib/address';
 
 export default function Outbox({ letters, total, page, pages }: OutboxPage) {
   return (
@@ -30,18 +32,18 @@ export default function Outbox({ letters, total, page, pages }: OutboxPage) {
                       </span>
                     </summary>
                     <pre>{letter.body}</pre>
-                    {letter.person !== null && <Link href={`/keep/people/${letter.person}`}>Their page</Link>}
+                    {letter.person !== null && <Link href={to('keep.person', { person: letter.person })}>Their page</Link>}
                   </details>
                 </li>
               ))}
             </ul>
             {pages > 1 && (
               <nav className="pages" aria-label="Pages">
-                {page > 1 && <Link href={`/keep/outbox?page=${page - 1}`}>Before</Link>}
+                {page > 1 && <Link href={withQuery(to('keep.outbox'), { page: page - 1 })}>Before</Link>}
                 <span>
                   Page {page} of {pages}
                 </span>
-                {page < pages && <Link href={`/keep/outbox?page=${page + 1}`}>Next</Link>}
+                {page < pages && <Link href={withQuery(to('keep.outbox'), { page: page + 1 })}>Next</Link>}
               </nav>
             )}
           </>

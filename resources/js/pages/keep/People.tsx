@@ -1,30 +1,16 @@
-import { Link, router, useForm } from '@inertiajs/react';
-import { Button, Menu, TextInput } from '@mantine/core';
+import { Link, router } from '@inertiajs/react';
+import { Button, Menu } from '@mantine/core';
 import { useState } from 'react';
 
 import { useShortcuts } from '../../lib/shortcuts';
-import type { PeoplePage, PersonRow } from '../../lib/types';
+import type { ActUnderWay, PeoplePage, PersonRow } from '../../lib/generated/types';
 import { counted } from '../../lib/words';
 import { ActDialog } from '../../people/ActDialog';
 import type { Act, Whom } from '../../people/acts';
 import { KeepShell } from '../../ui/KeepShell';
-
-const STANDINGS = [
-  { value: '', label: 'Anybody' },
-  { value: 'trial', label: 'On a trial' },
-  { value: 'samples', label: 'Only looked at samples' },
-  { value: 'none', label: 'Never held a pass' },
-  { value: 'observes', label: 'Observe somebody' },
-  { value: 'observed', label: 'Are observed' },
-  { value: 'staff', label: 'Staff' },
-];
-
-const SORTS = [
-  { value: 'name', label: 'by name' },
-  { value: 'ends', label: 'whose pass ends first' },
-  { value: 'seen', label: 'last here first' },
-  { value: 'newest', label: 'newest first' },
-];
+import { to } from '../../lib/route';
+import { FilterBar } from '../../people/FilterBar';
+import { SavedFilters } from '../../people/SavedFilters';
 
 const ACTS: { do: string; title: string; run: boolean }[] = [
   { do: 'give', title: 'Give a pass', run: true },
@@ -40,17 +26,17 @@ const ACTS: { do: string; title: string; run: boolean }[] = [
 
 type Filter = PeoplePage['filter'];
 
-function addressOf(filter: Filter, page = 1): string {
+function addressOf(filter: Filter, page = 1, base = to('keep.people.list')): string {
   const query = new URLSearchParams(Object.entries(filter).filter(([, value]) => value !== ''));
   if (page > 1) {
     query.set('page', String(page));
   }
   const text = query.toString();
-  return text === '' ? '/keep/people' : `/keep/people?${text}`;
+  return text === '' ? base : `${base}?${text}`;
 }
 
 /** How an act on many people stands. */
-const UNDER_WAY: Record<string, string> = { preparing: 'it is being looked at', prepared: 'waits for you to do it', undoing: 'is being taken back' };
+const UNDER_WAY: Record<ActUnderWay['state'], string> = { preparing: 'it is being looked at', prepared: 'waits for you to do it', undoing: 'is being taken back' };
 
 export default function People(props: PeoplePage) {
   const { people, total, page, pages, filter, offers, courses, labels, segments, underWay, mayRun } = props;
@@ -72,7 +58,7 @@ export default function People(props: PeoplePage) {
         <div className="pagehead">
           <h1>People</h1>
           {mayRun && (
-            <Button component={Link} href="/keep/people/bring-in">
+            <Button component={Link} href={to('keep.bring-in')}>
               Bring people in
             </Button>
           )}
@@ -81,7 +67,7 @@ export default function People(props: PeoplePage) {
           <ul className="underway" aria-label="Under way">
             {underWay.map((one) => (
               <li key={one.id}>
-                <Link href={`/keep/people/acts/${one.id}`}>
+                <Link href={to('keep.act', { act: one.id })}>
                   {one.told} for {counted(one.of, 'person', 'people')}
                 </Link>{' '}
                 · {UNDER_WAY[one.state] ?? one.state}
@@ -117,8 +103,8 @@ export default function People(props: PeoplePage) {
               </Menu.Dropdown>
             </Menu>
           )}
-          <Segments filter={filter} segments={segments} />
-          <a href={addressOf(filter).replace('/keep/people', '/keep/people.csv')}>These as CSV</a>
+          <SavedFilters filter={filter} segments={segments} />
+          <a href={addressOf(filter, 1, to('keep.people.csv'))}>These as CSV</a>
         </div>
         {people.length === 0 ? (
           <div className="empty">
@@ -130,7 +116,7 @@ export default function People(props: PeoplePage) {
               ) : (
                 <>
                   <b>Nobody is like that.</b>{' '}
-                  <button type="button" className="linklike" onClick={() => router.get('/keep/people')}>
+                  <button type="button" className="linklike" onClick={() => router.get(to('keep.people.list'))}>
                     Show everybody
                   </button>
                 </>
@@ -195,7 +181,7 @@ function Line({ person, picked, onPick }: { person: PersonRow; picked: boolean; 
         <input type="checkbox" aria-label={`Choose ${person.name}`} checked={picked} onChange={onPick} />
       </td>
       <th scope="row">
-        <Link href={`/keep/people/${person.id}`}>{person.name}</Link>
+        <Link href={to('keep.person', { person: person.id })}>{person.name}</Link>
         <span>
           {person.email}
           {person.role !== null && ` · ${person.role}`}
@@ -211,99 +197,5 @@ function Line({ person, picked, onPick }: { person: PersonRow; picked: boolean; 
       <td className="num">{person.progress}</td>
       <td>{person.seen ?? 'never'}</td>
     </tr>
-  );
-}
-
-interface FilterBarProps extends Pick<PeoplePage, 'filter' | 'offers' | 'courses' | 'labels'> {
-  onShow: (changes: Filter) => void;
-}
-
-function FilterBar({ filter, offers, courses, labels, onShow }: FilterBarProps) {
-  const [find, setFind] = useState(filter['find'] ?? '');
-  const number = (key: string, label: string, after: string) => (
-    <label>
-      {label}{' '}
-      <input
-        type="number"
-        min={0}
-        defaultValue={filter[key] ?? ''}
-        onBlur={(event) => event.currentTarget.value !== (filter[key] ?? '') && onShow({ [key]: event.currentTarget.value })}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-      />{' '}
-      {after}
-    </label>
-  );
-  const pick = (key: string, label: string, options: { value: string; label: string }[]) => (
-    <label>
-      {label}{' '}
-      <select value={filter[key] ?? ''} onChange={(event) => onShow({ [key]: event.currentTarget.value })}>
-        {options.map(({ value, label: words }) => (
-          <option key={value} value={value}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-  const any = { value: '', label: 'any' };
-  return (
-    <div className="peoplefilter" role="search">
-      <TextInput id="find" aria-label="Name or e-mail" placeholder="Name or e-mail" value={find} onChange={(event) => setFind(event.currentTarget.value)} onKeyDown={(event) => event.key === 'Enter' && onShow({ find })} onBlur={() => find !== (filter['find'] ?? '') && onShow({ find })} rightSection={<kbd>/</kbd>} />
-      {pick('standing', 'Who', STANDINGS)}
-      {pick('holds', 'Holds', [any, ...offers.map(({ key, title }) => ({ value: key, label: title }))])}
-      {pick('label', 'Label', [any, ...labels.map((label) => ({ value: label, label }))])}
-      {number('ends_in', 'Ends within', 'days')}
-      {number('ended', 'Ended in the last', 'days')}
-      {number('unseen', 'Not here for', 'days')}
-      {pick('course', 'Progress in', [any, ...courses.map(({ key, title }) => ({ value: key, label: title }))])}
-      {(filter['course'] ?? '') !== '' && (
-        <>
-          {number('from', 'from', '%')}
-          {number('to', 'to', '%')}
-        </>
-      )}
-      {pick('sort', 'Sorted', SORTS)}
-      {Object.keys(filter).length > 0 && <Link href="/keep/people">Clear</Link>}
-    </div>
-  );
-}
-
-function Segments({ filter, segments }: Pick<PeoplePage, 'filter' | 'segments'>) {
-  const form = useForm({ name: '', filter });
-  return (
-    <Menu width={280} position="bottom-end" withArrow closeOnItemClick={false}>
-      <Menu.Target>
-        <button type="button" className="linklike segments">
-          Segments{segments.length > 0 ? ` (${segments.length})` : ''}
-        </button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        {segments.map((segment) => (
-          <div key={segment.id} className="segment">
-            <Link href={`/keep/people?${segment.query}`}>{segment.name}</Link>
-            <button type="button" className="linklike" aria-label={`Forget ${segment.name}`} onClick={() => router.delete(`/keep/people/segments/${segment.id}`, { preserveState: true, preserveScroll: true })}>
-              Forget
-            </button>
-          </div>
-        ))}
-        {Object.keys(filter).length === 0 ? (
-          <p className="soft segment">Filter the list, and keep the filter here under a name.</p>
-        ) : (
-          <form
-            className="segment"
-            onSubmit={(event) => {
-              event.preventDefault();
-              form.transform((data) => ({ ...data, filter }));
-              form.post('/keep/people/segments', { preserveState: true, preserveScroll: true, onSuccess: () => form.reset() });
-            }}
-          >
-            <TextInput size="xs" aria-label="Keep this filter as" placeholder="Keep this filter as" maxLength={60} value={form.data.name} error={form.errors.name} onChange={(event) => form.setData('name', event.currentTarget.value)} />
-            <Button size="xs" type="submit" variant="default" loading={form.processing}>
-              Keep
-            </Button>
-          </form>
-        )}
-      </Menu.Dropdown>
-    </Menu>
   );
 }

@@ -1,18 +1,19 @@
 import { Link, router } from '@inertiajs/react';
-import { Button, Menu, Modal, TextInput } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { Button, Menu } from '@mantine/core';
+import { useState } from 'react';
 
-import { keepAddress, withQuery } from '../../lib/address';
-import { getJson } from '../../lib/http';
-import type { FoundPerson, HeldPass, PersonPage } from '../../lib/types';
+import { withQuery } from '../../lib/address';
+import type { FoundPerson, HeldPass, PersonPage } from '../../lib/generated/types';
 import { ActDialog } from '../../people/ActDialog';
 import type { Act } from '../../people/acts';
 import { WhyNot } from '../../people/WhyNot';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
+import { TieDialog } from '../../people/TieDialog';
 
 /** Does something to this person at once; it can be taken back from the note that tells of it. */
 function at(person: number, act: Act) {
-  router.post('/keep/people/acts', { people: [person], ...act }, { preserveScroll: true, preserveState: true });
+  router.post(to('keep.people.act'), { people: [person], ...act }, { preserveScroll: true, preserveState: true });
 }
 
 export default function Person(page: PersonPage) {
@@ -124,7 +125,7 @@ export default function Person(page: PersonPage) {
                   <Tie key={one.id} one={one} words="looks in on them" mayRun={mayRun} onUntie={() => at(id, { do: 'unobserve', observer: one.id })} />
                 ))}
                 {observes.map((one) => (
-                  <Tie key={one.id} one={one} words="is looked in on by them" mayRun={mayRun} onUntie={() => router.post('/keep/people/acts', { people: [one.id], do: 'unobserve', observer: id }, { preserveScroll: true, preserveState: true })} />
+                  <Tie key={one.id} one={one} words="is looked in on by them" mayRun={mayRun} onUntie={() => router.post(to('keep.people.act'), { people: [one.id], do: 'unobserve', observer: id }, { preserveScroll: true, preserveState: true })} />
                 ))}
               </ul>
             </section>
@@ -144,7 +145,7 @@ export default function Person(page: PersonPage) {
                     {one.begun.map((line) => (
                       <span key={line}>{line}</span>
                     ))}
-                    <Link href={withQuery(keepAddress(one.course), { lens: 'sightlines', v: [`person:${id}`] })}>See it as they do</Link>
+                    <Link href={withQuery(to('keep.course', { course: one.course }), { lens: 'sightlines', v: [`person:${id}`] })}>See it as they do</Link>
                   </li>
                 ))}
               </ul>
@@ -189,7 +190,7 @@ function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
     <li className={`pass-${pass.standing}`}>
       <b>{pass.offerName}</b>
       <span>
-        <Link href={keepAddress(pass.course)}>{pass.courseTitle}</Link> · {pass.from} {pass.until === null ? 'for good' : `to ${pass.until}`}
+        <Link href={to('keep.course', { course: pass.course })}>{pass.courseTitle}</Link> · {pass.from} {pass.until === null ? 'for good' : `to ${pass.until}`}
         <br />
         {pass.standing}
         {pass.left !== null && `, ${pass.left}`} · {pass.source}
@@ -243,7 +244,7 @@ function Tie({ one, words, mayRun, onUntie }: { one: FoundPerson; words: string;
   return (
     <li>
       <b>
-        <Link href={`/keep/people/${one.id}`}>{one.name}</Link>
+        <Link href={to('keep.person', { person: one.id })}>{one.name}</Link>
       </b>
       <span>{words}</span>
       {mayRun && (
@@ -252,40 +253,5 @@ function Tie({ one, words, mayRun, onUntie }: { one: FoundPerson; words: string;
         </button>
       )}
     </li>
-  );
-}
-
-/** Finds somebody to be tied to this person. */
-function TieDialog({ person, name, as, onClose }: { person: number; name: string; as: 'observer' | 'learner'; onClose: () => void }) {
-  const [typed, setTyped] = useState('');
-  const [found, setFound] = useState<FoundPerson[]>([]);
-  useEffect(() => {
-    const timer = window.setTimeout(() => {
-      void getJson<FoundPerson[]>(`/keep/people/find?q=${encodeURIComponent(typed)}`).then((people) => setFound(people ?? []));
-    }, 150);
-    return () => window.clearTimeout(timer);
-  }, [typed]);
-  const tie = (other: number) => {
-    const data = as === 'observer' ? { people: [person], observer: other } : { people: [other], observer: person };
-    router.post('/keep/people/acts', { ...data, do: 'observe' }, { preserveScroll: true, preserveState: true, onFinish: onClose });
-  };
-  return (
-    <Modal opened onClose={onClose} title={as === 'observer' ? `Who looks in on ${name}` : `On whom ${name} looks in`}>
-      <TextInput aria-label="Name or e-mail" placeholder="Name or e-mail" data-autofocus value={typed} onChange={(event) => setTyped(event.currentTarget.value)} />
-      <ul className="found">
-        {found
-          .filter(({ id }) => id !== person)
-          .map((one) => (
-            <li key={one.id}>
-              <span>
-                <b>{one.name}</b> {one.email}
-              </span>
-              <button type="button" className="linklike" aria-label={`Tie ${one.name}`} onClick={() => tie(one.id)}>
-                Tie
-              </button>
-            </li>
-          ))}
-      </ul>
-    </Modal>
   );
 }

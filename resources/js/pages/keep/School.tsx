@@ -2,8 +2,9 @@ import { useForm } from '@inertiajs/react';
 import { Button, Checkbox, NumberInput, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 
-import type { SchoolPage } from '../../lib/types';
+import type { SchoolPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
 
 export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, mayRun }: SchoolPage) {
   const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null });
@@ -17,7 +18,7 @@ export default function School({ name, zone, currency, guests, contactName, cont
           noValidate
           onSubmit={(event: FormEvent) => {
             event.preventDefault();
-            form.put('/keep/school', { preserveScroll: true });
+            form.put(to('keep.school'), { preserveScroll: true });
           }}
         >
           <TextInput label="Name" maxLength={100} disabled={!mayRun} value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />

@@ -1,22 +1,23 @@
 import { Link, router } from '@inertiajs/react';
 import { useMemo } from 'react';
 
-import { keepAddress, withQuery } from '../../lib/address';
+import { withQuery } from '../../lib/address';
 import { useShared } from '../../lib/page';
 import { isoOf, SchoolTime } from '../../lib/time';
-import type { StandInPage, Vantage } from '../../lib/types';
+import type { StandInPage, Vantage } from '../../lib/generated/types';
 import { capital } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
+import { to } from '../../lib/route';
 
 /** The learner's side through other eyes, in a frame that cannot be mistaken for the real thing. */
-export default function StandIn({ course, title, vantages, others, at, now, see, item, hasDraft }: StandInPage) {
+export default function StandIn({ course, title, vantages, others, at, now, see, offsets, item, hasDraft }: StandInPage) {
   const { school } = useShared();
-  const time = useMemo(() => new SchoolTime(school.zone, now), [school.zone, now]);
+  const time = useMemo(() => new SchoolTime(offsets, now), [offsets, now]);
   const ids = vantages.map(({ id }) => id);
   const address = (changes: { v?: string[]; at?: number | null; see?: string }) =>
-    withQuery(keepAddress(course, '/stand-in'), { v: changes.v ?? ids, at: changes.at === null ? null : isoOf(changes.at ?? at), see: changes.see ?? see, item });
+    withQuery(to('keep.stand-in', { course }), { v: changes.v ?? ids, at: changes.at === null ? null : isoOf(changes.at ?? at), see: changes.see ?? see, item });
   const go = (changes: { v?: string[]; at?: number | null; see?: string }) => router.get(address(changes), {}, { preserveState: true, replace: true });
-  const view = (vantage: Vantage) => withQuery(keepAddress(course, `/stand-in/view${item === null ? '' : `/${encodeURIComponent(item)}`}`), { v: [vantage.id], at: isoOf(at), see });
+  const view = (vantage: Vantage) => withQuery(to('keep.stand-in.view', item === null ? { course } : { course, item }), { v: [vantage.id], at: isoOf(at), see });
   const beside = others.filter(({ id }) => id !== ids[0]);
   const named = vantages[1] === undefined || beside.some(({ id }) => id === ids[1]) ? beside : [vantages[1], ...beside];
   return (
@@ -32,9 +33,9 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
             type="datetime-local"
             defaultValue={time.wall(at)}
             onBlur={(event) => {
-              const to = time.instant(event.currentTarget.value);
-              if (to !== null && event.currentTarget.value !== time.wall(at)) {
-                go({ at: to });
+              const moved = time.instant(event.currentTarget.value);
+              if (moved !== null && event.currentTarget.value !== time.wall(at)) {
+                go({ at: moved });
               }
             }}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
@@ -67,7 +68,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
             </button>
           </div>
         )}
-        <Link href={withQuery(keepAddress(course), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>Back to Sightlines</Link>
+        <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>Back to Sightlines</Link>
       </div>
       <main className={vantages.length > 1 ? 'standin two-of-them' : 'standin'}>
         {vantages.map((vantage) => (

@@ -1,35 +1,31 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 
-import { editorOf, RuleEditor } from '../../lenses/RuleEditor';
-import { columnName, RulesCell, rulesColumns } from '../../lenses/rules';
-import { SightLenses } from '../../lenses/SightLenses';
-import { keepAddress, type Query, withQuery } from '../../lib/address';
-import { useDraftNews } from '../../lib/draftNews';
+import { editorOf, RuleEditor } from '../../workspace/lenses/RuleEditor';
+import { columnName, RulesCell, rulesColumns } from '../../workspace/lenses/rules';
+import { SightLenses } from '../../workspace/lenses/SightLenses';
+import { type Query, withQuery } from '../../lib/address';
+import { useDraftNews } from '../../workspace/draftNews';
 import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
 import { isoOf } from '../../lib/time';
-import { useSights } from '../../lib/useSights';
-import type { OutlineRow, WorkspacePage } from '../../lib/types';
-import { RuleSheet, type SheetRow } from '../../sheet/RuleSheet';
-import { CollisionDialog } from '../../ui/CollisionDialog';
-import { CourseForm } from '../../ui/CourseForm';
-import { CourseHeadLine } from '../../ui/CourseHeadLine';
-import { DraftNewsNote } from '../../ui/DraftNewsNote';
-import { Grid } from '../../ui/Grid';
+import { useSights } from '../../workspace/useSights';
+import type { OutlineRow, WorkspacePage } from '../../lib/generated/types';
+import { RuleSheet, type SheetRow } from '../../workspace/sheet/RuleSheet';
+import { CollisionDialog } from '../../workspace/dialogs/CollisionDialog';
+import { CourseForm } from '../../workspace/dialogs/CourseForm';
+import { CourseHeadLine } from '../../workspace/CourseHeadLine';
+import { DraftNewsNote } from '../../workspace/DraftNewsNote';
+import { Grid } from '../../workspace/Grid';
+import { LensCorner } from '../../workspace/LensCorner';
 import { KeepShell } from '../../ui/KeepShell';
-import { LeavingDialog } from '../../ui/LeavingDialog';
-import { OutlineDialog, outlineKey, type OutlineTask, RowMenu, useOutlineActs } from '../../ui/outline';
-import { PlansDialog } from '../../ui/PlansDialog';
-import { VantagesDialog } from '../../ui/VantagesDialog';
-import { RulesFoot } from '../../ui/WorkspaceFoot';
-
-const LENSES = [
-  { id: 'rules', title: 'Rules' },
-  { id: 'sightlines', title: 'Sightlines' },
-  { id: 'timeline', title: 'Timeline' },
-];
+import { LeavingDialog } from '../../workspace/dialogs/LeavingDialog';
+import { OutlineDialog, outlineKey, type OutlineTask, RowMenu, useOutlineActs } from '../../workspace/dialogs/outline';
+import { PlansDialog } from '../../workspace/dialogs/PlansDialog';
+import { VantagesDialog } from '../../workspace/dialogs/VantagesDialog';
+import { RulesFoot } from '../../workspace/WorkspaceFoot';
+import { to } from '../../lib/route';
 
 /** What is edited: a word of the sheet, or a rule in its cell. */
 interface Editing {
@@ -86,7 +82,7 @@ export default function Workspace(page: WorkspacePage) {
 
   const step = (way: 'undo' | 'redo') => {
     if (mayEdit && (way === 'undo' ? course.edits : course.undone) > 0) {
-      router.post(keepAddress(course.key, `/draft/${way}`), { version: course.draftVersion }, { preserveScroll: true, preserveState: true });
+      router.post(to(way === 'undo' ? 'keep.draft.undo' : 'keep.draft.redo', { course: course.key }), { version: course.draftVersion }, { preserveScroll: true, preserveState: true });
     }
   };
   const closeSheet = () => {
@@ -124,31 +120,7 @@ export default function Workspace(page: WorkspacePage) {
   });
 
   const corner = (left: number) => (
-    <>
-      <ul className="lenses">
-        {LENSES.map(({ id, title }, index) => (
-          <li key={id}>
-            <Link href={withQuery(url, { lens: id, row: addressed })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined}>
-              <kbd>{index + 1}</kbd>
-              {title}
-            </Link>
-          </li>
-        ))}
-      </ul>
-      <label className="filter">
-        <kbd>/</kbd>
-        <input
-          ref={filterField}
-          type="search"
-          placeholder="Filter rows"
-          aria-label="Filter rows"
-          value={filter}
-          onChange={(event) => setFilter(event.currentTarget.value)}
-          onBlur={() => window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { find: filter === '' ? null : filter }))}
-        />
-        <span>{left === rows.length ? `${rows.length} rows` : `${left} of ${rows.length}`}</span>
-      </label>
-    </>
+    <LensCorner lens={lens} row={addressed} filter={filter} field={filterField} onFilter={setFilter} shown={left} rows={rows.length} />
   );
 
   return (
@@ -175,7 +147,7 @@ export default function Workspace(page: WorkspacePage) {
           offers={offers}
           vantages={sights.grid.vantages}
           saved={saved}
-          csv={withQuery(keepAddress(course.key, '/sightlines.csv'), { v: sights.grid.vantages.map(({ id }) => id), at: sights.isNow ? null : isoOf(sights.at), see: sights.grid.see === 'published' ? 'published' : null })}
+          csv={withQuery(to('keep.sightlines.csv', { course: course.key }), { v: sights.grid.vantages.map(({ id }) => id), at: sights.isNow ? null : isoOf(sights.at), see: sights.grid.see === 'published' ? 'published' : null })}
           onShow={(vantages) => show({ v: vantages })}
           onClose={() => setDialog(null)}
         />

@@ -5,23 +5,25 @@ import { useState } from 'react';
 import { Media } from '../../learn/Media';
 import { Prose } from '../../learn/Prose';
 import { useTurns } from '../../learn/useTurns';
-import { learnerAddress } from '../../lib/address';
+import { learnerAddress, withQuery } from '../../lib/address';
 import { useLearnerAddress, useShared } from '../../lib/page';
-import type { BoardPage, DateRow, MarkRow, PostRow } from '../../lib/types';
+import type { BoardPage, DateRow, MarkRow, PostRow } from '../../lib/generated/types';
 import { uuid } from '../../lib/uuid';
-import { CourseSide } from '../../ui/CourseSide';
-import { LearnerShell } from '../../ui/LearnerShell';
+import { CourseSide } from '../../learn/CourseSide';
+import { LearnerShell } from '../../learn/LearnerShell';
+import { to } from '../../lib/route';
+import { say, saying } from '../../lib/say';
 
 export default function Board({ course, item, board, html, media, dates, calendar, canSubscribe, posts, canPost, marks }: BoardPage) {
   useTurns(course.turnsIn);
   const isEmpty = board === 'announcements' && html === '' && media.length === 0;
   return (
-    <LearnerShell title={item.title} signIn={`/sign-in?back=${encodeURIComponent(learnerAddress(course.key, item.key))}`}>
+    <LearnerShell title={item.title} signIn={withQuery(to('sign-in'), { back: learnerAddress(course.key, item.key) })}>
       <div className="two">
         <CourseSide course={course} here={item.key} />
         <article className="lesson" key={item.key}>
           <h1>{item.title}</h1>
-          {isEmpty && <p className="soft">Nothing has been announced yet.</p>}
+          {isEmpty && <p className="soft">{say('board.nothing')}</p>}
           <Prose html={html} />
           <Media media={media} course={course.key} item={item.key} />
           {board === 'calendar' && <Dates course={course.key} dates={dates} />}
@@ -37,7 +39,7 @@ export default function Board({ course, item, board, html, media, dates, calenda
 function Dates({ course, dates }: { course: string; dates: DateRow[] }) {
   const address = useLearnerAddress();
   if (dates.length === 0) {
-    return <p className="soft">No date lies ahead: nothing here opens or closes by itself.</p>;
+    return <p className="soft">{say('board.no_dates')}</p>;
   }
   return (
     <ol className="dates">
@@ -45,7 +47,7 @@ function Dates({ course, dates }: { course: string; dates: DateRow[] }) {
         <li key={`${at} ${key} ${opens}`}>
           <time>{at}</time>
           <span>
-            <Link href={address(course, key)}>{title}</Link> {opens ? 'opens' : 'closes'}
+            {saying(opens ? 'board.opens' : 'board.closes', { item: <Link key="item" href={address(course, key)}>{title}</Link> })}
           </span>
         </li>
       ))}
@@ -56,22 +58,22 @@ function Dates({ course, dates }: { course: string; dates: DateRow[] }) {
 /** A link that a calendar program can follow without signing in. */
 function Subscribe({ calendar }: { calendar: string | null }) {
   const form = useForm({});
-  const change = () => form.post('/calendar-link', { preserveScroll: true });
+  const change = () => form.post(to('calendar.change'), { preserveScroll: true });
   return (
-    <section className="subscribe" aria-label="In your own calendar">
-      <h2>In your own calendar</h2>
+    <section className="subscribe" aria-label={say('board.calendar')}>
+      <h2>{say('board.calendar')}</h2>
       {calendar === null ? (
         <>
-          <p>A calendar program can follow the dates of all your courses by a private link.</p>
+          <p>{say('board.calendar_why')}</p>
           <Button variant="default" loading={form.processing} onClick={change}>
-            Make my private link
+            {say('board.make_link')}
           </Button>
         </>
       ) : (
         <>
-          <p>Give this link to your calendar program. Whoever has it can read your dates, so keep it to yourself.</p>
+          <p>{say('board.give_link')}</p>
           <TextInput
-            label="Private link"
+            label={say('board.link')}
             readOnly
             value={calendar}
             onFocus={(event) => event.currentTarget.select()}
@@ -79,7 +81,7 @@ function Subscribe({ calendar }: { calendar: string | null }) {
               <CopyButton value={calendar}>
                 {({ copied, copy }) => (
                   <button type="button" className="linklike" onClick={copy}>
-                    {copied ? 'Copied' : 'Copy'}
+                    {say(copied ? 'board.copied' : 'board.copy')}
                   </button>
                 )}
               </CopyButton>
@@ -87,10 +89,13 @@ function Subscribe({ calendar }: { calendar: string | null }) {
             rightSectionWidth={64}
           />
           <p>
-            <button type="button" className="linklike" disabled={form.processing} onClick={change}>
-              Change the link
-            </button>{' '}
-            and the old one leads nowhere.
+            {saying('board.change', {
+              change: (
+                <button key="change" type="button" className="linklike" disabled={form.processing} onClick={change}>
+                  {say('board.change_link')}
+                </button>
+              ),
+            })}
           </p>
         </>
       )}
@@ -101,23 +106,23 @@ function Subscribe({ calendar }: { calendar: string | null }) {
 function Marks({ course, marks }: { course: string; marks: MarkRow[] }) {
   const address = useLearnerAddress();
   if (marks.length === 0) {
-    return <p className="soft">There are no lessons to be marked yet.</p>;
+    return <p className="soft">{say('board.no_marks')}</p>;
   }
   return (
     <table className="marks">
       <thead>
         <tr>
-          <th scope="col">Lesson</th>
-          <th scope="col">Finished</th>
-          <th scope="col">Quiz, at best</th>
+          <th scope="col">{say('board.lesson')}</th>
+          <th scope="col">{say('board.finished')}</th>
+          <th scope="col">{say('board.quiz')}</th>
         </tr>
       </thead>
       <tbody>
         {marks.map(({ key, title, open, finished, score }) => (
           <tr key={key}>
             <th scope="row">{open ? <Link href={address(course, key)}>{title}</Link> : title}</th>
-            <td>{finished ?? <span className="soft">not yet</span>}</td>
-            <td>{score === null ? '' : `${score} %`}</td>
+            <td>{finished ?? <span className="soft">{say('board.not_yet')}</span>}</td>
+            <td>{score === null ? '' : say('percent', { count: score })}</td>
           </tr>
         ))}
       </tbody>
@@ -127,11 +132,11 @@ function Marks({ course, marks }: { course: string; marks: MarkRow[] }) {
 
 function Discussion({ course, item, posts, canPost }: { course: string; item: string; posts: PostRow[]; canPost: boolean }) {
   const { standIn } = useShared();
-  const address = `${learnerAddress(course, item)}/posts`;
+  const address = to('board.say', { course, item });
   const form = useForm<{ text: string; once: string }>({ text: '', once: uuid() });
   return (
-    <section className="posts" aria-label="What was said">
-      {posts.length === 0 && <p className="soft">Nobody has said anything yet.</p>}
+    <section className="posts" aria-label={say('board.said')}>
+      {posts.length === 0 && <p className="soft">{say('board.nobody')}</p>}
       <ol>
         {posts.map((post) => (
           <li key={post.id}>
@@ -151,9 +156,9 @@ function Discussion({ course, item, posts, canPost }: { course: string; item: st
             form.post(address, { preserveScroll: true, onSuccess: () => form.setData({ text: '', once: uuid() }) });
           }}
         >
-          <Textarea label="Say something" autosize minRows={3} maxRows={14} maxLength={5000} value={form.data.text} error={form.errors.text} onChange={(event) => form.setData('text', event.currentTarget.value)} />
+          <Textarea label={say('board.say')} autosize minRows={3} maxRows={14} maxLength={5000} value={form.data.text} error={form.errors.text} onChange={(event) => form.setData('text', event.currentTarget.value)} />
           <Button type="submit" loading={form.processing}>
-            Post it
+            {say('board.post')}
           </Button>
         </form>
       )}
@@ -165,17 +170,17 @@ function TakeBack({ address }: { address: string }) {
   const [sure, setSure] = useState(false);
   return sure ? (
     <span className="sure">
-      It will be gone for everybody.{' '}
+      {say('board.sure')}{' '}
       <button type="button" className="linklike" onClick={() => router.delete(address, { preserveScroll: true })}>
-        Take it back
+        {say('board.take_it_back')}
       </button>{' '}
       <button type="button" className="linklike" onClick={() => setSure(false)}>
-        Leave it
+        {say('board.leave')}
       </button>
     </span>
   ) : (
     <button type="button" className="linklike sure" onClick={() => setSure(true)}>
-      Take back
+      {say('board.take_back')}
     </button>
   );
 }

@@ -3,10 +3,12 @@ import { Button } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 
 import { learnerAddress } from '../../lib/address';
-import type { CheckoutPage } from '../../lib/types';
+import type { CheckoutPage } from '../../lib/generated/types';
 import { uuid } from '../../lib/uuid';
 import { AccountFields } from '../../ui/AccountFields';
-import { LearnerShell } from '../../ui/LearnerShell';
+import { LearnerShell } from '../../learn/LearnerShell';
+import { to } from '../../lib/route';
+import { say, saying } from '../../lib/say';
 
 export default function Checkout({ course, courseTitle, offer, name, price, lasts, item, itemTitle, free, holder, signIn }: CheckoutPage) {
   const [once] = useState(uuid);
@@ -18,29 +20,29 @@ export default function Checkout({ course, courseTitle, offer, name, price, last
         noValidate
         onSubmit={(event: FormEvent) => {
           event.preventDefault();
-          form.post(`/checkout/${encodeURIComponent(offer)}`);
+          form.post(to('checkout.buy', { offer }));
         }}
       >
         <h1>{name}</h1>
         <p>
-          {courseTitle}, {lasts}. <b>{free ? 'It is free.' : price}</b>
+          {saying('shop.what', { course: courseTitle, lasts, price: <b key="price">{free ? say('shop.free') : price}</b> })}
         </p>
-        {!free && <p className="simulated">This is a simulated shop: no money moves, and nothing is asked of your bank.</p>}
+        {!free && <p className="simulated">{say('shop.simulated')}</p>}
         {holder === null ? (
           <>
             <AccountFields data={form.data} errors={form.errors} onSet={(changes) => form.setData((now) => ({ ...now, ...changes }))} />
             <p>
-              Have you been here before? <Link href={signIn}>Sign in</Link> with your account.
+              {saying('shop.before', { signIn: <Link key="signIn" href={signIn}>{say('sign_in')}</Link> })}
             </p>
           </>
         ) : (
-          <p>For {holder}.</p>
+          <p>{say('shop.for', { name: holder })}</p>
         )}
         <Button type="submit" size="md" loading={form.processing}>
-          {free ? 'Claim it' : `Buy it for ${price}`}
+          {free ? say('shop.claim') : say('shop.buy_for', { price })}
         </Button>
         <p>
-          <Link href={learnerAddress(course, item ?? undefined)}>Back to {itemTitle ?? courseTitle}</Link>
+          <Link href={learnerAddress(course, item ?? undefined)}>{say('shop.back', { item: itemTitle ?? courseTitle })}</Link>
         </p>
       </form>
     </LearnerShell>

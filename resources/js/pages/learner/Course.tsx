@@ -3,27 +3,28 @@ import { Button } from '@mantine/core';
 
 import { Prose } from '../../learn/Prose';
 import { useTurns } from '../../learn/useTurns';
-import { learnerAddress } from '../../lib/address';
+import { learnerAddress, withQuery } from '../../lib/address';
 import { useLearnerAddress } from '../../lib/page';
-import type { CoursePage, PathRow } from '../../lib/types';
-import { counted } from '../../lib/words';
-import { Progress } from '../../ui/CourseSide';
-import { LearnerShell } from '../../ui/LearnerShell';
-import { LookingAs } from '../../ui/LookingAs';
-import { OfferCards } from '../../ui/Offers';
-import { Path } from '../../ui/Path';
+import type { CoursePage, PathRow } from '../../lib/generated/types';
+import { Progress } from '../../learn/CourseSide';
+import { LearnerShell } from '../../learn/LearnerShell';
+import { LookingAs } from '../../learn/LookingAs';
+import { OfferCards } from '../../learn/Offers';
+import { Path } from '../../learn/Path';
+import { to } from '../../lib/route';
+import { say, saying } from '../../lib/say';
 
 export default function Course({ course, next, last, opens, about, videos, quizzes, offers }: CoursePage) {
   useTurns(course.turnsIn);
   const address = useLearnerAddress();
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
   return (
-    <LearnerShell title={course.title} signIn={`/sign-in?back=${encodeURIComponent(learnerAddress(course.key))}`}>
+    <LearnerShell title={course.title} signIn={withQuery(to('sign-in'), { back: learnerAddress(course.key) })}>
       <div className="two">
         <aside className="side">
           <h1>{course.title}</h1>
           {course.pass === null ? (
-            <p className="passline">{[counted(course.lessons, 'lesson'), ...(videos > 0 ? [counted(videos, 'video')] : []), ...(quizzes > 0 ? [counted(quizzes, 'quiz', 'quizzes')] : [])].join(', ')}</p>
+            <p className="passline">{[say('lessons', { count: course.lessons }), ...(videos > 0 ? [say('videos', { count: videos })] : []), ...(quizzes > 0 ? [say('quizzes', { count: quizzes })] : [])].join(', ')}</p>
           ) : (
             <>
               <p className="passline">
@@ -33,7 +34,7 @@ export default function Course({ course, next, last, opens, about, videos, quizz
               <Progress course={course} />
               {opens !== null && (
                 <p className="opensnext">
-                  Opens next: {opens.title}, <time>{opens.at}</time>
+                  {saying('course.opens_next', { item: opens.title, at: <time key="at">{opens.at}</time> })}
                 </p>
               )}
             </>
@@ -50,8 +51,8 @@ export default function Course({ course, next, last, opens, about, videos, quizz
             </ul>
           )}
           {offers.length > 0 && (
-            <section className="offersbox" aria-label="How to get in">
-              <h2>How to get in</h2>
+            <section className="offersbox" aria-label={say('course.get_in')}>
+              <h2>{say('course.get_in')}</h2>
               <OfferCards offers={offers} />
             </section>
           )}
@@ -72,7 +73,7 @@ function Doorway({ course, next, last }: { course: string; next: PathRow | null;
   if (row === null) {
     return null;
   }
-  const [label, button] = last !== null ? ['Where you were', 'Go on'] : row.look ? ['Open to look at', 'Have a look'] : ['Next for you', 'Start the lesson'];
+  const [label, button] = last !== null ? [say('course.were'), say('course.go_on')] : row.look ? [say('course.look'), say('course.have_look')] : [say('course.next'), say('course.start')];
   return (
     <>
       <div className="doorway">
@@ -86,7 +87,7 @@ function Doorway({ course, next, last }: { course: string; next: PathRow | null;
       </div>
       {last !== null && next !== null && next.key !== last.key && (
         <p className="nextstep">
-          Next for you: <Link href={address(course, next.key)}>{next.title}</Link>
+          {saying('course.next_is', { item: <Link key="item" href={address(course, next.key)}>{next.title}</Link> })}
         </p>
       )}
     </>

@@ -1,16 +1,16 @@
 import { Link } from '@inertiajs/react';
 
 import { learnerAddress } from '../../lib/address';
-import type { FrontPage } from '../../lib/types';
-import { counted } from '../../lib/words';
-import { LearnerShell } from '../../ui/LearnerShell';
+import type { FrontPage } from '../../lib/generated/types';
+import { LearnerShell } from '../../learn/LearnerShell';
+import { say } from '../../lib/say';
 
 export default function Front({ courses }: FrontPage) {
   return (
-    <LearnerShell title="Courses">
-      <h1>Courses</h1>
+    <LearnerShell title={say('front.title')}>
+      <h1>{say('front.title')}</h1>
       {courses.length === 0 ? (
-        <p>Nothing is on show yet.</p>
+        <p>{say('front.none')}</p>
       ) : (
         <ul className="mine">
           {courses.map((course) => (
@@ -20,8 +20,7 @@ export default function Front({ courses }: FrontPage) {
               </h2>
               <p>{course.entry}</p>
               <p className="mine-prog">
-                {counted(course.lessons, 'lesson')}
-                {course.open > 0 && `, ${course.open} to look at now`}
+                {course.open > 0 ? say('front.open', { lessons: say('lessons', { count: course.lessons }), count: course.open }) : say('lessons', { count: course.lessons })}
               </p>
             </li>
           ))}

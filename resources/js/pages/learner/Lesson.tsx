@@ -5,29 +5,31 @@ import { Media } from '../../learn/Media';
 import { Prose } from '../../learn/Prose';
 import { Quiz } from '../../learn/Quiz';
 import { useTurns } from '../../learn/useTurns';
-import { learnerAddress } from '../../lib/address';
+import { learnerAddress, withQuery } from '../../lib/address';
 import { useLearnerAddress, useShared } from '../../lib/page';
-import type { LessonPage, PathRow } from '../../lib/types';
+import type { LessonPage, PathRow } from '../../lib/generated/types';
 import { plainText } from '../../lib/words';
-import { CourseSide } from '../../ui/CourseSide';
-import { LearnerShell } from '../../ui/LearnerShell';
-import { LessonLine } from '../../ui/Path';
+import { CourseSide } from '../../learn/CourseSide';
+import { LearnerShell } from '../../learn/LearnerShell';
+import { LessonLine } from '../../learn/Path';
+import { to } from '../../lib/route';
+import { say, saying } from '../../lib/say';
 
 export default function Lesson({ course, item, html, finish, media, quiz, watch, parts, before, after, next }: LessonPage) {
   const { standIn } = useShared();
   useTurns(course.turnsIn);
   const isEmpty = html === '' && media.length === 0 && quiz === null && parts.length === 0;
   return (
-    <LearnerShell title={item.title} signIn={`/sign-in?back=${encodeURIComponent(learnerAddress(course.key, item.key))}`}>
+    <LearnerShell title={item.title} signIn={withQuery(to('sign-in'), { back: learnerAddress(course.key, item.key) })}>
       <div className="two">
         <CourseSide course={course} here={item.key} />
         <article className="lesson" key={item.key}>
           <h1>{item.title}</h1>
-          {isEmpty && <p className="soft">Nothing has been written here yet.</p>}
+          {isEmpty && <p className="soft">{say('lesson.empty')}</p>}
           <Prose html={html} />
           <Media media={media} watch={standIn === undefined ? watch : null} course={course.key} item={item.key} />
           {parts.length > 0 && (
-            <section className="parts" aria-label="What it holds">
+            <section className="parts" aria-label={say('lesson.holds')}>
               {parts.map((part) => (
                 <LessonLine key={part.key} course={course.key} row={part} />
               ))}
@@ -61,14 +63,14 @@ function Finish({ course, item, finish, hasVideo, hasQuiz }: FinishProps) {
   switch (finish) {
     case 'mark':
       return (
-        <Button size="md" loading={form.processing} disabled={standIn !== undefined} onClick={() => form.post(`${learnerAddress(course, item.key)}/finished`, { preserveScroll: true })}>
-          Mark as finished
+        <Button size="md" loading={form.processing} disabled={standIn !== undefined} onClick={() => form.post(to('lesson.finish', { course, item: item.key }), { preserveScroll: true })}>
+          {say('lesson.mark')}
         </Button>
       );
     case 'quiz':
-      return <p className="soft">{hasQuiz ? 'This lesson is finished by its quiz.' : 'This lesson is finished by a quiz, which is not there yet.'}</p>;
+      return <p className="soft">{say(hasQuiz ? 'lesson.by_quiz' : 'lesson.by_no_quiz')}</p>;
     case 'watch':
-      return <p className="soft">{hasVideo ? 'This lesson is finished by watching its video.' : 'This lesson is finished by watching a video, which is not there yet.'}</p>;
+      return <p className="soft">{say(hasVideo ? 'lesson.by_video' : 'lesson.by_no_video')}</p>;
     default:
       return null;
   }
@@ -87,21 +89,21 @@ function Onward({ course, item, before, after, next }: OnwardProps) {
   const address = useLearnerAddress();
   const elsewhere = next !== null && next.key !== item.key && next.key !== after?.key && next.key !== before?.key;
   return (
-    <nav className="onward" aria-label="Lessons before and after">
+    <nav className="onward" aria-label={say('lesson.onward')}>
       {after !== null && (
         <p>
-          {after.open ? 'Next' : 'After this'}: <Link href={address(course, after.key)}>{after.title}</Link>
+          {saying(after.open ? 'lesson.next_is' : 'lesson.after_is', { item: <Link key="item" href={address(course, after.key)}>{after.title}</Link> })}
           {!after.open && <span className={after.later ? 'st later' : 'st'}> {plainText(after.status)}</span>}
         </p>
       )}
       {elsewhere && (
         <p>
-          {next.look ? 'Open to look at' : 'Next for you'}: <Link href={address(course, next.key)}>{next.title}</Link>
+          {saying(next.look ? 'lesson.look_at' : 'lesson.next_for_you', { item: <Link key="item" href={address(course, next.key)}>{next.title}</Link> })}
         </p>
       )}
       {before !== null && (
         <p>
-          Before this: <Link href={address(course, before.key)}>{before.title}</Link>
+          {saying('lesson.before_is', { item: <Link key="item" href={address(course, before.key)}>{before.title}</Link> })}
         </p>
       )}
     </nav>

@@ -1,29 +1,30 @@
 import { Link, router } from '@inertiajs/react';
 
 import { learnerAddress } from '../../lib/address';
-import type { MyCoursesPage } from '../../lib/types';
-import { counted } from '../../lib/words';
-import { LearnerShell } from '../../ui/LearnerShell';
+import type { MyCoursesPage } from '../../lib/generated/types';
+import { LearnerShell } from '../../learn/LearnerShell';
+import { to } from '../../lib/route';
+import { say } from '../../lib/say';
 
 export default function MyCourses({ courses, learners, observed }: MyCoursesPage) {
   return (
-    <LearnerShell title="My courses">
-      <h1>My courses</h1>
+    <LearnerShell title={say('mine.title')}>
+      <h1>{say('mine.title')}</h1>
       {learners.length > 0 && (
-        <div className="lookwith" role="group" aria-label="With whom you look">
-          <span>Look</span>
-          <button type="button" aria-pressed={observed === null} onClick={() => router.post('/look-with', { learner: 0 }, { preserveScroll: true })}>
-            as yourself
+        <div className="lookwith" role="group" aria-label={say('mine.whom')}>
+          <span>{say('mine.look')}</span>
+          <button type="button" aria-pressed={observed === null} onClick={() => router.post(to('look-with'), { learner: 0 }, { preserveScroll: true })}>
+            {say('mine.yourself')}
           </button>
           {learners.map(({ id, name }) => (
-            <button key={id} type="button" aria-pressed={observed === id} onClick={() => router.post('/look-with', { learner: id }, { preserveScroll: true })}>
-              with {name}
+            <button key={id} type="button" aria-pressed={observed === id} onClick={() => router.post(to('look-with'), { learner: id }, { preserveScroll: true })}>
+              {say('mine.with', { name })}
             </button>
           ))}
         </div>
       )}
       {courses.length === 0 ? (
-        <p>Nothing is open to you yet. As soon as you hold a pass, its course stands here.</p>
+        <p>{say('mine.none')}</p>
       ) : (
         <ul className="mine">
           {courses.map((course) => (
@@ -33,7 +34,7 @@ export default function MyCourses({ courses, learners, observed }: MyCoursesPage
               </h2>
               <p>{course.detail}</p>
               <p className="mine-prog">
-                {course.finished} of {counted(course.lessons, 'lesson')} finished
+                {say('finished', { finished: course.finished, lessons: course.lessons })}
               </p>
             </li>
           ))}

@@ -3,15 +3,16 @@ import { Button } from '@mantine/core';
 
 import { Prose } from '../../learn/Prose';
 import { useTurns } from '../../learn/useTurns';
-import { learnerAddress } from '../../lib/address';
 import { useLearnerAddress, useShared } from '../../lib/page';
-import type { NoticePage } from '../../lib/types';
+import type { NoticePage } from '../../lib/generated/types';
 import { plainText } from '../../lib/words';
-import { CourseSide } from '../../ui/CourseSide';
+import { CourseSide } from '../../learn/CourseSide';
 import { AccountFields } from '../../ui/AccountFields';
-import { LearnerShell } from '../../ui/LearnerShell';
-import { OfferCards } from '../../ui/Offers';
+import { LearnerShell } from '../../learn/LearnerShell';
+import { OfferCards } from '../../learn/Offers';
 import { Words } from '../../ui/Words';
+import { to } from '../../lib/route';
+import { say, saying } from '../../lib/say';
 
 export default function Notice({ course, item, glyph, case: met, heading, text, html, signIn, contactName, contactEmail, lookAt, offers }: NoticePage) {
   const address = useLearnerAddress();
@@ -39,11 +40,11 @@ export default function Notice({ course, item, glyph, case: met, heading, text, 
             <p>
               {standIn === undefined ? (
                 <Button component={Link} href={signIn} size="md">
-                  Sign in
+                  {say('sign_in')}
                 </Button>
               ) : (
                 <Button size="md" disabled>
-                  Sign in
+                  {say('sign_in')}
                 </Button>
               )}
             </p>
@@ -53,12 +54,12 @@ export default function Notice({ course, item, glyph, case: met, heading, text, 
           <ul className="or">
             {contactName !== null && contactEmail !== null && (
               <li>
-                Not sure? <a href={`mailto:${contactEmail}`}>Ask {contactName} at the school</a>.
+                {saying('notice.ask', { contact: <a key="contact" href={`mailto:${contactEmail}`}>{say('notice.contact', { name: contactName })}</a> })}
               </li>
             )}
             {lookAt !== null && (
               <li>
-                Open to you now: <Link href={address(course.key, lookAt.key)}>{lookAt.title}</Link>
+                {saying('notice.open', { item: <Link key="item" href={address(course.key, lookAt.key)}>{lookAt.title}</Link> })}
               </li>
             )}
           </ul>
@@ -77,12 +78,12 @@ function LookForm({ course, item }: { course: string; item: string }) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        form.post(`${learnerAddress(course, item)}/look`);
+        form.post(to('lesson.look', { course, item }));
       }}
     >
       <AccountFields data={form.data} errors={form.errors} onSet={(changes) => form.setData((now) => ({ ...now, ...changes }))} />
       <Button type="submit" size="md" loading={form.processing}>
-        Have a look
+        {say('notice.have_look')}
       </Button>
     </form>
   );

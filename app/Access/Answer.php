@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Access;
+
+use SilentKeep\Core\Compiled\Answers;
+use SilentKeep\Core\Compiled\Chronicle;
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Deciding\CourseSnapshot;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Viewer;
+
+/**
+ * What the core says of a course to one viewer at one instant. Asked once, and shared by all that is made of it: the page, the
+ * notice at a closed door, what is for sale there, why it is closed. Get one of {@see Plans::ask()}.
+ */
+final class Answer
+{
+    /** @var ?list<Decision> */
+    private ?array $decisions = null;
+
+    private ?CourseSnapshot $snapshot = null;
+
+    public function __construct(public readonly Decider $decider, private readonly CompiledDecider $compiled, public readonly Viewer $viewer, public readonly int $at)
+    {
+    }
+
+    /** @return list<Decision> every item in reading order */
+    public function decisions(): array
+    {
+        return $this->decisions ??= $this->compiled->decide($this->viewer, $this->at);
+    }
+
+    /** The same question about somebody else. */
+    public function to(Viewer $viewer): self
+    {
+        return new self($this->decider, $this->compiled, $viewer, $this->at);
+    }
+
+    public function state(int $item): State
+    {
+        return $this->decisions()[$item]->state;
+    }
+
+    /** The same with the rule objects that it rests on: what `why` and words are made of. */
+    public function snapshot(): CourseSnapshot
+    {
+        return $this->snapshot ??= $this->decider->snapshot($this->viewer, $this->at);
+    }
+
+    /** @return non-empty-array<int, Answers> by the instant from which they hold, if only time moves */
+    public function chronicle(): array
+    {
+        return (new Chronicle($this->compiled))->of($this->viewer, $this->at);
+    }
+
+    /** The first instant after this one at which anything of it may be another; Instant::NEVER where nothing will. */
+    public function holdsUntil(): int
+    {
+        $viewer = $this->viewer;
+        $finished = array_filter([...array_values($viewer->done), ...array_values($viewer->observes->done ?? [])], fn (int $since): bool => $since > $this->at);
+        $points = $viewer->staff ? [] : array_slice($this->decider->changePoints->between($viewer, $this->at, Instant::NEVER), 0, 1);
+
+        return min([Instant::NEVER, ...$finished, ...$points]);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Staff;
+
+use App\Access\WhoLooks;
+use App\Http\Requests\MediumRequest;
+use App\Learning\Contents\KeepMedium;
+use App\Models\Course;
+use App\Pages\Contents\ContentsPageBuilder;
+use App\Pages\Shared\Flash;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Gate;
+
+/** Pictures, recordings and files of a lesson or board. */
+final readonly class ContentMediaController
+{
+    public function __construct(private ContentsPageBuilder $pages, private KeepMedium $media)
+    {
+    }
+
+    public function store(MediumRequest $request, Course $course, string $item): RedirectResponse
+    {
+        abort_if(! $this->pages->has($course, $item), 404);
+        $file = $request->file('file');
+        assert($file instanceof UploadedFile);
+        $medium = ($this->media)($course, $item, $file, $file->getClientOriginalName(), $request->string('title')->trim()->toString(), $request->filled('seconds') ? $request->float('seconds') : null, WhoLooks::signedIn($request));
+
+        return back()->with(Flash::done($medium->kind === 'file' ? "{$medium->title} is there, as a file to download." : "{$medium->title} is there."));
+    }
+
+    public function update(Request $request, Course $course, string $item, int $medium): RedirectResponse
+    {
+        Gate::authorize('edit-rules');
+        $this->media->move($course, $item, $medium, $request->boolean('up') ? -1 : 1);
+
+        return back();
+    }
+
+    public function destroy(Request $request, Course $course, string $item, int $medium): RedirectResponse
+    {
+        Gate::authorize('edit-rules');
+        abort_if(! $this->media->takeOut($course, $item, $medium, WhoLooks::signedIn($request)), 404);
+
+        return back()->with(Flash::done('It is taken out.'));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Staff;
+
+use App\Access\SchoolOf;
+use App\Access\WhoLooks;
+use App\Http\Requests\PlanFileRequest;
+use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Pages\Shared\Flash;
+use App\Publishing\ImportPlan;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Response as HttpResponse;
+use SilentKeep\Core\Format\InvalidPlan;
+
+/** Courses as open plan documents. */
+final readonly class PlanFilesController
+{
+    /** Courses from a plan file, as drafts: all of them, or none. */
+    public function store(PlanFileRequest $request, ImportPlan $import, SchoolOf $school): RedirectResponse
+    {
+        $person = WhoLooks::signedIn($request);
+        try {
+            $made = array_column($import($request->text(), $school(), $person, asDrafts: true), 'course');
+        } catch (InvalidPlan $e) {
+            throw PlanFileRequest::refusal($e);
+        }
+
+        return count($made) === 1 ? redirect()->route('keep.course', $made[0]) : redirect()->route('keep.courses')
+            ->with(Flash::done(count($made).' courses are in, not live yet.'));
+    }
+
+    /** The rules of what is live, or of the draft where nothing is, as an open plan document. */
+    public function show(Course $course, SchoolOf $school): HttpResponse
+    {
+        $document = $course->liveRevision->document ?? $course->draft?->document;
+        abort_if($document === null, 404);
+
+        return new HttpResponse(CourseDocument::fromJson($document)->planJson($school()), 200, [
+            'Content-Type' => 'application/json; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$course->key}.plan.json\"",
+        ]);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Staff;
+
+use App\Access\SchoolClock;
+use App\Access\WhoLooks;
+use App\Http\Requests\RehearsalRequest;
+use App\Models\Course;
+use App\Pages\Courses\RehearsalPageBuilder;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Gate;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** What publishing, or going back, would do to the people. */
+final readonly class RehearsalController
+{
+    public function __construct(private RehearsalPageBuilder $pages, private SchoolClock $clock)
+    {
+    }
+
+    public function show(RehearsalRequest $request, Course $course): Response|RedirectResponse
+    {
+        $person = WhoLooks::signedIn($request);
+        $page = $this->pages->page($course, $request->back(), $request->setFor($this->clock), $request->anew(), $person, Gate::allows('edit-rules'));
+
+        return $page === null ? redirect()->route('keep.course', $course) : Inertia::render('keep/Rehearsal', get_object_vars($page));
+    }
+
+    /** Begins a long rehearsal, or tells how far it has come. */
+    public function update(RehearsalRequest $request, Course $course): JsonResponse
+    {
+        $progress = $this->pages->progress($course, $request->back(), $request->setFor($this->clock));
+
+        return $progress === null ? new JsonResponse(['message' => 'There is nothing to rehearse any more.'], 410) : new JsonResponse($progress);
+    }
+}

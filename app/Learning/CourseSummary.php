@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Entry;
+use SilentKeep\Core\Viewing\Pass;
+
+/** What a list says of a course to one viewer, and how long it stays true. */
+final readonly class CourseSummary
+{
+    /**
+     * @param  bool  $visible  whether there is anything at all to be seen
+     * @param  int  $open  lessons that are open
+     * @param  int  $finished  lessons
+     * @param  int  $lessons  that count for the pass, or may be known of where there is none
+     * @param  int  $passes  of the course, active or not, theirs or of whom they look with
+     * @param  ?Pass  $pass  the active one that lasts longest
+     * @param  ?string  $offer  of that pass, by name
+     * @param  int  $from  the instant at which it was asked
+     * @param  int  $until  the first instant at which something may be another; Instant::NEVER where nothing will
+     */
+    public function __construct(
+        public string $key,
+        public string $title,
+        public CourseState $state,
+        public Entry $entry,
+        public bool $visible,
+        public int $open,
+        public int $finished,
+        public int $lessons,
+        public int $passes,
+        public ?Pass $pass,
+        public ?string $offer,
+        public int $from,
+        public int $until,
+    ) {
+    }
+
+    public function holdsAt(int $instant): bool
+    {
+        return $this->from <= $instant && $instant < $this->until;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\Access\Looker;
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Access\Viewers;
+use App\Models\Course;
+use App\Words\Say;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Viewing\Viewer;
+
+/** Courses in the eyes of whoever looks. */
+final readonly class LearnerViews
+{
+    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock)
+    {
+    }
+
+    /** As it is to whoever is at the other end now; null where the course was never published. */
+    public function at(Course $course, Looker $looker): ?LearnerView
+    {
+        $as = $looker->observed !== null ? Say::text('learner.as.with', ['name' => $looker->observed->name]) : ($looker->guest ? Say::text('learner.as.guest') : null);
+
+        return $this->published($course, $this->viewers->lookingAt($looker, $course), $as);
+    }
+
+    /**
+     * As it is published, to a viewer now; null where it never was.
+     *
+     * @param  ?string  $as  how one looks, where not as oneself
+     */
+    public function published(Course $course, Viewer $viewer, ?string $as = null): ?LearnerView
+    {
+        $decider = $this->plans->live($course);
+
+        return $decider === null ? null : $this->of($decider, $viewer, $this->clock, $as);
+    }
+
+    /** By any rules, at the instant of any clock. */
+    public function of(Decider $decider, Viewer $viewer, SchoolClock $clock, ?string $as = null): LearnerView
+    {
+        return new LearnerView($this->plans->ask($decider, $viewer, $clock->now()), $clock, $as);
+    }
+}

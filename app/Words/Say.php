@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Words;
+
+use Illuminate\Support\Facades\Lang;
+use MessageFormatter;
+
+/** Words by their keys, from lang/. Patterns are ICU messages: placeholders, plurals and numbers are the language's own affair. */
+final class Say
+{
+    /** @var array<string, array{MessageFormatter, list<string>}> by language and key, with what must go in them */
+    private static array $patterns = [];
+
+    private function __construct()
+    {
+    }
+
+    /** @param  array<string, string|int|float>  $with  by placeholder */
+    public static function text(string $key, array $with = []): string
+    {
+        [$pattern, $needed] = self::pattern($key);
+        $missing = array_diff($needed, array_keys($with));
+        if ($missing !== []) {
+            throw new \LogicException("The words {$key} need ".implode(', ', $missing).'.');
+        }
+        $said = $pattern->format($with);
+
+        return $said === false ? throw new \LogicException("The words {$key} do not go with what they are given.") : $said;
+    }
+
+    /**
+     * What stands in braces in a pattern.
+     *
+     * @return list<string>
+     */
+    public static function placeholders(string $pattern): array
+    {
+        preg_match_all('/\{(\w+)(?=[,}])/', $pattern, $found);
+
+        return array_values(array_unique($found[1]));
+    }
+
+    /** @return array{MessageFormatter, list<string>} */
+    private static function pattern(string $key): array
+    {
+        $locale = Lang::getLocale();
+
+        return self::$patterns["{$locale} {$key}"] ??= self::read($locale, $key);
+    }
+
+    /** @return array{MessageFormatter, list<string>} */
+    private static function read(string $locale, string $key): array
+    {
+        $pattern = Lang::get($key);
+        if (! is_string($pattern) || $pattern === $key) {
+            throw new \LogicException("There are no words {$key}.");
+        }
+
+        return [new MessageFormatter($locale, $pattern), self::placeholders($pattern)];
+    }
+}

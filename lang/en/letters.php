@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+/** Letters to people. Patterns are ICU messages. */
+return [
+    'link' => "Dear {name},\n\n{before}\n\nSign in here; the link works once, for {days, plural, one {# day} other {# days}}:\n{address}\n",
+    'sign_in' => [
+        'subject' => 'Your link to sign in',
+        'before' => 'You asked for a link to sign in.',
+    ],
+    'account' => [
+        'subject' => 'You have been given an account',
+        'before' => 'You have been given an account.',
+    ],
+    'address' => [
+        'subject' => 'Is this your address?',
+        'before' => 'Somebody, probably you, has given this address here ({why}). If it was you, use the link: what you got there is yours then on every device, in your account where you have one. If it was not, do nothing.',
+        'to_buy' => 'by buying {offer}',
+        'to_look' => 'to look at a sample',
+    ],
+];

@@ -1,0 +1,66 @@
+import { Button, Checkbox, TextInput } from '@mantine/core';
+
+import type { QuizEntry } from '../lib/generated/types';
+
+export interface QuizEditorProps {
+  quiz: QuizEntry[];
+  /** By the name of the field, such as `quiz.0.ask`. */
+  errors: Record<string, string | undefined>;
+  mayEdit: boolean;
+  onSet: (quiz: QuizEntry[]) => void;
+}
+
+export function QuizEditor({ quiz, errors, mayEdit, onSet }: QuizEditorProps) {
+  const set = (index: number, changes: Partial<QuizEntry>) => onSet(quiz.map((question, at) => (at === index ? { ...question, ...changes } : question)));
+  return (
+    <fieldset className="quizedit" disabled={!mayEdit}>
+      <legend>Quiz</legend>
+      {quiz.length === 0 && <p className="soft">No questions.</p>}
+      {quiz.map((question, index) => (
+        // Questions and answers have no identity beyond their place.
+        // oxlint-disable-next-line react/no-array-index-key
+        <div key={index} className="quizedit-question" role="group" aria-label={`Question ${index + 1}`}>
+          <TextInput label={`Question ${index + 1}`} maxLength={1000} value={question.ask} error={errors[`quiz.${index}.ask`]} onChange={(event) => set(index, { ask: event.currentTarget.value })} />
+          {question.answers.map((answer, at) => (
+            // oxlint-disable-next-line react/no-array-index-key
+            <div key={at} className="quizedit-answer">
+              <Checkbox
+                aria-label={`Answer ${at + 1} is right`}
+                checked={question.right.includes(at)}
+                onChange={(event) => set(index, { right: event.currentTarget.checked ? [...question.right, at].toSorted((a, b) => a - b) : question.right.filter((one) => one !== at) })}
+              />
+              <TextInput aria-label={`Answer ${at + 1}`} maxLength={500} value={answer} error={errors[`quiz.${index}.answers.${at}`]} onChange={(event) => set(index, { answers: question.answers.map((one, place) => (place === at ? event.currentTarget.value : one)) })} />
+              {question.answers.length > 2 && mayEdit && (
+                <button
+                  type="button"
+                  className="linklike"
+                  aria-label={`Take answer ${at + 1} out`}
+                  onClick={() => set(index, { answers: question.answers.filter((_, place) => place !== at), right: question.right.filter((one) => one !== at).map((one) => (one > at ? one - 1 : one)) })}
+                >
+                  Out
+                </button>
+              )}
+            </div>
+          ))}
+          {(errors[`quiz.${index}.right`] ?? errors[`quiz.${index}.answers`]) !== undefined && <p className="wrongly">{errors[`quiz.${index}.right`] ?? errors[`quiz.${index}.answers`]}</p>}
+          {mayEdit && (
+            <p>
+              <button type="button" className="linklike" onClick={() => set(index, { answers: [...question.answers, ''] })}>
+                One more answer
+              </button>{' '}
+              ·{' '}
+              <button type="button" className="linklike" onClick={() => onSet(quiz.filter((_, at) => at !== index))}>
+                Take the question out
+              </button>
+            </p>
+          )}
+        </div>
+      ))}
+      {mayEdit && (
+        <Button type="button" variant="default" size="compact-sm" onClick={() => onSet([...quiz, { ask: '', answers: ['', ''], right: [] }])}>
+          One more question
+        </Button>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,64 @@
+import { Link } from '@inertiajs/react';
+
+import { Arch } from '../ui/Arch';
+import { useLearnerAddress } from '../lib/page';
+import type { CourseFrame } from '../lib/generated/types';
+import { LookingAs } from './LookingAs';
+import { say } from '../lib/say';
+
+export interface CourseSideProps {
+  course: CourseFrame;
+  /** The item that is shown beside it. */
+  here?: string;
+}
+
+/** The frame of a course beside a lesson or a notice. */
+export function CourseSide({ course, here }: CourseSideProps) {
+  const address = useLearnerAddress();
+  return (
+    <aside className="side">
+      <p className="side-title">
+        <Link href={address(course.key)}>{course.title}</Link>
+      </p>
+      <LookingAs course={course} />
+      <ol className="crumbs" aria-label={say('course.outline', { course: course.title })}>
+        {course.path.map((row) =>
+          row.kind === 'module' ? (
+            <li key={row.key} className="m">
+              {row.title}
+            </li>
+          ) : (
+            <li key={row.key} aria-current={row.key === here ? 'page' : undefined} className={row.kind}>
+              <Arch glyph={row.glyph} look={row.look} size={16} />
+              {row.open && row.key !== here ? <Link href={address(course.key, row.key)}>{row.title}</Link> : row.title}
+            </li>
+          ),
+        )}
+      </ol>
+    </aside>
+  );
+}
+
+/** More than these are no steps any more, but a road. */
+const MOST_STEPS = 40;
+
+export function Progress({ course }: { course: CourseFrame }) {
+  return (
+    <>
+      {course.lessons > MOST_STEPS ? (
+        <div className="stepsbar" aria-hidden>
+          <i style={{ width: `${(100 * course.finished) / course.lessons}%` }} />
+        </div>
+      ) : (
+        <div className="steps" aria-hidden>
+          {Array.from({ length: course.lessons }, (_, index) => (
+            <i key={index} className={index < course.finished ? 'did' : ''} />
+          ))}
+        </div>
+      )}
+      <p className="prog">
+        {say('finished', { finished: course.finished, lessons: course.lessons })}
+      </p>
+    </>
+  );
+}

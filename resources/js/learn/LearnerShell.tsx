@@ -1,0 +1,70 @@
+import { Head, Link, router } from '@inertiajs/react';
+import type { ReactNode } from 'react';
+
+import { useShared } from '../lib/page';
+import { FlashNote } from '../ui/FlashNote';
+import { to } from '../lib/route';
+import { say, saying } from '../lib/say';
+
+export interface LearnerShellProps {
+  title: string;
+  /** Where to sign in and come back, on pages that visitors meet. */
+  signIn?: string | null;
+  children: ReactNode;
+}
+
+/** The frame of the learner's side: the school's own, airier face. */
+export function LearnerShell({ title, signIn = to('sign-in'), children }: LearnerShellProps) {
+  const { school, signedIn, standIn } = useShared();
+  if (standIn !== undefined) {
+    return (
+      <div className="learn standing">
+        <Head title={say('shell.stand_in_title', { title })} />
+        <p className="standin-strip">
+          {say('shell.stand_in', { name: standIn.name, at: standIn.atWords })}
+        </p>
+        <header className="ltop">
+          <div className="lwide">
+            <span className="lname">{school.name}</span>
+            <p>{say(standIn.signedIn ? 'shell.signed_in' : 'shell.not_signed_in')}</p>
+          </div>
+        </header>
+        <main className="lwide">{children}</main>
+      </div>
+    );
+  }
+  return (
+    <div className="learn">
+      <Head title={title} />
+      <header className="ltop">
+        <div className="lwide">
+          <Link href={to('home')} className="lname">
+            {school.name}
+          </Link>
+          {signedIn !== null && <Link href={to('courses')}>{say('shell.mine')}</Link>}
+          <p>
+            {signedIn === null ? (
+              <Link href={signIn ?? to('sign-in')}>{say('sign_in')}</Link>
+            ) : (
+              <>
+                {saying('shell.signed_in_as', {
+                  name: (
+                    <Link key="name" href={to('account')}>
+                      <b>{signedIn.name}</b>
+                    </Link>
+                  ),
+                })}{' '}
+                ·{' '}
+                <button type="button" className="linklike" onClick={() => router.post(to('sign-out'))}>
+                  {say('shell.sign_out')}
+                </button>
+              </>
+            )}
+          </p>
+        </div>
+      </header>
+      <FlashNote />
+      <main className="lwide">{children}</main>
+    </div>
+  );
+}

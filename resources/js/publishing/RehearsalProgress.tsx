@@ -1,0 +1,64 @@
+import { router } from '@inertiajs/react';
+import { useEffect, useState } from 'react';
+
+import { postJson } from '../lib/http';
+import type { RehearsalProgress } from '../lib/generated/types';
+import { to } from '../lib/route';
+
+interface ProgressProps {
+  course: string;
+  back: number | null;
+  setFor: string | null;
+  looked: number;
+  of: number;
+}
+
+/** Milliseconds between two questions of how far it has come. */
+const ASKS_EVERY = 700;
+
+/** Has a long rehearsal made and tells how far it has come; it can be left, and is there when the page is opened again. */
+export function Progress({ course, back, setFor, looked, of }: ProgressProps) {
+  const [done, setDone] = useState(looked);
+  const [stopped, setStopped] = useState(false);
+  useEffect(() => {
+    let left = false;
+    let timer = 0;
+    const goOn = async () => {
+      const progress = await postJson<RehearsalProgress>(to('keep.rehearsal', { course }), { back, for: setFor });
+      if (left) {
+        return;
+      }
+      if (progress === null) {
+        setStopped(true);
+      } else if (progress.finished) {
+        router.reload();
+      } else {
+        setDone(progress.looked);
+        timer = window.setTimeout(() => void goOn(), ASKS_EVERY);
+      }
+    };
+    void goOn();
+    return () => {
+      left = true;
+      window.clearTimeout(timer);
+    };
+  }, [course, back, setFor]);
+  return (
+    <section aria-label="Progress" className="progress">
+      <h2>Looking at everybody who holds something of it</h2>
+      <progress max={of} value={done} aria-label="People looked at" />
+      <p role="status">
+        {stopped ? (
+          <>
+            It stopped: the server did not answer, or the draft is gone.{' '}
+            <button type="button" className="linklike" onClick={() => router.reload()}>
+              Go on
+            </button>
+          </>
+        ) : (
+          `${done.toLocaleString('en')} of ${of.toLocaleString('en')} people and observers. You can leave this page: it goes on by itself, and is here when you come back.`
+        )}
+      </p>
+    </section>
+  );
+}

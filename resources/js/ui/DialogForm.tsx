@@ -1,0 +1,44 @@
+import { Button, Modal } from '@mantine/core';
+import type { FormEvent, ReactNode } from 'react';
+
+export interface DialogFormProps {
+  title: string;
+  /** Of the dialog in pixels. */
+  size?: number;
+  /** What the button that keeps it is called. */
+  keep: ReactNode;
+  busy: boolean;
+  disabled?: boolean;
+  /** What the server refused and no field stands for. */
+  error?: string | undefined;
+  onKeep: () => void;
+  onLeave: () => void;
+  children: ReactNode;
+}
+
+/** A form in a dialog: its fields, what was refused, and the two ways out. */
+export function DialogForm({ title, size, keep, busy, disabled = false, error, onKeep, onLeave, children }: DialogFormProps) {
+  return (
+    <Modal opened onClose={onLeave} title={title} {...(size === undefined ? {} : { size })}>
+      <form
+        className="review"
+        noValidate
+        onSubmit={(event: FormEvent) => {
+          event.preventDefault();
+          onKeep();
+        }}
+      >
+        {children}
+        {error !== undefined && <p className="takes">{error}</p>}
+        <div className="review-acts">
+          <Button type="button" variant="default" onClick={onLeave}>
+            Leave
+          </Button>
+          <Button type="submit" loading={busy} disabled={disabled}>
+            {keep}
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}

@@ -1,0 +1,34 @@
+import { useState } from 'react';
+
+import type { DraftNews } from '../lib/generated/types';
+import { plainText } from '../lib/words';
+import { Words } from '../ui/Words';
+
+/** What somebody else has just done to the draft that is open here. */
+export function DraftNewsNote({ news }: { news: DraftNews | null }) {
+  const [closed, setClosed] = useState<DraftNews | null>(null);
+  if (news === null || news === closed) {
+    return <div role="status" aria-live="polite" />;
+  }
+  return (
+    <div role="status" aria-live="polite">
+      <div className="flash flash-news">
+        <p>
+          <b>{news.version === 0 ? 'The draft was published or thrown away elsewhere.' : `${news.who ?? 'Somebody'} is editing this draft too${news.sentences.length > 0 ? ':' : '.'}`}</b>
+        </p>
+        {news.sentences.length > 0 && (
+          <ul>
+            {news.sentences.map((line) => (
+              <li key={plainText(line)}>
+                <Words segments={line.segments} />
+              </li>
+            ))}
+          </ul>
+        )}
+        <button type="button" onClick={() => setClosed(news)}>
+          Close
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,203 @@
+import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+
+import type { Tick } from '../lib/sights';
+import { DAY, monthName, type SchoolTime } from '../lib/time';
+import type { Sights } from './useSights';
+import { counted } from '../lib/words';
+
+export interface TimeRailProps {
+  sights: Sights;
+  ticks: Tick[];
+  time: SchoolTime;
+  zoneName: string;
+}
+
+/** To the tick before or after an instant, where there is one. */
+export function tickFrom(ticks: Tick[], at: number, step: 1 | -1): Tick | undefined {
+  return step === 1 ? ticks.find((tick) => tick.at > at) : ticks.findLast((tick) => tick.at < at);
+}
+
+/** As far as is worth showing: to the last tick of about a year, and to what is looked at. */
+function reach({ grid, at }: Sights, ticks: Tick[]): { from: number; to: number } {
+  const last = ticks.findLast((tick) => tick.at < grid.now + 400 * DAY)?.at ?? grid.now;
+  return { from: Math.min(grid.overTime ? grid.from : grid.now - 60 * DAY, at - 2 * DAY), to: Math.max(last + 10 * DAY, grid.now + 120 * DAY, at + 14 * DAY) };
+}
+
+/** The ruler of time under the grid: a tick at each instant when a shown cell changes. */
+export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
+  const { grid, at, isNow, setAt, state } = sights;
+  const ruler = useRef<SVGSVGElement>(null);
+  const [width, setWidth] = useState(900);
+  const [held, setHeld] = useState<{ from: number; to: number } | null>(null);
+  const span = reach(sights, ticks);
+  // While it is dragged the ruler stays where it is.
+  const { from, to } = held ?? span;
+  const x = (instant: number) => ((instant - from) / (to - from)) * width;
+  const next = tickFrom(ticks, at, 1);
+  const before = tickFrom(ticks, at, -1);
+
+  useEffect(() => {
+    const element = ruler.current;
+    if (element === null) {
+      return undefined;
+    }
+    const observer = new ResizeObserver(() => setWidth(element.clientWidth));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const moveTo = (event: PointerEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const share = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width));
+    const instant = Math.round((from + share * (to - from)) / 60) * 60;
+    // The pointer holds on to a tick that is near.
+    const near = ticks.find((tick) => Math.abs(x(tick.at) - x(instant)) < 3);
+    setAt(near?.at ?? instant);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const steps: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, ArrowUp: 1, ArrowDown: -1, PageUp: 7, PageDown: -7 };
+    const days = steps[event.key];
+    if (days !== undefined && state === 'ready') {
+      event.preventDefault();
+      setAt(at + days * DAY);
+    } else if (event.key === 'Home') {
+      event.preventDefault();
+      setAt(null);
+    }
+  };
+  return (
+    <>
+      <div className="at">
+        <WhenField key={at} at={at} time={time} zoneName={zoneName} onAt={setAt} />
+        <span className="then" role="status">
+          {state === 'waiting' ? 'Looking ahead…' : state === 'failed' ? 'What comes could not be loaded' : next === undefined ? 'Nothing changes after this' : `Next ${time.words(next.at)}`}
+          {state === 'ready' && next !== undefined && <span className="cells">, {counted(next.cells, 'cell')}</span>}
+        </span>
+        <div className="steps">
+          <Step label="To the change before" keyName="[" disabled={before === undefined} onClick={() => before !== undefined && setAt(before.at)} />
+          <Step label="Back to now" keyName="0" disabled={isNow} onClick={() => setAt(null)} />
+          <Step label="To the next change" keyName="]" disabled={next === undefined} onClick={() => next !== undefined && setAt(next.at)} />
+        </div>
+      </div>
+      <svg
+        ref={ruler}
+        className={state === 'ready' ? 'ruler' : 'ruler waits'}
+        role="slider"
+        tabIndex={0}
+        aria-label={`Time that is looked at, ${zoneName}`}
+        aria-valuemin={from}
+        aria-valuemax={to}
+        aria-valuenow={at}
+        aria-valuetext={`${time.words(at)}${isNow ? ', now' : ''}`}
+        onKeyDown={onKeyDown}
+        onPointerDown={(event) => {
+          if (state === 'ready' && event.button === 0) {
+            event.currentTarget.setPointerCapture(event.pointerId);
+            setHeld(span);
+            moveTo(event);
+          }
+        }}
+        onPointerMove={(event) => held !== null && moveTo(event)}
+        onPointerUp={() => setHeld(null)}
+        onPointerCancel={() => setHeld(null)}
+      >
+        <rect className="past" x={0} y={17} width={Math.max(0, x(grid.now))} height={13} />
+        <Scale from={from} to={to} x={x} time={time} />
+        {ticks.map((tick) =>
+          tick.at < from || tick.at > to ? null : (
+            <path key={tick.at} className={tick.shuts > tick.opens ? 'k-shut' : tick.opens > 0 ? 'k-open' : 'k-other'} strokeWidth={2} d={`M${x(tick.at)} 18v12`}>
+              <title>{`${time.words(tick.at)}: ${tickWords(tick)}`}</title>
+            </path>
+          ),
+        )}
+        <path className="base" d={`M0 30.5H${width}`} />
+        {!isNow && <path className="now" strokeDasharray="2 2" d={`M${x(grid.now)} 16v27`} />}
+        <path className="now" d={`M${x(at)} 16v20`} />
+        <path className="knob" d={`M${x(at) - 5.5} 43V36.5a5.5 5.5 0 0 1 11 0V43z`} />
+      </svg>
+    </>
+  );
+}
+
+function tickWords({ cells, opens, shuts }: Tick): string {
+  const parts = [opens > 0 ? `${opens} open` : '', shuts > 0 ? `${shuts} shut` : ''].filter((part) => part !== '');
+  return parts.length === 0 ? `${counted(cells, 'cell')} change` : parts.join(', ');
+}
+
+function Step({ label, keyName, disabled, onClick }: { label: string; keyName: string; disabled: boolean; onClick: () => void }) {
+  return (
+    <button type="button" title={label} disabled={disabled} onClick={onClick}>
+      {keyName}
+      <span className="vh"> {label}</span>
+    </button>
+  );
+}
+
+/** The instant in words, which becomes a field to jump to a date. */
+function WhenField({ at, time, zoneName, onAt }: { at: number; time: SchoolTime; zoneName: string; onAt: (at: number | null) => void }) {
+  const [typing, setTyping] = useState(false);
+  if (!typing) {
+    return (
+      <p>
+        As of{' '}
+        <button type="button" className="when" title="Jump to a date" onClick={() => setTyping(true)}>
+          {time.words(at)}
+        </button>
+      </p>
+    );
+  }
+  return (
+    <input
+      type="datetime-local"
+      autoFocus
+      aria-label={`Jump to a date and time, ${zoneName}`}
+      defaultValue={time.wall(at)}
+      onBlur={(event) => {
+        const instant = time.instant(event.currentTarget.value);
+        setTyping(false);
+        if (instant !== null && event.currentTarget.value !== time.wall(at)) {
+          onAt(instant);
+        }
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') {
+          event.currentTarget.blur();
+        } else if (event.key === 'Escape') {
+          event.stopPropagation();
+          setTyping(false);
+        }
+      }}
+    />
+  );
+}
+
+/** Months in words, and weeks where there is room. */
+function Scale({ from, to, x, time }: { from: number; to: number; x: (instant: number) => number; time: SchoolTime }) {
+  const { months, weeks } = useMemo(() => {
+    const marks: { months: { at: number; name: string }[]; weeks: number[] } = { months: [], weeks: [] };
+    for (const { day, at } of time.days(from, to, ({ date, weekday }) => date === 1 || weekday === 1)) {
+      if (day.date === 1) {
+        marks.months.push({ at, name: monthName(day, 'long', day.month === 0) });
+      } else {
+        marks.weeks.push(at);
+      }
+    }
+    return marks;
+  }, [from, to, time]);
+  const roomy = months.length < 2 || x(months[1]?.at ?? 0) - x(months[0]?.at ?? 0) > 62;
+  return (
+    <>
+      {weeks.map((at) => (
+        <path key={at} className="week" d={`M${x(at)} 25v5`} />
+      ))}
+      {months.map(({ at, name }) => (
+        <g key={at}>
+          <path className="month" d={`M${x(at)} 18v12`} />
+          <text x={x(at) + 4} y={12}>
+            {roomy ? name : name.slice(0, 3)}
+          </text>
+        </g>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+import { router } from '@inertiajs/react';
+import { Button, Modal } from '@mantine/core';
+import { useEffect, useRef, useState } from 'react';
+
+import { useShared } from '../../lib/page';
+import { plainText } from '../../lib/words';
+import type { Sentence } from '../../lib/generated/types';
+import { Words } from '../../ui/Words';
+
+type Sent = { url: string; data: Parameters<typeof router.post>[1] };
+
+/** Somebody else was faster with the same: both versions, and the choice between them. */
+export function CollisionDialog({ version }: { version: number }) {
+  const { flash } = useShared();
+  const sent = useRef<Sent | null>(null);
+  const [answered, setAnswered] = useState<typeof flash>(null);
+
+  // What was typed into a form is kept until the server has taken it.
+  useEffect(
+    () =>
+      router.on('before', ({ detail: { visit } }) => {
+        if (visit.method === 'post') {
+          sent.current = { url: visit.url.pathname, data: visit.data };
+        }
+      }),
+    [],
+  );
+  if (flash?.kind !== 'collision') {
+    return null;
+  }
+  const setMine = () => {
+    const again = sent.current;
+    setAnswered(flash);
+    if (again !== null && !(again.data instanceof FormData)) {
+      router.post(again.url, { ...again.data, version }, { preserveScroll: true, preserveState: true });
+    }
+  };
+  return (
+    <Modal opened={flash !== answered} onClose={() => setAnswered(flash)} title="Two edits of the same" size="lg">
+      <p>{flash.text}</p>
+      <div className="collision">
+        <section>
+          <h3>Saved now</h3>
+          <Lines lines={flash.lines} none="Something was undone or redone." />
+        </section>
+        <section>
+          <h3>Yours, not saved</h3>
+          <Lines lines={flash.mine ?? []} none="The same as what is saved now." />
+        </section>
+      </div>
+      <div className="review-acts modal-acts">
+        <Button variant="default" onClick={() => setAnswered(flash)} data-autofocus>
+          Leave it as it is
+        </Button>
+        {(flash.mine ?? []).length > 0 && <Button onClick={setMine}>Set mine all the same</Button>}
+      </div>
+    </Modal>
+  );
+}
+
+function Lines({ lines, none }: { lines: Sentence[]; none: string }) {
+  return lines.length === 0 ? (
+    <p className="soft">{none}</p>
+  ) : (
+    <ul>
+      {lines.map((line) => (
+        <li key={plainText(line)}>
+          <Words segments={line.segments} />
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,45 @@
+import { Button, Modal } from '@mantine/core';
+import { useState } from 'react';
+
+import type { Flash } from '../../lib/generated/types';
+import { plainText } from '../../lib/words';
+import { Words } from '../../ui/Words';
+
+export interface LeavingDialogProps {
+  /** What the server asked before it takes rows out; null: nothing was asked to be taken out. */
+  asks: Flash | null;
+  onLeave: () => void;
+}
+
+/** Names what depends on rows before they are taken out. */
+export function LeavingDialog({ asks, onLeave }: LeavingDialogProps) {
+  const [answered, setAnswered] = useState<Flash | null>(null);
+  const opened = asks?.kind === 'asks' && asks !== answered;
+  return (
+    <Modal opened={opened} onClose={() => setAnswered(asks)} title="Take it out all the same?">
+      <p>{asks?.text}:</p>
+      <ul>
+        {asks?.lines.map((line) => (
+          <li key={plainText(line)}>
+            <Words segments={line.segments} />
+          </li>
+        ))}
+      </ul>
+      <p>That would be taken out too. One step of undo brings everything back.</p>
+      <div className="review-acts modal-acts">
+        <Button variant="default" onClick={() => setAnswered(asks)} data-autofocus>
+          Leave it
+        </Button>
+        <Button
+          color="red"
+          onClick={() => {
+            setAnswered(asks);
+            onLeave();
+          }}
+        >
+          Take it out
+        </Button>
+      </div>
+    </Modal>
+  );
+}

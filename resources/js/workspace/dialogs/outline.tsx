@@ -1,0 +1,207 @@
+import { router, useForm } from '@inertiajs/react';
+import { Menu, Select, Textarea, TextInput } from '@mantine/core';
+import type { KeyboardEvent } from 'react';
+
+import type { OutlineRow } from '../../lib/generated/types';
+import type { DropPlace } from '../Grid';
+import { to } from '../../lib/route';
+import { DialogForm } from '../../ui/DialogForm';
+
+export type OutlineTask = { task: 'add' | 'rename'; row: OutlineRow | null };
+
+type Step = 'up' | 'down' | 'in' | 'out';
+
+const KINDS: Record<string, { value: string; label: string }[]> = {
+  module: [
+    { value: 'lesson', label: 'Lessons' },
+    { value: 'module', label: 'Modules' },
+    { value: 'board', label: 'Boards' },
+  ],
+  lesson: [{ value: 'part', label: 'Parts' }],
+};
+
+const TOP = KINDS['module'] ?? [];
+
+/** A course begins with its modules. */
+const FIRST = TOP.toSorted((a, b) => Number(b.value === 'module') - Number(a.value === 'module'));
+
+/** What can be done with rows of the outline; every one of them is an edit of the draft. */
+export function useOutlineActs(course: string, version: number) {
+  const send = (data: Record<string, string | string[] | boolean>) =>
+    router.post(to('keep.draft.outline', { course }), { version, ...data }, { preserveScroll: true, preserveState: true });
+  return {
+    move: (row: OutlineRow, step: Step) => send({ do: 'move', item: row.key, step }),
+    place: (items: string[], target: string, where: DropPlace) => send({ do: 'place', items, target, where }),
+    duplicate: (row: OutlineRow) => send({ do: 'duplicate', item: row.key }),
+    remove: (items: string[], meant = false) => send({ do: 'delete', items, meant }),
+    paste: (from: OutlineRow, items: string[]) =>
+      router.post(to('keep.draft.edit', { course }), { version, set: 'rules', from: from.key, items }, { preserveScroll: true, preserveState: true }),
+    setDraft: (row: OutlineRow) =>
+      router.post(
+        to('keep.draft.edit', { course }),
+        { version, set: 'draft', items: [row.key], value: row.draft ? 'no' : 'yes' },
+        { preserveScroll: true, preserveState: true },
+      ),
+  };
+}
+
+export type OutlineActs = ReturnType<typeof useOutlineActs>;
+
+const STEPS: Record<string, Step> = { ArrowUp: 'up', ArrowDown: 'down', ArrowRight: 'in', ArrowLeft: 'out' };
+
+/** The keys that work on a row; true where one was taken. */
+export function outlineKey(event: KeyboardEvent, row: OutlineRow, acts: OutlineActs, onTask: (task: OutlineTask) => void): boolean {
+  const step = STEPS[event.key];
+  if (event.altKey && step !== undefined) {
+    acts.move(row, step);
+  } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') {
+    acts.duplicate(row);
+  } else if (event.ctrlKey || event.metaKey || event.altKey) {
+    return false;
+  } else if (event.key === 'n') {
+    onTask({ task: 'add', row });
+  } else if (event.key === 'F2') {
+    onTask({ task: 'rename', row });
+  } else if (event.key === 'Delete') {
+    acts.remove([row.key]);
+  } else {
+    return false;
+  }
+  return true;
+}
+
+export interface RowMenuProps {
+  row: OutlineRow;
+  acts: OutlineActs;
+  onTask: (task: OutlineTask) => void;
+  onCopy: (row: OutlineRow) => void;
+}
+
+export function RowMenu({ row, acts, onTask, onCopy }: RowMenuProps) {
+  return (
+    <Menu position="bottom-start" width={236} withArrow>
+      <Menu.Target>
+        <button type="button" className="rowmenu" tabIndex={-1} aria-label={`What can be done with ${row.title}`} onClick={(event) => event.stopPropagation()}>
+          +
+        </button>
+      </Menu.Target>
+      <Menu.Dropdown onClick={(event) => event.stopPropagation()}>
+        <Menu.Item rightSection={<kbd>N</kbd>} onClick={() => onTask({ task: 'add', row })}>
+          Add rows…
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>F2</kbd>} onClick={() => onTask({ task: 'rename', row })}>
+          Rename…
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>Ctrl D</kbd>} onClick={() => acts.duplicate(row)}>
+          Duplicate
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>Ctrl C</kbd>} onClick={() => onCopy(row)}>
+          Copy its rules
+        </Menu.Item>
+        <Menu.Divider />
+        <Menu.Item rightSection={<kbd>Alt ↑</kbd>} onClick={() => acts.move(row, 'up')}>
+          Move up
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>Alt ↓</kbd>} onClick={() => acts.move(row, 'down')}>
+          Move down
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>Alt →</kbd>} onClick={() => acts.move(row, 'in')}>
+          Move into the one before
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>Alt ←</kbd>} onClick={() => acts.move(row, 'out')}>
+          Move out
+        </Menu.Item>
+        <Menu.Divider />
+        <Menu.Item onClick={() => acts.setDraft(row)}>{row.draft ? 'No draft any more' : 'Make it a draft'}</Menu.Item>
+        <Menu.Item color="red" rightSection={<kbd>Del</kbd>} onClick={() => acts.remove([row.key])}>
+          Take out
+        </Menu.Item>
+      </Menu.Dropdown>
+    </Menu>
+  );
+}
+
+export interface OutlineDialogProps {
+  course: string;
+  version: number;
+  task: OutlineTask;
+  onClose: () => void;
+}
+
+export function OutlineDialog({ course, version, task, onClose }: OutlineDialogProps) {
+  return task.task === 'add' ? (
+    <AddDialog course={course} version={version} row={task.row} onClose={onClose} />
+  ) : task.row === null ? null : (
+    <RenameDialog course={course} version={version} row={task.row} onClose={onClose} />
+  );
+}
+
+interface DialogProps {
+  course: string;
+  version: number;
+  onClose: () => void;
+}
+
+function AddDialog({ course, version, row, onClose }: DialogProps & { row: OutlineRow | null }) {
+  const within = row === null ? undefined : KINDS[row.kind];
+  const beside = row === null || row.kind === 'module' ? FIRST : row.kind === 'part' ? (KINDS['lesson'] ?? []) : TOP;
+  const form = useForm({ version, do: 'add', item: row?.key ?? '', inside: within !== undefined && row?.kind === 'module', kind: '', titles: '', rule: '' });
+  const kinds = form.data.inside ? (within ?? []) : beside;
+  const kind = kinds.some(({ value }) => value === form.data.kind) ? form.data.kind : (kinds[0]?.value ?? 'lesson');
+  const submit = () => {
+    form.transform((data) => ({ ...data, kind }));
+    form.post(to('keep.draft.outline', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  };
+  return (
+    <DialogForm title="Add rows to the outline" keep="Add to the draft" busy={form.processing} onKeep={submit} onLeave={onClose}>
+      {row !== null && within !== undefined && (
+        <Select
+          label="Where"
+          data={[
+            { value: 'inside', label: `Inside ${row.title}, at its end` },
+            { value: 'after', label: `After ${row.title}` },
+          ]}
+          value={form.data.inside ? 'inside' : 'after'}
+          allowDeselect={false}
+          onChange={(where) => form.setData('inside', where === 'inside')}
+        />
+      )}
+      <Select label="What" data={kinds} value={kind} allowDeselect={false} onChange={(value) => form.setData('kind', value ?? '')} />
+      <Textarea
+        label="Titles, one a line"
+        autosize
+        minRows={4}
+        maxRows={14}
+        data-autofocus
+        value={form.data.titles}
+        error={form.errors.titles ?? form.errors.rule}
+        onChange={(event) => form.setData('titles', event.currentTarget.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+            event.preventDefault();
+            submit();
+          }
+        }}
+      />
+    </DialogForm>
+  );
+}
+
+function RenameDialog({ course, version, row, onClose }: DialogProps & { row: OutlineRow }) {
+  const form = useForm({ version, do: 'rename', item: row.key, title: row.title });
+  const submit = () => {
+    form.post(to('keep.draft.outline', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  };
+  return (
+    <DialogForm title={`Rename ${row.title}`} keep="Rename" busy={form.processing} onKeep={submit} onLeave={onClose}>
+      <TextInput
+        label="Title"
+        data-autofocus
+        maxLength={255}
+        value={form.data.title}
+        error={form.errors.title}
+        onChange={(event) => form.setData('title', event.currentTarget.value)}
+      />
+    </DialogForm>
+  );
+}

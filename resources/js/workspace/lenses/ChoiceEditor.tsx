@@ -1,0 +1,65 @@
+import { router } from '@inertiajs/react';
+import { Menu } from '@mantine/core';
+import type { ReactNode } from 'react';
+
+import { to } from '../../lib/route';
+
+/** What can be chosen in each column, in the words of its cells. */
+export const CHOICES = {
+  sample: { set: 'sample', values: ['yes', 'no'] },
+  guests: { set: 'guests', values: ['yes', 'no', 'as above', 'never'] },
+  observers: { set: 'observers', values: ['yes', 'no', 'as above', 'never'] },
+  whenClosed: { set: 'when_closed', values: ['shows', 'hidden'] },
+  inOrder: { set: 'in_order', values: ['yes', 'no'] },
+} as const;
+
+export type ChoiceColumn = keyof typeof CHOICES;
+
+export function isChoice(column: string): column is ChoiceColumn {
+  return column in CHOICES;
+}
+
+export interface ChoiceEditorProps {
+  course: string;
+  version: number;
+  column: ChoiceColumn;
+  items: string[];
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+/** Sets one of a few words for rows, in the cell. */
+export function ChoiceEditor({ course, version, column, items, title, onClose, children }: ChoiceEditorProps) {
+  const { set, values } = CHOICES[column];
+  const choose = (value: string) => {
+    router.post(
+      to('keep.draft.edit', { course }),
+      { version, set, items, value },
+      { preserveScroll: true, preserveState: true, onFinish: onClose },
+    );
+  };
+  return (
+    // The key that opens it is still on its way to the document: a keydown elsewhere must not close it.
+    <Menu
+      opened
+      onClose={onClose}
+      clickOutsideEvents={['mousedown', 'touchstart']}
+      position="bottom-start"
+      width={240}
+      returnFocus
+      withArrow
+    >
+      <Menu.Target>{children}</Menu.Target>
+      <Menu.Dropdown>
+        <Menu.Label>{title}</Menu.Label>
+        {values.map((value) => (
+          <Menu.Item key={value} onClick={() => choose(value)}>
+            {value}
+            {value === 'never' && <span className="soft">, whatever is said inside</span>}
+          </Menu.Item>
+        ))}
+      </Menu.Dropdown>
+    </Menu>
+  );
+}

@@ -1,0 +1,129 @@
+import { useForm } from '@inertiajs/react';
+import { Button, NumberInput, Popover, TextInput } from '@mantine/core';
+import { type FormEvent, type ReactNode } from 'react';
+
+import { withQuery } from '../../lib/address';
+import { openings } from '../../lib/generated/rules';
+import { say } from '../../lib/say';
+import type { SchoolTime } from '../../lib/time';
+import type { OpeningRule, OutlineRow, Sentence } from '../../lib/generated/types';
+import { Words } from '../../ui/Words';
+import { to } from '../../lib/route';
+import { useAsked } from '../../lib/useAsked';
+
+/** The rule that a moved opening would set. */
+export interface MovedRule {
+  row: OutlineRow;
+  plan: string;
+  /** As it is; null: nothing is set. */
+  rule: OpeningRule | null;
+  /** The instant at which it opens now, and for a pass the one from which its days count. */
+  opens: number;
+  since: number | null;
+}
+
+/** From Monday, as rules count them. */
+const WEEKDAYS = ['Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays', 'Sundays'];
+
+/** The same rule so many days later. */
+export function movedBy({ rule, opens, since }: MovedRule, days: number, time: SchoolTime) {
+  if (rule?.rule === 'on' && rule.at !== null) {
+    const at = time.instant(rule.at) ?? opens;
+    return { ...rule, at: `${time.wall(time.dayStart(at, days)).slice(0, 10)}${rule.at.slice(10)}` };
+  }
+  if (rule !== null && openings[rule.rule].includes('days')) {
+    return { ...rule, days: Math.max(0, (rule.days ?? 0) + days) };
+  }
+  return since === null
+    ? { rule: 'on', at: time.wall(time.dayStart(opens, days)).slice(0, 10) + time.wall(opens).slice(10), days: null, time: null, weekday: null }
+    : { rule: 'after_start', at: null, days: Math.max(0, time.daysBetween(since, opens) + days), time: null, weekday: null };
+}
+
+export interface MoveOpeningProps {
+  course: string;
+  version: number;
+  vantage: string;
+  moved: MovedRule;
+  days: number;
+  /** Still held by the pointer. */
+  held: boolean;
+  time: SchoolTime;
+  onDays: (days: number) => void;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+/** Says what a moved opening would mean before it is kept. */
+export function MoveOpening({ course, version, vantage, moved, days, held, time, onDays, onClose, children }: MoveOpeningProps) {
+  const next = movedBy(moved, days, time);
+  const dated = next.rule === 'on';
+  const body = { version, set: 'opens', plan: moved.plan, items: [moved.row.key], rule: next.rule, at: next.at, days: next.days, time: next.time, weekday: next.weekday };
+  const form = useForm(body);
+  const told = useAsked<{ lines: Sentence[] }>(withQuery(to('keep.draft.dates', { course }), { v: [vantage] }), body, 150);
+  const keep = (event: FormEvent) => {
+    event.preventDefault();
+    form.transform(() => body);
+    form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  };
+  const was = moved.rule?.rule === 'on' ? time.words(time.instant(moved.rule.at ?? '') ?? moved.opens) : moved.rule === null || moved.rule.days === null ? 'nothing set' : String(moved.rule.days);
+  const error = form.errors.days ?? form.errors.at ?? form.errors.rule;
+  return (
+    <Popover opened onClose={onClose} position="bottom-start" width={480} withArrow trapFocus={!held} returnFocus closeOnClickOutside={!held}>
+      <Popover.Target>{children}</Popover.Target>
+      <Popover.Dropdown className="editor moving">
+        <form onSubmit={keep} aria-label={`Move the opening of ${moved.row.title}`} noValidate>
+          <p className="moveline">
+            <b>{moved.row.title}</b> opens{' '}
+            {dated ? (
+              <TextInput
+                type="datetime-local"
+                aria-label="Date and time, school time"
+                size="xs"
+                data-autofocus
+                value={next.at ?? ''}
+                onChange={(event) => {
+                  const chosen = time.instant(event.currentTarget.value);
+                  if (chosen !== null) {
+                    onDays(time.daysBetween(moved.rule?.rule === 'on' ? (time.instant(moved.rule.at ?? '') ?? moved.opens) : moved.opens, chosen));
+                  }
+                }}
+              />
+            ) : (
+              <>
+                <NumberInput aria-label="Days" size="xs" w={72} min={0} allowDecimal={false} data-autofocus value={next.days ?? 0} onChange={(value) => value !== '' && onDays(days + Number(value) - (next.days ?? 0))} />{' '}
+                {next.days === 1 ? 'day' : 'days'} {say(next.rule === 'after_previous' ? 'rules.opens.after_previous.after' : 'rules.opens.after_start.after')}
+                {next.weekday === null ? '' : `, on ${WEEKDAYS[next.weekday - 1] ?? ''}`}
+                {next.time === null ? '' : `, ${next.time}`}
+              </>
+            )}{' '}
+            <span className="soft">(was {was})</span>
+          </p>
+          <ul className="eff" role="status">
+            {told.state === 'waiting' ? (
+              <li className="soft">Looking what follows…</li>
+            ) : told.answer === null ? (
+              <li className="takes">What follows could not be computed.</li>
+            ) : told.answer.lines.length === 0 ? (
+              <li className="soft">No date changes for them.</li>
+            ) : (
+              told.answer.lines.map((line) => (
+                <li key={JSON.stringify(line)}>
+                  <Words segments={line.segments} titles="b" />
+                </li>
+              ))
+            )}
+          </ul>
+          {error !== undefined && <p className="takes">{error}</p>}
+          <div className="editor-acts">
+            <Button type="button" variant="default" size="xs" onClick={onClose}>
+              Leave it as it was
+            </Button>
+            <Button type="submit" size="xs" loading={form.processing}>
+              Keep in the draft
+            </Button>
+          </div>
+        </form>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}

@@ -1,0 +1,115 @@
+import { NumberInput, Select, TextInput } from '@mantine/core';
+import { useForm } from '@inertiajs/react';
+import type { ReactNode } from 'react';
+
+import { openings } from '../../lib/generated/rules';
+import type { OpeningKind, OpeningRule } from '../../lib/generated/types';
+import { say } from '../../lib/say';
+import { EditorShell } from '../EditorShell';
+import { to } from '../../lib/route';
+
+const KINDS = Object.keys(openings) as OpeningKind[];
+
+const RULES = {
+  opens: [{ value: '', label: 'With what it stands in' }, ...KINDS.map((value) => ({ value: value as string, label: say(`rules.opens.${value}.called`) }))],
+  closes: [
+    { value: '', label: 'Never, or with what it stands in' },
+    { value: 'on', label: 'On a date' },
+    { value: 'after_open', label: 'Days after it opened' },
+  ],
+};
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((label, index) => ({
+  value: String(index + 1),
+  label: `on the next ${label}`,
+}));
+
+export interface TimeEditorProps {
+  course: string;
+  /** Of the draft as it is shown. */
+  version: number;
+  which: 'opens' | 'closes';
+  plan: string;
+  /** The rows that are set, by key. */
+  items: string[];
+  /** One row's title, or how many they are. */
+  title: string;
+  /** Left out: no rule of its own. */
+  rule: OpeningRule | undefined;
+  onClose: () => void;
+  /** The cell that is edited. */
+  children: ReactNode;
+}
+
+/** Edits when rows open or close, in the cell. What is kept goes to the draft. */
+export function TimeEditor({ course, version, which, plan, items, title, rule, onClose, children }: TimeEditorProps) {
+  const form = useForm({
+    version,
+    set: which,
+    plan,
+    items,
+    rule: rule?.rule ?? '',
+    at: rule?.at ?? '',
+    days: rule?.days ?? (null as number | null),
+    time: rule?.time ?? '',
+    weekday: rule?.weekday === null || rule?.weekday === undefined ? '' : String(rule.weekday),
+  });
+  const { setData, data, errors } = form;
+
+  const verb = items.length > 1 ? which.slice(0, -1) : which;
+  const kind = which === 'opens' ? KINDS.find((one) => one === data.rule) : undefined;
+  const takes: readonly string[] = kind !== undefined ? openings[kind] : data.rule === 'on' ? ['at'] : data.rule === 'after_open' ? ['days'] : [];
+  const submit = () => form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  return (
+    <EditorShell label={`When ${title} ${verb}`} width={300} busy={form.processing} onSubmit={submit} onClose={onClose} target={children}>
+      <Select
+        label={`${title} ${verb}`}
+        data={RULES[which]}
+        value={data.rule}
+        allowDeselect={false}
+        error={errors.rule}
+        comboboxProps={{ withinPortal: false }}
+        onChange={(name) => setData('rule', name ?? '')}
+      />
+      {takes.includes('at') && (
+        <TextInput
+          type="datetime-local"
+          label="Date and time, school time"
+          value={data.at}
+          error={errors.at}
+          onChange={(event) => setData('at', event.currentTarget.value)}
+        />
+      )}
+      {takes.includes('days') && (
+        <NumberInput
+          label="Days"
+          min={0}
+          allowDecimal={false}
+          value={data.days ?? ''}
+          error={errors.days}
+          onChange={(days) => setData('days', days === '' ? null : Number(days))}
+        />
+      )}
+      {takes.includes('time') && (
+        <>
+          <TextInput
+            type="time"
+            label="At (left empty: at the time of joining)"
+            value={data.time}
+            error={errors.time}
+            onChange={(event) => setData('time', event.currentTarget.value)}
+          />
+          <Select
+            label="Weekday"
+            data={[{ value: '', label: 'any day' }, ...WEEKDAYS]}
+            value={data.weekday}
+            allowDeselect={false}
+            error={errors.weekday}
+            comboboxProps={{ withinPortal: false }}
+            onChange={(weekday) => setData('weekday', weekday ?? '')}
+          />
+        </>
+      )}
+    </EditorShell>
+  );
+}

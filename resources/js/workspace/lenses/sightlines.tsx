@@ -1,0 +1,199 @@
+import { Menu, NumberInput } from '@mantine/core';
+import { useState } from 'react';
+
+import { Arch } from '../../ui/Arch';
+import { differ } from '../../lib/sights';
+import type { SchoolTime } from '../../lib/time';
+import type { Sight, SightlinesGrid, Vantage } from '../../lib/generated/types';
+import type { GridColumn } from '../Grid';
+
+/** A pass may have begun, or begin, this many days from now. */
+const MOST_DAYS = 3660;
+
+export interface VantageActs {
+  /** The day on which a holder is at the instant that is looked at. */
+  onDay: (vantage: Vantage, day: number) => void;
+  onDiligent: (vantage: Vantage) => void;
+  onMove: (vantage: Vantage, by: 1 | -1) => void;
+  onDrop: (vantage: Vantage) => void;
+  onCompare: (vantage: Vantage, other: Vantage) => void;
+  standIn: (vantage: Vantage) => string;
+  calendar: (vantage: Vantage) => string;
+}
+
+export interface SightColumnsProps {
+  grid: SightlinesGrid;
+  at: number;
+  time: SchoolTime;
+  /** Indexes of the vantages that are shown. */
+  shown: number[];
+  sheeted: boolean;
+  /** Of each shown column, whether nothing at all is open there. */
+  blind: boolean[];
+  chosen: number | null;
+  acts: VantageActs;
+}
+
+export function sightlineColumns({ grid, at, time, shown, sheeted, blind, chosen, acts }: SightColumnsProps): GridColumn[] {
+  // Few columns keep a width that reads well; many share what there is.
+  const few = shown.length <= (sheeted ? 3 : 6);
+  return shown.flatMap((index, column) => {
+    const vantage = grid.vantages[index];
+    return vantage === undefined
+      ? []
+      : [
+          {
+            id: vantage.id,
+            ...(few ? { width: 163 } : {}),
+            head: <VantageHead vantage={vantage} all={grid.vantages} at={at} now={grid.now} time={time} blind={blind[column] === true} chosen={index === chosen} acts={acts} />,
+          },
+        ];
+  });
+}
+
+interface VantageHeadProps {
+  vantage: Vantage;
+  all: Vantage[];
+  at: number;
+  now: number;
+  time: SchoolTime;
+  blind: boolean;
+  chosen: boolean;
+  acts: VantageActs;
+}
+
+function VantageHead({ vantage, all, at, now, time, blind, chosen, acts }: VantageHeadProps) {
+  const { since, detail } = vantage;
+  const day = vantage.kind === 'holder' ? vantage.day : null;
+  return (
+    <div className={chosen ? 'v chosen' : 'v'}>
+      <VantageMenu vantage={vantage} all={all} acts={acts} />
+      {day !== null && since !== null ? (
+        <div className="vday" title={`from ${time.date(since)}${vantage.diligent ? ', all finished so far' : ', nothing finished'}`}>
+          <Day key={`${vantage.id} ${time.daysBetween(now, at)}`} day={day + time.daysBetween(now, at)} title={vantage.title} onDay={(to) => acts.onDay(vantage, to)} />
+        </div>
+      ) : (
+        <span className="vdetail" title={detail ?? ''}>
+          {detail}
+        </span>
+      )}
+      {blind ? (
+        <span className="blind">nothing is open</span>
+      ) : (
+        day !== null && since !== null && <span>{vantage.diligent ? 'all finished' : `from ${time.dayMonth(since)}`}</span>
+      )}
+    </div>
+  );
+}
+
+function VantageMenu({ vantage, all, acts }: { vantage: Vantage; all: Vantage[]; acts: VantageActs }) {
+  const at = all.findIndex(({ id }) => id === vantage.id);
+  return (
+    <Menu position="bottom-start" width={264} withArrow>
+      <Menu.Target>
+        <button type="button" className="vname" title={vantage.title} aria-label={`${vantage.name}: what can be done with this column`}>
+          <b>{vantage.title}</b>
+        </button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        <Menu.Label>{vantage.name}</Menu.Label>
+        <Menu.Item component="a" href={acts.standIn(vantage)}>
+          Stand in for them…
+        </Menu.Item>
+        <Menu.Item component="a" href={acts.calendar(vantage)}>
+          Calendar of what opens (.ics)
+        </Menu.Item>
+        {vantage.since !== null && (
+          <Menu.Item onClick={() => acts.onDiligent(vantage)}>{vantage.diligent ? 'Has finished nothing' : 'Has finished everything so far'}</Menu.Item>
+        )}
+        {all.length > 1 && (
+          <Menu.Sub>
+            <Menu.Sub.Target>
+              <Menu.Sub.Item>Compare with</Menu.Sub.Item>
+            </Menu.Sub.Target>
+            <Menu.Sub.Dropdown>
+              {all.map((other) =>
+                other.id === vantage.id ? null : (
+                  <Menu.Item key={other.id} onClick={() => acts.onCompare(vantage, other)}>
+                    {other.name}
+                  </Menu.Item>
+                ),
+              )}
+            </Menu.Sub.Dropdown>
+          </Menu.Sub>
+        )}
+        <Menu.Divider />
+        <Menu.Item disabled={at === 0} onClick={() => acts.onMove(vantage, -1)}>
+          Move to the left
+        </Menu.Item>
+        <Menu.Item disabled={at === all.length - 1} onClick={() => acts.onMove(vantage, 1)}>
+          Move to the right
+        </Menu.Item>
+        <Menu.Item onClick={() => acts.onDrop(vantage)}>Take this column away</Menu.Item>
+      </Menu.Dropdown>
+    </Menu>
+  );
+}
+
+function Day({ day, title, onDay }: { day: number; title: string; onDay: (day: number) => void }) {
+  const [typed, setTyped] = useState<number | string>(day);
+  const settle = () => {
+    const to = Number(typed);
+    if (typed !== '' && Number.isInteger(to) && Math.abs(to) <= MOST_DAYS && to !== day) {
+      onDay(to);
+    } else {
+      setTyped(day);
+    }
+  };
+  return (
+    <div className="day">
+      <span aria-hidden>day</span>
+      <NumberInput
+        aria-label={`Day of ${title}`}
+        size="xs"
+        variant="unstyled"
+        hideControls
+        min={-MOST_DAYS}
+        max={MOST_DAYS}
+        allowDecimal={false}
+        value={typed}
+        onChange={setTyped}
+        onBlur={settle}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') {
+            settle();
+          }
+        }}
+      />
+    </div>
+  );
+}
+
+export interface SightCellProps {
+  sight: Sight | undefined;
+  /** As it is published, beside the draft; left out: not compared, null: the row is not there. */
+  before?: Sight | null;
+  count: { open: number; all: number } | null;
+  time: SchoolTime;
+}
+
+export function SightCell({ sight, before, count, time }: SightCellProps) {
+  if (sight === undefined) {
+    return null;
+  }
+  const changed = before !== undefined && differ(before ?? undefined, sight);
+  const next = sight.next === null ? '' : `; ${sight.then} from ${time.words(sight.next)}`;
+  return (
+    <div className={changed ? 'c changed' : 'c'} data-glyph={sight.glyph} title={`${sight.state}${sight.look ? ', to look at only' : ''}${next}`}>
+      {changed && (
+        <>
+          <span className="was">{before === null ? <small>not live</small> : <Arch glyph={before.glyph} look={before.look} />}</span>
+          <span aria-label="becomes">→</span>
+        </>
+      )}
+      <Arch glyph={sight.glyph} look={sight.look} />
+      {sight.word !== null && count === null && <span className={sight.glyph === 'later' ? 'w later' : 'w'}>{sight.word}</span>}
+      {count !== null && <span className={count.open === 0 ? 'n none' : 'n'}>{`${count.open} of ${count.all}`}</span>}
+    </div>
+  );
+}

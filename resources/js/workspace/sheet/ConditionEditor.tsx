@@ -1,0 +1,209 @@
+import { router } from '@inertiajs/react';
+import { Autocomplete, Select, TextInput } from '@mantine/core';
+import { type ReactNode, useState } from 'react';
+
+import {
+  type Ask,
+  type ConditionAsk,
+  type ConditionGroup,
+  type ConditionPart,
+  isGroup,
+  newAsk,
+  newGroup,
+  pathsOf,
+  readCondition,
+  withPart,
+  writeCondition,
+} from '../../lib/condition';
+import type { ConditionWords, OfferPick, OutlineRow } from '../../lib/generated/types';
+import { EditorShell } from '../EditorShell';
+import { to } from '../../lib/route';
+import { useAsked } from '../../lib/useAsked';
+
+const ASK_WORDS: { value: Ask; label: string }[] = [
+  { value: 'label', label: 'has the label' },
+  { value: 'tier', label: 'holds a pass of the tier' },
+  { value: 'offer', label: 'came by the offer' },
+  { value: 'done', label: 'has finished' },
+  { value: 'kind', label: 'is a' },
+  { value: 'from', label: 'comes on or after' },
+  { value: 'until', label: 'comes before' },
+];
+
+const KINDS = ['learner', 'observer', 'guest', 'member', 'visitor', 'staff'].map((kind) => ({
+  value: kind,
+  label: { learner: 'learner', observer: 'observer', guest: 'guest', member: 'member (signed in, no pass)', visitor: 'visitor (not signed in)', staff: 'member of staff' }[kind] ?? kind,
+}));
+
+/** What conditions can speak of. */
+export interface ConditionNames {
+  tiers: string[];
+  offers: OfferPick[];
+  labels: string[];
+  outline: OutlineRow[];
+}
+
+export interface ConditionEditorProps {
+  course: string;
+  version: number;
+  /** As the plan format has it; left out: everyone. */
+  only: Record<string, unknown> | undefined;
+  names: ConditionNames;
+  items: string[];
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+/** Builds the condition on who rows are for, and reads it back as a sentence. */
+export function ConditionEditor({ course, version, only, names, items, title, onClose, children }: ConditionEditorProps) {
+  const [group, setGroup] = useState(() => readCondition(only));
+  const [asked, setAsked] = useState(false);
+  const [refused, setRefused] = useState<Record<string, string>>({});
+  const [busy, setBusy] = useState(false);
+  const [seen] = useState(version);
+  const { last: read } = useAsked<ConditionWords>(to('keep.condition', { course }), { only: writeCondition(group) });
+
+  const keep = () => {
+    setAsked(true);
+    router.post(
+      to('keep.draft.edit', { course }),
+      { version: seen, set: 'only', items, value: writeCondition(group) },
+      {
+        preserveScroll: true,
+        preserveState: true,
+        onStart: () => setBusy(true),
+        onFinish: () => setBusy(false),
+        onSuccess: onClose,
+        onError: setRefused,
+      },
+    );
+  };
+  // What is only half typed is no mistake yet.
+  const errors: Record<string, string> = asked ? { ...refused, ...read?.errors } : {};
+  return (
+    <EditorShell label={`Who ${title} is for, besides`} width={460} busy={busy} onSubmit={keep} onClose={onClose} target={children}>
+      <GroupEditor group={group} root names={names} errors={errors} paths={pathsOf(group)} onChange={(changed) => changed !== null && isGroup(changed) && setGroup(changed)} />
+      <p className="readback" role="status">
+        {group.parts.length === 0 && group.mode === 'all' ? (
+          <>Without a condition: everyone whom passes and doors let in.</>
+        ) : (
+          <>
+            Reads: <b>{read?.words ?? '…'}</b>
+          </>
+        )}
+      </p>
+    </EditorShell>
+  );
+}
+
+interface PartProps {
+  names: ConditionNames;
+  errors: Record<string, string>;
+  paths: Map<number, string>;
+  onChange: (part: ConditionPart | null) => void;
+}
+
+function GroupEditor({ group, root = false, names, errors, paths, onChange }: PartProps & { group: ConditionGroup; root?: boolean }) {
+  const add = (part: ConditionPart) => onChange({ ...group, parts: [...group.parts, part] });
+  return (
+    <fieldset className={root ? 'cond root' : 'cond'}>
+      <legend>
+        {!root && <NotButton part={group} onChange={onChange} />}
+        <select
+          aria-label="Which of these must hold"
+          value={group.mode}
+          onChange={(event) => onChange({ ...group, mode: event.currentTarget.value === 'any' ? 'any' : 'all' })}
+        >
+          <option value="all">all of these hold</option>
+          <option value="any">any of these holds</option>
+        </select>
+        {!root && <RemoveButton what="this group" onChange={onChange} />}
+      </legend>
+      {group.parts.map((part) => {
+        const change = (changed: ConditionPart | null) => onChange(withPart(group, part.id, () => changed));
+        const common = { names, errors, paths, onChange: change };
+        return isGroup(part) ? <GroupEditor key={part.id} group={part} {...common} /> : <AskEditor key={part.id} part={part} {...common} />;
+      })}
+      <div className="cond-add">
+        <button type="button" className="linklike" onClick={() => add(newAsk())}>
+          Add a condition
+        </button>
+        <button type="button" className="linklike" onClick={() => add(newGroup(group.mode === 'all' ? 'any' : 'all', [newAsk()]))}>
+          Add a group
+        </button>
+      </div>
+    </fieldset>
+  );
+}
+
+function AskEditor({ part, names, errors, paths, onChange }: PartProps & { part: ConditionAsk }) {
+  const set = (value: string) => onChange({ ...part, value });
+  const error = errors[paths.get(part.id) ?? ''];
+  return (
+    <div className="cond-ask">
+      <NotButton part={part} onChange={onChange} />
+      <Select
+        aria-label="What is asked"
+        data={ASK_WORDS}
+        value={part.ask}
+        allowDeselect={false}
+        comboboxProps={{ withinPortal: false, width: 200, position: 'bottom-start' }}
+        onChange={(ask) => onChange({ ...part, ask: ASK_WORDS.find(({ value }) => value === ask)?.value ?? 'label', value: '' })}
+      />
+      <AskValue part={part} names={names} error={error} onSet={set} />
+      <RemoveButton what="this condition" onChange={onChange} />
+    </div>
+  );
+}
+
+interface AskValueProps {
+  part: ConditionAsk;
+  names: ConditionNames;
+  error: string | undefined;
+  onSet: (value: string) => void;
+}
+
+function AskValue({ part, names, error, onSet }: AskValueProps) {
+  if (part.ask === 'label') {
+    return <Autocomplete aria-label="Label" data={names.labels} value={part.value} error={error} comboboxProps={{ withinPortal: false }} onChange={onSet} />;
+  }
+  if (part.ask === 'from' || part.ask === 'until') {
+    return <TextInput type="datetime-local" aria-label="Date and time, school time" value={part.value} error={error} onChange={(event) => onSet(event.currentTarget.value)} />;
+  }
+  const choices = {
+    tier: names.tiers.map((tier) => ({ value: tier, label: tier })),
+    offer: names.offers.map(({ key, title }) => ({ value: key, label: title })),
+    kind: KINDS,
+    done: names.outline.filter((row) => row.kind !== 'board').map((row) => ({ value: row.key, label: row.kind === 'module' ? `${row.title} (module)` : row.title })),
+  }[part.ask];
+  return (
+    <Select
+      aria-label={ASK_WORDS.find(({ value }) => value === part.ask)?.label}
+      placeholder={choices.length === 0 ? 'this course has none' : 'choose'}
+      data={choices}
+      value={part.value === '' ? null : part.value}
+      error={error}
+      searchable={part.ask === 'done'}
+      nothingFoundMessage="None of this name"
+      comboboxProps={{ withinPortal: false }}
+      onChange={(value) => onSet(value ?? '')}
+    />
+  );
+}
+
+function NotButton({ part, onChange }: { part: ConditionPart; onChange: (part: ConditionPart) => void }) {
+  return (
+    <button type="button" className="cond-not" aria-pressed={part.not} onClick={() => onChange({ ...part, not: !part.not })}>
+      not
+    </button>
+  );
+}
+
+function RemoveButton({ what, onChange }: { what: string; onChange: (part: null) => void }) {
+  return (
+    <button type="button" className="cond-x" aria-label={`Take out ${what}`} onClick={() => onChange(null)}>
+      ×
+    </button>
+  );
+}

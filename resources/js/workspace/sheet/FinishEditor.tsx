@@ -1,0 +1,62 @@
+import { useForm } from '@inertiajs/react';
+import { NumberInput, Select } from '@mantine/core';
+import type { ReactNode } from 'react';
+
+import type { FinishedBy, FinishRule } from '../../lib/generated/types';
+import { EditorShell } from '../EditorShell';
+import { to } from '../../lib/route';
+
+const WAYS: { value: FinishedBy; label: string }[] = [
+  { value: 'mark', label: 'Its learner marks it as finished' },
+  { value: 'visit', label: 'The first visit finishes it' },
+  { value: 'watch', label: 'Its video is watched' },
+  { value: 'quiz', label: 'Its quiz is passed' },
+];
+
+/** What is asked unless somebody says otherwise, in percent. */
+const USUAL: Partial<Record<FinishedBy, number>> = { watch: 90, quiz: 70 };
+
+export interface FinishEditorProps {
+  course: string;
+  version: number;
+  finish: FinishRule | undefined;
+  items: string[];
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+/** Says how lessons and parts are finished. */
+export function FinishEditor({ course, version, finish, items, title, onClose, children }: FinishEditorProps) {
+  const form = useForm({ version, set: 'finish', items, by: finish?.by ?? 'mark', percent: finish?.percent ?? null });
+  const { data, errors, setData } = form;
+  const keep = () => form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
+  return (
+    <EditorShell label={`How ${title} is finished`} width={300} busy={form.processing} onSubmit={keep} onClose={onClose} target={children}>
+      <Select
+        label={`How ${title} is finished`}
+        data={WAYS}
+        value={data.by}
+        error={errors.by}
+        allowDeselect={false}
+        comboboxProps={{ withinPortal: false }}
+        onChange={(chosen) => {
+          const by = WAYS.find(({ value }) => value === chosen)?.value ?? 'mark';
+          setData({ ...data, by, percent: USUAL[by] ?? null });
+        }}
+      />
+      {(data.by === 'watch' || data.by === 'quiz') && (
+        <NumberInput
+          label={data.by === 'watch' ? 'How much of it, in percent' : 'From which score, in percent'}
+          min={data.by === 'watch' ? 1 : 0}
+          max={100}
+          allowDecimal={false}
+          value={data.percent ?? ''}
+          error={errors.percent}
+          onChange={(percent) => setData('percent', percent === '' ? null : Number(percent))}
+        />
+      )}
+      {data.by === 'watch' && <p className="soft">Whoever skips ahead has not watched it; the learner gets no button to mark it.</p>}
+    </EditorShell>
+  );
+}

@@ -1,0 +1,282 @@
+import { router } from '@inertiajs/react';
+import { Button } from '@mantine/core';
+import { type ReactNode } from 'react';
+
+import { Arch } from '../../ui/Arch';
+import { withQuery } from '../../lib/address';
+import { isoOf, type SchoolTime } from '../../lib/time';
+import type { Expected, Gate, FixByRule, OutlineRow, Vantage, PossibleFix, WhyCard, WhyLink } from '../../lib/generated/types';
+import { plainText } from '../../lib/words';
+import { mayDo, byAct } from '../../people/byAct';
+import { Words } from '../../ui/Words';
+import { RuleSentence } from './RuleSheet';
+import { to } from '../../lib/route';
+import { useAsked } from '../../lib/useAsked';
+
+export interface WhySheetProps {
+  course: string;
+  /** Of the draft; what is published. */
+  version: number;
+  revision: number | null;
+  row: OutlineRow;
+  rows: OutlineRow[];
+  /** Whether the course has any. */
+  tiers: boolean;
+  vantage: Vantage;
+  at: number;
+  see: string;
+  time: SchoolTime;
+  mayEdit: boolean;
+  onShow: (row: string) => void;
+  onAt: (at: number) => void;
+  onVantage: (id: string, at: number) => void;
+  onCourse: () => void;
+  onRule: (item: string, word: string | null, plan: string | null) => void;
+  onClose: () => void;
+}
+
+/** Beside a cell: the rule, why the cell is as it is, and what would open it. */
+export function WhySheet(props: WhySheetProps) {
+  const { course, version, revision, row, rows, tiers, vantage, at, see, time, mayEdit, onShow, onRule, onClose } = props;
+  const { card, state } = useWhy(course, row.key, vantage.id, at, see, `${revision ?? 0}.${version}`);
+  const place = rows.findIndex(({ key }) => key === row.key);
+  const above = rows.slice(0, place).findLast((one) => one.depth < row.depth);
+  const fix = (fixes: FixByRule[]) => router.post(to('keep.draft.fix', { course }), { version, fixes: fixes.map((one) => ({ ...one })) }, { preserveScroll: true, preserveState: true });
+  const word = (name: string, words: (rule: WhyCard['rule']) => string, own: (rule: WhyCard['rule']) => boolean, fixed = false): ReactNode => {
+    if (card === null) {
+      return null;
+    }
+    const look = own(card.rule) ? 'word own' : 'word';
+    return fixed || !mayEdit ? (
+      <b className={look}>{words(card.rule)}</b>
+    ) : (
+      <span
+        role="button"
+        tabIndex={0}
+        className={look}
+        onClick={() => onRule(row.key, name, card.plan)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' || event.key === ' ') {
+            event.preventDefault();
+            onRule(row.key, name, card.plan);
+          }
+        }}
+      >
+        {words(card.rule)}
+      </span>
+    );
+  };
+  return (
+    <aside className="sheet" aria-label={`Why ${row.title} is as it is for ${vantage.name}`} aria-busy={state === 'waiting'}>
+      <header>
+        <div>
+          <h2>{row.title}</h2>
+          <p>
+            {row.kind}
+            {above === undefined ? (
+              ' at the top'
+            ) : (
+              <>
+                {' in '}
+                <button type="button" className="linklike" onClick={() => onShow(above.key)}>
+                  {above.title}
+                </button>
+              </>
+            )}
+          </p>
+        </div>
+        <button type="button" className="x" onClick={onClose}>
+          <kbd>Esc</kbd> <span className="vh">close the sheet</span> <span aria-hidden>×</span>
+        </button>
+      </header>
+      {state === 'failed' && <p className="sheetnote takes">The reasons could not be loaded. The row or the viewer may not be there any more.</p>}
+      {state === 'waiting' && card === null && <p className="sheetnote soft">Looking for the reasons…</p>}
+      {card !== null && (
+        <>
+          {card.blind !== null && (
+            <section className="blindspot" role="note">
+              <h3>Nothing at all is open to {vantage.name}</h3>
+              <p>
+                <b>
+                  <Words segments={card.blind.words.segments} />
+                </b>
+              </p>
+              {card.blind.fixed !== null && (
+                <p className="soft">
+                  <Words segments={card.blind.fixed.segments} />
+                </p>
+              )}
+              {mayEdit && card.blind.fixes.length > 0 && (
+                <Button size="xs" mt={6} onClick={() => fix(card.blind?.fixes ?? [])}>
+                  Fix it in the draft
+                </Button>
+              )}
+            </section>
+          )}
+          <section>
+            <h3>{card.plan === null ? 'Rule' : `Rule, in the ${card.plan} plan`}</h3>
+            <RuleSentence shown={[{ row, rule: card.rule }]} plan={card.plan} tiers={tiers} word={word} />
+          </section>
+          <section aria-live="polite">
+            <h3>
+              Why, for {vantage.name}, {time.words(at)}
+            </h3>
+            <p className="verdict">
+              <Arch glyph={card.glyph} look={card.look} silent />
+              {card.word} <span>{card.look ? `to look, not to work: ${card.summary}` : card.summary}</span>
+            </p>
+            <ul className="gates">
+              {card.gates.map((gate) => (
+                <GateLine key={`${gate.name} ${gate.inner} ${plainText(gate.words)}`} gate={gate} {...props} />
+              ))}
+            </ul>
+          </section>
+          {card.intro !== null && (
+            <section>
+              <h3>What would open it</h3>
+              <p className="note">
+                <Words segments={card.intro.segments} />
+              </p>
+              <ul className="ways">
+                {card.ways.map((way) => (
+                  <WayLine key={`${way.by} ${plainText(way.title)}`} way={way} person={vantage.kind === 'person' ? Number(vantage.id.slice(7)) : null} onMend={fix} {...props} />
+                ))}
+              </ul>
+            </section>
+          )}
+          <Keeping course={course} card={card} vantage={vantage} at={at} time={time} mayEdit={mayEdit} />
+          <section className="sheet-acts">
+            <a href={withQuery(to('keep.stand-in', { course }), { v: [vantage.id], at: isoOf(at), see: see === 'published' ? see : null, item: row.key })}>Stand in for {vantage.name} here</a>
+          </section>
+        </>
+      )}
+    </aside>
+  );
+}
+
+/** The reasons of a cell; those of the cell before stay in sight until the next ones are there. */
+export function useWhy(course: string, item: string, vantage: string, at: number, see: string, of: string) {
+  const address = withQuery(to('keep.why', { course }), { item, v: [vantage], at: isoOf(at), see: see === 'published' ? see : null, of });
+  // Not while the cell or the time is still on the move.
+  const { answer, last, state } = useAsked<WhyCard>(address, undefined, 120);
+  return { card: answer ?? (state === 'waiting' && last?.item === item ? last : null), state };
+}
+
+type LinkProps = Pick<WhySheetProps, 'onAt' | 'onVantage' | 'onCourse' | 'onRule' | 'mayEdit'>;
+
+function Follow({ link, onAt, onVantage, onCourse, onRule, mayEdit }: LinkProps & { link: WhyLink }) {
+  const go = () => {
+    if (link.to === 'course') {
+      onCourse();
+    } else if (link.to === 'vantage' && link.vantage !== null && link.at !== null) {
+      onVantage(link.vantage, link.at);
+    } else if (link.to === 'instant' && link.at !== null) {
+      onAt(link.at);
+    } else if (link.item !== null) {
+      onRule(link.item, link.word, link.plan);
+    }
+  };
+  // The form of the course is for those who may fill it in.
+  return link.to === 'course' && !mayEdit ? null : (
+    <button type="button" className="linklike" onClick={go}>
+      {link.text}
+    </button>
+  );
+}
+
+function GateLine({ gate, ...links }: LinkProps & { gate: Gate }) {
+  return (
+    <li className={`${gate.passed ? 'pass' : 'fail'}${gate.inner ? ' inner' : ''}`}>
+      <Arch glyph={gate.passed ? 'open' : 'locked'} size={15} />
+      <b>{gate.name}</b>
+      <span>
+        <Words segments={gate.words.segments} /> {gate.link !== null && <Follow link={gate.link} {...links} />}
+      </span>
+    </li>
+  );
+}
+
+function WayLine({ way, person, onMend, ...links }: LinkProps & { way: PossibleFix; person: number | null; onMend: (fixes: FixByRule[]) => void }) {
+  return (
+    <li>
+      <b>
+        <Words segments={way.title.segments} />
+      </b>
+      <span>
+        <Words segments={way.words.segments} />
+      </span>
+      {way.link !== null && (person === null || way.byAct === null) && <Follow link={way.link} {...links} />}
+      {person !== null && way.byAct !== null && mayDo(way.byAct, links.mayEdit) && (
+        <button type="button" className="linklike" onClick={() => way.byAct !== null && byAct(person, way.byAct)}>
+          {way.byAct.button}
+        </button>
+      )}
+      {way.fixes.length > 0 && links.mayEdit && (
+        <button type="button" className="linklike" onClick={() => onMend(way.fixes)}>
+          Set in the draft
+        </button>
+      )}
+    </li>
+  );
+}
+
+/** What is expected of this cell, which every rehearsal checks. */
+function Keeping({ course, card, vantage, at, time, mayEdit }: { course: string; card: WhyCard; vantage: Vantage; at: number; time: SchoolTime; mayEdit: boolean }) {
+  const open = card.glyph === 'open' || card.glyph === 'sample';
+  const now = vantage.since === null || vantage.day === null ? vantage.id : vantage.id.replace(`:${vantage.day}:`, `:${time.daysBetween(vantage.since, at)}:`);
+  const keep = (must: string) => router.post(to('keep.expectations.keep', { course }), { vantage: now, item: card.item, must }, { preserveScroll: true, preserveState: true });
+  if (!mayEdit && card.expected.length === 0) {
+    return null;
+  }
+  return (
+    <section>
+      <h3>Expected, whatever is edited</h3>
+      {card.expected.length > 0 && (
+        <ul className="vains">
+          {card.expected.map((one) => (
+            <ExpectedLine key={one.id} course={course} expected={one} mayEdit={mayEdit} />
+          ))}
+        </ul>
+      )}
+      {mayEdit && (
+        <p className="keeps">
+          <button type="button" className="linklike" onClick={() => keep(open ? 'open' : 'closed')}>
+            Expect it {open ? 'open' : 'closed'} for them
+          </button>
+          {!open && (
+            <button type="button" className="linklike" onClick={() => keep('never')}>
+              Expect it never to open for them
+            </button>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}
+
+export function ExpectedLine({ course, expected, mayEdit }: { course: string; expected: Expected; mayEdit: boolean }) {
+  return (
+    <li>
+      <span>
+        <Words segments={expected.words.segments} />
+        {expected.instead !== null && (
+          <>
+            .{' '}
+            <b className="takes">
+              <Words segments={expected.instead.segments} />
+            </b>
+          </>
+        )}
+      </span>
+      {mayEdit && (
+        <button
+          type="button"
+          className="linklike"
+          onClick={() => router.delete(to('keep.expectations.let-go', { course, expectation: expected.id }), { preserveScroll: true, preserveState: true })}
+        >
+          Let it go
+        </button>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,59 @@
+import { act, renderHook } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { useState } from 'react';
+
+import { useRowSelection } from './useRowSelection';
+
+const KEYS = ['a', 'b', 'c', 'd', 'e'];
+
+function hook() {
+  return renderHook(() => {
+    const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
+    return { selected, ...useRowSelection(KEYS, selected, setSelected) };
+  });
+}
+
+describe('the selection of rows', () => {
+  it('is one row at a click, and none at another on it', () => {
+    const { result } = hook();
+    act(() => result.current.byHand(1, false, false));
+    act(() => result.current.byHand(2, false, false));
+    expect([...result.current.selected]).toEqual(['c']);
+    act(() => result.current.byHand(2, false, false));
+    expect(result.current.selected.size).toBe(0);
+  });
+
+  it('takes a row more, or one out, while control is held', () => {
+    const { result } = hook();
+    act(() => result.current.byHand(1, false, false));
+    act(() => result.current.byHand(3, true, false));
+    expect([...result.current.selected]).toEqual(['b', 'd']);
+    act(() => result.current.byHand(1, true, false));
+    expect([...result.current.selected]).toEqual(['d']);
+  });
+
+  it('goes as far as a row from where it began, either way', () => {
+    const { result } = hook();
+    act(() => result.current.byHand(3, false, false));
+    act(() => result.current.byHand(1, false, true));
+    expect([...result.current.selected]).toEqual(['b', 'c', 'd']);
+    act(() => result.current.byHand(4, false, true));
+    expect([...result.current.selected]).toEqual(['d', 'e']);
+  });
+
+  it('begins by keyboard at the row that has the focus, and keeps its beginning while it is extended', () => {
+    const { result } = hook();
+    act(() => result.current.focused(2));
+    for (const at of [3, 4, 5]) {
+      act(() => {
+        result.current.upTo(at);
+        result.current.extend(true);
+        result.current.focused(Math.min(at, 4));
+      });
+    }
+    expect([...result.current.selected]).toEqual(['c', 'd', 'e']);
+    act(() => result.current.focused(0));
+    act(() => result.current.upTo(1));
+    expect([...result.current.selected]).toEqual(['a', 'b']);
+  });
+});

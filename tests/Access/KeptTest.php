@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Access;
+
+use App\Models\Completion;
+use App\Models\Label;
+use App\Models\Offer;
+use App\Models\Pass;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Drafts\EditsDrafts;
+use Tests\TestCase;
+
+/** What is kept between requests is never another thing than what would be reckoned now. */
+final class KeptTest extends TestCase
+{
+    use EditsDrafts;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->demoSchool();
+    }
+
+    /** @return list<array{string, ?string}> */
+    public static function pages(): array
+    {
+        return [['/', null], ['/courses', 'ragna'], ['/courses', 'sunniva'], ['/keep/courses', 'hege'], ['/courses/clinker', 'ragna'], ['/courses/clinker', null], ['/courses/clinker/l-welcome', 'sunniva']];
+    }
+
+    #[DataProvider('pages')]
+    public function test_a_page_that_is_asked_for_again_reads_no_rules_and_says_the_same(string $path, ?string $who): void
+    {
+        $first = $this->propsOf($path, $who);
+        $documents = 0;
+        DB::listen(static function (QueryExecuted $query) use (&$documents): void {
+            $documents += preg_match('/^select (\*|"document").* from "(revisions|drafts)"/', $query->sql);
+        });
+        $second = $this->propsOf($path, $who);
+        self::assertSame(0, $documents);
+        self::assertEquals($first, $second);
+        Cache::flush();
+        self::assertEquals($first, $this->propsOf($path, $who));
+        self::assertGreaterThan(0, $documents);
+    }
+
+    public function test_time_alone_makes_what_is_kept_another_thing(): void
+    {
+        // Her pass ends in half a year; a second before, it is still told of.
+        $pass = Pass::query()->where('person_id', $this->person('sunniva')->id)->sole();
+        $end = Carbon::parse($pass->ends_at);
+        Carbon::setTestNow($end->copy()->subSecond());
+        self::assertStringContainsString('to ', $this->detail('sunniva'));
+        Carbon::setTestNow($end);
+        self::assertSame('Your pass is not active', $this->detail('sunniva'));
+        // And back, where the clock of a machine was put right.
+        Carbon::setTestNow($end->copy()->subSecond());
+        self::assertStringContainsString('to ', $this->detail('sunniva'));
+    }
+
+    public function test_what_somebody_does_shows_in_their_list_at_once(): void
+    {
+        $before = $this->finished('sunniva');
+        $others = $this->finished('ragna');
+        Completion::query()->create(['person_id' => $this->person('sunniva')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-welcome', 'completed_at' => now()]);
+        self::assertSame($before + 1, $this->finished('sunniva'));
+        self::assertSame($others, $this->finished('ragna'));
+    }
+
+    public function test_an_offer_under_another_name_is_told_by_it_at_once(): void
+    {
+        self::assertStringContainsString('Apprentice pass', $this->detail('ragna'));
+        Offer::query()->whereIn('id', Pass::query()->where('person_id', $this->person('ragna')->id)->select('offer_id'))->update(['name' => 'Under another name']);
+        self::assertStringContainsString('Under another name', $this->detail('ragna'));
+    }
+
+    public function test_what_is_published_is_told_at_once(): void
+    {
+        $open = fn (): int => $this->propsOf('/', null)['courses'][0]['open'];
+        $changes = fn (): int => $this->propsOf('/keep/courses', 'hege')['courses'][0]['changes'];
+        $samples = $open();
+        self::assertSame(0, $changes());
+        $this->edit(0, 'sample', ['l-steam'], ['value' => 'yes'])->assertSessionHasNoErrors();
+        self::assertSame(1, $changes());
+        self::assertSame($samples, $open());
+        $this->actingAs($this->person('hege'))->post('/keep/courses/clinker/revisions', ['version' => 1])->assertSessionHasNoErrors();
+        self::assertSame($samples + 1, $open());
+        self::assertSame(0, $changes());
+    }
+
+    public function test_somebody_with_a_label_is_not_told_what_those_without_are(): void
+    {
+        $this->propsOf('/courses', 'jonas');
+        Label::query()->create(['person_id' => $this->person('jonas')->id, 'label' => 'oars']);
+        $with = $this->propsOf('/courses', 'jonas');
+        Cache::flush();
+        self::assertEquals($this->propsOf('/courses', 'jonas'), $with);
+    }
+
+    /** @return array<string, mixed> */
+    private function propsOf(string $path, ?string $who): array
+    {
+        $this->inAnotherProcess();
+        $this->app['auth']->forgetGuards();
+        $this->flushSession();
+        $page = ($who === null ? $this : $this->actingAs($this->person($who)))->get($path)->assertOk()->viewData('page');
+        assert(is_array($page) && is_array($page['props']));
+
+        return (array) json_decode((string) json_encode(array_diff_key($page['props'], ['errors' => 1, 'flash' => 1])), true);
+    }
+
+    private function detail(string $who): string
+    {
+        return $this->propsOf('/courses', $who)['courses'][0]['detail'];
+    }
+
+    private function finished(string $who): int
+    {
+        return $this->propsOf('/courses', $who)['courses'][0]['finished'];
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Learning;
+
+use App\Models\BoardPost;
+use App\Models\Content;
+use App\Models\ObserverTie;
+use App\Models\QuizTry;
+use Illuminate\Support\Carbon;
+use Inertia\Testing\AssertableInertia as Page;
+use Tests\TestCase;
+
+final class BoardsTest extends TestCase
+{
+    private const BENCH = '/courses/steam-frames/b-bench';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->demoSchool();
+    }
+
+    public function test_announcements_are_read(): void
+    {
+        $this->actingAs($this->person('eira'))->get('/courses/clinker/b-news')->assertOk()->assertInertia(fn (Page $page) => $page
+            ->component('learner/Board')->where('board', 'announcements')->where('html', fn (string $html): bool => str_contains($html, 'seven in the morning'))->where('posts', []));
+    }
+
+    public function test_marks_are_ones_own(): void
+    {
+        QuizTry::query()->create(['person_id' => $this->person('ragna')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-timber', 'score' => 1.0, 'answers' => [], 'tried_at' => Carbon::now()]);
+        $this->actingAs($this->person('ragna'))->get('/courses/clinker/b-marks')->assertOk()->assertInertia(fn (Page $page) => $page
+            ->where('board', 'marks')->where('marks.0.title', 'Welcome to the shed')->where('marks.0.finished', 'Wed 18 Feb')->where('marks.2.score', 100)->where('marks.2.key', 'l-timber'));
+        $this->actingAs($this->person('sunniva'))->get('/courses/clinker/b-marks')->assertInertia(fn (Page $page) => $page->where('marks.0.finished', null)->where('marks.2.score', null));
+    }
+
+    public function test_an_observer_sees_the_marks_of_the_learner(): void
+    {
+        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('ragna')->id]);
+        Content::query()->where('item_key', 'b-bench')->update(['board' => 'marks']);
+        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('ask')->id]);
+        $this->actingAs($this->person('jonas'))->post('/look-with', ['learner' => $this->person('ask')->id]);
+        $this->get(self::BENCH)->assertOk()->assertInertia(fn (Page $page) => $page->where('marks.0.finished', fn (?string $at): bool => $at !== null));
+    }
+
+    public function test_a_board_nobody_may_see_is_closed(): void
+    {
+        $this->get(self::BENCH)->assertUnauthorized()->assertDontSee('green oak this side');
+        $this->actingAs($this->person('eira'))->get(self::BENCH)->assertForbidden()->assertDontSee('green oak this side');
+        $this->post(self::BENCH.'/posts', ['text' => 'Hello'])->assertForbidden();
+    }
+
+    public function test_learners_talk_to_each_other(): void
+    {
+        $this->actingAs($this->person('oda'))->from(self::BENCH)->post(self::BENCH.'/posts', ['text' => ' <b>Mine</b> split. ', 'once' => 'one'])->assertRedirect(self::BENCH);
+        $this->post(self::BENCH.'/posts', ['text' => '<b>Mine</b> split.', 'once' => 'one']);
+
+        self::assertSame(4, BoardPost::query()->count());
+        $this->actingAs($this->person('ask'))->get(self::BENCH)->assertInertia(fn (Page $page) => $page
+            ->has('posts', 4)->where('posts.3.who', 'Oda Lien')->where('posts.3.text', '<b>Mine</b> split.')->where('posts.3.mine', false)->where('posts.0.mine', true)->where('canPost', true));
+    }
+
+    public function test_empty_and_endless_posts_are_refused_at_the_field(): void
+    {
+        $this->actingAs($this->person('oda'));
+        $this->post(self::BENCH.'/posts', ['text' => '  '])->assertSessionHasErrors(['text' => 'Please write something first.']);
+        $this->post(self::BENCH.'/posts', ['text' => str_repeat('a', 5001)])->assertSessionHasErrors('text');
+        self::assertSame(3, BoardPost::query()->count());
+    }
+
+    public function test_one_takes_back_ones_own_and_staff_any(): void
+    {
+        $theirs = BoardPost::query()->where('person_id', $this->person('mathea')->id)->firstOrFail();
+        $this->actingAs($this->person('oda'))->delete(self::BENCH."/posts/{$theirs->id}")->assertNotFound();
+        $this->actingAs($this->person('mathea'))->delete(self::BENCH."/posts/{$theirs->id}")->assertRedirect();
+        $this->delete(self::BENCH."/posts/{$theirs->id}")->assertNotFound();
+        $this->actingAs($this->person('hege'))->delete(self::BENCH.'/posts/'.BoardPost::query()->firstOrFail()->id)->assertRedirect();
+        self::assertSame(1, BoardPost::query()->count());
+    }
+
+    public function test_only_a_discussion_takes_posts(): void
+    {
+        $this->actingAs($this->person('eira'))->post('/courses/clinker/b-news/posts', ['text' => 'Hello'])->assertNotFound();
+        $this->post('/courses/clinker/l-planes/posts', ['text' => 'Hello'])->assertNotFound();
+    }
+
+    public function test_an_observer_reads_and_says_nothing(): void
+    {
+        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('ask')->id]);
+        $this->actingAs($this->person('jonas'))->post('/look-with', ['learner' => $this->person('ask')->id]);
+        $this->get(self::BENCH)->assertOk()->assertInertia(fn (Page $page) => $page->where('canPost', false)->has('posts', 3));
+        $this->post(self::BENCH.'/posts', ['text' => 'Hello'])->assertForbidden();
+    }
+
+    public function test_a_calendar_board_tells_the_dates_to_come(): void
+    {
+        $this->actingAs($this->person('embla'))->get('/courses/winter-refit/b-dates')->assertOk()->assertInertia(fn (Page $page) => $page
+            ->where('board', 'calendar')->where('calendar', null)->where('canSubscribe', true)
+            ->where('dates.0.title', 'Paint and launch')->where('dates.0.opens', true)->where('dates.1.title', 'My dates')->where('dates.1.opens', false)->has('dates', 4));
+    }
+
+    public function test_the_private_link_gives_ones_own_dates_and_dies_when_changed(): void
+    {
+        $this->actingAs($this->person('embla'))->post('/calendar-link')->assertRedirect();
+        $first = (string) $this->person('embla')->calendar_token;
+        $this->post('/sign-out');
+        $file = (string) $this->get("/calendar/{$first}.ics")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+
+        self::assertStringContainsString('SUMMARY:Winter refit: Paint and launch opens', str_replace("\r\n ", '', $file));
+        self::assertStringNotContainsString('Clinker', $file);
+        $this->actingAs($this->person('embla'))->post('/calendar-link');
+        $this->get("/calendar/{$first}.ics")->assertNotFound();
+        $this->get('/calendar/'.$this->person('embla')->calendar_token.'.ics')->assertOk();
+        $this->get('/calendar/'.str_repeat('a', 40).'.ics')->assertNotFound();
+        $this->post('/sign-out');
+        $this->post('/calendar-link')->assertRedirect('/sign-in');
+    }
+
+    public function test_the_calendar_names_nothing_that_is_hidden(): void
+    {
+        $this->actingAs($this->person('eira'))->post('/calendar-link');
+        $file = str_replace("\r\n ", '', (string) $this->get('/calendar/'.$this->person('eira')->calendar_token.'.ics')->getContent());
+        self::assertStringContainsString('opens', $file);
+        self::assertStringNotContainsString('oars', $file);
+        self::assertStringNotContainsString('skiff', $file);
+    }
+}

@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\School;
+
+use App\Models\Import;
+use App\Models\Medium;
+use App\Models\Message;
+use App\Models\Person;
+use App\Models\School;
+use App\Models\SignInLink;
+use App\School\Backup\BackUp;
+use Illuminate\Console\Scheduling\Schedule;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Inertia\Testing\AssertableInertia as Page;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\SchoolFile;
+use Tests\TestCase;
+
+/** What whoever runs the machine needs. */
+final class OperatingTest extends TestCase
+{
+    private string $backup;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->demoSchool();
+        $this->backup = SchoolFile::folder().'/'.bin2hex(random_bytes(6)).'.zip';
+    }
+
+    protected function tearDown(): void
+    {
+        foreach ([...(glob(SchoolFile::folder().'/*.zip') ?: []), ...(glob(SchoolFile::path().'.replaced-*') ?: [])] as $file) {
+            unlink($file);
+        }
+        parent::tearDown();
+    }
+
+    public function test_health_fails_when_the_schedule_is_late_migrations_are_behind_or_the_database_is_gone(): void
+    {
+        $this->get('/up')->assertStatus(500);
+        Artisan::call('keep:beat');
+        $this->get('/up')->assertOk();
+        Storage::put('schedule-ran', (string) (time() - 181));
+        $this->get('/up')->assertStatus(500);
+        Artisan::call('keep:beat');
+        $last = DB::table('migrations')->orderByDesc('id')->first();
+        DB::table('migrations')->where('id', $last?->id)->delete();
+        $this->get('/up')->assertStatus(500);
+        DB::table('migrations')->insert((array) $last);
+        $this->get('/up')->assertOk();
+        DB::purge();
+        config(['database.connections.sqlite.database' => SchoolFile::folder().'/gone.sqlite']);
+        $this->get('/up')->assertStatus(500);
+    }
+
+    public function test_the_schedule_notes_that_it_runs_and_cleans_up(): void
+    {
+        $runs = array_map(static fn ($event): string => (string) preg_replace('/^.*artisan.? /', '', (string) $event->command).' '.$event->expression, app(Schedule::class)->events());
+        foreach (['keep:beat * * * * *', 'keep:write-notes * * * * *', 'keep:clean-up 0 * * * *'] as $run) {
+            self::assertContains($run, $runs);
+        }
+    }
+
+    public function test_a_backup_is_restored_with_all_that_was_in_it(): void
+    {
+        $before = $this->everything();
+        $medium = Medium::query()->firstOrFail()->path;
+        $content = Storage::get($medium);
+        self::assertSame(0, Artisan::call('keep:backup', ['file' => $this->backup]));
+        self::assertSame('0600', substr(sprintf('%o', fileperms($this->backup)), -4));
+
+        DB::table('people')->where('email', 'eira@alder.test')->update(['name' => 'Somebody else']);
+        Storage::delete($medium);
+        self::assertSame(1, Artisan::call('keep:restore', ['file' => $this->backup]));
+        self::assertStringContainsString('Say --replace', Artisan::output());
+        self::assertSame('Somebody else', $this->person('eira')->name);
+
+        self::assertSame(0, Artisan::call('keep:restore', ['file' => $this->backup, '--replace' => true]));
+        self::assertSame($before, $this->everything());
+        self::assertSame($content, Storage::get($medium));
+        // What was there is kept.
+        self::assertCount(1, glob(SchoolFile::path().'.replaced-*') ?: []);
+    }
+
+    public function test_a_backup_replaces_no_file(): void
+    {
+        file_put_contents($this->backup, 'mine');
+        self::assertSame(1, Artisan::call('keep:backup', ['file' => $this->backup]));
+        self::assertSame('mine', file_get_contents($this->backup));
+        self::assertSame(1, Artisan::call('keep:backup', ['file' => '/nowhere/at/all.zip']));
+        self::assertSame([], glob(SchoolFile::folder().'/*.part*') ?: []);
+    }
+
+    /** @param  \Closure(string): mixed  $spoil */
+    #[DataProvider('spoilt')]
+    public function test_what_is_no_whole_backup_changes_nothing(\Closure $spoil): void
+    {
+        app(BackUp::class)($this->backup);
+        $before = $this->everything();
+        $spoil($this->backup);
+        self::assertSame(1, Artisan::call('keep:restore', ['file' => $this->backup, '--replace' => true]));
+        self::assertStringContainsString('Nothing was changed.', Artisan::output());
+        self::assertSame($before, $this->everything());
+        self::assertSame([], [...(glob(SchoolFile::path().'.replaced-*') ?: []), ...(glob(SchoolFile::path().'*.new') ?: [])]);
+        self::assertFileDoesNotExist(dirname(SchoolFile::folder()).'/climbed');
+    }
+
+    /** @return array<string, array{\Closure(string): mixed}> */
+    public static function spoilt(): array
+    {
+        $in = static fn (\Closure $change): \Closure => static function (string $file) use ($change): void {
+            $zip = new \ZipArchive;
+            $zip->open($file);
+            $change($zip);
+            $zip->close();
+        };
+        $manifest = static fn (\Closure $change): \Closure => $in(static function (\ZipArchive $zip) use ($change): void {
+            $zip->addFromString('backup.json', (string) json_encode($change((array) json_decode((string) $zip->getFromName('backup.json'), true))));
+        });
+
+        return [
+            'cut short' => [static fn (string $file) => file_put_contents($file, substr((string) file_get_contents($file), 0, -2000))],
+            'nothing in it' => [static fn (string $file) => file_put_contents($file, '')],
+            'not there' => [static fn (string $file) => unlink($file)],
+            'of another kind' => [$manifest(static fn (array $told): array => [...$told, 'format' => 'other/1'])],
+            'of a newer version' => [$manifest(static fn (array $told): array => [...$told, 'migrations' => ['2099_01_01_000000_later']])],
+            'another database' => [$in(static fn (\ZipArchive $zip) => $zip->addFromString('school.sqlite', 'SQLite format 3'))],
+            'a database that says it is right' => [$in(static function (\ZipArchive $zip): void {
+                $zip->addFromString('school.sqlite', 'SQLite format 3');
+                $zip->addFromString('backup.json', (string) json_encode([...(array) json_decode((string) $zip->getFromName('backup.json'), true), 'database' => hash('sha256', 'SQLite format 3')]));
+            })],
+            'a path that climbs out' => [$in(static function (\ZipArchive $zip): void {
+                $zip->addFromString('files/media/../../climbed', 'x');
+                $zip->addFromString('backup.json', (string) json_encode([...(array) json_decode((string) $zip->getFromName('backup.json'), true), 'media' => ['media/../../climbed']]));
+            })],
+            'a file that it does not hold' => [$manifest(static fn (array $told): array => [...$told, 'media' => ['media/none']])],
+        ];
+    }
+
+    public function test_a_school_begins_with_what_it_is_told(): void
+    {
+        SchoolFile::empty();
+        self::assertSame(1, Artisan::call('keep:begin', ['--name' => 'Tide', '--zone' => 'Nowhere/Here', '--email' => 'a@b.test']));
+        self::assertSame(0, School::query()->count());
+        self::assertSame(0, Artisan::call('keep:begin', ['--name' => 'Tide', '--zone' => 'America/Halifax', '--email' => 'Ada@b.test', '--currency' => 'cad']));
+        $school = School::query()->sole();
+        self::assertSame(['Tide', 'America/Halifax', 'CAD', null], [$school->name, $school->zone, $school->currency, $school->begin_code]);
+        preg_match('/password (\S+)/', Artisan::output(), $found);
+        $this->post('/sign-in', ['email' => 'ada@b.test', 'password' => $found[1] ?? ''])->assertSessionHasNoErrors()->assertRedirect();
+        self::assertSame(0, Artisan::call('keep:begin', ['--name' => 'Other', '--zone' => 'Europe/Oslo', '--email' => 'a@b.test']));
+        self::assertSame('Tide', School::query()->sole()->name);
+    }
+
+    public function test_a_school_that_is_told_nothing_asks_on_its_first_page_whoever_has_the_code(): void
+    {
+        SchoolFile::empty();
+        $this->app->forgetScopedInstances();
+        self::assertSame(0, Artisan::call('keep:begin'));
+        self::assertSame(1, preg_match('#/begin\?code=(\w+)#', Artisan::output(), $found));
+        $code = $found[1] ?? '';
+        foreach (['/', '/sign-in', '/courses', '/keep/courses'] as $path) {
+            $this->get($path)->assertStatus(503)->assertInertia(fn (Page $page) => $page->component('Error')->where('why', 'not begun'));
+        }
+        $this->get('/begin')->assertNotFound();
+        $this->get('/begin?code='.str_repeat('0', 32))->assertNotFound();
+        $this->get("/begin?code={$code}")->assertOk();
+        $form = ['code' => $code, 'name' => 'Tide', 'zone' => 'Asia/Kolkata', 'currency' => 'INR', 'administrator' => 'Ada', 'email' => 'ada@b.test', 'password' => 'four words make one'];
+        $this->post('/begin', [...$form, 'code' => 'x'])->assertForbidden();
+        $this->post('/begin', [...$form, 'zone' => 'Mars', 'password' => 'short', 'email' => 'x', 'name' => ''])->assertSessionHasErrors(['zone', 'password', 'email', 'name']);
+        $this->post('/begin', $form)->assertRedirect('/keep/courses');
+        $this->assertAuthenticatedAs(Person::query()->where('email', 'ada@b.test')->sole());
+        self::assertSame(['Tide', 'Asia/Kolkata', 'INR'], [School::query()->sole()->name, School::query()->sole()->zone, School::query()->sole()->currency]);
+        // The code is used up.
+        $this->get("/begin?code={$code}")->assertNotFound();
+        $this->post('/begin', $form)->assertForbidden();
+    }
+
+    public function test_what_is_not_needed_any_more_is_cleaned_up(): void
+    {
+        $old = Carbon::now()->subDays(500);
+        $eira = $this->person('eira')->id;
+        foreach ([[$old, 'old'], [Carbon::now()->subDay(), 'new']] as [$at, $name]) {
+            Storage::put("imports/{$name}", 'name,email');
+            $import = Import::query()->create(['kind' => 'csv', 'name' => $name, 'path' => "imports/{$name}", 'options' => [], 'tally' => [], 'errors' => [], 'made_at' => $at]);
+            DB::table('import_rows')->insert(['import_id' => $import->id, 'line' => 2, 'email' => 'a@b.test', 'name' => 'A', 'labels' => '[]', 'observes' => '[]']);
+            SignInLink::query()->create(['person_id' => $eira, 'token_hash' => $name, 'expires_at' => $at, 'used_at' => $at]);
+            Message::query()->create(['person_id' => $eira, 'to' => 'eira@alder.test', 'subject' => $name, 'body' => 'x', 'sent_at' => $at]);
+        }
+        Artisan::call('keep:clean-up');
+        self::assertSame([false, true], [Storage::exists('imports/old'), Storage::exists('imports/new')]);
+        self::assertSame([1, ['new'], ['new']], [DB::table('import_rows')->count(), SignInLink::query()->pluck('token_hash')->all(), Message::query()->pluck('subject')->all()]);
+    }
+
+    public function test_files_of_the_school_are_readable_by_nobody_else(): void
+    {
+        Storage::put('private/thing', 'x');
+        clearstatcache();
+        self::assertSame(['0600', '0700'], [substr(sprintf('%o', fileperms(Storage::path('private/thing'))), -4), substr(sprintf('%o', fileperms(Storage::path('private'))), -4)]);
+    }
+
+    /** @return array<string, string> a digest of each table */
+    private function everything(): array
+    {
+        $tables = [];
+        foreach (DB::select("select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name") as $table) {
+            $tables[$table->name] = md5((string) json_encode(DB::table($table->name)->orderBy('rowid')->get()));
+        }
+
+        return $tables;
+    }
+}

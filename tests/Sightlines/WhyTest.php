@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Sightlines;
+
+use App\Models\Completion;
+use App\Models\DraftEdit;
+use Tests\Drafts\EditsDrafts;
+use Tests\TestCase;
+
+final class WhyTest extends TestCase
+{
+    use AsksSightlines;
+    use EditsDrafts;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->demoSchool();
+        $this->actingAs($this->person('hege'));
+    }
+
+    public function test_a_cell_tells_its_gates_and_what_would_open_it(): void
+    {
+        $this->getJson('/keep/courses/clinker/why?item=l-advanced&v[]=holder:8:apprentice-pass')->assertOk()
+            ->assertJsonPath('word', 'Locked')
+            ->assertJsonPath('summary', '2 gates are shut')
+            ->assertJsonPath('why', ['tier', 'progress'])
+            ->assertJsonPath('gates.3.name', 'Tier')
+            ->assertJsonPath('gates.3.link', ['to' => 'rule', 'text' => 'Tiers here', 'item' => 'l-advanced', 'word' => 'tiers', 'plan' => null, 'vantage' => null, 'at' => null])
+            ->assertJsonPath('plan', 'weekly')
+            ->assertJsonPath('blind', null);
+    }
+
+    /** Over all rows and the usual vantages of the demo course: what is told agrees with what is decided. */
+    public function test_open_cells_have_no_shut_gate_and_closed_ones_do(): void
+    {
+        $grid = $this->sightlines('clinker', null);
+        $rows = $this->get('/keep/courses/clinker')->inertiaProps('rows');
+        self::assertIsArray($rows);
+        foreach ($rows as $index => $row) {
+            self::assertIsArray($row);
+            foreach ($grid->vantages as $column => $vantage) {
+                $card = $this->getJson('/keep/courses/clinker/why?'.http_build_query(['item' => $row['key'], 'v' => [$vantage->id]]))->assertOk();
+                [$state, , , $why] = self::sightAt($grid, (int) $index, (int) $column, $grid->now);
+                $shut = array_filter((array) $card->json('gates'), static fn (mixed $gate): bool => is_array($gate) && $gate['passed'] === false);
+                self::assertSame($why, $card->json('why'));
+                self::assertSame($state === 'open', $shut === [], "{$vantage->id} on {$row['key']}");
+                self::assertSame($state === 'open', $card->json('intro') === null);
+            }
+        }
+    }
+
+    public function test_it_is_told_of_the_instant_and_the_rules_that_are_looked_at(): void
+    {
+        $this->openAfter(0, 'm-tools', 3);
+        $ask = '/keep/courses/clinker/why?item=l-planes&v[]=holder:4:apprentice-pass';
+        $this->getJson($ask)->assertJsonPath('word', 'Open');
+        $this->getJson($ask.'&see=published')->assertJsonPath('word', 'Opens later');
+        $this->getJson($ask.'&see=published&at=2026-03-20T12:00:00Z')->assertJsonPath('word', 'Open');
+    }
+
+    public function test_who_or_what_is_not_there_is_not_found(): void
+    {
+        foreach (['item=l-nothing&v[]=visitor', 'item=l-planes&v[]=person:99999', 'item=l-planes', 'item[]=l-planes&v[]=visitor', ''] as $query) {
+            $this->getJson("/keep/courses/clinker/why?{$query}")->assertNotFound();
+        }
+        $this->actingAs($this->person('eira'))->getJson('/keep/courses/clinker/why?item=l-planes&v[]=visitor')->assertNotFound();
+    }
+
+    public function test_a_proposal_is_made_in_the_draft_in_one_edit_and_undone_in_one(): void
+    {
+        $card = $this->getJson('/keep/courses/clinker/why?item=l-advanced&v[]=holder:8:apprentice-pass');
+        $ways = (array) $card->json('ways');
+        $fixes = is_array($ways[count($ways) - 1]) ? $ways[count($ways) - 1]['fixes'] : [];
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => $fixes])->assertSessionHasNoErrors();
+
+        self::assertSame('open', self::shown($this->sightlines('clinker', ['holder:8:apprentice-pass']), 9, 0)[0]);
+        self::assertSame(1, DraftEdit::query()->count());
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => $this->draft()->version]);
+        self::assertSame('locked', self::shown($this->sightlines('clinker', ['holder:8:apprentice-pass']), 9, 0)[0]);
+    }
+
+    public function test_the_blank_course_of_an_observer_is_mended(): void
+    {
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'open_observer_door', 'items' => []]]]);
+        $eira = $this->person('eira')->id;
+        $this->getJson("/keep/courses/winter-refit/why?item=l-oakum&v[]=observer:person:{$eira}")
+            ->assertJsonPath('blind.words.segments.0.text', 'The observer door is shut.')->assertJsonPath('blind.fixes', []);
+        $observer = 'observer:holder:3:refit-crew';
+        $blind = $this->getJson("/keep/courses/winter-refit/why?item=l-oakum&v[]={$observer}")->json('blind');
+        self::assertIsArray($blind);
+        self::assertSame(['open_observer_door', 'observers_everywhere'], array_column($blind['fixes'], 'kind'));
+        $this->post('/keep/courses/winter-refit/draft/fixes', ['version' => 0, 'fixes' => $blind['fixes']])->assertSessionHasNoErrors();
+        $this->getJson("/keep/courses/winter-refit/why?item=l-oakum&v[]={$observer}")->assertJsonPath('blind', null);
+    }
+
+    public function test_assistants_and_nonsense_mend_nothing(): void
+    {
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'burn', 'items' => []]]])->assertSessionHasErrors('fixes.0.kind');
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => []])->assertSessionHasErrors('fixes');
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'no_draft', 'items' => ['nothing']]]])->assertSessionHas('flash.kind', 'refused');
+        $this->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'tier_too', 'items' => ['l-advanced'], 'tier' => 'king']]])->assertSessionHas('flash.kind', 'refused');
+        $this->actingAs($this->person('aksel'))->post('/keep/courses/clinker/draft/fixes', ['version' => 0, 'fixes' => [['kind' => 'course_live', 'items' => []]]])->assertForbidden();
+        self::assertSame(0, DraftEdit::query()->count());
+    }
+
+    public function test_what_somebody_finished_later_does_not_count_at_an_earlier_instant(): void
+    {
+        $eira = $this->person('eira');
+        Completion::query()->updateOrCreate(['person_id' => $eira->id, 'course_id' => $this->course()->id, 'item_key' => 'l-planes'], ['completed_at' => new \DateTimeImmutable('2026-03-10T09:00:00Z')]);
+        $ask = "/keep/courses/clinker/why?item=l-timber&v[]=person:{$eira->id}&at=";
+        $this->getJson($ask.'2026-03-10T08:00:00Z')->assertJsonPath('word', 'Locked');
+        $this->getJson($ask.'2026-03-10T09:00:00Z')->assertJsonPath('word', 'Open');
+    }
+}
