@@ -9,9 +9,9 @@ use App\Access\Viewers;
 use App\Models\Course;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Words\CalendarFile;
 use App\Words\Say;
 use Illuminate\Support\Collection;
-use SilentKeep\Core\Foresight\CalendarFile;
 
 /** The openings and closings that somebody has before them, in all their courses, as iCalendar. */
 final readonly class OwnCalendar

@@ -8,11 +8,11 @@ use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Sightlines\Vantages\SeenFrom;
 use App\Sightlines\Vantages\VantageWords;
+use App\Words\CalendarFile;
 use App\Words\Glyph;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
-use SilentKeep\Core\Foresight\CalendarFile;
 
 /** What others see, in files for other programs. */
 final readonly class SightFiles

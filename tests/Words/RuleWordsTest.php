@@ -8,7 +8,7 @@ use App\Models\CourseDocument;
 use App\Words\Differences;
 use App\Words\RuleWords;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\TestCase;
+use Tests\TestCase;
 
 final class RuleWordsTest extends TestCase
 {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Access\PlanFile;
+use App\Words\DatesCalendar;
 use Illuminate\Console\Command;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Errors\CoreException;
-use SilentKeep\Core\Foresight\DatesCalendar;
 use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Foresight\InvalidForesight;
 use SilentKeep\Core\Foresight\ItemDates;

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Foresight;
+namespace App\Words;
 
+use SilentKeep\Core\Foresight\ItemDates;
 use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Offer;

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Foresight;
+namespace Tests\Words;
 
+use App\Words\DatesCalendar;
 use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
-use SilentKeep\Core\Foresight\DatesCalendar;
 use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Format\PlanReader;
 use SilentKeep\Core\Time\Instant;
