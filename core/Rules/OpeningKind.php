@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Rules;
 
-/** The openings that there are, as a plan names them. This is the only place that knows them all: see {@see Opening}. */
+/** The openings that there are, as a plan names them. This is the only place that knows them all, and the order in which they are offered: see {@see Opening}. */
 enum OpeningKind: string
 {
     case AtOnce = 'at_once';
     case On = 'on';
-    case Held = 'held';
     case AfterStart = 'after_start';
     case AfterPrevious = 'after_previous';
+    case Held = 'held';
 
     /** @return list<'at'|'days'|'time'|'weekday'> what one takes besides its name; the first of them is needed */
     public function takes(): array

@@ -6,7 +6,7 @@ import type { OpeningKind } from './types';
 export const openings: Record<OpeningKind, readonly ('at' | 'days' | 'time' | 'weekday')[]> = {
   at_once: [],
   on: ["at"],
-  held: [],
   after_start: ["days","time","weekday"],
   after_previous: ["days","time","weekday"],
+  held: [],
 };

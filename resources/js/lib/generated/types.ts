@@ -16,7 +16,7 @@ export type Kind = 'module' | 'lesson' | 'part' | 'board';
 
 export type NoticeCase = 'unknown' | 'account' | 'no-pass' | 'not-covered' | 'too-early' | 'finish-first' | 'ended' | 'closed' | 'not-admitted' | 'course-over';
 
-export type OpeningKind = 'at_once' | 'on' | 'held' | 'after_start' | 'after_previous';
+export type OpeningKind = 'at_once' | 'on' | 'after_start' | 'after_previous' | 'held';
 
 export type Reason = 'course_draft' | 'course_retired' | 'course_not_open' | 'course_over' | 'draft' | 'not_in_pass' | 'tier' | 'not_for_you' | 'not_yet' | 'held' | 'closed' | 'progress' | 'stuck' | 'observers_shut' | 'observers_not_here' | 'learner_cannot' | 'pass_revoked' | 'pass_paused' | 'pass_ended' | 'pass_not_started' | 'guests_shut' | 'guests_not_here' | 'sample_needs_account' | 'no_pass' | 'not_signed_in';
 
