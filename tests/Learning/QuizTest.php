@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Learning;
 
+use App\Learning\Quizzes\TryQuiz;
 use App\Models\Completion;
 use App\Models\Content;
 use App\Models\QuizTry;
@@ -106,5 +107,20 @@ final class QuizTest extends TestCase
         $this->post('/sign-out');
         $this->answer([[1], [0], [0, 1]])->assertNotFound();
         self::assertSame(0, QuizTry::query()->count());
+    }
+
+    /** @return list<array{int, int, float, bool}> right answers, of how many questions, the score that is needed, whether that is enough */
+    public static function scores(): array
+    {
+        return [[1, 5, 0.2, true], [0, 5, 0.2, false], [2, 5, 0.4, true], [7, 10, 0.7, true], [6, 10, 0.7, false], [1, 3, 0.33, true], [2, 3, 0.67, false], [0, 1, 0.0, true]];
+    }
+
+    #[DataProvider('scores')]
+    public function test_a_score_that_is_reached_exactly_is_enough(int $right, int $of, float $needed, bool $enough): void
+    {
+        $content = Content::query()->where('item_key', 'l-welcome')->firstOrFail();
+        $content->quiz = array_fill(0, $of, ['ask' => 'Which?', 'answers' => ['this', 'that'], 'right' => [0]]);
+        app(TryQuiz::class)($this->person('sunniva'), $this->course(), $content, array_map(static fn (int $at): array => [$at < $right ? 0 : 1], range(0, $of - 1)), $needed);
+        self::assertSame($enough, Completion::query()->where('person_id', $this->person('sunniva')->id)->where('item_key', 'l-welcome')->exists());
     }
 }

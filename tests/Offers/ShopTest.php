@@ -215,6 +215,24 @@ final class ShopTest extends TestCase
         $this->actingAs($this->person('hege'))->get('/keep/offers')->assertSee('is not sold: the course is by invitation only');
     }
 
+    public function test_what_opens_nothing_that_one_may_know_of_is_not_offered(): void
+    {
+        $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
+        $document = CourseDocument::fromJson($revision->document);
+        foreach ($document->offers as $offer) {
+            if ($offer->key === 'tools-only') {
+                $offer->scope = ['l-planes'];
+            }
+        }
+        $planes = $document->item('l-planes') ?? self::fail();
+        $planes->when_closed = 'hide';
+        // What is inside a hidden lesson would give it away.
+        unset($planes->items);
+        Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
+
+        $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->isNotEmpty() && ! $offers->contains('key', 'tools-only')));
+    }
+
     public function test_a_sample_that_asks_for_an_account_takes_a_name_and_remembers_that_only_samples_were_looked_at(): void
     {
         $this->get('/courses/steam-frames/l-log')->assertOk();

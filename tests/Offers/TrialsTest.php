@@ -135,6 +135,18 @@ final class TrialsTest extends TestCase
         self::assertSame(0, $this->finished('solveig'));
     }
 
+    public function test_one_that_was_erased_and_is_extended_is_erased_anew_after_its_new_end(): void
+    {
+        $this->endTrials('2026-03-10T12:00:00Z');
+        $this->endTrials('2026-03-18T12:00:00Z');
+        self::assertSame(0, $this->finished('solveig'));
+        $this->act('extend', ['solveig'], ['offer' => 'yard-trial', 'days' => 20])->assertSessionHas('flash.kind', 'done');
+        Completion::query()->create(['person_id' => $this->person('solveig')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-welcome', 'completed_at' => now()]);
+        $this->endTrials('2026-03-30T12:00:00Z');
+        $this->endTrials('2026-04-20T12:00:00Z');
+        self::assertSame(0, $this->finished('solveig'));
+    }
+
     public function test_a_trial_that_keeps_lets_one_who_comes_back_go_on_where_they_were(): void
     {
         Offer::query()->where('key', 'yard-trial')->update(['erases' => false]);
