@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Learning;
 
+use App\Learning\Contents\LessonContents;
 use App\Models\Completion;
 use App\Models\Content;
 use App\Models\ItemVisit;
 use Illuminate\Support\Carbon;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
+use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\State;
 use Tests\TestCase;
 
 /** Where one is in a course: what lies before, inside and after. */
@@ -106,5 +109,18 @@ final class LessonPagesTest extends TestCase
     {
         Content::query()->where('item_key', 'l-planes')->delete();
         $this->actingAs($this->person('eira'))->get('/courses/clinker/l-planes')->assertOk()->assertInertia(fn (Page $page) => $page->where('html', '')->where('media', [])->where('quiz', null)->where('watch', null));
+    }
+
+    public function test_what_a_closed_item_holds_cannot_be_asked_for(): void
+    {
+        foreach ([State::Locked, State::Hidden] as $state) {
+            try {
+                app(LessonContents::class)->of($this->course(), new Decision('l-welcome', $state, null, false, [], null));
+                self::fail('It was given.');
+            } catch (\LogicException $e) {
+                self::assertSame('What a closed item holds was asked for.', $e->getMessage());
+            }
+        }
+        self::assertNotNull(app(LessonContents::class)->of($this->course(), new Decision('l-welcome', State::Open, null, true, [], null))->content);
     }
 }
