@@ -36,9 +36,9 @@ final class CourseShelf
 
     public function itemTitle(int $course, string $item): string
     {
-        $found = ($this->all()[$course][1] ?? null)?->item($item);
+        $found = ($this->all()[$course][1] ?? null)?->readItems()[$item] ?? null;
 
-        return $found === null ? $item : CourseDocument::titleOf($found);
+        return $found === null ? $item : $found->title();
     }
 
     /** @return list<string> keys of the lessons that are no draft, nor in one */
@@ -46,9 +46,9 @@ final class CourseShelf
     {
         $document = $this->all()[$course][1] ?? null;
         $lessons = [];
-        foreach ($document === null ? [] : self::walk($document->course, 0, false) as [$item, , $draft]) {
-            if (! $draft && ($item->kind ?? null) === 'lesson' && is_string($item->key)) {
-                $lessons[] = $item->key;
+        foreach ($document?->read()->places() ?? [] as $place) {
+            if (! $place->isDraft && $place->item->isLesson()) {
+                $lessons[] = $place->item->key();
             }
         }
 
@@ -72,8 +72,8 @@ final class CourseShelf
         $picks = [];
         foreach ($this->all() as [$course, $document]) {
             $rows = [];
-            foreach ($withRows ? self::walk($document->course, 0, false) : [] as [$item, $depth, $draft]) {
-                $rows[] = new OutlineRow(is_string($item->key) ? $item->key : '', CourseDocument::titleOf($item), is_string($item->kind ?? null) ? $item->kind : '', $depth, $draft);
+            foreach ($withRows ? $document->read()->places() : [] as $place) {
+                $rows[] = new OutlineRow($place->item->key(), $place->item->title(), $place->item->kind(), $place->depth(), $place->isDraft);
             }
             $picks[] = new CoursePick($course->key, $document->title(), $rows);
         }
@@ -87,25 +87,11 @@ final class CourseShelf
         $picks = [];
         foreach (Offer::query()->with('course')->orderBy('course_id')->orderBy('id')->get() as $offer) {
             $published = $this->all()[$offer->course_id][1] ?? null;
-            if ($published !== null && array_filter($published->offers, static fn (\stdClass $one): bool => ($one->key ?? null) === $offer->key) !== []) {
+            if ($published?->hasOffer($offer->key) === true) {
                 $picks[] = new OfferPick($offer->key, $offer->name, $offer->course->key);
             }
         }
 
         return $picks;
-    }
-
-    /** @return \Generator<int, array{\stdClass, int, bool}> item, depth, whether it is a draft */
-    private static function walk(\stdClass $container, int $depth, bool $draft): \Generator
-    {
-        foreach (is_array($container->items ?? null) ? $container->items : [] as $item) {
-            if ($item instanceof \stdClass) {
-                $isDraft = $draft || ($item->draft ?? false) === true;
-                yield [$item, $depth, $isDraft];
-                foreach (self::walk($item, $depth + 1, $isDraft) as $inside) {
-                    yield $inside;
-                }
-            }
-        }
     }
 }

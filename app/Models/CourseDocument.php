@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Document\DocumentCourse;
+use App\Models\Document\DocumentItem;
+use App\Models\Document\DocumentOffer;
 use SilentKeep\Core\Format\PlanReader;
 
 /**
@@ -55,6 +58,34 @@ final class CourseDocument
         return self::titleOf($this->course);
     }
 
+    /** The course, to be read: whoever does not change it reads it so. */
+    public function read(): DocumentCourse
+    {
+        return new DocumentCourse($this->course);
+    }
+
+    /** @return list<DocumentOffer> likewise */
+    public function readOffers(): array
+    {
+        return array_map(static fn (\stdClass $offer): DocumentOffer => new DocumentOffer($offer), $this->offers);
+    }
+
+    public function hasOffer(string $key): bool
+    {
+        return array_filter($this->readOffers(), static fn (DocumentOffer $offer): bool => $offer->key() === $key) !== [];
+    }
+
+    /** @return array<array-key, DocumentItem> by key, in reading order */
+    public function readItems(): array
+    {
+        $items = [];
+        foreach ($this->read()->places() as $place) {
+            $items[$place->item->key()] = $place->item;
+        }
+
+        return $items;
+    }
+
     public static function titleOf(\stdClass $thing): string
     {
         $title = $thing->title ?? $thing->key ?? '';
@@ -76,9 +107,9 @@ final class CourseDocument
     /** Whether observers get in by what is marked for them, whatever their learner holds. */
     public function letsObserversInWhoFollowNobody(): bool
     {
-        $door = ($this->course->observer_door ?? null) instanceof \stdClass ? $this->course->observer_door : new \stdClass;
+        $door = $this->read()->observerDoor();
 
-        return ($door->open ?? false) === true && ($door->follow ?? true) === false;
+        return $door->open && ! $door->follow;
     }
 
     /** A copy of its own, which may be changed. */

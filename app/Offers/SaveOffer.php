@@ -71,7 +71,7 @@ final readonly class SaveOffer
     public function drop(Offer $offer, int $version, Person $author): MadeEdit
     {
         $live = $offer->course->liveRevision;
-        $wasLive = $live !== null && array_filter(CourseDocument::fromJson($live->document)->offers, static fn (\stdClass $one): bool => ($one->key ?? null) === $offer->key) !== [];
+        $wasLive = $live !== null && CourseDocument::fromJson($live->document)->hasOffer($offer->key);
 
         return ($this->edit)($offer->course, $version, new DropOffer($offer->key), $author, function () use ($offer, $wasLive): void {
             $holders = Pass::query()->where('offer_id', $offer->id)->distinct()->count('person_id');

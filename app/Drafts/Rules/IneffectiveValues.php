@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Drafts\Rules;
 
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentItem;
+use App\Models\Document\DocumentOffer;
 
 /** Why a value that somebody has set does nothing; null where it does something. */
 final readonly class IneffectiveValues
@@ -16,54 +18,44 @@ final readonly class IneffectiveValues
 
     public function time(): ?string
     {
-        $uses = array_filter($this->document->offers, fn (\stdClass $offer): bool => ($offer->plan ?? null) === $this->plan);
+        $uses = array_filter($this->document->readOffers(), fn (DocumentOffer $offer): bool => $offer->plan() === $this->plan);
 
-        return $uses === [] && ($this->document->course->main_plan ?? null) !== $this->plan
+        return $uses === [] && $this->document->read()->mainPlan() !== $this->plan
             ? 'No offer uses this release plan, and it is not the main plan of the course.'
             : null;
     }
 
-    public function order(\stdClass $item): ?string
+    public function order(DocumentItem $item): ?string
     {
-        $inside = array_filter(
-            is_array($item->items ?? null) ? $item->items : [],
-            static fn (mixed $one): bool => $one instanceof \stdClass && ($one->kind ?? null) !== 'board' && ($one->draft ?? false) !== true,
-        );
+        $inside = array_filter($item->items(), static fn (DocumentItem $one): bool => $one->kind() !== 'board' && ! $one->isDraft());
 
-        return ($item->in_order ?? false) === true && ($item->after ?? null) === null && count($inside) < 2
+        return $item->inOrder() && $item->after() === null && count($inside) < 2
             ? 'There are not two things inside that could come one after the other.'
             : null;
     }
 
-    /** @param  list<\stdClass>  $path  what the item stands in */
-    public function sample(\stdClass $item, array $path): ?string
+    /** @param  list<DocumentItem>  $path  what the item stands in */
+    public function sample(DocumentItem $item, array $path): ?string
     {
-        $bound = array_filter([...$path, $item], static fn (\stdClass $one): bool => ($one->tiers ?? null) !== null || ($one->only ?? null) !== null);
+        $bound = array_filter([...$path, $item], static fn (DocumentItem $one): bool => $one->tiers() !== null || $one->only() !== null);
 
-        return ($this->document->course->entry ?? null) === 'anyone' && ($item->sample ?? false) === true && $bound === []
+        return $this->document->read()->entry() === 'anyone' && $item->sample() === true && $bound === []
             ? 'The course is open to anyone: there is nothing to give a taste of.'
             : null;
     }
 
-    public function guests(\stdClass $item): ?string
+    public function guests(DocumentItem $item): ?string
     {
         return match (true) {
-            ($item->guests ?? null) !== true => null,
+            $item->guests() !== true => null,
             ! $this->schoolGuests => 'The school lets no guests in.',
-            ! $this->isOpen('guest_door') => 'The guest door of the course is shut.',
+            ! $this->document->read()->guestDoor()->open => 'The guest door of the course is shut.',
             default => null,
         };
     }
 
-    public function observers(\stdClass $item): ?string
+    public function observers(DocumentItem $item): ?string
     {
-        return ($item->observers ?? null) === true && ! $this->isOpen('observer_door') ? 'The observer door of the course is shut.' : null;
-    }
-
-    private function isOpen(string $door): bool
-    {
-        $door = $this->document->course->{$door} ?? null;
-
-        return $door instanceof \stdClass && ($door->open ?? false) === true;
+        return $item->observers() === true && ! $this->document->read()->observerDoor()->open ? 'The observer door of the course is shut.' : null;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Drafts\Rules;
 
 use App\Access\OutlineRow;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentItem;
 use App\Words\RuleWords;
 
 /** The Rules lens: what is set for each row, and what it inherits where nothing is set. */
@@ -25,8 +26,8 @@ final readonly class RuleTable
     public function outline(): array
     {
         $rows = [];
-        foreach ($this->walk($this->document->course, [], false) as [$item, , $depth, $draft]) {
-            $rows[] = new OutlineRow(self::key($item), CourseDocument::titleOf($item), self::text($item, 'kind'), $depth, $draft);
+        foreach ($this->document->read()->places() as $place) {
+            $rows[] = new OutlineRow($place->item->key(), $place->item->title(), $place->item->kind(), $place->depth(), $place->isDraft);
         }
 
         return $rows;
@@ -35,11 +36,10 @@ final readonly class RuleTable
     /** @return list<?OpeningRule> what opens each row in a release plan, where anything is set */
     public function openings(string $plan): array
     {
-        $entries = ($this->document->course->plans ?? null)->{$plan} ?? null;
+        $course = $this->document->read();
         $openings = [];
-        foreach ($this->document->items() as $item) {
-            $entry = $entries instanceof \stdClass ? $entries->{self::key($item)} ?? null : null;
-            $opening = $entry instanceof \stdClass ? self::object($entry, 'opens') : null;
+        foreach ($course->places() as $place) {
+            $opening = $course->time($plan, $place->item->key(), 'opens');
             $openings[] = $opening === null ? null : self::opening($opening);
         }
 
@@ -49,37 +49,37 @@ final readonly class RuleTable
     /** @return list<RuleRow> */
     public function rows(): array
     {
-        $titles = array_map(CourseDocument::titleOf(...), self::byKey($this->document));
-        $title = static fn (string $key): string => $titles[$key] ?? $key;
-        $offers = array_map(CourseDocument::titleOf(...), array_column($this->document->offers, null, 'key'));
-        $offer = static fn (string $key): string => $offers[$key] ?? $key;
-        $published = $this->live === null ? [] : self::byKey($this->live);
+        $items = $this->document->readItems();
+        $title = static fn (string $key): string => isset($items[$key]) ? $items[$key]->title() : $key;
+        $offer = $this->offerTitles();
+        $published = $this->live?->readItems() ?? [];
         $vain = new IneffectiveValues($this->document, $this->plan, $this->schoolGuests);
         $rows = [];
-        foreach ($this->walk($this->document->course, [], false) as [$item, $above, $depth, , $path]) {
-            $before = $published[self::key($item)] ?? null;
-            $opening = $this->rule($this->document, $item, 'opens');
-            $closing = $this->rule($this->document, $item, 'closes');
-            $inherits = $depth === 0 ? 'at once' : 'with its '.self::text($above, 'kind');
-            $turn = ($above->in_order ?? false) === true ? 'in its turn' : 'nothing';
-            $inOrder = ($item->in_order ?? false) === true ? 'inside, in order' : null;
+        foreach ($this->document->read()->places() as $place) {
+            [$item, $path] = [$place->item, $place->path];
+            $before = $published[$item->key()] ?? null;
+            $opening = $this->document->read()->time($this->plan, $item->key(), 'opens');
+            $closing = $this->document->read()->time($this->plan, $item->key(), 'closes');
+            $inherits = $path === [] ? 'at once' : 'with its '.$path[count($path) - 1]->kind();
+            $turn = $place->inOrder ? 'in its turn' : 'nothing';
+            $inOrder = $item->inOrder() ? 'inside, in order' : null;
             $rows[] = new RuleRow(
                 opens: self::vain($this->planCell(RuleWords::opening($opening, $this->year), $inherits, $item, 'opens'), $vain->time()),
                 opening: $opening === null ? null : self::opening($opening),
                 closes: self::vain($this->planCell(RuleWords::closing($closing, $this->year), 'never', $item, 'closes'), $vain->time()),
                 closing: $closing === null ? null : self::opening($closing),
-                after: self::vain(self::cell(self::join(RuleWords::after(self::object($item, 'after'), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'), $vain->order($item)),
+                after: self::vain(self::cell(self::join(RuleWords::after($item->after(), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'), $vain->order($item)),
                 afterRule: self::afterRule($item),
-                afterWords: RuleWords::after(self::object($item, 'after'), $title),
-                turn: ($above->in_order ?? false) === true ? true : null,
+                afterWords: RuleWords::after($item->after(), $title),
+                turn: $place->inOrder ? true : null,
                 forWhom: self::cell(self::forWhom($item, $title, $offer), 'every pass', $item, $before, 'tiers', 'only'),
-                tiers: is_array($item->tiers ?? null) ? array_values(array_filter($item->tiers, is_string(...))) : null,
-                only: self::object($item, 'only'),
-                onlyWords: isset($item->only) ? RuleWords::condition($item->only, $title, $offer) : null,
-                sample: self::vain(self::cell(self::yes($item->sample ?? null), 'no', $item, $before, 'sample'), $vain->sample($item, $path)),
-                guests: self::vain(self::cell($this->audience($item, 'guests'), $this->inherited($path, 'guests', 'guest_door'), $item, $before, 'guests', 'never_for'), $vain->guests($item)),
-                observers: self::vain(self::cell($this->audience($item, 'observers'), $this->inherited($path, 'observers', 'observer_door'), $item, $before, 'observers', 'never_for'), $vain->observers($item)),
-                whenClosed: self::cell(self::text($item, 'when_closed') === 'hide' ? 'hidden' : null, 'title shows', $item, $before, 'when_closed'),
+                tiers: $item->tiers(),
+                only: $item->only(),
+                onlyWords: $item->only() === null ? null : RuleWords::condition($item->only(), $title, $offer),
+                sample: self::vain(self::cell(self::yes($item->sample()), 'no', $item, $before, 'sample'), $vain->sample($item, $path)),
+                guests: self::vain(self::cell(self::audience($item, 'guests'), $this->inherited($path, 'guests'), $item, $before, 'guests', 'never_for'), $vain->guests($item)),
+                observers: self::vain(self::cell(self::audience($item, 'observers'), $this->inherited($path, 'observers'), $item, $before, 'observers', 'never_for'), $vain->observers($item)),
+                whenClosed: self::cell($item->hidesWhenClosed() ? 'hidden' : null, 'title shows', $item, $before, 'when_closed'),
                 finish: self::finish($item, $before),
             );
         }
@@ -87,61 +87,44 @@ final readonly class RuleTable
         return $rows;
     }
 
-    /**
-     * @param  list<\stdClass>  $path  the items above, from the top
-     * @return \Generator<int, array{\stdClass, \stdClass, int, bool, list<\stdClass>}> item, what it stands in, depth, whether it is a draft, the items above it
-     */
-    private function walk(\stdClass $container, array $path, bool $draft): \Generator
+    /** @return \Closure(string): string the title of an offer, by its key */
+    private function offerTitles(): \Closure
     {
-        foreach (is_array($container->items ?? null) ? $container->items : [] as $item) {
-            if ($item instanceof \stdClass) {
-                $isDraft = $draft || ($item->draft ?? false) === true;
-                yield [$item, $container, count($path), $isDraft, $path];
-                foreach ($this->walk($item, [...$path, $item], $isDraft) as $inside) {
-                    yield $inside;
-                }
-            }
+        $titles = [];
+        foreach ($this->document->readOffers() as $offer) {
+            $titles[$offer->key()] = $offer->title();
         }
+
+        return static fn (string $key): string => $titles[$key] ?? $key;
     }
 
-    private function rule(?CourseDocument $document, \stdClass $item, string $key): ?\stdClass
+    /** @param  'opens'|'closes'  $when */
+    private function planCell(?string $own, string $otherwise, DocumentItem $item, string $when): RuleCell
     {
-        $plan = $this->plan === null ? null : ($document?->course->plans ?? null)->{$this->plan} ?? null;
-        $entry = $plan instanceof \stdClass ? $plan->{self::key($item)} ?? null : null;
-
-        return $entry instanceof \stdClass ? self::object($entry, $key) : null;
-    }
-
-    private function planCell(?string $own, string $otherwise, \stdClass $item, string $key): RuleCell
-    {
-        $edited = $this->live !== null && json_encode($this->rule($this->document, $item, $key)) !== json_encode($this->rule($this->live, $item, $key));
+        $edited = $this->live !== null && json_encode($this->document->read()->time($this->plan, $item->key(), $when)) !== json_encode($this->live->read()->time($this->plan, $item->key(), $when));
 
         return new RuleCell($own ?? $otherwise, $own !== null, $edited);
     }
 
-    private static function cell(?string $own, string $otherwise, \stdClass $item, ?\stdClass $before, string ...$keys): RuleCell
+    private static function cell(?string $own, string $otherwise, DocumentItem $item, ?DocumentItem $before, string ...$keys): RuleCell
     {
-        $edited = false;
-        foreach ($before === null ? [] : $keys as $key) {
-            $edited = $edited || json_encode($item->{$key} ?? null) !== json_encode($before->{$key} ?? null);
-        }
-
-        return new RuleCell($own ?? $otherwise, $own !== null, $edited);
+        return new RuleCell($own ?? $otherwise, $own !== null, $item->differsIn($before, ...$keys));
     }
 
-    private static function finish(\stdClass $item, ?\stdClass $before): ?FinishRule
+    private static function finish(DocumentItem $item, ?DocumentItem $before): ?FinishRule
     {
-        if (! in_array(self::text($item, 'kind'), ['lesson', 'part'], true)) {
+        if (! in_array($item->kind(), ['lesson', 'part'], true)) {
             return null;
         }
-        $finish = self::object($item, 'finish');
+        $finish = $item->finish();
+        $by = $finish->by ?? null;
         $share = $finish->share ?? $finish->score ?? null;
 
         return new FinishRule(
-            $finish === null ? 'mark' : self::text($finish, 'by'),
+            is_string($by) ? $by : 'mark',
             is_int($share) || is_float($share) ? round($share * 100, 1) : null,
             RuleWords::finish($finish),
-            $before !== null && json_encode($item->finish ?? null) !== json_encode($before->finish ?? null),
+            $item->differsIn($before, 'finish'),
         );
     }
 
@@ -149,34 +132,35 @@ final readonly class RuleTable
      * @param  \Closure(string): string  $title  of an item
      * @param  \Closure(string): string  $offer  title of an offer
      */
-    private static function forWhom(\stdClass $item, \Closure $title, \Closure $offer): ?string
+    private static function forWhom(DocumentItem $item, \Closure $title, \Closure $offer): ?string
     {
-        $tiers = $item->tiers ?? null;
-        $only = $item->only ?? null;
+        $tiers = $item->tiers();
+        $only = $item->only();
 
         return self::join(
-            is_array($tiers) ? ($tiers === [] ? 'no pass' : RuleWords::enumeration(array_values(array_filter($tiers, is_string(...))), 'or')) : null,
+            $tiers === null ? null : ($tiers === [] ? 'no pass' : RuleWords::enumeration($tiers, 'or')),
             $only === null ? null : RuleWords::condition($only, $title, $offer),
         );
     }
 
-    private function audience(\stdClass $item, string $audience): ?string
+    /** @param  'guests'|'observers'  $audience */
+    private static function audience(DocumentItem $item, string $audience): ?string
     {
-        $never = $item->never_for ?? null;
-
-        return is_array($never) && in_array($audience, $never, true) ? 'never' : self::yes($item->{$audience} ?? null);
+        return in_array($audience, $item->neverFor(), true) ? 'never' : self::yes($audience === 'guests' ? $item->guests() : $item->observers());
     }
 
     /**
      * What an item that says nothing takes over from what it stands in, or from the door.
      *
-     * @param  list<\stdClass>  $path  the items above, from the top
+     * @param  list<DocumentItem>  $path  the items above, from the top
+     * @param  'guests'|'observers'  $audience
      */
-    private function inherited(array $path, string $audience, string $door): string
+    private function inherited(array $path, string $audience): string
     {
-        $inherited = self::yes(self::object($this->document->course, $door)->default ?? false) ?? 'no';
+        $course = $this->document->read();
+        $inherited = ($audience === 'guests' ? $course->guestDoor() : $course->observerDoor())->default ? 'yes' : 'no';
         foreach ($path as $above) {
-            $own = $this->audience($above, $audience);
+            $own = self::audience($above, $audience);
             if ($inherited !== 'never' && $own !== null) {
                 $inherited = $own;
             }
@@ -193,17 +177,6 @@ final readonly class RuleTable
         return new OpeningRule($text('rule') ?? 'at_once', $text('at'), $number('days'), $text('time'), $number('weekday'));
     }
 
-    /** @return array<array-key, \stdClass> */
-    private static function byKey(CourseDocument $document): array
-    {
-        $items = [];
-        foreach ($document->items() as $item) {
-            $items[self::key($item)] = $item;
-        }
-
-        return $items;
-    }
-
     /** A value of its own that does nothing says why. */
     private static function vain(RuleCell $cell, ?string $reason): RuleCell
     {
@@ -211,12 +184,12 @@ final readonly class RuleTable
     }
 
     /** Null where nothing is set. */
-    private static function afterRule(\stdClass $item): ?AfterRule
+    private static function afterRule(DocumentItem $item): ?AfterRule
     {
-        if (! isset($item->after) && ($item->in_order ?? false) !== true) {
+        if ($item->after() === null && ! $item->inOrder()) {
             return null;
         }
-        $after = self::object($item, 'after') ?? new \stdClass;
+        $after = $item->after() ?? new \stdClass;
         $mode = match (true) {
             isset($after->any) => 'any',
             isset($after->of) => 'at_least',
@@ -228,7 +201,7 @@ final readonly class RuleTable
             $mode,
             array_values(array_filter(is_array($of) ? $of : [], is_string(...))),
             is_int($after->at_least ?? null) ? $after->at_least : null,
-            ($item->in_order ?? false) === true,
+            $item->inOrder(),
         );
     }
 
@@ -239,27 +212,8 @@ final readonly class RuleTable
         return $parts === [] ? null : implode(' · ', $parts);
     }
 
-    private static function yes(mixed $value): ?string
+    private static function yes(?bool $value): ?string
     {
-        return is_bool($value) ? ($value ? 'yes' : 'no') : null;
-    }
-
-    private static function object(\stdClass $from, string $key): ?\stdClass
-    {
-        $value = $from->{$key} ?? null;
-
-        return $value instanceof \stdClass ? $value : null;
-    }
-
-    private static function key(\stdClass $item): string
-    {
-        return self::text($item, 'key');
-    }
-
-    private static function text(\stdClass $item, string $key): string
-    {
-        $value = $item->{$key} ?? '';
-
-        return is_string($value) ? $value : '';
+        return $value === null ? null : ($value ? 'yes' : 'no');
     }
 }

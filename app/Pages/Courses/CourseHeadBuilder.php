@@ -8,6 +8,7 @@ use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentCourse;
 use App\Models\Draft;
 use App\Sightlines\Vantages\Look;
 use App\Words\RuleWords;
@@ -28,7 +29,7 @@ final readonly class CourseHeadBuilder
         $draft = $course->draft;
 
         return new CourseHead(
-            $course->key, $document->title(), self::text($document->course, 'state'), $this->doors($document),
+            $course->key, $document->title(), $document->read()->state(), $this->doors($document),
             $course->liveRevision?->number, $draft->version ?? 0, ($draft?->edits()->count() ?? 0) - $undone, $undone,
             goesLive: $draft?->publish_at === null ? null : $this->clock->words($draft->publish_at->getTimestamp()),
             goesLiveAsIs: $draft !== null && $draft->publish_version === $draft->version,
@@ -47,7 +48,7 @@ final readonly class CourseHeadBuilder
 
     public static function entryWords(CourseDocument $document): string
     {
-        return match (self::text($document->course, 'entry')) {
+        return match ($document->read()->entry()) {
             'anyone' => 'Open to anyone',
             'signup' => 'Whoever signs up',
             'offer' => 'By offer',
@@ -58,27 +59,24 @@ final readonly class CourseHeadBuilder
     /** @return list<SentencePart> who gets in, in a sentence */
     private function doors(CourseDocument $document): array
     {
-        $course = $document->course;
-        $guest = ($course->guest_door ?? null) instanceof \stdClass ? $course->guest_door : new \stdClass;
-        $observer = ($course->observer_door ?? null) instanceof \stdClass ? $course->observer_door : new \stdClass;
-        $guestOpen = ($guest->open ?? false) === true;
-        $observerOpen = ($observer->open ?? false) === true;
+        $course = $document->read();
+        $guest = $course->guestDoor();
+        $observer = $course->observerDoor();
         $sentence = Sentence::of(
-            '{} · guest door {}'.($guestOpen && ($guest->default ?? false) !== true ? ', only where marked' : '')
-            .' · observer door {}'.($observerOpen ? (($observer->follow ?? true) === true ? ', observers follow their learner' : ', observers see what is marked') : '').' · {}',
+            '{} · guest door {}'.($guest->open && ! $guest->default ? ', only where marked' : '')
+            .' · observer door {}'.($observer->open ? ($observer->follow ? ', observers follow their learner' : ', observers see what is marked') : '').' · {}',
             self::entryWords($document),
-            $guestOpen ? ($document->guestPhrase() === null ? 'open' : 'open with a pass phrase') : 'shut',
-            $observerOpen ? 'open' : 'shut',
+            $guest->open ? ($document->guestPhrase() === null ? 'open' : 'open with a pass phrase') : 'shut',
+            $observer->open ? 'open' : 'shut',
             self::season($course),
         );
 
         return $sentence->segments;
     }
 
-    private static function season(\stdClass $course): string
+    private static function season(DocumentCourse $course): string
     {
-        $opens = $course->opens ?? null;
-        $closes = $course->closes ?? null;
+        [$opens, $closes] = [$course->opens(), $course->closes()];
 
         return match (true) {
             $opens === null && $closes === null => 'no season',
@@ -86,12 +84,5 @@ final readonly class CourseHeadBuilder
             $closes === null => 'from '.RuleWords::local($opens),
             default => 'season '.RuleWords::local($opens).' to '.RuleWords::local($closes),
         };
-    }
-
-    public static function text(\stdClass $from, string $key): string
-    {
-        $value = $from->{$key} ?? '';
-
-        return is_string($value) ? $value : '';
     }
 }

@@ -9,6 +9,7 @@ use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Database\Value;
 use App\Models\Course;
+use App\Models\Document\DocumentItem;
 use App\Models\Pass;
 use App\Sightlines\Vantages\Look;
 use App\Words\Differences;
@@ -79,9 +80,9 @@ final readonly class CoursesPageBuilder
                 if ($shown !== null) {
                     $sums[$course->id] = new CourseSum(
                         $shown->title(),
-                        CourseHeadBuilder::text($shown->course, 'state'),
+                        $shown->read()->state(),
                         CourseHeadBuilder::entryWords($shown),
-                        count(array_filter(iterator_to_array($shown->items(), false), static fn (\stdClass $item): bool => ($item->kind ?? null) === 'lesson')),
+                        count(array_filter($shown->readItems(), static fn (DocumentItem $item): bool => $item->isLesson())),
                         $draft === null ? 0 : count(Differences::between($live, $draft)->sentences),
                     );
                 }

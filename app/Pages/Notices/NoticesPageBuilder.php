@@ -8,7 +8,7 @@ use App\Access\CourseShelf;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Models\Course;
-use App\Models\CourseDocument;
+use App\Models\Document\DocumentItem;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeTexts;
 use App\Notices\Placeholders;
@@ -63,10 +63,10 @@ final readonly class NoticesPageBuilder
     {
         $shown = $course ?? Course::query()->with(['liveRevision', 'draft'])->whereNotNull('live_revision_id')->orderBy('id')->first();
         $document = $shown === null ? null : SightlinesPageBuilder::seen($shown, RulesVersion::Draft);
-        $lessons = $document === null ? [] : array_values(array_filter(iterator_to_array($document->items(), false), static fn (\stdClass $item): bool => ($item->kind ?? null) === 'lesson'));
-        $title = static fn (int $index): string => isset($lessons[$index]) ? CourseDocument::titleOf($lessons[$index]) : 'A lesson';
-        $tiers = array_values(array_filter((array) ($document->course->tiers ?? []), is_string(...)));
-        $offer = $document->offers[0] ?? null;
+        $lessons = $document === null ? [] : array_values(array_filter($document->readItems(), static fn (DocumentItem $item): bool => $item->isLesson()));
+        $title = static fn (int $index): string => isset($lessons[$index]) ? $lessons[$index]->title() : 'A lesson';
+        $tiers = $document?->read()->tiers() ?? [];
+        $offer = $document?->readOffers()[0] ?? null;
         $school = ($this->school)();
         $words = new Placeholders([
             'title' => $title(1),
@@ -75,7 +75,7 @@ final readonly class NoticesPageBuilder
             'name' => 'Eira Holm',
             'opens' => $this->clock->words($this->clock->plusDays($this->clock->minute(), 6)).', '.$this->clock->zoneName(),
             'tiers' => $tiers === [] ? '' : RuleWords::enumeration($tiers, 'or'),
-            'pass' => $offer === null ? '' : CourseDocument::titleOf($offer),
+            'pass' => $offer === null ? '' : $offer->title(),
             'school' => $school->name,
             'contact' => $school->contact_name ?? '',
         ]);

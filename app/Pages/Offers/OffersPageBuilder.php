@@ -11,6 +11,7 @@ use App\Access\Viewers;
 use App\Drafts\Edits\SetOffer;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentOffer;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Pages\Workspace\SightlinesPageBuilder;
@@ -64,14 +65,14 @@ final readonly class OffersPageBuilder
         $outline = $decider->course->outline;
         $tops = array_values(array_filter(array_keys($outline->items), static fn (int $at): bool => $outline->parent[$at] === Outline::TOP && self::lessons($outline, $at) !== []));
         $rows = [];
-        foreach ($document->offers as $offer) {
+        foreach ($document->readOffers() as $offer) {
             $model = null;
             foreach ($offers as $one) {
-                $model = $one->key === ($offer->key ?? null) ? $one : $model;
+                $model = $one->key === $offer->key() ? $one : $model;
             }
-            $core = $decider->prepared->plan->offer(is_string($offer->key ?? null) ? $offer->key : '');
+            $core = $decider->prepared->plan->offer($offer->key());
             if ($model !== null && $core !== null) {
-                $isLive = $live !== null && array_filter($live->offers, static fn (\stdClass $one): bool => ($one->key ?? null) === $model->key) !== [];
+                $isLive = $live?->hasOffer($model->key) === true;
                 $rows[] = self::row($model, $offer, $isLive, $holders[$model->id] ?? 0, array_map(fn (int $top): string => self::opens($decider, $core, $top), $tops));
             }
         }
@@ -113,10 +114,9 @@ final readonly class OffersPageBuilder
     }
 
     /** @param  list<string>  $opens */
-    private static function row(Offer $model, \stdClass $offer, bool $live, int $holders, array $opens): OfferRow
+    private static function row(Offer $model, DocumentOffer $offer, bool $live, int $holders, array $opens): OfferRow
     {
-        $text = static fn (string $key): ?string => is_string($offer->{$key} ?? null) ? $offer->{$key} : null;
-        $lasts = ($offer->lasts ?? null) instanceof \stdClass ? $offer->lasts : null;
+        $lasts = $offer->lasts();
 
         return new OfferRow(
             $model->id, $model->key, $model->name,
@@ -127,8 +127,7 @@ final readonly class OffersPageBuilder
                 default => Formats::money($model->price, $model->currency),
             },
             implode(', ', $model->labels), $model->trial, $model->erases,
-            $text('tier'), $text('plan'),
-            is_array($offer->scope ?? null) ? array_values(array_filter($offer->scope, is_string(...))) : null,
+            $offer->tier(), $offer->plan(), $offer->scope(),
             isset($lasts->days) ? 'days' : (isset($lasts->until) ? 'until' : 'good'),
             isset($lasts->days) && is_int($lasts->days) ? $lasts->days : null,
             isset($lasts->until) && is_string($lasts->until) ? $lasts->until : null,

@@ -16,6 +16,7 @@ use App\Drafts\Outline\OutlineTree;
 use App\Drafts\Rules\RuleTable;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentOffer;
 use App\Models\Draft;
 use App\Models\Label;
 use App\Models\Pass;
@@ -46,8 +47,8 @@ final readonly class WorkspacePageBuilder
     {
         [$live, $draft] = $this->heads->documents($course);
         $document = $draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.');
-        $plans = self::planNames($document);
-        $plan = in_array($plan, $plans, true) ? $plan : (CourseHeadBuilder::text($document->course, 'main_plan') ?: ($plans[0] ?? null));
+        $plans = $document->read()->planNames();
+        $plan = in_array($plan, $plans, true) ? $plan : ($document->read()->mainPlan() ?? $plans[0] ?? null);
         $seen = $look->see === RulesVersion::Published ? $live ?? $document : $document;
         $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
 
@@ -57,9 +58,9 @@ final readonly class WorkspacePageBuilder
             rows: $table->outline(),
             plans: $plans,
             plan: $plan,
-            mainPlan: CourseHeadBuilder::text($document->course, 'main_plan') ?: null,
-            tiers: array_values(array_filter((array) ($document->course->tiers ?? []), is_string(...))),
-            offers: array_map(static fn (\stdClass $offer): OfferPick => new OfferPick(CourseHeadBuilder::text($offer, 'key'), CourseDocument::titleOf($offer), CourseHeadBuilder::text($offer, 'plan') ?: null), $document->offers),
+            mainPlan: $document->read()->mainPlan(),
+            tiers: $document->read()->tiers(),
+            offers: array_map(static fn (DocumentOffer $offer): OfferPick => new OfferPick($offer->key(), $offer->title(), $offer->plan()), $document->readOffers()),
             labels: $mayEdit && $lens === 'rules' ? Value::texts(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
@@ -90,27 +91,25 @@ final readonly class WorkspacePageBuilder
     /** @param  bool  $mayEdit  who may not has no use for the pass phrase */
     private static function settings(Course $model, CourseDocument $document, bool $mayEdit): CourseSettings
     {
-        $course = $document->course;
-        $door = static fn (string $key): \stdClass => ($course->{$key} ?? null) instanceof \stdClass ? $course->{$key} : new \stdClass;
-        $yes = static fn (\stdClass $from, string $key, bool $default = false): bool => ($from->{$key} ?? $default) === true;
+        $course = $document->read();
 
         return new CourseSettings(
-            title: CourseDocument::titleOf($course),
-            state: CourseHeadBuilder::text($course, 'state'),
-            entry: CourseHeadBuilder::text($course, 'entry'),
-            opens: CourseHeadBuilder::text($course, 'opens') ?: null,
-            closes: CourseHeadBuilder::text($course, 'closes') ?: null,
-            keepAfterRetiring: $yes($course, 'keep_after_retiring', true),
-            sampleNeedsAccount: $yes($course, 'sample_needs_account'),
-            inOrder: $yes($course, 'in_order'),
-            guestsOpen: $yes($door('guest_door'), 'open'),
-            guestsDefault: $yes($door('guest_door'), 'default'),
+            title: $course->title(),
+            state: $course->state(),
+            entry: $course->entry(),
+            opens: $course->opens(),
+            closes: $course->closes(),
+            keepAfterRetiring: $course->keepAfterRetiring(),
+            sampleNeedsAccount: $course->sampleNeedsAccount(),
+            inOrder: $course->inOrder(),
+            guestsOpen: $course->guestDoor()->open,
+            guestsDefault: $course->guestDoor()->default,
             guestPhrase: $mayEdit ? $document->guestPhrase() : null,
             guestLink: $mayEdit && $model->guest_token !== null ? SchoolAddress::of('guest', $model->guest_token) : null,
-            observersOpen: $yes($door('observer_door'), 'open'),
-            observersDefault: $yes($door('observer_door'), 'default'),
-            observersFollow: $yes($door('observer_door'), 'follow', true),
-            tiers: implode(', ', array_values(array_filter((array) ($course->tiers ?? []), is_string(...)))),
+            observersOpen: $course->observerDoor()->open,
+            observersDefault: $course->observerDoor()->default,
+            observersFollow: $course->observerDoor()->follow,
+            tiers: implode(', ', $course->tiers()),
         );
     }
 
@@ -120,11 +119,11 @@ final readonly class WorkspacePageBuilder
         [$live, $draft] = $this->heads->documents($course);
         $document = ($draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.'))->copy();
         $titles = $offers = [];
-        foreach ($document->items() as $item) {
-            $titles[CourseHeadBuilder::text($item, 'key')] = CourseDocument::titleOf($item);
+        foreach ($document->readItems() as $item) {
+            $titles[$item->key()] = $item->title();
         }
-        foreach ($document->offers as $offer) {
-            $offers[CourseHeadBuilder::text($offer, 'key')] = CourseDocument::titleOf($offer);
+        foreach ($document->readOffers() as $offer) {
+            $offers[$offer->key()] = $offer->title();
         }
         $words = RuleWords::condition($only, static fn (string $key): string => $titles[$key] ?? $key, static fn (string $key): string => $offers[$key] ?? $key);
         // An item of its own to ask the core about, at the end so that its pointers are known.
@@ -165,13 +164,5 @@ final readonly class WorkspacePageBuilder
             // The edit itself will say so.
             return [];
         }
-    }
-
-    /** @return list<string> */
-    private static function planNames(CourseDocument $document): array
-    {
-        $plans = $document->course->plans ?? null;
-
-        return $plans instanceof \stdClass ? array_map(strval(...), array_keys(get_object_vars($plans))) : [];
     }
 }

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Document;
+
+/** The course of a document, read: its doors, its season, its plans and its outline. */
+final readonly class DocumentCourse extends Fields
+{
+    /** As the plan format names it. */
+    public function state(): string
+    {
+        return $this->text('state') ?? '';
+    }
+
+    /** As the plan format names it. */
+    public function entry(): string
+    {
+        return $this->text('entry') ?? '';
+    }
+
+    /** Of the season: wall-clock time in the school's zone. */
+    public function opens(): ?string
+    {
+        return $this->text('opens');
+    }
+
+    /** Likewise. */
+    public function closes(): ?string
+    {
+        return $this->text('closes');
+    }
+
+    public function keepAfterRetiring(): bool
+    {
+        return $this->bool('keep_after_retiring') ?? true;
+    }
+
+    public function sampleNeedsAccount(): bool
+    {
+        return $this->bool('sample_needs_account') === true;
+    }
+
+    public function inOrder(): bool
+    {
+        return $this->bool('in_order') === true;
+    }
+
+    public function guestDoor(): DocumentDoor
+    {
+        return self::door($this->object('guest_door'));
+    }
+
+    public function observerDoor(): DocumentDoor
+    {
+        return self::door($this->object('observer_door'));
+    }
+
+    /** @return list<string> */
+    public function tiers(): array
+    {
+        return $this->texts('tiers') ?? [];
+    }
+
+    /** That of everybody without a pass; null: none. */
+    public function mainPlan(): ?string
+    {
+        return $this->text('main_plan');
+    }
+
+    /** @return list<string> names of the release plans, in the order in which they were made */
+    public function planNames(): array
+    {
+        return array_map(strval(...), array_keys(get_object_vars($this->object('plans') ?? new \stdClass)));
+    }
+
+    /**
+     * What a release plan says of an item, as the plan format has it; null: nothing.
+     *
+     * @param  'opens'|'closes'  $when
+     */
+    public function time(?string $plan, string $item, string $when): ?\stdClass
+    {
+        $entry = $plan === null ? null : ($this->object('plans')->{$plan} ?? null)->{$item} ?? null;
+        $rule = $entry instanceof \stdClass ? $entry->{$when} ?? null : null;
+
+        return $rule instanceof \stdClass ? $rule : null;
+    }
+
+    /** @return list<DocumentItem> at the top */
+    public function items(): array
+    {
+        return array_map(static fn (\stdClass $item): DocumentItem => new DocumentItem($item), $this->objects('items'));
+    }
+
+    /** @return \Generator<int, DocumentPlace> in reading order */
+    public function places(): \Generator
+    {
+        yield from self::below($this->items(), [], $this->inOrder(), false);
+    }
+
+    /**
+     * @param  list<DocumentItem>  $items
+     * @param  list<DocumentItem>  $path
+     * @return \Generator<int, DocumentPlace>
+     */
+    private static function below(array $items, array $path, bool $inOrder, bool $draft): \Generator
+    {
+        foreach ($items as $item) {
+            $isDraft = $draft || $item->isDraft();
+            yield new DocumentPlace($item, $path, $inOrder, $isDraft);
+            foreach (self::below($item->items(), [...$path, $item], $item->inOrder(), $isDraft) as $inside) {
+                yield $inside;
+            }
+        }
+    }
+
+    private static function door(?\stdClass $door): DocumentDoor
+    {
+        return new DocumentDoor(($door->open ?? false) === true, ($door->default ?? false) === true, ($door->follow ?? true) === true);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Document;
+
+/** The access side of an offer in a course document, read. */
+final readonly class DocumentOffer extends Fields
+{
+    public function tier(): ?string
+    {
+        return $this->text('tier');
+    }
+
+    /** The release plan that paces its passes; null: all at once. */
+    public function plan(): ?string
+    {
+        return $this->text('plan');
+    }
+
+    /** @return ?list<string> keys of items; null: the whole course */
+    public function scope(): ?array
+    {
+        return $this->texts('scope');
+    }
+
+    /** Null: for good. */
+    public function lasts(): ?\stdClass
+    {
+        return $this->object('lasts');
+    }
+}
