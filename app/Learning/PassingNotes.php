@@ -75,7 +75,8 @@ final readonly class PassingNotes
     /** @param  Seen|Looked  $note */
     private function layAside(array $note): void
     {
-        $this->files->ensureDirectoryExists(self::folder(), 0700);
+        // Of two that find none at once both make it, and neither fails.
+        $this->files->makeDirectory(self::folder(), 0700, true, true);
         $name = self::folder().'/'.bin2hex(random_bytes(12));
         $this->files->put("{$name}.part", json_encode($note, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
         // Whoever reads finds all of it or nothing.

@@ -133,6 +133,6 @@ final class PeopleJourneyTest extends BrowserTestCase
 
     private function idOf(string $name): int
     {
-        return (int) trim(self::artisan('tinker', '--execute', "echo App\\Models\\Person::query()->where('email', '{$name}@alder.test')->value('id');"));
+        return (int) self::value("select id from people where email = '{$name}@alder.test'");
     }
 }

@@ -56,6 +56,14 @@ final class BringInTest extends TestCase
         self::assertSame('Eira Holm', $this->person('eira')->name);
     }
 
+    public function test_nobody_gets_a_pass_twice_that_they_hold_for_good_or_have_still_to_come(): void
+    {
+        Pass::query()->where('person_id', $this->person('eira')->id)->update(['ends_at' => null]);
+        $held = Pass::query()->count();
+        $this->bringIn($this->read($this->upload("name,email,labels,offer,start\nEira Holm,eira@alder.test,,apprentice-pass,\nBirk Solheim,birk@alder.test,,apprentice-pass,\n")));
+        self::assertSame($held, Pass::query()->count());
+    }
+
     public function test_new_people_get_a_link_that_works_once_and_others_hear_that_it_is_the_same_account(): void
     {
         $this->bringIn($this->read($this->upload("name,email,labels,offer,start\nAlva,alva@alder.test,,taster,\nEira,eira@alder.test,keen,,\n")));

@@ -109,6 +109,17 @@ final class PassActsTest extends TestCase
         self::assertSame(['active', self::at($end->modify('+5 days')), '2026-03-07 13:00'], [$pass->state, self::at($pass->ends_at), self::at($pass->paced_from)]);
     }
 
+    public function test_a_paused_pass_that_is_withdrawn_and_given_back_is_not_paused_any_more(): void
+    {
+        $end = self::at($this->pass('eira')->ends_at);
+        $this->act('pause', ['eira'], ['offer' => 'apprentice-pass', 'stops' => true]);
+        $this->act('withdraw', ['eira'], ['pass' => $this->pass('eira')->id]);
+        Carbon::setTestNow('2026-03-15T12:00:00Z');
+        $this->act('give-back', ['eira'], ['pass' => $this->pass('eira')->id]);
+        $pass = $this->pass('eira');
+        self::assertSame(['active', null, $end], [$pass->state, $pass->paused_at, self::at($pass->ends_at)]);
+    }
+
     public function test_a_paused_pass_whose_days_go_on_loses_them(): void
     {
         $end = self::at($this->pass('eira')->ends_at);

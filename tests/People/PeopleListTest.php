@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\People;
 
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\SavedFilter;
+use App\People\ChosenPeople;
 use App\People\PeopleFilter;
+use App\People\PeopleQuery;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -191,5 +194,15 @@ final class PeopleListTest extends TestCase
         self::assertIsArray($history);
         self::assertContains('Observed by Amund Rud', array_column($history, 'words'));
         $this->get('/keep/people/99999')->assertNotFound();
+    }
+
+    public function test_those_who_are_chosen_come_in_the_order_of_their_numbers_however_the_list_is_sorted(): void
+    {
+        $ids = Value::ints(Person::query()->orderByDesc('name')->limit(5)->pluck('id'));
+        $sorted = $ids;
+        sort($sorted);
+        self::assertSame($sorted, ChosenPeople::named($ids)->ids());
+        $all = ChosenPeople::filtered(app(PeopleQuery::class), new PeopleFilter(sort: 'newest'))->ids();
+        self::assertSame(Person::query()->orderBy('id')->pluck('id')->all(), $all);
     }
 }

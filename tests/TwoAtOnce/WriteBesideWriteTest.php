@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\TwoAtOnce;
 
 use App\Console\CleanUp;
+use App\Learning\PassingNotes;
 use App\Models\Activity;
 use App\Models\ActRecord;
 use App\Models\BoardPost;
@@ -21,6 +22,7 @@ use App\Models\SignInLink;
 use App\Models\WatchReport;
 use App\Offers\EndTrials;
 use Closure;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
@@ -250,6 +252,28 @@ final class WriteBesideWriteTest extends TestCase
         });
         self::assertSame(['outer'], Label::query()->whereIn('label', ['inner', 'outer'])->pluck('label')->all());
         self::assertSame(1, Revision::query()->where('course_id', $this->course()->id)->count());
+    }
+
+    /** One of two who found no folder for what is laid aside was told that there is none by the time that it was there. */
+    public function test_two_who_lay_the_first_note_aside_at_once_do_not_trip_over_each_other(): void
+    {
+        $eira = $this->person('eira');
+        $late = new class extends Filesystem
+        {
+            public function isDirectory($directory): bool
+            {
+                return false;
+            }
+        };
+        $this->app->instance(Filesystem::class, $late);
+        $this->app->instance('files', $late);
+        DB::disconnect();
+        $this->holdTheLock(self::HELD);
+        app(PassingNotes::class)->seen($eira->id, Carbon::now()->getTimestamp());
+        app(PassingNotes::class)->seen($eira->id, Carbon::now()->getTimestamp());
+        $this->released();
+        $this->app->instance(Filesystem::class, new Filesystem);
+        self::assertSame(2, $this->app->make(PassingNotes::class)->writeDown());
     }
 
     /** When the other process let go. */

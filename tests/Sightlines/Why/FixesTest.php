@@ -98,6 +98,7 @@ final class FixesTest extends TestCase
             'all later' => [self::holder(), [], $later, 'Nothing is open yet: Sweeping up is the first, Sun 22 Mar, 13:00.'],
             'the guest door is shut' => [new Viewer(guest: true), ['guest_door' => ['default' => true]], [], 'The guest door is shut. > The guest door opens: then 3 of 3 rows are open to them.'],
             'no sample' => [new Viewer, [], [], 'They are not signed in, and nothing here is a sample.'],
+            'shut for reasons of their own' => [self::holder(), ['items' => [['key' => 'a', 'kind' => 'lesson', 'tiers' => ['full']], ['key' => 'b', 'kind' => 'lesson', 'only' => ['label' => 'crew']]]], [], 'Something is in the way of every row; choose one to see what.'],
             'an empty course' => [new Viewer, ['items' => []], [], null],
         ];
     }
