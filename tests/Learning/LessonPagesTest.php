@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Tests\Learning;
 
 use App\Learning\Contents\LessonContents;
+use App\Learning\MarkFinished;
+use App\Models\Activity;
 use App\Models\Completion;
 use App\Models\Content;
 use App\Models\ItemVisit;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Deciding\Decision;
@@ -122,5 +126,23 @@ final class LessonPagesTest extends TestCase
             }
         }
         self::assertNotNull(app(LessonContents::class)->of($this->course(), new Decision('l-welcome', State::Open, null, true, [], null))->content);
+    }
+
+    public function test_of_two_who_finish_it_at_once_one_is_noted(): void
+    {
+        $eira = $this->person('eira');
+        $key = ['person_id' => $eira->id, 'course_id' => $this->course()->id, 'item_key' => 'l-planes'];
+        $other = false;
+        DB::listen(static function (QueryExecuted $query) use ($key, &$other): void {
+            // The other click comes right after this one has seen that nothing is finished yet.
+            if (! $other && str_starts_with($query->sql, 'select exists(select * from "completions"')) {
+                $other = true;
+                Completion::query()->create([...$key, 'completed_at' => '2026-03-10 11:59:00']);
+            }
+        });
+        app(MarkFinished::class)($eira, $this->course(), 'l-planes');
+        self::assertTrue($other);
+        self::assertSame('2026-03-10 11:59:00', Completion::query()->where($key)->sole()->getRawOriginal('completed_at'));
+        self::assertSame(0, Activity::query()->where('action', 'item.finished')->where('person_id', $eira->id)->where('after', 'like', '%l-planes%')->count());
     }
 }
