@@ -7,6 +7,7 @@ namespace Tests\Drafts;
 use App\Models\Activity;
 use App\Models\Course;
 use App\Models\Draft;
+use App\Models\Pass;
 use App\Models\Revision;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Testing\TestResponse;
@@ -192,6 +193,23 @@ final class DraftTest extends TestCase
         $this->get('/keep/courses')->assertNotFound();
         $this->get('/keep/courses/clinker')->assertNotFound();
         $this->openToolsAfter(3)->assertNotFound();
+    }
+
+    public function test_the_list_of_courses_counts_whose_pass_is_active_now(): void
+    {
+        $holders = fn (): int => $this->get('/keep/courses')->inertiaProps('courses')[0]['holders'];
+        $counts = [$holders()];
+        $eira = Pass::query()->where('person_id', $this->person('eira')->id);
+        foreach ([['state' => 'paused'], ['state' => 'revoked'], ['state' => 'active', 'ends_at' => '2026-03-10 12:00:00'], ['ends_at' => null, 'starts_at' => '2026-03-10 12:00:01']] as $change) {
+            $eira->clone()->update($change);
+            $counts[] = $holders();
+        }
+        $eira->clone()->update(['starts_at' => '2026-03-10 12:00:00']);
+        $counts[] = $holders();
+        // Two passes of one person are one holder.
+        Pass::query()->create([...$eira->firstOrFail()->only('person_id', 'course_id', 'offer_id', 'state'), 'starts_at' => '2026-03-01 12:00:00', 'source' => 'test']);
+        $counts[] = $holders();
+        self::assertSame([0, -1, -1, -1, -1, 0, 0], array_map(static fn (int $count): int => $count - $counts[0], $counts));
     }
 
     public function test_the_list_of_courses_asks_a_constant_number_of_queries(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\School;
 
+use App\Models\Activity;
 use App\Models\School;
 use Tests\TestCase;
 
@@ -32,5 +33,13 @@ final class SchoolTest extends TestCase
         $this->actingAs($this->person('aksel'))->get('/keep/school')->assertOk();
         $this->put('/keep/school', self::FORM)->assertForbidden();
         self::assertSame(7, School::query()->sole()->grace_days);
+    }
+
+    public function test_a_change_is_in_the_log_with_what_was_before_and_saving_the_same_again_is_none(): void
+    {
+        $this->put('/keep/school', self::FORM);
+        $this->put('/keep/school', self::FORM)->assertSessionHasNoErrors();
+        $line = Activity::query()->where('action', 'school.changed')->sole();
+        self::assertSame([$this->person('hege')->id, 7, 30], [$line->actor_id, $line->before['grace_days'] ?? null, $line->after['grace_days'] ?? null]);
     }
 }
