@@ -189,7 +189,11 @@ abstract class BrowserTestCase extends TestCase
     protected function pressUntil(callable $find, string $keys, string $css, string $words): void
     {
         for ($try = 1; ; $try++) {
-            $this->typeInto($find, $keys);
+            try {
+                $find()->sendKeys($keys);
+            } catch (StaleElementReferenceException) {
+                // The key may have come through just before its element was replaced: what is said next tells.
+            }
             try {
                 $this->waitForText($css, $words, 10);
 
@@ -212,9 +216,23 @@ abstract class BrowserTestCase extends TestCase
 
     protected function type(string $keys): void
     {
-        // A dialog takes the focus a moment after it has come.
-        usleep(350_000);
+        $this->waitForStillness();
         $this->typeAtFocus($keys);
+    }
+
+    /** Until nothing fades in or out any more, and a dialog that has come up has taken the focus. */
+    protected function waitForStillness(): void
+    {
+        $this->browser->wait(self::WAIT, 100)->until(fn (): bool => $this->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            const still = () => {
+                const dialog = [...document.querySelectorAll('.mantine-Modal-content')].at(-1);
+                return document.getAnimations().every(({ playState, effect }) => playState !== 'running' || effect?.getComputedTiming().endTime === Infinity)
+                    && (dialog === undefined || dialog.contains(document.activeElement));
+            };
+            // Two frames apart: what is about to begin has begun.
+            requestAnimationFrame(() => requestAnimationFrame(() => done(still())));
+            JS) === true, 'The page did not come to rest');
     }
 
     protected function keys(string $held, string $key): void

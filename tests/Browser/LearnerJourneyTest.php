@@ -150,11 +150,11 @@ final class LearnerJourneyTest extends BrowserTestCase
     public function test_a_pass_that_ends_while_the_page_is_open_closes_it(): void
     {
         $end = self::value("select ends_at from passes where person_id = (select id from people where email = 'marius@alder.test')");
-        self::setTheClock((int) strtotime("{$end} UTC") - 12);
+        self::setTheClock((int) strtotime("{$end} UTC") - 25);
         $this->signIn('marius');
         $this->visit('/courses/clinker/l-planes');
         $this->waitForText('.lesson', 'Back off the frog');
-        $this->waitForText('.notice h1', 'Your pass has ended');
+        $this->waitForText('.notice h1', 'Your pass has ended', 60);
         $this->waitUntilGone('article.lesson');
         self::moveTheClock(0);
         $this->assertNoScriptErrors();

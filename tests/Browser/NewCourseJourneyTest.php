@@ -13,6 +13,7 @@ final class NewCourseJourneyTest extends BrowserTestCase
     {
         $this->signIn('hege');
         $this->find('.pagehead button')->sendKeys(Keys::ENTER);
+        $this->waitForFocus('.mantine-Modal-content input');
         $this->type('Caulking for beginners'.Keys::ENTER);
         $this->waitForText('.head', 'Caulking for beginners');
         $this->waitForText('.head .state', 'not live yet');

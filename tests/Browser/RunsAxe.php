@@ -9,8 +9,7 @@ trait RunsAxe
 {
     private function assertNothingSerious(string $where): void
     {
-        // What fades in has arrived.
-        usleep(500_000);
+        $this->waitForStillness();
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
         $found = $this->browser->executeAsyncScript(<<<'JS'
             const done = arguments[arguments.length - 1];
