@@ -29,7 +29,7 @@ final class Viewers
 
     public static function guest(): Viewer
     {
-        return (new Viewer)->asGuest(true);
+        return (new Viewer)->asGuest(guest: true);
     }
 
     /** Signed in, and no more. */

@@ -28,7 +28,7 @@ final readonly class CourseDates
             }
         }
 
-        return $opens === null ? null : new DateRow($this->clock->words($soonest), $opens->key, $opens->title ?? $opens->key, true);
+        return $opens === null ? null : new DateRow($this->clock->words($soonest), $opens->key, $opens->title ?? $opens->key, opens: true);
     }
 
     /**

@@ -199,7 +199,7 @@ final readonly class Rehearsal
             $lines = [];
             foreach (self::WORDS as $effect => $words) {
                 $titles = [];
-                foreach ($impact->on([new Somebody($who, $viewer)])->toArray(false)['items'] as $row) {
+                foreach ($impact->on([new Somebody($who, $viewer)])->toArray(names: false)['items'] as $row) {
                     if (($row[$effect] ?? 0) === 1 && is_string($row['item'])) {
                         $titles[] = $title($row['item']);
                     }

@@ -46,7 +46,7 @@ final class RehearsalTally
 
     public function add(ImpactTally $group): void
     {
-        $impact = $group->toArray(true);
+        $impact = $group->toArray(names: true);
         $this->people += $impact['people'];
         $losers = [];
         foreach (Effect::cases() as $effect) {

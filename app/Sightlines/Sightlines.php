@@ -38,7 +38,7 @@ final readonly class Sightlines
     /** At the instant that is looked at alone. */
     public function atOnce(Course $course, Decider $decider, ?Decider $published, Look $look): SightlinesGrid
     {
-        return $this->grid($course, $decider, $published, $look, $look->at ?? $this->clock->minute(), false, null);
+        return $this->grid($course, $decider, $published, $look, $look->at ?? $this->clock->minute(), overTime: false, rules: null);
     }
 
     /**
@@ -50,7 +50,7 @@ final readonly class Sightlines
      */
     public function overTime(Course $course, Decider $decider, ?Decider $published, Look $look, ?RuleTable $rules): SightlinesGrid
     {
-        return $this->grid($course, $decider, $published, $look, $this->from($look->at ?? $this->clock->minute()), true, $rules);
+        return $this->grid($course, $decider, $published, $look, $this->from($look->at ?? $this->clock->minute()), overTime: true, rules: $rules);
     }
 
     private function grid(Course $course, Decider $decider, ?Decider $published, Look $look, int $from, bool $overTime, ?RuleTable $rules): SightlinesGrid

@@ -92,8 +92,8 @@ final readonly class ClosedWords
             $has(Reason::PassPaused) => ['pass_paused', $says('pass_paused', [], ['title' => $title])],
             $has(Reason::PassRevoked) => ['pass_revoked', $says('pass_revoked')],
             $has(Reason::PassNotStarted) => ['pass_not_started', $opens === null ? $says('pass_begins_later') : $says('pass_begins', $opening)],
-            $has(Reason::CourseNotOpen) => ['course_not_open', $says('course_opens', $this->courseDate(true))],
-            $has(Reason::CourseOver) => ['course_over', $says('course_closed', $this->courseDate(false))],
+            $has(Reason::CourseNotOpen) => ['course_not_open', $says('course_opens', $this->courseDate(opening: true))],
+            $has(Reason::CourseOver) => ['course_over', $says('course_closed', $this->courseDate(opening: false))],
             $has(Reason::CourseRetired) => ['course_over', $says('course_retired')],
             $has(Reason::Tier) => ['not_in_pass', $says('short', ['short' => (string) $this->forTiers($position)])],
             $has(Reason::NotInPass) => ['not_in_pass', $says('not_in_pass')],
@@ -186,8 +186,8 @@ final readonly class ClosedWords
     private function plain(?Reason $reason): Sentence
     {
         return match ($reason) {
-            Reason::CourseNotOpen => Sentence::say('closed.short.course_opens', $this->courseDate(true)),
-            Reason::CourseOver => Sentence::say('closed.short.course_closed', $this->courseDate(false)),
+            Reason::CourseNotOpen => Sentence::say('closed.short.course_opens', $this->courseDate(opening: true)),
+            Reason::CourseOver => Sentence::say('closed.short.course_closed', $this->courseDate(opening: false)),
             default => Sentence::say('closed.short.'.match ($reason) {
                 Reason::NotSignedIn, Reason::NoPass => 'needs_pass',
                 Reason::SampleNeedsAccount => 'needs_account',

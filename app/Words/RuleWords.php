@@ -106,13 +106,13 @@ final class RuleWords
         $key = (string) array_key_first(get_object_vars($only));
         $value = $only->{$key} ?? null;
         $text = is_string($value) ? $value : '';
-        $parts = is_array($value) ? array_values(array_map(static fn (mixed $part): string => self::condition($part, $title, $offer, true), $value)) : [];
+        $parts = is_array($value) ? array_values(array_map(static fn (mixed $part): string => self::condition($part, $title, $offer, inner: true), $value)) : [];
         $joined = static fn (string $word): string => $inner && count($parts) > 1 ? '('.implode(" {$word} ", $parts).')' : implode(" {$word} ", $parts);
 
         return match ($key) {
             'all' => $parts === [] ? 'everyone' : $joined('and'),
             'any' => $parts === [] ? 'nobody' : $joined('or'),
-            'not' => 'not '.self::condition($value, $title, $offer, true),
+            'not' => 'not '.self::condition($value, $title, $offer, inner: true),
             'label' => 'label '.($text === '' ? '…' : $text),
             'tier' => 'tier '.$text,
             'offer' => 'by offer '.($offer === null ? $text : $offer($text)),

@@ -28,7 +28,7 @@ final readonly class Sentence
         $segments = [];
         foreach (explode('{}', $pattern) as $index => $text) {
             if ($index > 0) {
-                $segments[] = new SentencePart(array_values($titles)[$index - 1] ?? '', true);
+                $segments[] = new SentencePart(array_values($titles)[$index - 1] ?? '', title: true);
             }
             if ($text !== '') {
                 $segments[] = new SentencePart($text);

@@ -43,7 +43,7 @@ final readonly class MomentFacts implements ConditionFacts
      */
     public static function asItStands(Outline $outline, array $labels, array $done, int $at, ViewerKind $kind, ?Offer $offer = null, ?OfferCoverage $coverage = null): self
     {
-        return new self($outline, $labels, $done, $at, $kind, $offer, $coverage, false);
+        return new self($outline, $labels, $done, $at, $kind, $offer, $coverage, mayStillChange: false);
     }
 
     /**
@@ -54,7 +54,7 @@ final readonly class MomentFacts implements ConditionFacts
      */
     public static function asItMayCome(Outline $outline, array $labels, array $done, int $at, Offer $offer, OfferCoverage $coverage): self
     {
-        return new self($outline, $labels, $done, $at, ViewerKind::Learner, $offer, $coverage, true);
+        return new self($outline, $labels, $done, $at, ViewerKind::Learner, $offer, $coverage, mayStillChange: true);
     }
 
     public function hasLabel(string $label): bool

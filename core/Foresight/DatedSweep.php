@@ -141,7 +141,7 @@ final class DatedSweep
         $progress = $this->progress[$index];
         $turns = $progress->turns;
         if (isset($turns->nextInTurn[$item])) {
-            $this->reconsider($index, $turns->nextInTurn[$item], $at, true);
+            $this->reconsider($index, $turns->nextInTurn[$item], $at, passes: true);
         }
         foreach ($turns->wakes[$item] ?? [] as $woken) {
             $this->wake($index, $woken, $at);

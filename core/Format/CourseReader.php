@@ -60,7 +60,7 @@ final class CourseReader
             entry: $fields->enum('entry', Entry::class) ?? Entry::Invite,
             opens: $opens,
             closes: $closes,
-            keepAfterRetiring: $fields->bool('keep_after_retiring', true),
+            keepAfterRetiring: $fields->bool('keep_after_retiring', default: true),
             sampleNeedsAccount: $fields->bool('sample_needs_account'),
             inOrder: $fields->bool('in_order'),
             guestDoor: $this->door($fields->object('guest_door')?->only('open', 'default')),
@@ -119,7 +119,7 @@ final class CourseReader
 
     private function door(?Fields $fields): Door
     {
-        return $fields === null ? new Door(false, false, true) : new Door($fields->bool('open'), $fields->bool('default'), $fields->bool('follow', true));
+        return $fields === null ? new Door(open: false, default: false, follow: true) : new Door($fields->bool('open'), $fields->bool('default'), $fields->bool('follow', default: true));
     }
 
     private function readPlans(?Fields $fields, ItemPositions $positions): void

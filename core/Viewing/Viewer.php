@@ -73,7 +73,7 @@ final readonly class Viewer
     /** As they stand there themselves who are observed: signed in, never staff, observing nobody. */
     public function asObserved(): self
     {
-        return new self(false, true, $this->guest, $this->labels, $this->passes, $this->grants, $this->done);
+        return new self(signedIn: true, guest: $this->guest, labels: $this->labels, passes: $this->passes, grants: $this->grants, done: $this->done);
     }
 
     /**

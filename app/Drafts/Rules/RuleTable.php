@@ -180,7 +180,7 @@ final readonly class RuleTable
     /** A value of its own that does nothing says why. */
     private static function vain(RuleCell $cell, ?string $reason): RuleCell
     {
-        return $cell->own && $reason !== null ? new RuleCell($cell->words, true, $cell->edited, $reason) : $cell;
+        return $cell->own && $reason !== null ? new RuleCell($cell->words, own: true, edited: $cell->edited, vain: $reason) : $cell;
     }
 
     /** Null where nothing is set. */

@@ -96,7 +96,7 @@ final readonly class DocumentCourse extends Fields
     /** @return \Generator<int, DocumentPlace> in reading order */
     public function places(): \Generator
     {
-        yield from self::below($this->items(), [], $this->inOrder(), false);
+        yield from self::below($this->items(), [], $this->inOrder(), draft: false);
     }
 
     /**

@@ -45,7 +45,7 @@ final readonly class PeoplePageBuilder
             pages: $pages,
             filter: (object) $asked,
             offers: $this->shelf->offers(),
-            courses: $this->shelf->picks(false),
+            courses: $this->shelf->picks(withRows: false),
             labels: Value::texts(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')),
             segments: $this->segments($reader),
             underWay: $this->acts->underWay($reader, $mayRun),

@@ -54,7 +54,7 @@ final readonly class PersonPageBuilder
             observes: array_values(ObserverTie::query()->with('learner')->where('observer_id', $person->id)->get()->map(static fn (ObserverTie $tie): FoundPerson => self::found($tie->learner))->all()),
             progress: $this->progress($person, $courses),
             history: $this->history($person),
-            courses: $this->shelf->picks(true),
+            courses: $this->shelf->picks(withRows: true),
             offers: $this->shelf->offers(),
             now: $this->clock->minute(),
             mayRun: $mayRun,

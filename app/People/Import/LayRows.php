@@ -142,7 +142,7 @@ final readonly class LayRows
         foreach ($wanted as $what => $some) {
             [$offerId, $from] = array_map(intval(...), explode(' ', $what));
             $offer = $offers->get($offerId) ?? throw new NotReadable('An offer of the file is not there any more.');
-            $columns = $this->newPasses->columnsForAll(new Collection($some), $offer, $from, false) ?? throw new NotReadable("What {$offer->name} opens is not published yet.");
+            $columns = $this->newPasses->columnsForAll(new Collection($some), $offer, $from, pacesAnew: false) ?? throw new NotReadable("What {$offer->name} opens is not published yet.");
             foreach ($some as $person) {
                 if (($columns[$person->id] ?? null) !== null) {
                     // One line of the log says of somebody new that they have come, and with what.

@@ -77,7 +77,7 @@ final readonly class ReadPeopleFile
         foreach ($this->lines($import, Value::int(ImportRow::query()->where('import_id', $import->id)->max('line'))) as $at => $one) {
             $group[$at] = $one;
             if (count($group) >= self::GROUP) {
-                if (! $this->keep($import, $group, false)) {
+                if (! $this->keep($import, $group, last: false)) {
                     return;
                 }
                 $group = [];
@@ -86,7 +86,7 @@ final readonly class ReadPeopleFile
                 }
             }
         }
-        $this->keep($import, $group, true);
+        $this->keep($import, $group, last: true);
     }
 
     /**

@@ -28,6 +28,6 @@ final readonly class Expected
 
     public function brokenAlready(): self
     {
-        return new self($this->id, $this->words, $this->kept, $this->instead, $this->by, true);
+        return new self($this->id, $this->words, $this->kept, $this->instead, $this->by, broken: true);
     }
 }

@@ -87,15 +87,15 @@ final readonly class CellContext
     public function forWhom(int $item, ?int $inTheWay): Gate
     {
         if ($inTheWay !== null) {
-            return new Gate('For whom', false, $this->said($inTheWay, $item, "Condition: {$this->condition($inTheWay)}. It does not hold."), WhyLink::rule('Condition here', $this->key($inTheWay), 'only'));
+            return Gate::shut('For whom', $this->said($inTheWay, $item, "Condition: {$this->condition($inTheWay)}. It does not hold."), WhyLink::rule('Condition here', $this->key($inTheWay), 'only'));
         }
         foreach (array_reverse($this->outline->path[$item]) as $step) {
             if ($this->outline->items[$step]->only !== null) {
-                return new Gate('For whom', true, $this->said($step, $item, "Condition: {$this->condition($step)}. It holds."));
+                return Gate::passed('For whom', $this->said($step, $item, "Condition: {$this->condition($step)}. It holds."));
             }
         }
 
-        return new Gate('For whom', true, Sentence::of('No other condition.'));
+        return Gate::passed('For whom', Sentence::of('No other condition.'));
     }
 
     /** What is said of the item itself, or of one above it. */

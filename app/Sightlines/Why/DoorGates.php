@@ -41,7 +41,7 @@ final readonly class DoorGates
             return [...$gates, ...$this->atDoor($item, $admission, ViewerKind::Observer, $why, 'observers')];
         }
         if (in_array(Reason::NotForYou, $why, true) && ! in_array(Reason::LearnerCannot, $why, true)) {
-            return [...$gates, new Gate('Learner', true, Sentence::of('Their learner is let in here.')), $this->cell->forWhom($item, $this->conditionOnPath($item))];
+            return [...$gates, Gate::passed('Learner', Sentence::of('Their learner is let in here.')), $this->cell->forWhom($item, $this->conditionOnPath($item))];
         }
         $enters = $this->cell->snapshot->learnerEnters($item);
         $inner = ($this->gates)($this->cell->ofLearner($learner));
@@ -72,10 +72,10 @@ final readonly class DoorGates
     {
         $course = $this->cell->decider->course;
         if (! $this->cell->decider->prepared->plan->guests) {
-            return [new Gate('School', false, Sentence::of('The school lets no guests in at all.'))];
+            return [Gate::shut('School', Sentence::of('The school lets no guests in at all.'))];
         }
         $gates = [
-            new Gate('School', true, Sentence::of('The school lets guests in.')),
+            Gate::passed('School', Sentence::of('The school lets guests in.')),
             new Gate('Door', $course->guestDoor->open, Sentence::of($course->guestDoor->open ? 'The guest door is open.' : 'The guest door is shut.'), $course->guestDoor->open ? null : WhyLink::course('Doors')),
         ];
         if (! $course->guestDoor->open) {
@@ -92,7 +92,7 @@ final readonly class DoorGates
         $many = $audience === Audience::Guests ? 'guests' : 'observers';
         foreach ($this->cell->outline->path[$item] as $step) {
             if (in_array($audience, $this->cell->outline->items[$step]->neverFor, true)) {
-                return new Gate('Let in', false, $this->cell->said($step, $item, "Never for {$many}."), WhyLink::rule(ucfirst($many).' here', $this->cell->key($step), $many));
+                return Gate::shut('Let in', $this->cell->said($step, $item, "Never for {$many}."), WhyLink::rule(ucfirst($many).' here', $this->cell->key($step), $many));
             }
         }
         $deciding = $admission->deciding[$item];
@@ -129,10 +129,10 @@ final readonly class DoorGates
     public function anyone(int $item, array $why): array
     {
         $kind = $this->cell->viewer->signedIn ? ViewerKind::Member : ViewerKind::Visitor;
-        $gates = [new Gate('Entry', true, Sentence::of('The course is open to anyone.'))];
+        $gates = [Gate::passed('Entry', Sentence::of('The course is open to anyone.'))];
         foreach ($this->cell->outline->path[$item] as $step) {
             if ($this->cell->outline->items[$step]->tiers !== null) {
-                $gates[] = new Gate('Tier', false, $this->cell->said($step, $item, 'For passes of some tiers only.'), WhyLink::rule('Tiers here', $this->cell->key($step), 'tiers'));
+                $gates[] = Gate::shut('Tier', $this->cell->said($step, $item, 'For passes of some tiers only.'), WhyLink::rule('Tiers here', $this->cell->key($step), 'tiers'));
                 break;
             }
         }
@@ -159,12 +159,12 @@ final readonly class DoorGates
             $link = WhyLink::rule('Opening here', $this->cell->key($step), 'opens', $plan->name);
             $dated = $opening->dated();
             if ($dated === Instant::NEVER) {
-                $gates[] = new Gate('Opening', false, $this->cell->said($step, $item, 'Only when somebody hands it out.'), $link);
+                $gates[] = Gate::shut('Opening', $this->cell->said($step, $item, 'Only when somebody hands it out.'), $link);
             } elseif ($dated !== null) {
                 $shut = $this->cell->at < $dated;
                 $gates[] = new Gate('Opening', ! $shut, $this->cell->saidWith($step, $item, ($shut ? 'Opens ' : 'Out since ').$this->cell->clock->words($dated)), $shut ? $link : null);
             } elseif (in_array(Reason::NotYet, $why, true) && $opening->isRelative()) {
-                $gates[] = new Gate('Opening', false, $this->cell->said($step, $item, 'Opens some days after joining, and who has no pass has not joined.'), $link);
+                $gates[] = Gate::shut('Opening', $this->cell->said($step, $item, 'Opens some days after joining, and who has no pass has not joined.'), $link);
             }
             if ($closing instanceof ClosesOn) {
                 $shut = $this->cell->at >= $closing->at;

@@ -21,8 +21,18 @@ final readonly class Gate
     ) {
     }
 
+    public static function passed(string $name, Sentence $words, ?WhyLink $link = null): self
+    {
+        return new self($name, passed: true, words: $words, link: $link);
+    }
+
+    public static function shut(string $name, Sentence $words, ?WhyLink $link = null): self
+    {
+        return new self($name, passed: false, words: $words, link: $link);
+    }
+
     public function ofLearner(): self
     {
-        return new self($this->name, $this->passed, $this->words, $this->link, true);
+        return new self($this->name, $this->passed, $this->words, $this->link, inner: true);
     }
 }

@@ -28,7 +28,7 @@ final readonly class Gates
     {
         $snapshot = $this->cell->snapshot;
         if ($this->cell->viewer->staff) {
-            return [new Gate('Staff', true, Sentence::of('Staff see everything, drafts too.'))];
+            return [Gate::passed('Staff', Sentence::of('Staff see everything, drafts too.'))];
         }
         $via = $snapshot->standings[$item]->via;
         if ($via === Route::Grant) {
@@ -36,7 +36,7 @@ final readonly class Gates
         }
         $course = [$this->course(), ...$this->draft($item)];
         if ($via === Route::Sample) {
-            return [...$course, $this->sample($item, true)];
+            return [...$course, $this->sample($item, open: true)];
         }
         $reading = $snapshot->passFor($item);
         $why = $snapshot->why($item);
@@ -52,7 +52,7 @@ final readonly class Gates
             $snapshot->latestPass() !== null => [$this->lapsed($snapshot->latestPass())],
             $this->cell->viewer->guest => $doors->guest($item, $why),
             $this->cell->decider->course->entry === Entry::Anyone => $doors->anyone($item, $why),
-            $this->cell->decider->prepared->partOfSample[$item] => [$this->sample($item, false)],
+            $this->cell->decider->prepared->partOfSample[$item] => [$this->sample($item, open: false)],
             default => [$this->entry()],
         }];
     }
@@ -70,11 +70,11 @@ final readonly class Gates
         };
 
         return match ($this->cell->snapshot->gate) {
-            Reason::CourseDraft => new Gate('Course', false, Sentence::of('The course is a draft: only staff see it.'), $link),
-            Reason::CourseRetired => new Gate('Course', false, Sentence::of($course->keepAfterRetiring ? 'The course is retired; only who holds an active pass keeps it.' : 'The course is retired, and nobody keeps it.'), $link),
-            Reason::CourseNotOpen => new Gate('Course', false, Sentence::of('The course opens '.$words($course->opens ?? 0).'.'), $link),
-            Reason::CourseOver => new Gate('Course', false, Sentence::of('The course closed '.$words($course->closes ?? 0).'.'), $link),
-            default => new Gate('Course', true, Sentence::of(($course->state === CourseState::Retired ? 'Retired, but kept' : 'Live').'; '.$season.'.')),
+            Reason::CourseDraft => Gate::shut('Course', Sentence::of('The course is a draft: only staff see it.'), $link),
+            Reason::CourseRetired => Gate::shut('Course', Sentence::of($course->keepAfterRetiring ? 'The course is retired; only who holds an active pass keeps it.' : 'The course is retired, and nobody keeps it.'), $link),
+            Reason::CourseNotOpen => Gate::shut('Course', Sentence::of('The course opens '.$words($course->opens ?? 0).'.'), $link),
+            Reason::CourseOver => Gate::shut('Course', Sentence::of('The course closed '.$words($course->closes ?? 0).'.'), $link),
+            default => Gate::passed('Course', Sentence::of(($course->state === CourseState::Retired ? 'Retired, but kept' : 'Live').'; '.$season.'.')),
         };
     }
 
@@ -83,7 +83,7 @@ final readonly class Gates
     {
         foreach ($this->cell->outline->path[$item] as $step) {
             if ($this->cell->outline->items[$step]->draft) {
-                return [new Gate('Draft', false, Sentence::of('{} is a draft: only staff see it.', $this->cell->title($step)), WhyLink::rule('Show the row', $this->cell->key($step)))];
+                return [Gate::shut('Draft', Sentence::of('{} is a draft: only staff see it.', $this->cell->title($step)), WhyLink::rule('Show the row', $this->cell->key($step)))];
             }
         }
 
@@ -96,7 +96,7 @@ final readonly class Gates
         $position = $grant === null ? null : $this->cell->outline->positionOf($grant->item);
         $until = $grant === null || $grant->until === Instant::NEVER ? 'for good' : 'until '.$this->cell->clock->words($grant->until);
 
-        return new Gate('Handed out', true, Sentence::of("{} is handed to them {$until}, whatever the rules say.", $this->cell->title($position ?? $item)));
+        return Gate::passed('Handed out', Sentence::of("{} is handed to them {$until}, whatever the rules say.", $this->cell->title($position ?? $item)));
     }
 
     private function lapsed(Pass $pass): Gate
@@ -109,7 +109,7 @@ final readonly class Gates
             default => '{} begins '.$this->cell->clock->words($pass->from).'.',
         };
 
-        return new Gate('Pass', false, Sentence::of($words, $offer === null ? $pass->offer : $offer->title ?? $offer->key));
+        return Gate::shut('Pass', Sentence::of($words, $offer === null ? $pass->offer : $offer->title ?? $offer->key));
     }
 
     private function sample(int $item, bool $open): Gate
@@ -122,8 +122,8 @@ final readonly class Gates
         }
 
         return $open
-            ? new Gate('Sample', true, $this->cell->said($marked, $item, 'A sample, to be looked at without a pass.'))
-            : new Gate('Account', false, $this->cell->said($marked, $item, 'A sample, for those who are signed in.'), WhyLink::course('Who may see samples'));
+            ? Gate::passed('Sample', $this->cell->said($marked, $item, 'A sample, to be looked at without a pass.'))
+            : Gate::shut('Account', $this->cell->said($marked, $item, 'A sample, for those who are signed in.'), WhyLink::course('Who may see samples'));
     }
 
     private function entry(): Gate
@@ -135,7 +135,7 @@ final readonly class Gates
         };
 
         return $this->cell->viewer->signedIn
-            ? new Gate('Entry', false, Sentence::of("The way in is {$how}, and this viewer holds no pass."), WhyLink::course('Who gets in'))
-            : new Gate('Entry', false, Sentence::of("The way in is {$how}, and a visitor is not signed in."), WhyLink::course('Who gets in'));
+            ? Gate::shut('Entry', Sentence::of("The way in is {$how}, and this viewer holds no pass."), WhyLink::course('Who gets in'))
+            : Gate::shut('Entry', Sentence::of("The way in is {$how}, and a visitor is not signed in."), WhyLink::course('Who gets in'));
     }
 }

@@ -23,7 +23,7 @@ final readonly class PassGates
     public function of(int $item, PassReading $reading): array
     {
         return [
-            new Gate('Pass', true, Sentence::of('{}, active, '.$this->cell->dates($reading->pass).'.', $reading->offer->title ?? $reading->offer->key)),
+            Gate::passed('Pass', Sentence::of('{}, active, '.$this->cell->dates($reading->pass).'.', $reading->offer->title ?? $reading->offer->key)),
             $this->scope($item, $reading),
             $this->tier($item, $reading),
             $this->cell->forWhom($item, $reading->conditionInTheWay($item)),
@@ -37,7 +37,7 @@ final readonly class PassGates
     {
         $scope = $reading->offer->scope;
         if ($scope === null) {
-            return new Gate('Scope', true, Sentence::of('The pass covers the whole course.'));
+            return Gate::passed('Scope', Sentence::of('The pass covers the whole course.'));
         }
         $titles = array_map($this->cell->title(...), $scope);
         $list = $titles === [] ? 'nothing' : RuleWords::enumeration(array_fill(0, count($titles), '{}'), 'and');
@@ -63,7 +63,7 @@ final readonly class PassGates
             }
         }
 
-        return $told ?? new Gate('Tier', true, Sentence::of('For every tier.'));
+        return $told ?? Gate::passed('Tier', Sentence::of('For every tier.'));
     }
 
     private function opening(int $item, PassReading $reading): Gate
@@ -83,10 +83,10 @@ final readonly class PassGates
         $link = WhyLink::rule('Opening here', $this->cell->key($binding), 'opens', $reading->offer->plan->name);
 
         return match (true) {
-            $release === Instant::NEVER => new Gate('Opening', false, $this->cell->said($binding, $item, 'Only when somebody hands it out.'), $link),
-            $this->cell->at < $release && $release === $this->cell->decider->course->opens => new Gate('Opening', false, Sentence::of('Opens with the course.')),
-            $this->cell->at < $release => new Gate('Opening', false, $this->cell->saidWith($binding, $item, 'Opens '.$this->cell->clock->words($release)), $link),
-            default => new Gate('Opening', true, $this->cell->saidWith($binding, $item, 'Out since '.$this->cell->clock->words($release))),
+            $release === Instant::NEVER => Gate::shut('Opening', $this->cell->said($binding, $item, 'Only when somebody hands it out.'), $link),
+            $this->cell->at < $release && $release === $this->cell->decider->course->opens => Gate::shut('Opening', Sentence::of('Opens with the course.')),
+            $this->cell->at < $release => Gate::shut('Opening', $this->cell->saidWith($binding, $item, 'Opens '.$this->cell->clock->words($release)), $link),
+            default => Gate::passed('Opening', $this->cell->saidWith($binding, $item, 'Out since '.$this->cell->clock->words($release))),
         };
     }
 
@@ -94,7 +94,7 @@ final readonly class PassGates
     {
         $closing = $reading->schedule->closing[$item];
         if ($closing === Instant::NEVER) {
-            return new Gate('Closing', true, Sentence::of('Never closes.'));
+            return Gate::passed('Closing', Sentence::of('Never closes.'));
         }
         $binding = $item;
         foreach ($this->cell->outline->path[$item] as $step) {
@@ -114,7 +114,7 @@ final readonly class PassGates
         if ($unmet === []) {
             $complete = $reading->progress->isComplete($item);
 
-            return new Gate('First', true, Sentence::of($complete ? 'They have finished it: it stays open.' : 'Nothing has to come first any more.'));
+            return Gate::passed('First', Sentence::of($complete ? 'They have finished it: it stays open.' : 'Nothing has to come first any more.'));
         }
         $stuck = in_array(Reason::Stuck, $reading->failing($item, ViewerKind::Learner), true);
         $titles = array_map($this->cell->title(...), $reading->waitsFor($item));
@@ -133,6 +133,6 @@ final readonly class PassGates
             default => "{$list} are not finished".($stuck ? ', and this pass never lets them finish enough of it.' : '.'),
         };
 
-        return new Gate('First', false, Sentence::of($words, ...$titles), $link);
+        return Gate::shut('First', Sentence::of($words, ...$titles), $link);
     }
 }

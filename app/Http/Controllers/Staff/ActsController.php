@@ -69,7 +69,7 @@ final readonly class ActsController
         $people = $this->meant($request);
         $count = $people->count();
         if ($count > ActOnPeople::AT_ONCE) {
-            return new JsonResponse(new ActPreview($act->told(), $count, $act->canBeUndone(), true, []));
+            return new JsonResponse(new ActPreview($act->told(), $count, $act->canBeUndone(), long: true, outcomes: []));
         }
         try {
             $outcomes = $actOn->preview($act, $people);
@@ -77,7 +77,7 @@ final readonly class ActsController
             throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
         }
 
-        return new JsonResponse(new ActPreview($act->told(), $count, $act->canBeUndone(), false, ActOutcome::listOf($outcomes)));
+        return new JsonResponse(new ActPreview($act->told(), $count, $act->canBeUndone(), long: false, outcomes: ActOutcome::listOf($outcomes)));
     }
 
     public function store(ActRequest $request, PeopleActs $acts, ActOnPeople $actOn): RedirectResponse
