@@ -11,6 +11,7 @@ use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\Offer;
 use App\Models\Person;
+use App\Models\PlanDocument;
 use App\Models\School;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
@@ -37,39 +38,34 @@ final readonly class ImportPlan
     {
         $known = Value::texts(Offer::query()->pluck('key'));
         PlanReader::fromJson($json, $known);
-        $plan = json_decode($json, false, 512, JSON_THROW_ON_ERROR);
-        assert($plan instanceof \stdClass && is_array($plan->courses) && is_array($plan->offers) && $plan->school instanceof \stdClass);
-
+        $plan = PlanDocument::fromJson($json);
         if ($publishOverExisting && ! $takesAway) {
             $this->refuseLosses($plan);
         }
 
         return DB::transaction(function () use ($plan, $school, $author, $publishOverExisting, $asDrafts): array {
-            $this->settleSchool($plan->school, $school);
-            $documents = $outcomes = [];
-            foreach (array_values($plan->courses) as $index => $course) {
-                assert($course instanceof \stdClass && is_string($course->key));
-                $this->refuseForeignOffers($plan->offers, $course->key);
-                $documents[$index] = self::document($plan, $course);
-                $found = Course::query()->with('liveRevision')->where('key', $course->key)->first();
-                $outcomes[$index] = $this->outcome($documents[$index], $found, $index, $publishOverExisting, $asDrafts);
+            self::settleSchool($plan, $school);
+            self::refuseForeignOffers($plan);
+            $outcomes = [];
+            foreach ($plan->courses as $index => $document) {
+                $outcomes[$index] = self::outcome($document, self::known($document), $index, $publishOverExisting, $asDrafts);
             }
             // Rules of one course may name offers of another, also of one further on in the file.
-            foreach ($documents as $index => $document) {
+            foreach ($plan->courses as $index => $document) {
                 if ($outcomes[$index] !== 'unchanged') {
-                    self::makeOffers($document, Course::query()->firstOrCreate(['key' => $document->course->key]));
+                    self::makeOffers($document, Course::query()->firstOrCreate(['key' => $document->read()->key()]));
                 }
             }
             $this->plans->forgetNames();
 
-            return array_map(fn (CourseDocument $document, string $outcome): array => ['course' => $this->settle($document, $outcome, $asDrafts, $author), 'outcome' => $outcome], $documents, $outcomes);
+            return array_map(fn (CourseDocument $document, string $outcome): array => ['course' => $this->settle($document, $outcome, $asDrafts, $author), 'outcome' => $outcome], $plan->courses, $outcomes);
         });
     }
 
     /** @return string the key of the course */
     private function settle(CourseDocument $document, string $outcome, bool $asDraft, ?Person $author): string
     {
-        $course = Course::query()->with('liveRevision')->where('key', $document->course->key)->firstOrFail();
+        $course = self::known($document) ?? throw new \LogicException('Every course of the file is there by now.');
         match (true) {
             $outcome === 'unchanged' => null,
             $asDraft => $this->draft($document, $course, $author),
@@ -80,15 +76,14 @@ final readonly class ImportPlan
     }
 
     /** @throws InvalidPlan with whom it would take something from, counted on the real people */
-    private function refuseLosses(\stdClass $plan): void
+    private function refuseLosses(PlanDocument $plan): void
     {
-        foreach (is_array($plan->courses) ? array_values($plan->courses) : [] as $index => $one) {
-            assert($one instanceof \stdClass && is_string($one->key));
-            $course = Course::query()->with('liveRevision')->where('key', $one->key)->first();
+        foreach ($plan->courses as $index => $document) {
+            $course = self::known($document);
             if ($course?->liveRevision === null) {
                 continue;
             }
-            $losers = $this->losses->count(Proposal::file($course, self::document($plan, $one)));
+            $losers = $this->losses->count(Proposal::file($course, $document));
             if ($losers > 0) {
                 throw new InvalidPlan([new Offence("/courses/{$index}", 'would take something from '.($losers === 1 ? 'one person' : "{$losers} people").', or put it off; look with keep:impact, then import with --take-away')]);
             }
@@ -96,30 +91,35 @@ final readonly class ImportPlan
     }
 
     /** A school's first plan says in which zone it lives; later ones must live there too. */
-    private function settleSchool(\stdClass $settings, School $school): void
+    private static function settleSchool(PlanDocument $plan, School $school): void
     {
-        $guests = ($settings->guests ?? false) === true;
         if (Course::query()->doesntExist()) {
-            $school->fill(['zone' => $settings->zone, 'guests' => $guests])->save();
+            $school->fill(['zone' => $plan->zone, 'guests' => $plan->guests])->save();
 
             return;
         }
-        if ($settings->zone !== $school->zone) {
+        if ($plan->zone !== $school->zone) {
             throw new InvalidPlan([new Offence('/school/zone', "this school lives in {$school->zone}; wall-clock times of another zone would move")]);
         }
-        if ($guests !== $school->guests) {
+        if ($plan->guests !== $school->guests) {
             throw new InvalidPlan([new Offence('/school/guests', 'this school '.($school->guests ? 'lets guests in' : 'lets no guests in').'; the plan was made for the opposite')]);
         }
     }
 
-    /** @param  array<array-key, \stdClass>  $offers */
-    private function refuseForeignOffers(array $offers, string $courseKey): void
+    private static function refuseForeignOffers(PlanDocument $plan): void
     {
-        foreach (array_values($offers) as $index => $offer) {
-            if ($offer->course === $courseKey && Offer::query()->where('key', $offer->key)->whereRelation('course', 'key', '!=', $courseKey)->exists()) {
-                throw new InvalidPlan([new Offence("/offers/{$index}/key", 'another course of this school has an offer of this key: '.Fields::describe($offer->key))]);
+        $courses = Offer::query()->join('courses', 'courses.id', '=', 'offers.course_id')->pluck('courses.key as course', 'offers.key as offer');
+        foreach ($plan->offers as $index => $offer) {
+            if ($courses->get($offer->key(), $offer->course()) !== $offer->course()) {
+                throw new InvalidPlan([new Offence("/offers/{$index}/key", 'another course of this school has an offer of this key: '.Fields::describe($offer->key()))]);
             }
         }
+    }
+
+    /** The course of this key that the school has already. */
+    private static function known(CourseDocument $document): ?Course
+    {
+        return Course::query()->with('liveRevision')->where('key', $document->read()->key())->first();
     }
 
     /**
@@ -127,7 +127,7 @@ final readonly class ImportPlan
      *
      * @throws InvalidPlan if it is there already and was not meant
      */
-    private function outcome(CourseDocument $document, ?Course $course, int $index, bool $publishOverExisting, bool $asDraft): string
+    private static function outcome(CourseDocument $document, ?Course $course, int $index, bool $publishOverExisting, bool $asDraft): string
     {
         if ($course === null) {
             return 'new';
@@ -148,15 +148,10 @@ final readonly class ImportPlan
         $this->log->note('course.made', $author, $course, after: ['title' => $document->title(), 'from' => 'a plan file']);
     }
 
-    private static function document(\stdClass $plan, \stdClass $course): CourseDocument
-    {
-        return new CourseDocument($course, array_values(array_filter(is_array($plan->offers) ? $plan->offers : [], static fn (mixed $offer): bool => $offer instanceof \stdClass && $offer->course === $course->key)));
-    }
-
     private static function makeOffers(CourseDocument $document, Course $course): void
     {
-        foreach ($document->offers as $offer) {
-            Offer::query()->firstOrCreate(['key' => $offer->key], ['course_id' => $course->id, 'name' => CourseDocument::titleOf($offer)]);
+        foreach ($document->readOffers() as $offer) {
+            Offer::query()->firstOrCreate(['key' => $offer->key()], ['course_id' => $course->id, 'name' => $offer->title()]);
         }
     }
 }

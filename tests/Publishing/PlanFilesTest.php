@@ -95,6 +95,24 @@ final class PlanFilesTest extends TestCase
         self::assertSame('Europe/Oslo', School::query()->firstOrFail()->zone);
     }
 
+    public function test_an_offer_of_another_course_is_not_taken_from_it(): void
+    {
+        Artisan::call('keep:import-plan', ['file' => self::CLINKER]);
+        $plan = json_decode((string) file_get_contents(self::CLINKER));
+        $plan->courses[0]->key = 'other';
+        foreach ($plan->offers as $index => $offer) {
+            $offer->course = 'other';
+            $offer->key = $index === 1 ? $offer->key : "other-{$offer->key}";
+        }
+
+        self::assertSame(1, Artisan::call('keep:import-plan', ['file' => $this->file((string) json_encode($plan))]));
+        self::assertStringContainsString('/offers/1/key: another course of this school has an offer of this key: the text "'.$plan->offers[1]->key.'"', Artisan::output());
+        self::assertFalse(Course::query()->where('key', 'other')->exists());
+        // Under keys of its own it comes in.
+        $plan->offers[1]->key = 'other-one';
+        self::assertSame(0, Artisan::call('keep:import-plan', ['file' => $this->file((string) json_encode($plan))]), Artisan::output());
+    }
+
     public function test_a_revision_stays_as_it_was_published(): void
     {
         Artisan::call('keep:import-plan', ['file' => self::CLINKER]);

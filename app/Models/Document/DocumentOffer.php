@@ -7,6 +7,12 @@ namespace App\Models\Document;
 /** The access side of an offer in a course document, read. */
 final readonly class DocumentOffer extends Fields
 {
+    /** The key of the course that it opens. */
+    public function course(): string
+    {
+        return $this->text('course') ?? '';
+    }
+
     public function tier(): ?string
     {
         return $this->text('tier');
