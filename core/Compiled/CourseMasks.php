@@ -8,13 +8,11 @@ use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
-use SilentKeep\Core\Rules\AllOf;
-use SilentKeep\Core\Rules\AnyOf;
 use SilentKeep\Core\Rules\Condition;
+use SilentKeep\Core\Rules\ConditionLeaves;
 use SilentKeep\Core\Rules\FromInstant;
 use SilentKeep\Core\Rules\HasLabel;
 use SilentKeep\Core\Rules\IsDone;
-use SilentKeep\Core\Rules\NotSo;
 use SilentKeep\Core\Rules\Prerequisites;
 use SilentKeep\Core\Rules\UntilInstant;
 
@@ -183,7 +181,7 @@ class CourseMasks
     {
         $labels = $instants = [];
         $onDone = false;
-        foreach (array_merge([], ...array_map(self::leaves(...), $conditions)) as $leaf) {
+        foreach (array_merge([], ...array_map(ConditionLeaves::of(...), $conditions)) as $leaf) {
             if ($leaf instanceof HasLabel) {
                 $labels[$leaf->label] = true;
             } elseif ($leaf instanceof FromInstant || $leaf instanceof UntilInstant) {
@@ -195,16 +193,6 @@ class CourseMasks
         sort($instants);
 
         return [$labels, $instants, $onDone];
-    }
-
-    /** @return list<Condition> */
-    private static function leaves(Condition $condition): array
-    {
-        return match (true) {
-            $condition instanceof AllOf, $condition instanceof AnyOf => array_merge([], ...array_map(self::leaves(...), $condition->conditions)),
-            $condition instanceof NotSo => self::leaves($condition->condition),
-            default => [$condition],
-        };
     }
 
     /** Which stretch between the dates in conditions an instant lies in. */

@@ -13,6 +13,8 @@ use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Foresight\Reaching;
 use SilentKeep\Core\Foresight\WaysIn;
+use SilentKeep\Core\Rules\ConditionLeaves;
+use SilentKeep\Core\Rules\HasLabel;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;
@@ -192,31 +194,15 @@ final readonly class PossibleFixes
     {
         $labels = [];
         foreach ($this->cell->outline->path[$item] as $step) {
-            $only = $this->cell->document->item($this->cell->key($step))->only ?? null;
-            if ($only instanceof \stdClass) {
-                array_push($labels, ...self::labelsIn($only));
-            }
-        }
-
-        return array_values(array_unique($labels));
-    }
-
-    /** @return list<string> */
-    private static function labelsIn(\stdClass $condition): array
-    {
-        $labels = [];
-        foreach (get_object_vars($condition) as $name => $value) {
-            foreach ($name === 'label' && is_string($value) ? [$value] : [] as $label) {
-                $labels[] = $label;
-            }
-            foreach (is_array($value) ? $value : [$value] as $part) {
-                if ($part instanceof \stdClass) {
-                    array_push($labels, ...self::labelsIn($part));
+            $only = $this->cell->outline->items[$step]->only;
+            foreach ($only === null ? [] : ConditionLeaves::of($only) as $leaf) {
+                if ($leaf instanceof HasLabel) {
+                    $labels[] = $leaf->label;
                 }
             }
         }
 
-        return $labels;
+        return array_values(array_unique($labels));
     }
 
     /** @return list<PossibleFix> */
