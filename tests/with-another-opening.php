@@ -5,6 +5,7 @@ declare(strict_types=1);
 // What everything else makes of an opening that stands in the files of a folder alone: php with-another-opening.php FOLDER. See AddingAnOpeningTest.
 
 use App\Http\Requests\EditRulesRequest;
+use App\Models\Document\DocumentTime;
 use App\Words\RuleWords;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Arr;
@@ -53,7 +54,7 @@ echo json_encode([
     'schema' => (new SchemaValidator)->validate(json_decode($document), (string) file_get_contents("{$folder}/docs/formats/plan.schema.json"))->isValid(),
     'definition' => $opens($decider->decide(...)),
     'compiled' => $opens($compiled->decide(...)),
-    'words' => RuleWords::opening((object) ['rule' => 'at_noon']),
+    'words' => RuleWords::opening(new DocumentTime((object) ['rule' => 'at_noon'])),
     'may be set' => Validator::make($form, EditRulesRequest::create('/', 'POST', $form)->rules())->passes(),
     // Whoever has not joined has no day of joining.
     'guests' => $decider->decide((new Viewer)->asGuest(true), Instant::parse('2026-03-02T08:00:00Z'))[0]->state->value,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Words;
 
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentTime;
 
 /** What differs between two documents of a course, one sentence for each thing that was set. */
 final readonly class Differences
@@ -185,8 +186,8 @@ final readonly class Differences
     /** @return list<Sentence> */
     private static function entry(mixed $was, mixed $is, string $title, string $where): array
     {
-        $opens = static fn (mixed $entry): string => RuleWords::opening(self::object($entry, 'opens')) ?? 'as what it stands in';
-        $closes = static fn (mixed $entry): string => RuleWords::closing(self::object($entry, 'closes')) ?? 'never';
+        $opens = static fn (mixed $entry): string => RuleWords::opening(self::time($entry, 'opens')) ?? 'as what it stands in';
+        $closes = static fn (mixed $entry): string => RuleWords::closing(self::time($entry, 'closes')) ?? 'never';
         $sentences = [];
         if ($opens($was) !== $opens($is)) {
             $sentences[] = Sentence::of("{} opens {$opens($is)}{$where} (was: {$opens($was)})", $title);
@@ -198,11 +199,9 @@ final readonly class Differences
         return $sentences;
     }
 
-    private static function object(mixed $entry, string $key): ?\stdClass
+    private static function time(mixed $entry, string $when): ?DocumentTime
     {
-        $value = $entry instanceof \stdClass ? $entry->{$key} ?? null : null;
-
-        return $value instanceof \stdClass ? $value : null;
+        return DocumentTime::of($entry instanceof \stdClass ? $entry->{$when} ?? null : null);
     }
 
     /**

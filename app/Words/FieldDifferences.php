@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use App\Models\Document\DocumentAfter;
+use App\Models\Document\DocumentDoor;
+use App\Models\Document\DocumentFinish;
+use App\Models\Document\DocumentLasts;
+
 /** What differs in the settings of one thing: the course, an item, an offer. */
 final class FieldDifferences
 {
@@ -51,19 +56,17 @@ final class FieldDifferences
     /** @param  \Closure(string): string  $title */
     private static function value(string $key, mixed $value, \Closure $title): string
     {
-        $object = $value instanceof \stdClass ? $value : null;
-
         return match (true) {
-            $key === 'finish' => RuleWords::finish($object),
-            $key === 'guest_door' || $key === 'observer_door' => RuleWords::door($object),
-            $key === 'lasts' => RuleWords::lasts($object),
+            $key === 'finish' => RuleWords::finish(DocumentFinish::of($value)),
+            $key === 'guest_door' || $key === 'observer_door' => RuleWords::door(DocumentDoor::of($value instanceof \stdClass ? $value : null)),
+            $key === 'lasts' => RuleWords::lasts(DocumentLasts::of($value)),
             $key === 'main_plan' && $value === null => 'none',
             $value === null => self::UNSET[$key] ?? 'not set',
             $key === 'tiers' && $value === [] => 'no pass',
             $key === 'when_closed' => $value === 'hide' ? 'hidden' : 'title shows',
             is_bool($value) => $value ? 'yes' : 'no',
             $key === 'only' => RuleWords::condition($value, $title, $title),
-            $key === 'after' && $value instanceof \stdClass => RuleWords::after($value, $title) ?? 'nothing',
+            $key === 'after' && $value instanceof \stdClass => RuleWords::after(DocumentAfter::of($value), $title) ?? 'nothing',
             ($key === 'opens' || $key === 'closes') && is_string($value) => RuleWords::local($value),
             is_string($value) => $value,
             is_array($value) && $value === [] => 'none',

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use App\Models\Document\DocumentAfter;
+use App\Models\Document\DocumentDoor;
+use App\Models\Document\DocumentFinish;
+use App\Models\Document\DocumentLasts;
+use App\Models\Document\DocumentTime;
 use SilentKeep\Core\Rules\OpeningKind;
 
 /** Rules of a course document in plain words. The one place that phrases them, for cells, sentences and history. */
@@ -20,76 +25,73 @@ final class RuleWords
      *
      * @param  ?int  $year  to be left out of dates; null in sentences that may be read in another year
      */
-    public static function opening(?\stdClass $rule, ?int $year = null): ?string
+    public static function opening(?DocumentTime $rule, ?int $year = null): ?string
     {
-        $name = $rule->rule ?? null;
-        $kind = is_string($name) ? OpeningKind::tryFrom($name) : null;
+        $kind = OpeningKind::tryFrom($rule?->rule() ?? '');
         $takes = $kind?->takes() ?? [];
 
         return match (true) {
-            $kind === null => null,
+            $rule === null, $kind === null => null,
             in_array('days', $takes, true) => self::delay($rule, Say::text("rules.opens.{$kind->value}.after"), Say::text("rules.opens.{$kind->value}.same")),
-            in_array('at', $takes, true) => Say::text("rules.opens.{$kind->value}.words", ['at' => self::local($rule?->at, $year)]),
+            in_array('at', $takes, true) => Say::text("rules.opens.{$kind->value}.words", ['at' => self::local($rule->at(), $year)]),
             default => Say::text("rules.opens.{$kind->value}.words"),
         };
     }
 
     /** @param  ?int  $year  to be left out of dates */
-    public static function closing(?\stdClass $rule, ?int $year = null): ?string
+    public static function closing(?DocumentTime $rule, ?int $year = null): ?string
     {
-        return match ($rule->rule ?? null) {
-            'on' => self::local($rule?->at, $year),
-            'after_open' => self::days($rule?->days).' after opening',
+        return match ($rule?->rule()) {
+            'on' => self::local($rule->at(), $year),
+            'after_open' => self::days($rule->days() ?? 0).' after opening',
             default => null,
         };
     }
 
     /** @param  \Closure(string): string  $title  of an item */
-    public static function after(?\stdClass $after, \Closure $title): ?string
+    public static function after(?DocumentAfter $after, \Closure $title): ?string
     {
-        $list = static fn (mixed $keys, string $last): string => self::enumeration(array_map(
-            static fn (mixed $key): string => is_string($key) ? $title($key) : '',
-            is_array($keys) ? array_values($keys) : [],
-        ), $last);
+        if ($after === null || $after->items() === []) {
+            return null;
+        }
+        $titles = array_map($title, $after->items());
 
-        return match (true) {
-            $after === null => null,
-            isset($after->all) => $list($after->all, 'and') ?: null,
-            isset($after->any) => $list($after->any, 'or') ?: null,
-            isset($after->of) => 'any '.self::number($after->at_least ?? 1).' of '.$list($after->of, 'and'),
-            default => null,
+        return match ($after->mode()) {
+            'all' => self::enumeration($titles, 'and'),
+            'any' => self::enumeration($titles, 'or'),
+            'at_least' => 'any '.($after->atLeast() ?? 1).' of '.self::enumeration($titles, 'and'),
         };
     }
 
     /** How a lesson or part is finished. */
-    public static function finish(?\stdClass $finish): string
+    public static function finish(?DocumentFinish $finish): string
     {
-        $percent = static fn (mixed $share): string => round((is_int($share) || is_float($share) ? $share : 0) * 100, 1).' %';
+        $percent = static fn (float $share): string => round($share * 100, 1).' %';
 
-        return match ($finish->by ?? null) {
+        return match ($finish?->by()) {
             'visit' => 'by the first visit',
-            'watch' => 'by watching '.$percent($finish->share ?? 1).' of its video',
-            'quiz' => 'by a quiz, from '.$percent($finish->score ?? 0),
+            'watch' => 'by watching '.$percent($finish->needed() ?? 1.0).' of its video',
+            'quiz' => 'by a quiz, from '.$percent($finish->needed() ?? 0.0),
             default => 'by its learner’s mark',
         };
     }
 
     /** Of the guest door or the observer door. */
-    public static function door(?\stdClass $door): string
+    public static function door(DocumentDoor $door): string
     {
         return match (true) {
-            ($door->open ?? false) !== true => 'shut',
-            ($door->default ?? false) === true => 'open',
+            ! $door->open => 'shut',
+            $door->default => 'open',
             default => 'open, only where marked',
-        }.(isset($door->follow) && $door->follow === false ? ', not bound to what the learner sees' : '');
+        }.(! $door->follow ? ', not bound to what the learner sees' : '');
     }
 
     /** How long a pass lasts. */
-    public static function lasts(?\stdClass $lasts): string
+    public static function lasts(?DocumentLasts $lasts): string
     {
         return match (true) {
-            isset($lasts->days) => self::days($lasts->days),
-            isset($lasts->until) => 'until '.self::local($lasts->until),
+            $lasts?->days() !== null => self::days($lasts->days()),
+            $lasts?->until() !== null => 'until '.self::local($lasts->until()),
             default => 'for good',
         };
     }
@@ -144,25 +146,18 @@ final class RuleWords
         return $parts === [] ? (string) $end : implode(', ', $parts)." {$last} {$end}";
     }
 
-    private static function delay(?\stdClass $rule, string $after, string $same): string
+    private static function delay(DocumentTime $rule, string $after, string $same): string
     {
-        $days = self::number($rule->days ?? 0);
+        $days = $rule->days() ?? 0;
         $words = $days === 0 ? $same : self::days($days).' '.$after;
-        $weekday = self::number($rule->weekday ?? 0);
-        $time = $rule->time ?? null;
+        $weekday = $rule->weekday() ?? 0;
+        $time = $rule->time();
 
-        return $words.($weekday === 0 ? '' : ', next '.(self::WEEKDAYS[$weekday] ?? '')).(is_string($time) ? ', '.$time : '');
+        return $words.($weekday === 0 ? '' : ', next '.(self::WEEKDAYS[$weekday] ?? '')).($time === null ? '' : ', '.$time);
     }
 
-    private static function days(mixed $days): string
+    private static function days(int $days): string
     {
-        $number = self::number($days);
-
-        return $number === 1 ? '1 day' : $number.' days';
-    }
-
-    private static function number(mixed $value): int
-    {
-        return is_int($value) || is_float($value) ? (int) $value : 0;
+        return $days === 1 ? '1 day' : $days.' days';
     }
 }

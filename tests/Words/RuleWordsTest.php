@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Words;
 
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentAfter;
+use App\Models\Document\DocumentTime;
 use App\Words\Differences;
 use App\Words\RuleWords;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -16,7 +18,7 @@ final class RuleWordsTest extends TestCase
     #[DataProvider('openings')]
     public function test_an_opening_in_words(?array $rule, ?string $words): void
     {
-        self::assertSame($words, RuleWords::opening($rule === null ? null : (object) $rule, 2026));
+        self::assertSame($words, RuleWords::opening(DocumentTime::of($rule === null ? null : (object) $rule), 2026));
     }
 
     /** @return list<array{?array<string, mixed>, ?string}> */
@@ -64,7 +66,7 @@ final class RuleWordsTest extends TestCase
     public function test_prerequisites_in_words(): void
     {
         $title = static fn (string $key): string => strtoupper($key);
-        $after = static fn (array $rule): ?string => RuleWords::after((object) $rule, $title);
+        $after = static fn (array $rule): ?string => RuleWords::after(new DocumentAfter((object) $rule), $title);
 
         self::assertSame('A, B and C', $after(['all' => ['a', 'b', 'c']]));
         self::assertSame('A or B', $after(['any' => ['a', 'b']]));

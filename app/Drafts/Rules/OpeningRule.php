@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drafts\Rules;
 
+use App\Models\Document\DocumentTime;
 use OpenApi\Attributes as OA;
 use SilentKeep\Core\Rules\OpeningKind;
 
@@ -24,5 +25,10 @@ final readonly class OpeningRule
         #[OA\Property] public ?string $time,
         #[OA\Property] public ?int $weekday,
     ) {
+    }
+
+    public static function of(DocumentTime $opening): self
+    {
+        return new self($opening->rule(), $opening->at(), $opening->days(), $opening->time(), $opening->weekday());
     }
 }

@@ -7,6 +7,7 @@ namespace App\Drafts\Rules;
 use App\Access\OutlineRow;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
+use App\Models\Document\DocumentTime;
 use App\Words\RuleWords;
 
 /** The Rules lens: what is set for each row, and what it inherits where nothing is set. */
@@ -40,7 +41,7 @@ final readonly class RuleTable
         $openings = [];
         foreach ($course->places() as $place) {
             $opening = $course->time($plan, $place->item->key(), 'opens');
-            $openings[] = $opening === null ? null : self::opening($opening);
+            $openings[] = $opening === null ? null : OpeningRule::of($opening);
         }
 
         return $openings;
@@ -65,9 +66,9 @@ final readonly class RuleTable
             $inOrder = $item->inOrder() ? 'inside, in order' : null;
             $rows[] = new RuleRow(
                 opens: self::vain($this->planCell(RuleWords::opening($opening, $this->year), $inherits, $item, 'opens'), $vain->time()),
-                opening: $opening === null ? null : self::opening($opening),
+                opening: $opening === null ? null : OpeningRule::of($opening),
                 closes: self::vain($this->planCell(RuleWords::closing($closing, $this->year), 'never', $item, 'closes'), $vain->time()),
-                closing: $closing === null ? null : self::opening($closing),
+                closing: $closing === null ? null : OpeningRule::of($closing),
                 after: self::vain(self::cell(self::join(RuleWords::after($item->after(), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'), $vain->order($item)),
                 afterRule: self::afterRule($item),
                 afterWords: RuleWords::after($item->after(), $title),
@@ -101,7 +102,7 @@ final readonly class RuleTable
     /** @param  'opens'|'closes'  $when */
     private function planCell(?string $own, string $otherwise, DocumentItem $item, string $when): RuleCell
     {
-        $edited = $this->live !== null && json_encode($this->document->read()->time($this->plan, $item->key(), $when)) !== json_encode($this->live->read()->time($this->plan, $item->key(), $when));
+        $edited = $this->live !== null && ! DocumentTime::same($this->document->read()->time($this->plan, $item->key(), $when), $this->live->read()->time($this->plan, $item->key(), $when));
 
         return new RuleCell($own ?? $otherwise, $own !== null, $edited);
     }
@@ -117,12 +118,11 @@ final readonly class RuleTable
             return null;
         }
         $finish = $item->finish();
-        $by = $finish->by ?? null;
-        $share = $finish->share ?? $finish->score ?? null;
+        $needed = $finish?->needed();
 
         return new FinishRule(
-            is_string($by) ? $by : 'mark',
-            is_int($share) || is_float($share) ? round($share * 100, 1) : null,
+            $finish?->by() ?? 'mark',
+            $needed === null ? null : round($needed * 100, 1),
             RuleWords::finish($finish),
             $item->differsIn($before, 'finish'),
         );
@@ -169,14 +169,6 @@ final readonly class RuleTable
         return $inherited;
     }
 
-    private static function opening(\stdClass $rule): OpeningRule
-    {
-        $text = static fn (string $key): ?string => is_string($rule->{$key} ?? null) ? $rule->{$key} : null;
-        $number = static fn (string $key): ?int => is_int($rule->{$key} ?? null) ? $rule->{$key} : null;
-
-        return new OpeningRule($text('rule') ?? 'at_once', $text('at'), $number('days'), $text('time'), $number('weekday'));
-    }
-
     /** A value of its own that does nothing says why. */
     private static function vain(RuleCell $cell, ?string $reason): RuleCell
     {
@@ -186,23 +178,9 @@ final readonly class RuleTable
     /** Null where nothing is set. */
     private static function afterRule(DocumentItem $item): ?AfterRule
     {
-        if ($item->after() === null && ! $item->inOrder()) {
-            return null;
-        }
-        $after = $item->after() ?? new \stdClass;
-        $mode = match (true) {
-            isset($after->any) => 'any',
-            isset($after->of) => 'at_least',
-            default => 'all',
-        };
-        $of = $mode === 'at_least' ? $after->of : $after->{$mode} ?? [];
+        $after = $item->after();
 
-        return new AfterRule(
-            $mode,
-            array_values(array_filter(is_array($of) ? $of : [], is_string(...))),
-            is_int($after->at_least ?? null) ? $after->at_least : null,
-            $item->inOrder(),
-        );
+        return $after === null && ! $item->inOrder() ? null : new AfterRule($after?->mode() ?? 'all', $after?->items() ?? [], $after?->atLeast(), $item->inOrder());
     }
 
     private static function join(?string ...$parts): ?string

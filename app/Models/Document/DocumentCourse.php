@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Document;
 
 /** The course of a document, read: its doors, its season, its plans and its outline. */
-final readonly class DocumentCourse extends Fields
+final readonly class DocumentCourse extends KeyedFields
 {
     /** As the plan format names it. */
     public function state(): string
@@ -48,12 +48,12 @@ final readonly class DocumentCourse extends Fields
 
     public function guestDoor(): DocumentDoor
     {
-        return self::door($this->object('guest_door'));
+        return DocumentDoor::of($this->object('guest_door'));
     }
 
     public function observerDoor(): DocumentDoor
     {
-        return self::door($this->object('observer_door'));
+        return DocumentDoor::of($this->object('observer_door'));
     }
 
     /** @return list<string> */
@@ -75,16 +75,15 @@ final readonly class DocumentCourse extends Fields
     }
 
     /**
-     * What a release plan says of an item, as the plan format has it; null: nothing.
+     * What a release plan says of an item; null: nothing.
      *
      * @param  'opens'|'closes'  $when
      */
-    public function time(?string $plan, string $item, string $when): ?\stdClass
+    public function time(?string $plan, string $item, string $when): ?DocumentTime
     {
         $entry = $plan === null ? null : ($this->object('plans')->{$plan} ?? null)->{$item} ?? null;
-        $rule = $entry instanceof \stdClass ? $entry->{$when} ?? null : null;
 
-        return $rule instanceof \stdClass ? $rule : null;
+        return DocumentTime::of($entry instanceof \stdClass ? $entry->{$when} ?? null : null);
     }
 
     /** @return list<DocumentItem> at the top */
@@ -113,10 +112,5 @@ final readonly class DocumentCourse extends Fields
                 yield $inside;
             }
         }
-    }
-
-    private static function door(?\stdClass $door): DocumentDoor
-    {
-        return new DocumentDoor(($door->open ?? false) === true, ($door->default ?? false) === true, ($door->follow ?? true) === true);
     }
 }

@@ -10,4 +10,10 @@ final readonly class DocumentDoor
     public function __construct(public bool $open, public bool $default, public bool $follow)
     {
     }
+
+    /** Where there is none it is shut. */
+    public static function of(?\stdClass $door): self
+    {
+        return new self(($door->open ?? false) === true, ($door->default ?? false) === true, ($door->follow ?? true) === true);
+    }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Document;
 
 /** An item of a course document, read: what is set on it. Rules are given as the plan format has them. */
-final readonly class DocumentItem extends Fields
+final readonly class DocumentItem extends KeyedFields
 {
     /** As the plan format names it. */
     public function kind(): string
@@ -68,14 +68,14 @@ final readonly class DocumentItem extends Fields
     }
 
     /** Prerequisites. */
-    public function after(): ?\stdClass
+    public function after(): ?DocumentAfter
     {
-        return $this->object('after');
+        return DocumentAfter::of($this->object('after'));
     }
 
-    public function finish(): ?\stdClass
+    public function finish(): ?DocumentFinish
     {
-        return $this->object('finish');
+        return DocumentFinish::of($this->object('finish'));
     }
 
     /** @return list<self> directly inside */

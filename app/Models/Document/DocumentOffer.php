@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Document;
 
 /** The access side of an offer in a course document, read. */
-final readonly class DocumentOffer extends Fields
+final readonly class DocumentOffer extends KeyedFields
 {
     /** The key of the course that it opens. */
     public function course(): string
@@ -31,8 +31,8 @@ final readonly class DocumentOffer extends Fields
     }
 
     /** Null: for good. */
-    public function lasts(): ?\stdClass
+    public function lasts(): ?DocumentLasts
     {
-        return $this->object('lasts');
+        return DocumentLasts::of($this->object('lasts'));
     }
 }

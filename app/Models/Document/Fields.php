@@ -7,30 +7,20 @@ namespace App\Models\Document;
 /** What a JSON object of a document has, by its type; what is left out or of another type is not there. */
 abstract readonly class Fields
 {
-    public function __construct(protected \stdClass $json)
+    final public function __construct(protected \stdClass $json)
     {
     }
 
-    public function key(): string
+    /** Null where it is no object. */
+    public static function of(mixed $value): ?static
     {
-        return $this->text('key') ?? '';
+        return $value instanceof \stdClass ? new static($value) : null;
     }
 
-    public function title(): string
+    /** Whether both are the same, member by member; what is not there is like nothing else. */
+    public static function same(?self $one, ?self $other): bool
     {
-        return $this->text('title') ?? $this->key();
-    }
-
-    /** Whether it has other values there; what is left out and what is null are the same. */
-    public function differsIn(?self $other, string ...$fields): bool
-    {
-        foreach ($other === null ? [] : $fields as $field) {
-            if (json_encode($this->json->{$field} ?? null) !== json_encode($other->json->{$field} ?? null)) {
-                return true;
-            }
-        }
-
-        return false;
+        return json_encode($one?->json) === json_encode($other?->json);
     }
 
     protected function text(string $field): ?string
@@ -45,6 +35,20 @@ abstract readonly class Fields
         $value = $this->json->{$field} ?? null;
 
         return is_bool($value) ? $value : null;
+    }
+
+    protected function int(string $field): ?int
+    {
+        $value = $this->json->{$field} ?? null;
+
+        return is_int($value) || is_float($value) ? (int) $value : null;
+    }
+
+    protected function float(string $field): ?float
+    {
+        $value = $this->json->{$field} ?? null;
+
+        return is_int($value) || is_float($value) ? (float) $value : null;
     }
 
     /** @return ?list<string> */

@@ -128,9 +128,7 @@ final readonly class OffersPageBuilder
             },
             implode(', ', $model->labels), $model->trial, $model->erases,
             $offer->tier(), $offer->plan(), $offer->scope(),
-            isset($lasts->days) ? 'days' : (isset($lasts->until) ? 'until' : 'good'),
-            isset($lasts->days) && is_int($lasts->days) ? $lasts->days : null,
-            isset($lasts->until) && is_string($lasts->until) ? $lasts->until : null,
+            $lasts?->days() !== null ? 'days' : ($lasts?->until() !== null ? 'until' : 'good'), $lasts?->days(), $lasts?->until(),
             RuleWords::lasts($lasts), $holders, $live, $opens,
         );
     }
