@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Words;
 
 use App\Models\Document\DocumentAfter;
+use App\Models\Document\DocumentCondition;
 use App\Models\Document\DocumentDoor;
 use App\Models\Document\DocumentFinish;
 use App\Models\Document\DocumentLasts;
@@ -65,7 +66,7 @@ final class FieldDifferences
             $key === 'tiers' && $value === [] => 'no pass',
             $key === 'when_closed' => $value === 'hide' ? 'hidden' : 'title shows',
             is_bool($value) => $value ? 'yes' : 'no',
-            $key === 'only' => RuleWords::condition($value, $title, $title),
+            $key === 'only' => RuleWords::condition(DocumentCondition::of($value), $title, $title),
             $key === 'after' && $value instanceof \stdClass => RuleWords::after(DocumentAfter::of($value), $title) ?? 'nothing',
             ($key === 'opens' || $key === 'closes') && is_string($value) => RuleWords::local($value),
             is_string($value) => $value,

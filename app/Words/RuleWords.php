@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Words;
 
 use App\Models\Document\DocumentAfter;
+use App\Models\Document\DocumentCondition;
 use App\Models\Document\DocumentDoor;
 use App\Models\Document\DocumentFinish;
 use App\Models\Document\DocumentLasts;
@@ -100,21 +101,19 @@ final class RuleWords
      * @param  \Closure(string): string  $title  of an item
      * @param  (\Closure(string): string)|null  $offer  title of an offer; null: its key
      */
-    public static function condition(mixed $only, \Closure $title, ?\Closure $offer = null, bool $inner = false): string
+    public static function condition(?DocumentCondition $only, \Closure $title, ?\Closure $offer = null, bool $inner = false): string
     {
-        if (! $only instanceof \stdClass) {
+        if ($only === null) {
             return 'everyone';
         }
-        $key = (string) array_key_first(get_object_vars($only));
-        $value = $only->{$key} ?? null;
-        $text = is_string($value) ? $value : '';
-        $parts = is_array($value) ? array_values(array_map(static fn (mixed $part): string => self::condition($part, $title, $offer, inner: true), $value)) : [];
+        $text = $only->value();
+        $parts = array_map(static fn (?DocumentCondition $part): string => self::condition($part, $title, $offer, inner: true), $only->parts());
         $joined = static fn (string $word): string => $inner && count($parts) > 1 ? '('.implode(" {$word} ", $parts).')' : implode(" {$word} ", $parts);
 
-        return match ($key) {
+        return match ($only->asks()) {
             'all' => $parts === [] ? 'everyone' : $joined('and'),
             'any' => $parts === [] ? 'nobody' : $joined('or'),
-            'not' => 'not '.self::condition($value, $title, $offer, inner: true),
+            'not' => 'not '.implode($parts),
             'label' => 'label '.($text === '' ? '…' : $text),
             'tier' => 'tier '.$text,
             'offer' => 'by offer '.($offer === null ? $text : $offer($text)),

@@ -6,6 +6,7 @@ namespace Tests\Words;
 
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentAfter;
+use App\Models\Document\DocumentCondition;
 use App\Models\Document\DocumentTime;
 use App\Words\Differences;
 use App\Words\RuleWords;
@@ -43,7 +44,7 @@ final class RuleWordsTest extends TestCase
     {
         $title = static fn (string $key): string => "«{$key}»";
 
-        self::assertSame($words, RuleWords::condition(json_decode((string) json_encode($condition)), $title));
+        self::assertSame($words, RuleWords::condition(DocumentCondition::of(json_decode((string) json_encode($condition))), $title));
     }
 
     /** @return list<array{mixed, string}> */

@@ -75,7 +75,7 @@ final readonly class RuleTable
                 turn: $place->inOrder ? true : null,
                 forWhom: self::cell(self::forWhom($item, $title, $offer), 'every pass', $item, $before, 'tiers', 'only'),
                 tiers: $item->tiers(),
-                only: $item->only(),
+                only: $item->only()?->raw(),
                 onlyWords: $item->only() === null ? null : RuleWords::condition($item->only(), $title, $offer),
                 sample: self::vain(self::cell(self::yes($item->sample()), 'no', $item, $before, 'sample'), $vain->sample($item, $path)),
                 guests: self::vain(self::cell(self::audience($item, 'guests'), $this->inherited($path, 'guests'), $item, $before, 'guests', 'never_for'), $vain->guests($item)),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Document;
 
-/** An item of a course document, read: what is set on it. Rules are given as the plan format has them. */
+/** An item of a course document, read: what is set on it. */
 final readonly class DocumentItem extends KeyedFields
 {
     /** As the plan format names it. */
@@ -62,9 +62,9 @@ final readonly class DocumentItem extends KeyedFields
     }
 
     /** A condition. */
-    public function only(): ?\stdClass
+    public function only(): ?DocumentCondition
     {
-        return $this->object('only');
+        return DocumentCondition::of($this->object('only'));
     }
 
     /** Prerequisites. */

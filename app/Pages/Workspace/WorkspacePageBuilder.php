@@ -16,6 +16,7 @@ use App\Drafts\Outline\OutlineTree;
 use App\Drafts\Rules\RuleTable;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentCondition;
 use App\Models\Document\DocumentOffer;
 use App\Models\Draft;
 use App\Models\Label;
@@ -125,7 +126,7 @@ final readonly class WorkspacePageBuilder
         foreach ($document->readOffers() as $offer) {
             $offers[$offer->key()] = $offer->title();
         }
-        $words = RuleWords::condition($only, static fn (string $key): string => $titles[$key] ?? $key, static fn (string $key): string => $offers[$key] ?? $key);
+        $words = RuleWords::condition(DocumentCondition::of($only), static fn (string $key): string => $titles[$key] ?? $key, static fn (string $key): string => $offers[$key] ?? $key);
         // An item of its own to ask the core about, at the end so that its pointers are known.
         $items = is_array($document->course->items ?? null) ? $document->course->items : [];
         $document->course->items = [...$items, (object) ['key' => (new OutlineTree($document))->freeKey('probe'), 'kind' => 'lesson', 'only' => $only]];

@@ -7,6 +7,7 @@ namespace App\Sightlines\Why;
 use App\Access\Answer;
 use App\Access\SchoolClock;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentCondition;
 use App\Words\RuleWords;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\CourseSnapshot;
@@ -67,7 +68,7 @@ final readonly class CellContext
         }
 
         return RuleWords::condition(
-            $this->document->item($this->key($item))->only ?? null,
+            DocumentCondition::of($this->document->item($this->key($item))->only ?? null),
             static fn (string $key): string => $titles[$key] ?? $key,
             static fn (string $key): string => $offers[$key] ?? $key,
         );
