@@ -83,7 +83,7 @@ final readonly class Openings
         $offer = $pass === null ? null : $decider->prepared->offerOf($pass);
         $openings = [];
         if ($pass !== null && $offer !== null) {
-            $release = $decider->prepared->schedule($pass, $offer, $learner->labels)->release;
+            $release = $decider->prepared->schedule($pass, $offer)->release;
             foreach ($decider->course->outline->items as $position => $item) {
                 $openings[$item->key] = $release[$position];
             }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-use SilentKeep\Core\Deciding\Audiences;
-use SilentKeep\Core\Deciding\MomentFacts;
+use SilentKeep\Core\Conditions\Audiences;
+use SilentKeep\Core\Conditions\MomentFacts;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Rules\Condition;
 use SilentKeep\Core\Rules\ViewerKind;
@@ -16,7 +16,7 @@ final class CompiledCourse extends CourseMasks
 {
     private readonly MainPlan $mainPlan;
 
-    /** @var array<string, Profile> */
+    /** @var array<array-key, Profile> by offer */
     private array $profiles = [];
 
     /** @var array<string, string> */
@@ -24,6 +24,9 @@ final class CompiledCourse extends CourseMasks
 
     /** @var array<string, string> */
     private array $possible = [];
+
+    /** @var array<string, string> */
+    private array $samplesFor = [];
 
     /** @var array<string, Precedence> by what counts */
     private array $turns = [];
@@ -47,12 +50,9 @@ final class CompiledCourse extends CourseMasks
         return $this->turns[$eligible] ??= new Precedence($this, $eligible);
     }
 
-    /** @param  list<string>  $labels  that bear on this course */
-    public function profile(Offer $offer, array $labels): Profile
+    public function profile(Offer $offer): Profile
     {
-        $key = $offer->key."\0".implode("\0", $labels);
-
-        return $this->profiles[$key] ??= new Profile($this, $offer, $labels);
+        return $this->profiles[$offer->key] ??= new Profile($this, $offer);
     }
 
     /**
@@ -93,6 +93,26 @@ final class CompiledCourse extends CourseMasks
         $key = implode("\0", [$this->stretch($at), $offer->key, ...$labels]);
 
         return $this->possible[$key] ??= Mask::of(Audiences::notSettledAgainst($this->outline, $facts()));
+    }
+
+    /**
+     * What is part of a sample for a viewer, who may look at it or must sign in first.
+     *
+     * @param  list<string>  $labels  that bear on this course
+     * @param  array<int, true>  $done
+     */
+    public function samplesFor(bool $signedIn, array $labels, array $done, int $at): string
+    {
+        if ($this->prepared->samples->unconditional) {
+            return $this->samples;
+        }
+        $kind = $signedIn ? ViewerKind::Member : ViewerKind::Visitor;
+        $reckoned = fn (): string => Mask::of($this->prepared->samples->for(MomentFacts::asItStands($this->outline, $labels, $done, $at, $kind)));
+        if ($this->conditionsOnDone) {
+            return $reckoned();
+        }
+
+        return $this->samplesFor[implode("\0", [$kind->value, $this->stretch($at), ...$labels])] ??= $reckoned();
     }
 
     /**

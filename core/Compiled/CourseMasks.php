@@ -38,6 +38,7 @@ class CourseMasks
 
     public readonly string $withoutTiers;
 
+    /** What is part of a sample, where that is the same for everybody. */
     public readonly string $samples;
 
     public readonly bool $hasSamples;
@@ -76,7 +77,7 @@ class CourseMasks
     /** @var array<int, Prerequisites> */
     public readonly array $after;
 
-    /** @var array<int, list<int>> earlier siblings in an order, the nearest first, boards left out */
+    /** @var array<int, list<int>> earlier siblings in an order, the nearest first, boards and what is optional left out */
     public readonly array $earlier;
 
     /** @var list<list<int>> the path of each item from itself upward */
@@ -95,7 +96,7 @@ class CourseMasks
     public readonly bool $unconditional;
 
     /** @var array<array-key, true> labels that a condition names */
-    private readonly array $labels;
+    public readonly array $labels;
 
     /** @var array<int, string> */
     private array $subtrees = [];
@@ -113,7 +114,7 @@ class CourseMasks
         $this->notBoards = Mask::of(array_map(static fn (Kind $kind): bool => $kind !== Kind::Board, $kinds));
         $this->isModule = array_map(static fn (Kind $kind): bool => $kind === Kind::Module, $kinds);
         $this->withoutTiers = Mask::of(array_map(static fn (bool $tiers): bool => ! $tiers, $prepared->tiersOnPath));
-        $this->samples = Mask::of($prepared->partOfSample);
+        $this->samples = Mask::of($prepared->samples->forSomebody);
         $this->hasSamples = str_contains($this->samples, Mask::IN);
         $this->hasDrafts = str_contains($this->published, Mask::OUT);
         $this->guestsAdmitted = Mask::of($prepared->guests->admits);
@@ -167,7 +168,9 @@ class CourseMasks
             if ($inOrder && isset($siblings[$above])) {
                 $earlier[$at] = array_reverse($siblings[$above]);
             }
-            $siblings[$above][] = $at;
+            if (! $item->optional) {
+                $siblings[$above][] = $at;
+            }
         }
 
         return [$after, $earlier];
@@ -218,20 +221,20 @@ class CourseMasks
     }
 
     /**
-     * What of a viewer's labels bears on this course.
+     * Whether a mask has a lesson that counts in a module: inside it, and not optional nor inside something optional within it.
      *
-     * @param  list<string>  $labels
-     * @return list<string> sorted
+     * @param  string  $lessons  a mask of lessons
      */
-    public function bearing(array $labels): array
+    public function hasRequired(string $lessons, int $module): bool
     {
-        if ($this->labels === [] || $labels === []) {
-            return [];
+        $optional = $this->outline->optionalOnPath;
+        $end = $this->outline->end[$module];
+        $lesson = strpos($lessons, Mask::IN, $module);
+        while ($lesson !== false && $lesson < $end && $optional[$lesson] !== $optional[$module]) {
+            $lesson = strpos($lessons, Mask::IN, $lesson + 1);
         }
-        $bearing = array_values(array_unique(array_filter($labels, fn (string $label): bool => isset($this->labels[$label]))));
-        sort($bearing, SORT_STRING);
 
-        return $bearing;
+        return $lesson !== false && $lesson < $end;
     }
 
     /** What comes out hidden, of what is not open. */

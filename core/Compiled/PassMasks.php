@@ -20,7 +20,7 @@ final class PassMasks
 
     private int $lastingStretch = -1;
 
-    /** What passes all gates but those of time, within one stretch between the dates in conditions. */
+    /** What passes all gates but those of time, within one stretch in which neither a date nor a label changes a condition. */
     private string $lasting = '';
 
     private int $progressStretch = -1;
@@ -32,6 +32,7 @@ final class PassMasks
         private readonly CompiledCourse $course,
         public readonly Pass $pass,
         public readonly Profile $profile,
+        private readonly BearingLabels $labels,
         private readonly array $done,
         private readonly string $doneMask,
     ) {
@@ -93,7 +94,7 @@ final class PassMasks
         if ($kind !== ViewerKind::Learner) {
             return $this->timely($at, $kind) & $this->progress($at)->passes();
         }
-        $stretch = $this->course->stretch($at);
+        $stretch = $this->labels->stretch($at);
         if ($stretch !== $this->lastingStretch) {
             $this->lastingStretch = $stretch;
             $this->lasting = $this->profile->covered & $this->audience($at, $kind) & $this->progress($at)->passes();
@@ -110,12 +111,12 @@ final class PassMasks
 
     public function audience(int $at, ViewerKind $kind): string
     {
-        return $this->course->audience($kind, $this->profile->offer, $this->profile->labels, $this->done, $at);
+        return $this->course->audience($kind, $this->profile->offer, $this->labels->at($at), $this->done, $at);
     }
 
     public function progress(int $at): Progress
     {
-        $stretch = $this->course->stretch($at);
+        $stretch = $this->labels->stretch($at);
         if ($this->progress === null || $stretch !== $this->progressStretch) {
             $this->progressStretch = $stretch;
             $this->progress = new Progress($this->course, $this->eligible($at), $this->doneMask);
@@ -127,7 +128,7 @@ final class PassMasks
     public function eligible(int $at): string
     {
         return $this->profile->covered & $this->course->published & $this->course->notBoards
-            & $this->course->possible($this->profile->offer, $this->profile->labels, $this->done, $at);
+            & $this->course->possible($this->profile->offer, $this->labels->at($at), $this->done, $at);
     }
 
     /** What time alone will have released, and not closed at once, at or after an instant. */

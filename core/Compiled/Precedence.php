@@ -67,7 +67,7 @@ final class Precedence
         $before = [];
         foreach ($course->earlier as $item => $siblings) {
             foreach ($siblings as $sibling) {
-                if ($eligible[$sibling] === Mask::IN && (! $course->isModule[$sibling] || self::hasLesson($course, $lessons, $sibling))) {
+                if ($eligible[$sibling] === Mask::IN && (! $course->isModule[$sibling] || $course->hasRequired($lessons, $sibling))) {
                     $before[$item] = $sibling;
                     break;
                 }
@@ -75,13 +75,6 @@ final class Precedence
         }
 
         return $before;
-    }
-
-    private static function hasLesson(CourseMasks $course, string $lessons, int $module): bool
-    {
-        $lesson = strpos($lessons, Mask::IN, $module);
-
-        return $lesson !== false && $lesson < $course->outline->end[$module];
     }
 
     /**
@@ -101,7 +94,7 @@ final class Precedence
                 $left++;
                 if (! $course->isModule[$first]) {
                     $plain[] = $first;
-                } elseif (self::hasLesson($course, $lessons, $first)) {
+                } elseif ($course->hasRequired($lessons, $first)) {
                     $modules[] = $first;
                 } else {
                     $empty++;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Deciding\PreviousItems;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\AtOnce;
@@ -14,7 +15,7 @@ use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Offer;
 
 /**
- * What all holders of an offer with the same labels have in common: what it covers, and the steps in which
+ * What all holders of an offer have in common: what it covers, and the steps in which
  * it is released and closed. Items of one step always share a date, so that a pass needs only as many dates
  * as its plan has rules.
  */
@@ -58,14 +59,13 @@ final class Profile
     /** @var array<int, array{Closing, int, int}> by step: the rule, the release step, the closing step of what the item stands in */
     private array $closings = [];
 
-    /** @param  list<string>  $labels  that bear on the course */
-    public function __construct(private readonly CourseMasks $course, public readonly Offer $offer, public readonly array $labels)
+    public function __construct(private readonly CourseMasks $course, public readonly Offer $offer)
     {
         $coverage = $course->prepared->coverage($offer);
         $this->inScope = Mask::of($coverage->inScope);
         $this->inTier = Mask::of($coverage->inTier);
         $this->covered = $this->inScope & $this->inTier;
-        [$this->releaseStep, $this->closingStep, $never] = $this->steps($course->prepared->notRuledOut($offer, $labels));
+        [$this->releaseStep, $this->closingStep, $never] = $this->steps($course->prepared->previousItems($offer));
         $this->releases = self::members($this->releaseStep, count($never));
         $released = array_fill(0, count($never), []);
         foreach ($this->releaseStep as $at => $step) {
@@ -86,18 +86,15 @@ final class Profile
     /**
      * Numbers the steps in reading order and notes the rule of each.
      *
-     * @param  array<int, bool>  $open  what the conditions do not rule out
      * @return array{list<int>, list<int>, list<bool>} the release step and the closing step of each item, and of each release step whether it never comes
      */
-    private function steps(array $open): array
+    private function steps(PreviousItems $previous): array
     {
         $outline = $this->course->outline;
         /** @var list<int> $releaseStep */
         $releaseStep = [];
         /** @var list<int> $closingStep */
         $closingStep = [];
-        /** @var array<int, int> $previous the step of the last item that can be a "previous" one, by depth */
-        $previous = [];
         $never = [false];
         foreach ($outline->items as $at => $item) {
             $above = $outline->parent[$at];
@@ -105,7 +102,8 @@ final class Profile
             $rule = $this->offer->plan?->opening($at) ?? new AtOnce;
             $releaseStep[] = $rule instanceof AtOnce ? $inherited : count($never);
             if (! $rule instanceof AtOnce) {
-                $this->openings[count($never)] = [$rule, $inherited, $rule->countsFromPrevious() ? $previous[$outline->depth[$at]] ?? 0 : 0, ...self::plainDelay($rule)];
+                $before = $rule->countsFromPrevious() ? $previous->of($at) : null;
+                $this->openings[count($never)] = [$rule, $inherited, $before === null ? 0 : $releaseStep[$before], ...self::plainDelay($rule)];
                 $never[] = $never[$inherited] || $rule->dated() === Instant::NEVER;
             }
             $closing = $this->offer->plan?->closing($at);
@@ -114,8 +112,8 @@ final class Profile
             if ($closing !== null) {
                 $this->closings[count($this->closings) + 1] = [$closing, $releaseStep[$at], $closingAbove];
             }
-            if ($item->kind !== Kind::Board && ! $outline->draftOnPath[$at] && $this->covered[$at] === Mask::IN && $open[$at] && ! $never[$releaseStep[$at]]) {
-                $previous[$outline->depth[$at]] = $releaseStep[$at];
+            if ($item->kind !== Kind::Board && ! $outline->draftOnPath[$at] && $this->covered[$at] === Mask::IN && ! $never[$releaseStep[$at]]) {
+                $previous->add($at);
             }
         }
 

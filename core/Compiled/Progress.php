@@ -85,7 +85,7 @@ final class Progress
             $unmet |= $items & (str_repeat(Mask::OUT, $distance).substr($undone, 0, -$distance));
         }
         foreach ($this->turns->behindModules as $item => $module) {
-            if ($this->holds($this->undoneLessons, $module)) {
+            if ($this->course->hasRequired($this->undoneLessons, $module)) {
                 $unmet[$item] = Mask::IN;
             }
         }
@@ -157,21 +157,14 @@ final class Progress
             return $this->done[$item] === Mask::IN;
         }
 
-        return $this->holds($this->eligibleLessons, $item) && ! $this->holds($this->undoneLessons, $item);
-    }
-
-    private function holds(string $mask, int $module): bool
-    {
-        $first = strpos($mask, Mask::IN, $module);
-
-        return $first !== false && $first < $this->course->outline->end[$module];
+        return $this->course->hasRequired($this->eligibleLessons, $item) && ! $this->course->hasRequired($this->undoneLessons, $item);
     }
 
     /** Its own, whatever it stands in. */
     public function prerequisitesMet(int $item): bool
     {
         $before = $this->turns->before[$item] ?? null;
-        if ($before !== null && ($this->course->isModule[$before] ? $this->holds($this->undoneLessons, $before) : $this->done[$before] === Mask::OUT)) {
+        if ($before !== null && ($this->course->isModule[$before] ? $this->course->hasRequired($this->undoneLessons, $before) : $this->done[$before] === Mask::OUT)) {
             return false;
         }
 
@@ -199,7 +192,7 @@ final class Progress
     private function modulesMake(array $modules, int $needed): bool
     {
         foreach ($modules as $module) {
-            $needed -= $this->holds($this->undoneLessons, $module) ? 0 : 1;
+            $needed -= $this->course->hasRequired($this->undoneLessons, $module) ? 0 : 1;
         }
 
         return $needed <= 0;

@@ -27,8 +27,7 @@ final class ViewerMasks
 
     public readonly string $doneMask;
 
-    /** @var list<string> that bear on the course */
-    public readonly array $labels;
+    public readonly BearingLabels $labels;
 
     public readonly ?ViewerMasks $observed;
 
@@ -48,12 +47,12 @@ final class ViewerMasks
         }
         $this->done = $done;
         $this->doneMask = $mask;
-        $this->labels = $course->bearing($viewer->labels);
+        $this->labels = new BearingLabels($course, $viewer);
         $passes = [];
         foreach ($viewer->passes as $pass) {
             $offer = $prepared->offerOf($pass);
             if ($offer !== null) {
-                $passes[] = new PassMasks($course, $pass, $course->profile($offer, $this->labels), $done, $mask);
+                $passes[] = new PassMasks($course, $pass, $course->profile($offer), $this->labels, $done, $mask);
             }
         }
         $this->passes = $passes;
@@ -76,7 +75,8 @@ final class ViewerMasks
      */
     public function instants(bool $shutting = false): array
     {
-        $instants = [];
+        // A label that comes may shut as well as open.
+        $instants = $this->labels->instants;
         foreach ($this->passes as $pass) {
             array_push($instants, ...$pass->instants($shutting));
         }
@@ -148,9 +148,15 @@ final class ViewerMasks
     }
 
     /** Route 4. */
-    public function asSample(): string
+    public function asSample(int $at): string
     {
-        return $this->viewer->signedIn || ! $this->course->prepared->course->sampleNeedsAccount ? $this->course->samples : $this->course->none;
+        return $this->viewer->signedIn || ! $this->course->prepared->course->sampleNeedsAccount ? $this->samples($this->viewer->signedIn, $at) : $this->course->none;
+    }
+
+    /** What would be part of a sample for somebody who has and has done what this viewer has. */
+    public function samples(bool $signedIn, int $at): string
+    {
+        return $this->course->samplesFor($signedIn, $this->labels->at($at), $this->done, $at);
     }
 
     /** Route 5. */
@@ -196,7 +202,7 @@ final class ViewerMasks
     /** On a route without a pass. */
     public function audience(ViewerKind $kind, int $at): string
     {
-        return $this->course->audience($kind, null, $this->labels, $this->done, $at);
+        return $this->course->audience($kind, null, $this->labels->at($at), $this->done, $at);
     }
 
     /**
@@ -228,7 +234,7 @@ final class ViewerMasks
             $routes[Route::Anyone->value] = $this->asAnyone($at);
         }
         if ($this->course->hasSamples) {
-            $routes[Route::Sample->value] = $this->asSample();
+            $routes[Route::Sample->value] = $this->asSample($at);
         }
         if ($this->observed !== null) {
             $routes[Route::Observer->value] = $this->asObserver($at);
@@ -250,7 +256,7 @@ final class ViewerMasks
 
         return ! $this->viewer->staff && $this->observed === null && $this->grants === [] && ! $this->viewer->guest
             && $course->state === CourseState::Live && $course->entry !== Entry::Anyone
-            && ! $this->course->conditionsOnDone && $this->course->conditionInstants === [];
+            && ! $this->course->conditionsOnDone && $this->course->conditionInstants === [] && $this->labels->instants === [];
     }
 
     /** @return array{string, string} what is open, and what is open to work in */

@@ -111,10 +111,12 @@ final class Why
             return self::spelledOut(self::atDoor($viewer, $viewer->anyoneKind(), $at, $course->withoutTiers, $course->none));
         }
 
-        return self::except(
-            array_fill(0, $course->count, [$viewer->viewer->signedIn ? Reason::NoPass : Reason::NotSignedIn]),
-            $course->samples ^ $course->all, Reason::SampleNeedsAccount,
-        );
+        if ($viewer->viewer->signedIn) {
+            return array_fill(0, $course->count, [Reason::NoPass]);
+        }
+        $wantsAnAccount = $course->prepared->course->sampleNeedsAccount ? $viewer->samples(signedIn: true, at: $at) : $course->none;
+
+        return self::except(array_fill(0, $course->count, [Reason::NotSignedIn]), $wantsAnAccount ^ $course->all, Reason::SampleNeedsAccount);
     }
 
     /**

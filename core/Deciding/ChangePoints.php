@@ -12,10 +12,11 @@ use SilentKeep\Core\Rules\FromInstant;
 use SilentKeep\Core\Rules\NotSo;
 use SilentKeep\Core\Rules\UntilInstant;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\LabelTimes;
 use SilentKeep\Core\Viewing\Viewer;
 
 /**
- * The instants at which anything may change for a viewer by time alone: seasons, passes, grants,
+ * The instants at which anything may change for a viewer by time alone: seasons, passes, labels, grants,
  * releases, closings, dates of the main plan and dates in conditions.
  */
 final readonly class ChangePoints
@@ -61,11 +62,11 @@ final readonly class ChangePoints
     /** @return list<int> */
     private function ofViewer(Viewer $viewer): array
     {
-        $instants = [];
+        $instants = LabelTimes::of($viewer, $this->prepared->plan->offers)->instants();
         foreach ($viewer->passes as $pass) {
             $offer = $this->prepared->offerOf($pass);
             if ($offer !== null) {
-                $schedule = $this->prepared->schedule($pass, $offer, $viewer->labels);
+                $schedule = $this->prepared->schedule($pass, $offer);
                 array_push($instants, $pass->from, $pass->until, ...$schedule->release, ...$schedule->closing);
             }
         }

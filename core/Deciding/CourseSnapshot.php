@@ -78,7 +78,7 @@ final class CourseSnapshot
             $this->own->passes !== [] => [$this->own->lapsedPassReason()],
             $this->viewer->guest => $this->guestObjections($item),
             $course->entry === Entry::Anyone => $this->own->objectionsToAnyone($item),
-            $this->prepared->partOfSample[$item] => [Reason::SampleNeedsAccount],
+            $this->wantsAnAccount($item) => [Reason::SampleNeedsAccount],
             $this->viewer->signedIn => [Reason::NoPass],
             default => [Reason::NotSignedIn],
         };
@@ -217,7 +217,13 @@ final class CourseSnapshot
 
     private function openAsSample(int $item): bool
     {
-        return $this->prepared->partOfSample[$item] && ($this->viewer->signedIn || ! $this->prepared->course->sampleNeedsAccount);
+        return ($this->viewer->signedIn || ! $this->prepared->course->sampleNeedsAccount) && $this->own->samples($this->viewer->signedIn)[$item];
+    }
+
+    /** Whether all it takes to see a sample is to sign in. */
+    public function wantsAnAccount(int $item): bool
+    {
+        return ! $this->viewer->signedIn && $this->prepared->course->sampleNeedsAccount && $this->own->samples(signedIn: true)[$item];
     }
 
     private function openToObserver(int $item): bool

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Deciding;
 
+use SilentKeep\Core\Conditions\Audiences;
+use SilentKeep\Core\Conditions\MomentFacts;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Viewing\LabelTimes;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
@@ -20,6 +23,9 @@ final class OwnRoutes
     /** @var list<Pass> the passes of the course, active or not, in the order given */
     public readonly array $passes;
 
+    /** @var list<string> that the viewer has at the instant */
+    public readonly array $labels;
+
     /** @var array<int, true> positions of what is complete */
     public readonly array $done;
 
@@ -29,9 +35,13 @@ final class OwnRoutes
     /** @var array<string, list<bool>> by kind: whether every condition holds on a route without a pass */
     private array $audience = [];
 
+    /** @var array<int, list<bool>> what is part of a sample for the viewer, not signed in and signed in */
+    private array $samples = [];
+
     public function __construct(private readonly PreparedCourse $prepared, public readonly Viewer $viewer, private readonly int $at)
     {
         $done = $granted = $active = $passes = [];
+        $this->labels = LabelTimes::of($viewer, $prepared->plan->offers)->at($at);
         foreach ($viewer->done as $key => $since) {
             $position = $prepared->outline->positionOf((string) $key);
             if ($position !== null && $since <= $at) {
@@ -51,7 +61,7 @@ final class OwnRoutes
             }
             $passes[] = $pass;
             if ($pass->isActive($at)) {
-                $active[] = new PassReading($prepared, $pass, $offer, $viewer, $done, $at);
+                $active[] = new PassReading($prepared, $pass, $offer, $viewer, $this->labels, $done, $at);
             }
         }
         $this->done = $done;
@@ -140,10 +150,18 @@ final class OwnRoutes
     public function audienceHolds(int $item, ViewerKind $kind): bool
     {
         $this->audience[$kind->value] ??= Audiences::holding($this->prepared->outline, MomentFacts::asItStands(
-            $this->prepared->outline, $this->viewer->labels, $this->done, $this->at, $kind,
+            $this->prepared->outline, $this->labels, $this->done, $this->at, $kind,
         ));
 
         return $this->audience[$kind->value][$item];
+    }
+
+    /** @return list<bool> of each item: whether it is part of a sample for the viewer, signed in or not */
+    public function samples(bool $signedIn): array
+    {
+        return $this->samples[(int) $signedIn] ??= $this->prepared->samples->for(MomentFacts::asItStands(
+            $this->prepared->outline, $this->labels, $this->done, $this->at, $signedIn ? ViewerKind::Member : ViewerKind::Visitor,
+        ));
     }
 
     /**

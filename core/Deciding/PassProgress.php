@@ -27,20 +27,18 @@ final readonly class PassProgress
         return new self($this->outline, $this->topInOrder, $this->eligible, $this->done + $more);
     }
 
-    /** Lessons, parts and boards: when done. Modules: when they have an eligible lesson and all of those are done. */
+    /** Lessons, parts and boards: when done. Modules: when they have an eligible lesson that is not optional, and all of those are done. */
     public function isComplete(int $at): bool
     {
         if ($this->outline->items[$at]->kind !== Kind::Module) {
             return isset($this->done[$at]);
         }
         $lessons = 0;
-        for ($inside = $at + 1; $inside < $this->outline->end[$at]; $inside++) {
-            if ($this->isEligibleLesson($inside)) {
-                if (! isset($this->done[$inside])) {
-                    return false;
-                }
-                $lessons++;
+        foreach ($this->lessonsOf($at) as $lesson) {
+            if (! isset($this->done[$lesson])) {
+                return false;
             }
+            $lessons++;
         }
 
         return $lessons > 0;
@@ -86,7 +84,7 @@ final readonly class PassProgress
         return $this->isComplete($key) || $this->isEmptyModule($key);
     }
 
-    /** In order: the nearest earlier sibling that counts is complete. */
+    /** In order: the nearest earlier sibling that counts, and is not optional, is complete. */
     public function turnHasCome(int $at): bool
     {
         $before = $this->oneBefore($at);
@@ -103,7 +101,7 @@ final readonly class PassProgress
             return null;
         }
         for ($earlier = $at - 1; $earlier > $above; $earlier--) {
-            if ($this->outline->parent[$earlier] === $above && $this->eligible[$earlier] && ! $this->isEmptyModule($earlier)) {
+            if ($this->outline->parent[$earlier] === $above && $this->eligible[$earlier] && ! $this->outline->items[$earlier]->optional && ! $this->isEmptyModule($earlier)) {
                 return $earlier;
             }
         }
@@ -113,20 +111,16 @@ final readonly class PassProgress
 
     private function isEmptyModule(int $at): bool
     {
-        if ($this->outline->items[$at]->kind !== Kind::Module) {
-            return false;
-        }
-        for ($inside = $at + 1; $inside < $this->outline->end[$at]; $inside++) {
-            if ($this->isEligibleLesson($inside)) {
-                return false;
-            }
-        }
-
-        return true;
+        return $this->outline->items[$at]->kind === Kind::Module && ! $this->lessonsOf($at)->valid();
     }
 
-    private function isEligibleLesson(int $at): bool
+    /** @return \Generator<int, int> the lessons that make a module complete for this pass */
+    private function lessonsOf(int $module): \Generator
     {
-        return $this->outline->items[$at]->kind === Kind::Lesson && $this->eligible[$at];
+        foreach ($this->outline->requiredLessons($module) as $lesson) {
+            if ($this->eligible[$lesson]) {
+                yield $lesson;
+            }
+        }
     }
 }

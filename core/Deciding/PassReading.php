@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Deciding;
 
+use SilentKeep\Core\Conditions\Audiences;
+use SilentKeep\Core\Conditions\MomentFacts;
+use SilentKeep\Core\Conditions\OfferCoverage;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Time\Instant;
@@ -25,19 +28,23 @@ final class PassReading
 
     private ?PassProgress $best = null;
 
-    /** @param  array<int, true>  $done  positions of what the holder has completed by then */
+    /**
+     * @param  list<string>  $labels  that the holder has at the instant
+     * @param  array<int, true>  $done  positions of what the holder has completed by then
+     */
     public function __construct(
         private readonly PreparedCourse $prepared,
         public readonly Pass $pass,
         public readonly Offer $offer,
         private readonly Viewer $holder,
+        private readonly array $labels,
         private readonly array $done,
         private readonly int $at,
     ) {
         $this->coverage = $prepared->coverage($offer);
-        $this->schedule = $prepared->schedule($pass, $offer, $holder->labels);
+        $this->schedule = $prepared->schedule($pass, $offer);
         $outline = $prepared->outline;
-        $possible = Audiences::notSettledAgainst($outline, MomentFacts::asItMayCome($outline, $holder->labels, $done, $at, $offer, $this->coverage));
+        $possible = Audiences::notSettledAgainst($outline, MomentFacts::asItMayCome($outline, $labels, $done, $at, $offer, $this->coverage));
         $eligible = [];
         foreach ($outline->items as $item => $it) {
             $eligible[] = $it->kind !== Kind::Board && ! $outline->draftOnPath[$item] && $this->coverage->covers($item) && $possible[$item];
@@ -100,7 +107,7 @@ final class PassReading
     private function audienceHolds(int $item, ViewerKind $kind): bool
     {
         $this->audience[$kind->value] ??= Audiences::holding($this->prepared->outline, MomentFacts::asItStands(
-            $this->prepared->outline, $this->holder->labels, $this->done, $this->at, $kind, $this->offer, $this->coverage,
+            $this->prepared->outline, $this->labels, $this->done, $this->at, $kind, $this->offer, $this->coverage,
         ));
 
         return $this->audience[$kind->value][$item];

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Deciding;
 
+use SilentKeep\Core\Conditions\Audiences;
+use SilentKeep\Core\Conditions\OfferCoverage;
+use SilentKeep\Core\Conditions\UndatedFacts;
 use SilentKeep\Core\Outline\Audience;
 use SilentKeep\Core\Outline\Course;
-use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Viewing\Offer;
@@ -23,8 +25,7 @@ final class PreparedCourse
 
     public readonly DatedTimes $datedTimes;
 
-    /** @var list<bool> whether the item is part of a sample */
-    public readonly array $partOfSample;
+    public readonly Samples $samples;
 
     /** @var list<bool> whether an item of the path has tiers, an empty list being one too */
     public readonly array $tiersOnPath;
@@ -41,14 +42,12 @@ final class PreparedCourse
         $this->observers = new Admission($course->outline, Audience::Observers, $course->observerDoor);
         $this->datedTimes = new DatedTimes($course);
         $this->scheduling = new Scheduling($course, $plan->zone);
-        $sample = $tiers = [];
+        $this->samples = new Samples($course->outline);
+        $tiers = [];
         foreach ($course->outline->items as $at => $item) {
             $above = $course->outline->parent[$at];
-            $sample[] = $item->sample || ($above !== Outline::TOP && $sample[$above]
-                && $item->kind !== Kind::Board && $item->tiers === null && $item->only === null && $item->neverFor === []);
             $tiers[] = $item->tiers !== null || ($above !== Outline::TOP && $tiers[$above]);
         }
-        $this->partOfSample = $sample;
         $this->tiersOnPath = $tiers;
     }
 
@@ -65,20 +64,26 @@ final class PreparedCourse
         return $this->coverages[$offer->key] ??= new OfferCoverage($offer, $this->outline);
     }
 
-    /** @param  list<string>  $labels  of the pass's holder */
-    public function schedule(Pass $pass, Offer $offer, array $labels): Schedule
+    public function schedule(Pass $pass, Offer $offer): Schedule
     {
-        return $this->scheduling->schedule($pass, $offer, $this->coverage($offer), $labels);
+        return $this->scheduling->schedule($pass, $offer, $this->coverage($offer));
+    }
+
+    /** @see PreviousItems */
+    public function previousItems(Offer $offer): PreviousItems
+    {
+        return $this->scheduling->previousItems($offer);
     }
 
     /**
-     * @param  list<string>  $labels
-     * @return list<bool>
+     * Of each item: whether no condition on its path is false for a holder with these labels, whatever is done and whatever
+     * the clock says.
      *
-     * @see Scheduling::notRuledOut()
+     * @param  list<string>  $labels  those that the offer gives are added
+     * @return list<bool>
      */
     public function notRuledOut(Offer $offer, array $labels): array
     {
-        return $this->scheduling->notRuledOut($offer, $labels);
+        return Audiences::notSettledAgainst($this->outline, new UndatedFacts($offer, [...$labels, ...$offer->labels]));
     }
 }

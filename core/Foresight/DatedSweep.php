@@ -80,7 +80,7 @@ final class DatedSweep
         if (! $this->viewer->course->hasSamples || $at >= ($course->closes ?? Instant::NEVER) || ($at >= $before && $at !== $from)) {
             return;
         }
-        $samples = $this->viewer->asSample() & $this->viewer->course->published;
+        $samples = $this->viewer->asSample($at) & $this->viewer->course->published;
         for ($item = strpos($samples, Mask::IN); $item !== false; $item = strpos($samples, Mask::IN, $item + 1)) {
             $this->open[$item] = $at;
         }

@@ -17,12 +17,12 @@ final readonly class DatesForPass
     }
 
     /**
-     * @param  list<string>  $labels  of the holder
+     * @param  list<string>  $labels  of the holder, but for those that the offer gives
      * @return list<ItemDates> in reading order
      */
     public function dates(Offer $offer, Pass $pass, array $labels): array
     {
-        $schedule = $this->prepared->schedule($pass, $offer, $labels);
+        $schedule = $this->prepared->schedule($pass, $offer);
         $coverage = $this->prepared->coverage($offer);
         $notRuledOut = $this->prepared->notRuledOut($offer, $labels);
         $courseCloses = $this->prepared->course->closes ?? Instant::NEVER;

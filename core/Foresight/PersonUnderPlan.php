@@ -103,7 +103,7 @@ final class PersonUnderPlan
             $opens = $course->prepared->course->opens ?? PHP_INT_MIN;
             $first = max($this->at + 1, $opens);
 
-            return $first <= $this->until && $first < ($course->prepared->course->closes ?? Instant::NEVER) ? $later | ($this->viewer->asSample() & $course->published) : $later;
+            return $first <= $this->until && $first < ($course->prepared->course->closes ?? Instant::NEVER) ? $later | ($this->viewer->asSample($first) & $course->published) : $later;
         }
         foreach ($this->decider->instants($this->viewer, $this->at, $this->until + 1) as $instant) {
             $later |= $this->viewer->open($instant)[0];

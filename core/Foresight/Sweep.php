@@ -75,14 +75,14 @@ final class Sweep
         $looks = $viewer->viewer->signedIn ? $viewer->course->none : $free;
         $works = $viewer->viewer->signedIn ? $free : $viewer->course->none;
         if ($inSeason) {
-            $looks |= $viewer->asSample() | $viewer->asGuest($at);
+            $looks |= $viewer->asSample($at) | $viewer->asGuest($at);
         }
         $this->note($at, $looks, $works);
     }
 
     private function byPasses(int $at): void
     {
-        $stretch = $this->viewer->course->stretch($at);
+        $stretch = $this->viewer->labels->stretch($at);
         if ($stretch !== $this->stretch) {
             $this->progress = [];
             $this->stretch = $stretch;

@@ -10,6 +10,7 @@ use SilentKeep\Core\Time\InvalidTime;
 use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\PassState;
+use SilentKeep\Core\Viewing\TimedLabel;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** Reads asks about a plan. Objects are expected as PHP's decoder gives them: stdClass. */
@@ -43,16 +44,18 @@ final readonly class AskReader
     {
         $viewer = $this->object($value, $pointer);
         $observed = $viewer->observes ?? null;
+        [$labels, $timedLabels] = $this->labels($viewer, $pointer);
 
         return new Viewer(
             staff: $this->bool($viewer, 'staff', $pointer),
             signedIn: $this->bool($viewer, 'signed_in', $pointer),
             guest: $this->bool($viewer, 'guest', $pointer),
-            labels: $this->labels($viewer, $pointer),
+            labels: $labels,
             passes: $this->passes($viewer, $pointer),
             grants: $this->grants($viewer, $pointer),
             done: $this->done($viewer, $pointer),
             observes: $observed === null ? null : $this->observed($observed, $pointer.'/observes'),
+            timedLabels: $timedLabels,
         );
     }
 
@@ -65,15 +68,26 @@ final readonly class AskReader
         return $this->viewer($learner, $pointer);
     }
 
-    /** @return list<string> */
+    /** @return array{list<string>, list<TimedLabel>} held for good; held for a time */
     private function labels(\stdClass $viewer, string $pointer): array
     {
-        $labels = [];
-        foreach ($this->list($viewer, 'labels', $pointer) as $index => $label) {
-            $labels[] = is_string($label) ? $label : throw InvalidAsk::at("{$pointer}/labels/{$index}", 'must be text');
+        $lasting = $timed = [];
+        foreach ($this->list($viewer, 'labels', $pointer) as $index => $value) {
+            $here = "{$pointer}/labels/{$index}";
+            if (is_string($value)) {
+                $lasting[] = $value;
+
+                continue;
+            }
+            $label = $value instanceof \stdClass ? $value : throw InvalidAsk::at($here, 'must be text, or an object with a label, from and until');
+            $timed[] = new TimedLabel(
+                $this->text($label, 'label', $here),
+                $this->instant($label, 'from', $here),
+                isset($label->until) ? $this->instant($label, 'until', $here) : Instant::NEVER,
+            );
         }
 
-        return $labels;
+        return [$lasting, $timed];
     }
 
     /** @return list<Pass> */

@@ -89,7 +89,23 @@ final class CourseReader
             plan: $this->planNamed($fields, 'plan'),
             scope: $scope === null ? null : $positions->listed($scope, $fields, 'scope'),
             lasts: $this->lasting($fields->object('lasts')),
+            labels: self::labels($fields),
         );
+    }
+
+    /** @return list<string> */
+    private static function labels(Fields $fields): array
+    {
+        $labels = $fields->strings('labels') ?? [];
+        foreach ($labels as $index => $label) {
+            if ($label === '') {
+                $fields->offences->add($fields->at('labels').'/'.$index, 'must not be empty');
+            } elseif (array_search($label, $labels, true) !== $index) {
+                $fields->offences->add($fields->at('labels').'/'.$index, 'stands twice in this offer: '.$label);
+            }
+        }
+
+        return array_values($labels);
     }
 
     private function lasting(?Fields $fields): Lasting

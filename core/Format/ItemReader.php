@@ -13,7 +13,7 @@ use SilentKeep\Core\Rules\Prerequisites;
 final class ItemReader
 {
     private const ITEM_KEYS = [
-        'key', 'kind', 'title', 'display', 'draft', 'sample', 'tiers', 'only', 'guests', 'observers', 'never_for',
+        'key', 'kind', 'title', 'display', 'draft', 'sample', 'optional', 'tiers', 'only', 'guests', 'observers', 'never_for',
         'after', 'in_order', 'when_closed', 'finish', 'items',
     ];
 
@@ -73,6 +73,7 @@ final class ItemReader
             inOrder: $fields->bool('in_order'),
             hideWhenClosed: $whenClosed === 'hide',
             finish: $this->rules->finish($fields->object('finish')),
+            optional: $fields->bool('optional'),
             // Below an unknown kind nothing is known of what may stand there.
             items: $this->items($fields->objects('items'), $kind === null ? Kind::cases() : $kind->holds()),
         );

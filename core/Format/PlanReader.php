@@ -141,7 +141,7 @@ final class PlanReader
     {
         $byCourse = [];
         foreach ($offers as $fields) {
-            $fields->only('key', 'course', 'title', 'display', 'tier', 'plan', 'scope', 'lasts')->needs('key', 'course');
+            $fields->only('key', 'course', 'title', 'display', 'labels', 'tier', 'plan', 'scope', 'lasts')->needs('key', 'course');
             $fields->object('display');
             $fields->string('key');
             $course = $fields->string('course');

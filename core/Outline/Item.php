@@ -16,6 +16,7 @@ final readonly class Item
      * @param  ?bool  $observers  likewise
      * @param  list<Audience>  $neverFor
      * @param  bool  $inOrder  its children one after the other (modules only)
+     * @param  bool  $optional  in an order, and as a part of its module, it holds nobody up; asked for by name it is waited for
      * @param  list<Item>  $items
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Item
         public bool $inOrder = false,
         public bool $hideWhenClosed = false,
         public ?Finish $finish = null,
+        public bool $optional = false,
         public array $items = [],
     ) {
     }

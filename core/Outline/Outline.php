@@ -34,11 +34,15 @@ final readonly class Outline
     /** @var list<bool> whether the item or one above it is a draft */
     public array $draftOnPath;
 
+    /** @var list<int> how many items of the path are optional, itself counted */
+    public array $optionalOnPath;
+
     /** @param  list<Item>  $topItems */
     public function __construct(array $topItems)
     {
-        $items = $parent = $depth = $end = $position = $path = $draft = [];
+        $items = $parent = $depth = $end = $position = $path = $draft = $optional = [];
         /** @var list<list<int>> $path */
+        /** @var list<int> $optional */
         /** @var list<int<-1, max>> $parent */
         /** @var list<array{Item, int<-1, max>}> $waiting what is still to be numbered, the next one last, with the position of what it stands in */
         $waiting = array_map(static fn (Item $item): array => [$item, self::TOP], array_reverse($topItems));
@@ -52,6 +56,7 @@ final readonly class Outline
             $position[$item->key] = $at;
             $path[] = [...($above < 0 ? [] : $path[$above]), $at];
             $draft[] = $item->draft || ($above >= 0 && $draft[$above]);
+            $optional[] = ($above >= 0 ? $optional[$above] : 0) + ($item->optional ? 1 : 0);
             foreach (array_reverse($item->items) as $inside) {
                 $waiting[] = [$inside, $at];
             }
@@ -68,6 +73,7 @@ final readonly class Outline
         $this->position = $position;
         $this->path = $path;
         $this->draftOnPath = $draft;
+        $this->optionalOnPath = $optional;
     }
 
     public function positionOf(string $key): ?int
@@ -84,6 +90,20 @@ final readonly class Outline
     public function isPublishedLesson(int $at): bool
     {
         return $this->items[$at]->kind === Kind::Lesson && ! $this->draftOnPath[$at];
+    }
+
+    /**
+     * The lessons inside a module, at any depth, that are not optional, nor inside something optional within it.
+     *
+     * @return \Generator<int, int> positions in reading order
+     */
+    public function requiredLessons(int $module): \Generator
+    {
+        for ($at = $module + 1; $at < $this->end[$module]; $at++) {
+            if ($this->items[$at]->kind === Kind::Lesson && $this->optionalOnPath[$at] === $this->optionalOnPath[$module]) {
+                yield $at;
+            }
+        }
     }
 
     /** Whether `$at` is `$container` or inside it. */

@@ -12,6 +12,7 @@ final readonly class Offer
     /**
      * @param  ?ReleasePlan  $plan  null: all at once
      * @param  ?list<int>  $scope  positions in reading order; null: the whole course
+     * @param  list<string>  $labels  held by whoever holds a pass of it, while that is active
      */
     public function __construct(
         public string $key,
@@ -21,6 +22,7 @@ final readonly class Offer
         public ?ReleasePlan $plan,
         public ?array $scope,
         public Lasting $lasts,
+        public array $labels = [],
     ) {
     }
 }

@@ -8,11 +8,12 @@ namespace SilentKeep\Core\Viewing;
 final readonly class Viewer
 {
     /**
-     * @param  list<string>  $labels
+     * @param  list<string>  $labels  held for good
      * @param  list<Pass>  $passes
      * @param  list<Grant>  $grants
      * @param  array<array-key, int>  $done  the earliest instant of completion by item key
      * @param  ?Viewer  $observes  the learner that is observed; counts as signed in, is never staff and observes nobody
+     * @param  list<TimedLabel>  $timedLabels  held for a time; what passes give is not among them
      */
     public function __construct(
         public bool $staff = false,
@@ -23,6 +24,7 @@ final readonly class Viewer
         public array $grants = [],
         public array $done = [],
         public ?Viewer $observes = null,
+        public array $timedLabels = [],
     ) {
     }
 
@@ -40,6 +42,11 @@ final readonly class Viewer
     public function withLabel(string $label): self
     {
         return $this->with(labels: [...$this->labels, $label]);
+    }
+
+    public function withTimedLabel(TimedLabel $label): self
+    {
+        return $this->with(timedLabels: [...$this->timedLabels, $label]);
     }
 
     public function withPass(Pass $pass): self
@@ -67,13 +74,13 @@ final readonly class Viewer
     /** Looking with a learner, or with nobody. */
     public function observing(?self $learner): self
     {
-        return new self($this->staff, $this->signedIn, $this->guest, $this->labels, $this->passes, $this->grants, $this->done, $learner);
+        return new self($this->staff, $this->signedIn, $this->guest, $this->labels, $this->passes, $this->grants, $this->done, $learner, $this->timedLabels);
     }
 
     /** As they stand there themselves who are observed: signed in, never staff, observing nobody. */
     public function asObserved(): self
     {
-        return new self(signedIn: true, guest: $this->guest, labels: $this->labels, passes: $this->passes, grants: $this->grants, done: $this->done);
+        return new self(signedIn: true, guest: $this->guest, labels: $this->labels, passes: $this->passes, grants: $this->grants, done: $this->done, timedLabels: $this->timedLabels);
     }
 
     /**
@@ -81,9 +88,10 @@ final readonly class Viewer
      * @param  ?list<Pass>  $passes
      * @param  ?list<Grant>  $grants
      * @param  ?array<array-key, int>  $done
+     * @param  ?list<TimedLabel>  $timedLabels
      */
-    private function with(?bool $signedIn = null, ?bool $guest = null, ?array $labels = null, ?array $passes = null, ?array $grants = null, ?array $done = null): self
+    private function with(?bool $signedIn = null, ?bool $guest = null, ?array $labels = null, ?array $passes = null, ?array $grants = null, ?array $done = null, ?array $timedLabels = null): self
     {
-        return new self($this->staff, $signedIn ?? $this->signedIn, $guest ?? $this->guest, $labels ?? $this->labels, $passes ?? $this->passes, $grants ?? $this->grants, $done ?? $this->done, $this->observes);
+        return new self($this->staff, $signedIn ?? $this->signedIn, $guest ?? $this->guest, $labels ?? $this->labels, $passes ?? $this->passes, $grants ?? $this->grants, $done ?? $this->done, $this->observes, $timedLabels ?? $this->timedLabels);
     }
 }

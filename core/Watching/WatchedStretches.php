@@ -7,6 +7,9 @@ namespace SilentKeep\Core\Watching;
 /** Which seconds of a video have been watched: the union of what was played, cut to the video's length. Grows, never falls. */
 final readonly class WatchedStretches
 {
+    /** Seconds; gaps of at most this count as played. */
+    private const LONGEST_BRIDGED = 0.5;
+
     /** @param  list<array{float, float}>  $segments  ascending, apart from each other, within the video */
     private function __construct(public float $length, public array $segments)
     {
@@ -44,14 +47,15 @@ final readonly class WatchedStretches
 
     /**
      * With as much of a report as may be credited: what is new in it, from the video's beginning on, until the
-     * credit is used up. Segments that run backwards or lie outside the video bring nothing.
+     * credit is used up. Segments that run backwards or lie outside the video bring nothing. Short gaps count as played, and
+     * are paid for as what was played is.
      *
      * @param  float  $credit  seconds of new coverage at most
      */
     public function with(PlayedSegments $played, float $credit = INF): self
     {
         $segments = $this->segments;
-        foreach (self::union($played->within($this->length)) as [$from, $until]) {
+        foreach ($this->bridged(self::union([...$this->segments, ...$played->within($this->length)])) as [$from, $until]) {
             foreach (self::gaps($segments, $from, $until) as [$start, $end]) {
                 $taken = min($end - $start, max(0.0, $credit));
                 $credit -= $taken;
@@ -63,6 +67,34 @@ final readonly class WatchedStretches
         }
 
         return new self($this->length, $segments);
+    }
+
+    /**
+     * With what players leave out between, before and after, as they report times unevenly and a film's last moment often never.
+     *
+     * @param  list<array{float, float}>  $segments  ascending, apart from each other
+     * @return list<array{float, float}>
+     */
+    private function bridged(array $segments): array
+    {
+        $bridged = [];
+        foreach ($segments as [$from, $until]) {
+            $last = count($bridged) - 1;
+            $before = $last < 0 ? 0.0 : $bridged[$last][1];
+            // Times of a few decimals differ by a hair from what they should.
+            $from = $from - $before <= self::LONGEST_BRIDGED + 1e-9 ? $before : $from;
+            if ($last >= 0 && $from <= $before) {
+                $bridged[$last] = [$bridged[$last][0], $until];
+            } else {
+                $bridged[] = [$from, $until];
+            }
+        }
+        $last = count($bridged) - 1;
+        if ($last >= 0 && $this->length - $bridged[$last][1] <= self::LONGEST_BRIDGED + 1e-9) {
+            $bridged[$last] = [$bridged[$last][0], $this->length];
+        }
+
+        return $bridged;
     }
 
     /**

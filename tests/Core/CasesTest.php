@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Format\AskReader;
@@ -21,10 +22,11 @@ final class CasesTest extends TestCase
         $plan = PlanReader::fromDecoded($document);
         foreach ($cases as $case) {
             $ask = (new AskReader($plan))->ask($case->ask);
-            $decisions = (new Decider($plan, $ask->course))->decide($ask->viewer, $ask->at);
-            $answer = ['id' => $ask->id, 'items' => array_map(static fn (Decision $decision): array => $decision->toArray(), $decisions)];
+            foreach ([new Decider($plan, $ask->course), new CompiledDecider($plan, $ask->course)] as $form) {
+                $answer = ['id' => $ask->id, 'items' => array_map(static fn (Decision $decision): array => $decision->toArray(), $form->decide($ask->viewer, $ask->at))];
 
-            self::assertJsonStringEqualsJsonString(Documents::json($case->answer), Documents::json($answer), (string) $ask->id);
+                self::assertJsonStringEqualsJsonString(Documents::json($case->answer), Documents::json($answer), (string) $ask->id);
+            }
         }
     }
 
@@ -32,7 +34,7 @@ final class CasesTest extends TestCase
     public static function recorded(): \Generator
     {
         yield 'clinker' => [Documents::object(Documents::recorded('clinker.plan')), Documents::objects(Documents::recorded('clinker.cases'))];
-        foreach (['corner', 'random'] as $file) {
+        foreach (['corner', 'labels', 'random'] as $file) {
             foreach (Documents::objects(Documents::recorded("{$file}.cases")) as $index => $set) {
                 $cases = Documents::objects($set->cases);
                 yield "{$file} {$index} ".$cases[0]->ask->id => [Documents::object($set->plan), $cases];

@@ -102,7 +102,11 @@ final class PropertiesTest extends TestCase
             $now = self::openItems($decider, $viewer, $at);
             $grant = new Grant($items[mt_rand(0, count($items) - 1)]->key, $at - 60);
             self::assertSame([], array_diff($now, self::openItems($decider, $viewer->withGrant($grant), $at)));
-            self::assertSame([], array_diff($now, self::openItems($decider, $viewer->withPass(RandomPlans::pass()), $at)));
+            $pass = RandomPlans::pass();
+            // A label that comes with a pass may shut what is for those without it.
+            if ($decider->prepared->plan->offer($pass->offer)?->labels === []) {
+                self::assertSame([], array_diff($now, self::openItems($decider, $viewer->withPass($pass), $at)));
+            }
         });
     }
 
@@ -170,7 +174,7 @@ final class PropertiesTest extends TestCase
             if ($viewer->observes === null || ! $decider->course->observerDoor->follow || $viewer->staff) {
                 return;
             }
-            $learner = new Viewer(false, true, false, $viewer->observes->labels, $viewer->observes->passes, $viewer->observes->grants, $viewer->observes->done);
+            $learner = $viewer->observes->asObserved()->asGuest(false);
             $theirs = $decider->snapshot($learner, $at)->standings;
             foreach ($decider->snapshot($viewer, $at)->standings as $position => $standing) {
                 $namesKind = array_filter($decider->course->outline->path[$position], static fn (int $step): bool => self::namesAKind($decider->course->outline->items[$step]));

@@ -10,6 +10,7 @@ use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\PassState;
+use SilentKeep\Core\Viewing\TimedLabel;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** Seeded plans and viewers that favour odd combinations over sensible ones. */
@@ -69,12 +70,20 @@ final class RandomPlans
             staff: self::chance(2),
             signedIn: self::chance(75),
             guest: self::chance(25),
-            labels: array_values(array_filter(['red', 'gold'], static fn (): bool => self::chance(40))),
+            labels: array_values(array_filter(['red', 'gold'], static fn (): bool => self::chance(25))),
             passes: $passes,
             grants: $grants,
             done: $done,
             observes: $mayObserve && self::chance(20) ? self::viewer($plan, false) : null,
+            timedLabels: self::chance(40) ? [self::timedLabel(), self::timedLabel()] : [],
         );
+    }
+
+    private static function timedLabel(): TimedLabel
+    {
+        $from = self::instant();
+
+        return new TimedLabel(self::pick(['red', 'gold', '7', 'elsewhere']), $from, self::chance(30) ? Instant::NEVER : $from + mt_rand(-5, 60) * 86400);
     }
 
     public static function pass(): Pass
@@ -82,7 +91,7 @@ final class RandomPlans
         $from = self::instant();
 
         return new Pass(
-            self::pick(['o0', 'o1', 'o2']), $from,
+            self::pick(['o0', 'o1', 'o2', 'o2', 'd']), $from,
             self::chance(50) ? Instant::NEVER : $from + mt_rand(-2, 80) * 86400,
             self::chance(85) ? PassState::Active : self::pick(PassState::cases()),
             self::chance(15) ? $from - mt_rand(-10, 60) * 86400 : null,
@@ -98,12 +107,13 @@ final class RandomPlans
             'key' => $key, 'course' => 'c', 'tier' => self::pick([null, 'silver', 'gold']), 'plan' => self::pick([null, 'w', 'w', 'v']),
             'scope' => self::chance(25) ? [self::pick($this->items), self::pick($this->items)] : null,
             'lasts' => self::pick([null, ['days' => 30], ['until' => '2026-05-01T00:00']]),
+            'labels' => self::chance(35) ? [self::pick(['red', 'gold', '7'])] : [],
         ];
 
         return Documents::object(Documents::decoded([
             'format' => 'silent-keep.plan/1',
             'school' => ['zone' => self::pick(self::ZONES), 'guests' => self::chance(70)],
-            'offers' => [$offer('o0'), $offer('o1'), $offer('o2')],
+            'offers' => [$offer('o0'), $offer('o1'), $offer('o2'), ['key' => 'd', 'course' => 'd', 'labels' => self::pick([['red'], ['gold', '7']])]],
             'courses' => [[
                 'key' => 'c', 'state' => self::pick(['live', 'live', 'live', 'live', 'live', 'retired', 'draft']), 'entry' => self::pick(['offer', 'offer', 'anyone', 'invite']),
                 'opens' => $opens, 'closes' => self::chance(15) ? '2026-06-10T12:00' : null,
@@ -111,7 +121,7 @@ final class RandomPlans
                 'guest_door' => ['open' => self::chance(60), 'default' => self::chance(50)],
                 'observer_door' => ['open' => self::chance(70), 'default' => self::chance(60), 'follow' => self::chance(60)],
                 'tiers' => ['silver', 'gold'], 'main_plan' => self::pick([null, 'w', 'v']), 'plans' => $plans, 'items' => $items,
-            ]],
+            ], ['key' => 'd', 'state' => 'live', 'entry' => 'offer', 'items' => []]],
         ]));
     }
 
@@ -137,6 +147,7 @@ final class RandomPlans
         $item = array_filter([
             'draft' => self::chance(6) ? true : null,
             'sample' => self::chance(10) ? true : null,
+            'optional' => self::chance(20) ? true : null,
             'tiers' => self::chance(15) ? self::pick([['gold'], ['silver', 'gold'], []]) : null,
             'only' => self::chance(20) ? $this->condition(2) : null,
             'guests' => self::chance(20) ? self::chance(60) : null,
@@ -180,7 +191,7 @@ final class RandomPlans
             'all' => $depth > 0 ? ['all' => [$this->condition($depth - 1), $this->condition($depth - 1)]] : ['all' => []],
             'any' => $depth > 0 ? ['any' => [$this->condition($depth - 1), $this->condition($depth - 1)]] : ['any' => []],
             'not' => ['not' => $depth > 0 ? $this->condition($depth - 1) : ['label' => 'gold']],
-            default => ['label' => self::pick(['red', 'gold'])],
+            default => ['label' => self::pick(['red', 'gold', '7'])],
         };
     }
 

@@ -52,7 +52,7 @@ final readonly class Gates
             $snapshot->latestPass() !== null => [$this->lapsed($snapshot->latestPass())],
             $this->cell->viewer->guest => $doors->guest($item, $why),
             $this->cell->decider->course->entry === Entry::Anyone => $doors->anyone($item, $why),
-            $this->cell->decider->prepared->partOfSample[$item] => [$this->sample($item, open: false)],
+            $snapshot->wantsAnAccount($item) => [$this->sample($item, open: false)],
             default => [$this->entry()],
         }];
     }

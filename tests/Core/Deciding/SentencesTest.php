@@ -107,6 +107,15 @@ final class SentencesTest extends TestCase
         yield 'and not by being recorded itself' => [[D::module('m', [D::lesson('l')]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['m']), ['a' => 'locked: not_for_you']];
         yield 'a draft lesson does not count for it' => [[D::module('m', [D::lesson('l'), D::lesson('k', draft: true)]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'open']];
         yield 'a lesson of another tier does not count for it' => [[D::module('m', [D::lesson('l'), D::lesson('k', tiers: [])]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'open']];
+        yield 'an optional lesson does not count for it' => [[D::module('m', [D::lesson('l'), D::lesson('k', optional: true)]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'open']];
+        yield 'nor what is inside something optional' => [[D::module('m', [D::lesson('l'), D::module('n', [D::lesson('k')], optional: true)]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'open']];
+        yield 'inside an optional module its own lessons count' => [[D::module('m', [D::lesson('l'), D::lesson('k')], optional: true), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'locked: not_for_you']];
+        yield 'a lesson for others alone does not count for it' => [[D::module('m', [D::lesson('l'), D::lesson('k', only: ['label' => 'x'])]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'open']];
+        yield 'one that has run out does' => [[D::module('m', [D::lesson('l'), D::lesson('k', only: ['until' => '2026-03-01T09:00'])]), D::lesson('a', only: ['done' => 'm'])], [], self::holder(done: ['l']), ['a' => 'locked: not_for_you']];
+        yield 'an optional lesson asked for by name is waited for' => [[D::lesson('l', optional: true), D::lesson('a', after: ['all' => ['l']])], [], $holder, ['a' => 'locked: progress']];
+        yield 'in order what is optional holds nobody up' => [[D::lesson('l'), D::lesson('k', optional: true), D::lesson('a')], ['in_order' => true], self::holder(done: ['l']), ['k' => 'open', 'a' => 'open']];
+        yield 'and waits itself for what comes before' => [[D::lesson('l'), D::lesson('k', optional: true), D::lesson('a')], ['in_order' => true], $holder, ['k' => 'locked: progress', 'a' => 'locked: progress']];
+        yield 'a module of optional lessons is passed over' => [[D::module('m', [D::lesson('k', optional: true)]), D::lesson('a')], ['in_order' => true], $holder, ['a' => 'open']];
         yield 'a module without a lesson is never done' => [[D::module('m', [D::lesson('k', draft: true)]), D::lesson('a', only: ['done' => 'm'])], [], $holder, ['a' => 'locked: not_for_you']];
 
         // 4.3

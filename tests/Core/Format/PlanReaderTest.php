@@ -86,6 +86,10 @@ final class PlanReaderTest extends TestCase
         yield 'an offer of no plan' => [$offer('plan', 'x'), '/offers/0/plan', false];
         yield 'a scope of no item' => [$offer('scope', ['a', 'x']), '/offers/0/scope/1', false];
         yield 'a scope as text' => [$offer('scope', 'a'), '/offers/0/scope'];
+        yield 'labels as text' => [$offer('labels', 'keen'), '/offers/0/labels'];
+        yield 'a label that is no text' => [$offer('labels', ['keen', 7]), '/offers/0/labels/1'];
+        yield 'an empty label' => [$offer('labels', ['']), '/offers/0/labels/0'];
+        yield 'a label twice in one offer' => [$offer('labels', ['keen', 'late', 'keen']), '/offers/0/labels/2'];
         yield 'lasting both ways' => [$offer('lasts', (object) ['days' => 1, 'until' => '2026-01-01T00:00']), '/offers/0/lasts'];
         yield 'lasting no way' => [$offer('lasts', (object) []), '/offers/0/lasts'];
         yield 'lasting negative days' => [$offer('lasts', (object) ['days' => -1]), '/offers/0/lasts/days'];
@@ -126,6 +130,7 @@ final class PlanReaderTest extends TestCase
         }, self::C.'/items/1/items/0/kind'];
         yield 'a lesson in a lesson' => [$item('items', [(object) ['key' => 'z', 'kind' => 'lesson']]), "{$second}/items/0/kind"];
         yield 'in order on a lesson' => [$item('in_order', true), "{$second}/in_order"];
+        yield 'optional as a word' => [$item('optional', 'yes'), "{$second}/optional"];
         yield 'a draft as a number' => [$item('draft', 1), "{$second}/draft"];
         yield 'a tier that is not there' => [$item('tiers', ['x']), "{$second}/tiers/0", false];
         yield 'a tier that is no text' => [$item('tiers', [5]), "{$second}/tiers/0"];
@@ -194,10 +199,18 @@ final class PlanReaderTest extends TestCase
         };
         yield 'as it is' => [static function (): void {
         }];
-        foreach (['title', 'display', 'draft', 'sample', 'tiers', 'only', 'guests', 'observers', 'never_for', 'after', 'in_order', 'when_closed', 'finish', 'items'] as $key) {
+        foreach (['title', 'display', 'draft', 'sample', 'optional', 'tiers', 'only', 'guests', 'observers', 'never_for', 'after', 'in_order', 'when_closed', 'finish', 'items'] as $key) {
             yield "{$key} null" => [$item($key, null)];
         }
         yield 'in order false on a lesson' => [$item('in_order', false)];
+        yield 'a board that is optional' => [static function (\stdClass $d): void {
+            $d->courses[0]->items[1]->optional = true;
+        }];
+        foreach (['null' => null, 'none' => [], 'one' => ['keen'], 'of digits' => ['7', '07']] as $which => $labels) {
+            yield "labels of an offer: {$which}" => [static function (\stdClass $d) use ($labels): void {
+                $d->offers[0]->labels = $labels;
+            }];
+        }
         yield 'no parts' => [$item('items', [])];
         yield 'waiting for nothing' => [$item('after', (object) ['all' => []])];
         yield 'waiting for each other' => [static function (\stdClass $d): void {
@@ -231,7 +244,7 @@ final class PlanReaderTest extends TestCase
     public function test_every_recorded_plan_is_valid_to_both(): void
     {
         $documents = [Documents::recorded('clinker.plan')];
-        foreach (['corner', 'random'] as $file) {
+        foreach (['corner', 'labels', 'random'] as $file) {
             foreach (Documents::objects(Documents::recorded("{$file}.cases")) as $set) {
                 $documents[] = $set->plan;
                 foreach (Documents::objects($set->cases) as $case) {

@@ -6,8 +6,8 @@ namespace Tests\Core\Rules;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use SilentKeep\Core\Deciding\MomentFacts;
-use SilentKeep\Core\Deciding\TimelessFacts;
+use SilentKeep\Core\Conditions\MomentFacts;
+use SilentKeep\Core\Conditions\UndatedFacts;
 use SilentKeep\Core\Rules\AllOf;
 use SilentKeep\Core\Rules\AnyOf;
 use SilentKeep\Core\Rules\Condition;
@@ -35,7 +35,7 @@ final class ConditionsTest extends TestCase
 
         self::assertSame($asItStands, $condition->read(MomentFacts::asItStands($outline, ['red'], $done, self::NOW, ViewerKind::Learner, $offer, $coverage)), 'as it stands');
         self::assertSame($asItMayCome, $condition->read(MomentFacts::asItMayCome($outline, ['red'], $done, self::NOW, $offer, $coverage)), 'as it may come');
-        self::assertSame($timeless, $condition->read(new TimelessFacts($offer, ['red'])), 'whatever comes');
+        self::assertSame($timeless, $condition->read(new UndatedFacts($offer, ['red'])), 'whatever comes');
     }
 
     /** @return \Generator<string, array{Condition, Truth, Truth, Truth}> */

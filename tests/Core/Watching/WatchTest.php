@@ -34,6 +34,13 @@ final class WatchTest extends TestCase
         yield 'of no length' => ['60[.]60', []];
         yield 'past the end' => ['110[.]400', [[110.0, 120.0]]];
         yield 'altogether past the end' => ['121[.]400', []];
+        yield 'half a second between' => ['0[.]60.1[,]60.6[.]90', [[0.0, 90.0]]];
+        yield 'more than that between' => ['0[.]60.1[,]60.61[.]90', [[0.0, 60.1], [60.61, 90.0]]];
+        yield 'half a second before the first' => ['0.5[.]10', [[0.0, 10.0]]];
+        yield 'more than that before the first' => ['0.51[.]10', [[0.51, 10.0]]];
+        yield 'half a second after the last' => ['0[.]119.5', [[0.0, 120.0]]];
+        yield 'more than that after the last' => ['0[.]119.49', [[0.0, 119.49]]];
+        yield 'several gaps in a row' => ['0.2[.]30[,]30.3[.]60[,]60.4[.]119.7', [[0.0, 120.0]]];
     }
 
     #[DataProvider('nonsense')]
@@ -70,6 +77,20 @@ final class WatchTest extends TestCase
         }
 
         self::assertTrue($watch->isFinished(1.0));
+    }
+
+    public function test_a_gap_between_two_reports_counts_as_played(): void
+    {
+        $watch = self::watch()->report(PlayedSegments::parse('0[.]10'), 1010, 1.0)->report(PlayedSegments::parse('10.4[.]20'), 1020, 1.0);
+
+        self::assertEquals([[0.0, 20.0]], $watch->coverage->segments);
+    }
+
+    public function test_gaps_are_paid_for_like_what_is_played(): void
+    {
+        $slivers = implode('[,]', array_map(static fn (int $n): string => sprintf('%.2F[.]%.2F', $n * 0.5, $n * 0.5 + 0.01), range(0, 239)));
+
+        self::assertEqualsWithDelta(13.0, self::watch()->report(PlayedSegments::parse($slivers), 1010, 1.0)->coverage->seconds(), 1e-6);
     }
 
     public function test_replaying_a_report_brings_nothing(): void
@@ -178,7 +199,7 @@ final class WatchTest extends TestCase
     {
         yield 'nothing' => [[], ''];
         yield 'whole seconds' => [['0[.]60'], '0[.]60'];
-        yield 'fractions' => [['0.25[.]60.125'], '0.25[.]60.125'];
+        yield 'fractions' => [['0.75[.]60.125'], '0.75[.]60.125'];
         yield 'several' => [['60[.]70', '0[.]10'], '0[.]10[,]60[.]70'];
         yield 'to the very end' => [['100[.]130'], '100[.]120.5'];
         yield 'hundreds' => [['100[.]110'], '100[.]110'];

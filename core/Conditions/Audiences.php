@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Deciding;
+namespace SilentKeep\Core\Conditions;
 
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\ConditionFacts;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Deciding;
+namespace SilentKeep\Core\Conditions;
 
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
@@ -19,8 +19,10 @@ use SilentKeep\Core\Viewing\Offer;
  */
 final readonly class MomentFacts implements ConditionFacts
 {
+    private Counting $counting;
+
     /**
-     * @param  list<string>  $labels
+     * @param  list<string>  $labels  that the viewer has at the instant
      * @param  array<int, true>  $done  positions of what the viewer has completed
      * @param  ?Offer  $offer  of the pass being tried
      * @param  ?OfferCoverage  $coverage  of that offer
@@ -32,13 +34,14 @@ final readonly class MomentFacts implements ConditionFacts
         private int $at,
         private ViewerKind $kind,
         private ?Offer $offer,
-        private ?OfferCoverage $coverage,
+        ?OfferCoverage $coverage,
         private bool $mayStillChange,
     ) {
+        $this->counting = new Counting($outline, $labels, $done, $kind, $offer, $coverage);
     }
 
     /**
-     * @param  list<string>  $labels
+     * @param  list<string>  $labels  that the viewer has at the instant
      * @param  array<int, true>  $done
      */
     public static function asItStands(Outline $outline, array $labels, array $done, int $at, ViewerKind $kind, ?Offer $offer = null, ?OfferCoverage $coverage = null): self
@@ -49,7 +52,7 @@ final readonly class MomentFacts implements ConditionFacts
     /**
      * For the holder of a pass, who is always a learner here.
      *
-     * @param  list<string>  $labels
+     * @param  list<string>  $labels  that the viewer has at the instant
      * @param  array<int, true>  $done
      */
     public static function asItMayCome(Outline $outline, array $labels, array $done, int $at, Offer $offer, OfferCoverage $coverage): self
@@ -83,13 +86,11 @@ final readonly class MomentFacts implements ConditionFacts
             return isset($this->done[$item]) ? Truth::Yes : $this->notYet();
         }
         $counting = 0;
-        for ($at = $item + 1; $at < $this->outline->end[$item]; $at++) {
-            if ($this->outline->isPublishedLesson($at) && ($this->coverage === null || $this->coverage->covers($at))) {
-                if (! isset($this->done[$at])) {
-                    return $this->notYet();
-                }
-                $counting++;
+        foreach ($this->counting->lessonsIn($item) as $at) {
+            if (! isset($this->done[$at])) {
+                return $this->notYet();
             }
+            $counting++;
         }
 
         return Truth::of($counting > 0);
