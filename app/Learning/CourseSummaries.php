@@ -92,7 +92,7 @@ final readonly class CourseSummaries
 
     private static function holdsNothing(Viewer $viewer): bool
     {
-        return $viewer->labels === [] && $viewer->passes === [] && $viewer->grants === [] && $viewer->done === [] && ($viewer->observes === null || self::holdsNothing($viewer->observes));
+        return $viewer->labels === [] && $viewer->timedLabels === [] && $viewer->passes === [] && $viewer->grants === [] && $viewer->done === [] && ($viewer->observes === null || self::holdsNothing($viewer->observes));
     }
 
     private static function kind(Viewer $viewer): string

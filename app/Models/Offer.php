@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $name
  * @property ?int $price
  * @property string $currency
- * @property list<string> $labels that its holders get
+ * @property list<string> $labels that its holders have, as the published rules say; only a publication writes them
  * @property bool $trial
  * @property bool $erases what was finished, some time after a pass of it has ended
  * @property Course $course

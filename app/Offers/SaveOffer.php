@@ -28,7 +28,7 @@ final readonly class SaveOffer
     {
     }
 
-    /** @param  array{name: string, price: ?int, currency: string, labels: list<string>, trial: bool, erases: bool}  $selling */
+    /** @param  array{name: string, price: ?int, currency: string, trial: bool, erases: bool}  $selling */
     public function sell(Offer $offer, array $selling, Person $author): void
     {
         DB::transaction(function () use ($offer, $selling, $author): void {
@@ -44,7 +44,7 @@ final readonly class SaveOffer
     /**
      * A new offer: it can be given once the draft is published.
      *
-     * @param  array{name: string, price: ?int, currency: string, labels: list<string>, trial: bool, erases: bool}  $selling
+     * @param  array{name: string, price: ?int, currency: string, trial: bool, erases: bool}  $selling
      * @param  \Closure(string, string): SetOffer  $access  of its key and name
      *
      * @throws DraftCollision

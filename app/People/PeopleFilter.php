@@ -61,7 +61,7 @@ final readonly class PeopleFilter
             $query->where(fn (Builder $q) => $q->whereNull('people.seen_at')->orWhere('people.seen_at', '<', self::stored($now - $this->unseen * 86400)));
         }
         if ($this->label !== null) {
-            $query->whereIn('people.id', DB::table('labels')->select('person_id')->where('label', $this->label));
+            $query->whereIn('people.id', PeoplesLabels::whoHave($this->label, $now));
         }
         if ($this->course !== null && ($this->from !== null || $this->to !== null)) {
             $this->byProgress($query, $lessons);

@@ -9,6 +9,7 @@ use App\Database\Value;
 use App\Drafts\DraftConflict;
 use App\Models\Course;
 use App\Models\Draft;
+use App\Models\Offer;
 use App\Models\Person;
 use App\Models\Revision;
 use App\School\Log\ActivityLog;
@@ -59,6 +60,7 @@ final readonly class PublishRevision
             $proposal->course->liveRevision()->associate($revision);
             $proposal->course->hidden = $hidden;
             $proposal->course->save();
+            self::keepLabels($proposal);
             if ($proposal->draft !== null) {
                 Course::endDraft($proposal->draft);
             } else {
@@ -70,6 +72,18 @@ final readonly class PublishRevision
         });
 
         return [$revision, $changes];
+    }
+
+    /** Other courses, whose rules do not know these offers, ask their rows which labels they give. */
+    private static function keepLabels(Proposal $proposal): void
+    {
+        $given = [];
+        foreach ($proposal->document->readOffers() as $offer) {
+            $given[$offer->key()] = $offer->labels();
+        }
+        foreach (Offer::query()->where('course_id', $proposal->course->id)->get() as $offer) {
+            $offer->update(['labels' => $given[$offer->key] ?? []]);
+        }
     }
 
     /**

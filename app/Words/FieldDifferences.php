@@ -19,7 +19,7 @@ final class FieldDifferences
         'when_closed' => 'when closed', 'finish' => 'how it is finished', 'display' => 'display', 'state' => 'state', 'entry' => 'who gets in',
         'opens' => 'beginning of the season', 'closes' => 'end of the season', 'keep_after_retiring' => 'kept after retiring',
         'sample_needs_account' => 'samples need an account', 'guest_door' => 'guest door', 'observer_door' => 'observer door', 'main_plan' => 'main plan',
-        'tier' => 'tier', 'plan' => 'pace', 'scope' => 'scope', 'lasts' => 'how long a pass lasts',
+        'tier' => 'tier', 'plan' => 'pace', 'scope' => 'scope', 'lasts' => 'how long a pass lasts', 'labels' => 'labels that it gives',
     ];
 
     /** What it means where nothing is set. */

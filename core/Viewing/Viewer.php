@@ -13,7 +13,7 @@ final readonly class Viewer
      * @param  list<Grant>  $grants
      * @param  array<array-key, int>  $done  the earliest instant of completion by item key
      * @param  ?Viewer  $observes  the learner that is observed; counts as signed in, is never staff and observes nobody
-     * @param  list<TimedLabel>  $timedLabels  held for a time; what passes give is not among them
+     * @param  list<TimedLabel>  $timedLabels  held for a time; what passes of the plan's offers give need not be among them
      */
     public function __construct(
         public bool $staff = false,

@@ -14,8 +14,9 @@ final readonly class SetOffer implements Edit
      * @param  ?string  $plan  null: all at once
      * @param  ?list<string>  $scope  item keys; null: the whole course
      * @param  ?\stdClass  $lasts  as the plan format has it; null: for good
+     * @param  list<string>  $labels  that its holders have while a pass of it is active
      */
-    public function __construct(private string $key, private string $title, private ?string $tier, private ?string $plan, private ?array $scope, private ?\stdClass $lasts)
+    public function __construct(private string $key, private string $title, private ?string $tier, private ?string $plan, private ?array $scope, private ?\stdClass $lasts, private array $labels = [])
     {
     }
 
@@ -36,7 +37,7 @@ final readonly class SetOffer implements Edit
 
     private function set(\stdClass $offer): void
     {
-        foreach (['tier' => $this->tier, 'plan' => $this->plan, 'scope' => $this->scope, 'lasts' => $this->lasts] as $field => $value) {
+        foreach (['tier' => $this->tier, 'plan' => $this->plan, 'scope' => $this->scope, 'lasts' => $this->lasts, 'labels' => $this->labels === [] ? null : $this->labels] as $field => $value) {
             if ($value === null) {
                 unset($offer->{$field});
             } elseif (json_encode($offer->{$field} ?? null) !== json_encode($value)) {
@@ -47,7 +48,7 @@ final readonly class SetOffer implements Edit
 
     public function toArray(): array
     {
-        return ['set' => 'offer', 'offer' => $this->key, 'tier' => $this->tier, 'plan' => $this->plan, 'scope' => $this->scope, 'lasts' => $this->lasts];
+        return ['set' => 'offer', 'offer' => $this->key, 'tier' => $this->tier, 'plan' => $this->plan, 'scope' => $this->scope, 'lasts' => $this->lasts, 'labels' => $this->labels];
     }
 
     public function pointer(): string

@@ -28,6 +28,7 @@ final class OfferAccessRequest extends FormRequest
             'plan' => ['nullable', 'string'],
             'scope' => ['nullable', 'array', 'max:500'],
             'scope.*' => ['string'],
+            'labels' => ['nullable', 'string', 'max:500'],
             'lasts' => ['required', Rule::in(['good', 'days', 'until'])],
             'days' => ['nullable', 'required_if:lasts,days', 'integer', 'between:1,36500'],
             'until' => ['nullable', 'required_if:lasts,until', 'date_format:Y-m-d\TH:i'],
@@ -55,6 +56,12 @@ final class OfferAccessRequest extends FormRequest
             'days' => (object) ['days' => $this->integer('days')],
             'until' => (object) ['until' => $this->string('until')->toString()],
             default => null,
-        });
+        }, self::labels($this->string('labels')->toString()));
+    }
+
+    /** @return list<string> each once */
+    private static function labels(string $divided): array
+    {
+        return array_values(array_unique(array_filter(array_map(trim(...), explode(',', $divided)), static fn (string $label): bool => $label !== '')));
     }
 }

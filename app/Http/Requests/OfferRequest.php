@@ -31,7 +31,6 @@ final class OfferRequest extends FormRequest
             'sale' => ['required', Rule::in(['none', 'free', 'price'])],
             'price' => ['nullable', 'required_if:sale,price', 'numeric', 'min:0.01', 'max:1000000'],
             'currency' => ['required', 'string', 'regex:/^[A-Z]{3}$/'],
-            'labels' => ['nullable', 'string', 'max:500'],
             'trial' => ['required', 'boolean'],
             'erases' => ['required', 'boolean'],
         ];
@@ -54,11 +53,9 @@ final class OfferRequest extends FormRequest
         ];
     }
 
-    /** @return array{name: string, price: ?int, currency: string, labels: list<string>, trial: bool, erases: bool} */
+    /** @return array{name: string, price: ?int, currency: string, trial: bool, erases: bool} */
     public static function selling(FormRequest $request): array
     {
-        $labels = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $request->string('labels')->toString())), static fn (string $label): bool => $label !== '')));
-
         return [
             'name' => $request->string('name')->trim()->toString(),
             'price' => match ($request->input('sale')) {
@@ -67,7 +64,6 @@ final class OfferRequest extends FormRequest
                 default => null,
             },
             'currency' => $request->string('currency')->toString(),
-            'labels' => $labels,
             'trial' => $request->boolean('trial'),
             'erases' => $request->boolean('erases'),
         ];

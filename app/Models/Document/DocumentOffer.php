@@ -30,6 +30,12 @@ final readonly class DocumentOffer extends KeyedFields
         return $this->texts('scope');
     }
 
+    /** @return list<string> that its holders have while a pass of it is active */
+    public function labels(): array
+    {
+        return $this->texts('labels') ?? [];
+    }
+
     /** Null: for good. */
     public function lasts(): ?DocumentLasts
     {

@@ -126,7 +126,7 @@ final readonly class OffersPageBuilder
                 0 => 'free',
                 default => Formats::money($model->price, $model->currency),
             },
-            implode(', ', $model->labels), $model->trial, $model->erases,
+            implode(', ', $offer->labels()), $model->trial, $model->erases,
             $offer->tier(), $offer->plan(), $offer->scope(),
             $lasts?->days() !== null ? 'days' : ($lasts?->until() !== null ? 'until' : 'good'), $lasts?->days(), $lasts?->until(),
             RuleWords::lasts($lasts), $holders, $live, $opens,

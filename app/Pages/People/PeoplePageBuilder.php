@@ -8,13 +8,14 @@ use App\Access\CourseShelf;
 use App\Access\SchoolClock;
 use App\Database\Value;
 use App\Models\Completion;
-use App\Models\Label;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\SavedFilter;
+use App\People\HeldLabel;
 use App\People\PassWords;
 use App\People\PeopleFilter;
 use App\People\PeopleQuery;
+use App\People\PeoplesLabels;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Puts together lists of people, in a fixed number of queries however many there are. */
@@ -25,7 +26,7 @@ final readonly class PeoplePageBuilder
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts)
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts, private PeoplesLabels $labels)
     {
     }
 
@@ -46,7 +47,7 @@ final readonly class PeoplePageBuilder
             filter: (object) $asked,
             offers: $this->shelf->offers(),
             courses: $this->shelf->picks(withRows: false),
-            labels: Value::texts(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')),
+            labels: PeoplesLabels::known(self::LABELS),
             segments: $this->segments($reader),
             underWay: $this->acts->underWay($reader, $mayRun),
             mayRun: $mayRun,
@@ -73,12 +74,10 @@ final readonly class PeoplePageBuilder
     {
         $ids = $people->modelKeys();
         $course = $courseKey === null ? null : $this->shelf->byKey($courseKey)?->id;
-        $passes = $labels = $done = [];
+        $passes = $done = [];
+        $labels = $this->labels->of($ids);
         foreach (Pass::query()->with('offer')->whereIn('person_id', $ids)->orderByDesc('starts_at')->orderByDesc('id')->get() as $pass) {
             $passes[$pass->person_id][] = $pass;
-        }
-        foreach (Label::query()->whereIn('person_id', $ids)->orderBy('label')->get() as $label) {
-            $labels[$label->person_id][] = $label->label;
         }
         foreach (Completion::query()->whereIn('person_id', $ids)->get(['person_id', 'course_id', 'item_key']) as $completion) {
             $done[$completion->person_id][$completion->course_id][$completion->item_key] = true;
@@ -93,7 +92,7 @@ final readonly class PeoplePageBuilder
                 $person->address().($person->isConfirmed() ? '' : ' (not confirmed)'),
                 $person->role?->value,
                 array_map($this->words->short(...), $held),
-                $labels[$person->id] ?? [],
+                array_values(array_unique(array_map(static fn (HeldLabel $held): string => $held->label, $labels[$person->id] ?? []))),
                 $this->progress($courses, $done[$person->id] ?? []),
                 $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
             );

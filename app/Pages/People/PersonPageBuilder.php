@@ -12,12 +12,13 @@ use App\Learning\Watching\UnderWay;
 use App\Models\Activity;
 use App\Models\Completion;
 use App\Models\Grant;
-use App\Models\Label;
 use App\Models\ObserverTie;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
+use App\People\HeldLabel;
 use App\People\PassWords;
+use App\People\PeoplesLabels;
 use App\School\Log\ActivityWords;
 
 /** Puts together what is known of one person. */
@@ -26,7 +27,7 @@ final readonly class PersonPageBuilder
     /** Lines of history that are told. */
     private const HISTORY = 300;
 
-    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private ActivityWords $history, private UnderWay $underWay)
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private ActivityWords $history, private UnderWay $underWay, private PeoplesLabels $labels)
     {
     }
 
@@ -49,7 +50,7 @@ final readonly class PersonPageBuilder
             seen: $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
             passes: $held,
             grants: $this->grants($person),
-            labels: array_values(Label::query()->where('person_id', $person->id)->orderBy('label')->get()->map(static fn (Label $label): LabelLine => new LabelLine($label->label, $label->source))->all()),
+            labels: array_map(fn (HeldLabel $held): LabelLine => new LabelLine($held->label, $held->source, $held->byPass, $held->until === null ? null : $this->clock->words($held->until)), $this->labels->of([$person->id])[$person->id] ?? []),
             observers: array_values(ObserverTie::query()->with('observer')->where('learner_id', $person->id)->get()->map(static fn (ObserverTie $tie): FoundPerson => self::found($tie->observer))->all()),
             observes: array_values(ObserverTie::query()->with('learner')->where('observer_id', $person->id)->get()->map(static fn (ObserverTie $tie): FoundPerson => self::found($tie->learner))->all()),
             progress: $this->progress($person, $courses),

@@ -8,7 +8,6 @@ use App\Access\OfferPick;
 use App\Access\Plans;
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
-use App\Database\Value;
 use App\Drafts\DraftPast;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Outline\DeleteItems;
@@ -19,13 +18,13 @@ use App\Models\CourseDocument;
 use App\Models\Document\DocumentCondition;
 use App\Models\Document\DocumentOffer;
 use App\Models\Draft;
-use App\Models\Label;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\VantageSet;
 use App\Pages\Courses\CourseHeadBuilder;
 use App\Pages\Courses\CourseSettings;
 use App\Pages\Courses\DraftNews;
+use App\People\PeoplesLabels;
 use App\Sightlines\Sightlines;
 use App\Sightlines\Vantages\Look;
 use App\Sightlines\Vantages\RulesVersion;
@@ -62,7 +61,7 @@ final readonly class WorkspacePageBuilder
             mainPlan: $document->read()->mainPlan(),
             tiers: $document->read()->tiers(),
             offers: array_map(static fn (DocumentOffer $offer): OfferPick => new OfferPick($offer->key(), $offer->title(), $offer->plan()), $document->readOffers()),
-            labels: $mayEdit && $lens === 'rules' ? Value::texts(Label::query()->distinct()->orderBy('label')->limit(self::LABELS)->pluck('label')) : [],
+            labels: $mayEdit && $lens === 'rules' ? PeoplesLabels::known(self::LABELS) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
             saved: $lens === 'rules' ? [] : self::saved($course, $reader),

@@ -6,12 +6,11 @@ namespace App\People\Acts;
 
 use App\Access\NewPasses;
 use App\Access\SchoolClock;
-use App\Models\Label;
 use App\Models\Offer;
 use App\Models\Person;
 use Illuminate\Support\Collection;
 
-/** Gives people a pass by an offer, and the labels that come with it. */
+/** Gives people a pass by an offer. */
 final readonly class GivePass implements PeopleAct
 {
     /**
@@ -53,7 +52,6 @@ final readonly class GivePass implements PeopleAct
     public function steps(Collection $people): array
     {
         $passes = $this->newPasses->columnsForAll($people, $this->offer, $this->from, $this->pacesAnew) ?? throw new CannotAct("What {$this->offer->name} opens is not published yet. Publish the course first.", 'offer');
-        $labels = $this->missingLabels($people);
         $now = gmdate('Y-m-d H:i:s', $this->clock->now());
         $steps = [];
         foreach ($people as $person) {
@@ -73,34 +71,13 @@ final readonly class GivePass implements PeopleAct
             $steps[] = new ActStep(
                 $person->id,
                 "get it {$until}".($columns['paced_from'] === null ? '' : ', its pacing carried on'),
-                [$made, ...array_map(fn (string $label): RowChange => RowChange::made('labels', ['person_id' => $person->id, 'label' => $label, 'source' => $this->offer->name]), $labels[$person->id] ?? [])],
+                [$made],
                 [],
-                ['offer' => $this->offer->key, 'from' => $stored($columns['starts_at']), 'until' => $stored($columns['ends_at']), 'by' => $this->source, 'labels' => $labels[$person->id] ?? []],
+                ['offer' => $this->offer->key, 'from' => $stored($columns['starts_at']), 'until' => $stored($columns['ends_at']), 'by' => $this->source],
                 $this->offer->course_id,
             );
         }
 
         return $steps;
-    }
-
-    /**
-     * @param  Collection<int, Person>  $people
-     * @return array<int, list<string>> by person
-     */
-    private function missingLabels(Collection $people): array
-    {
-        if ($this->offer->labels === []) {
-            return [];
-        }
-        $held = [];
-        foreach (Label::query()->whereIn('person_id', $people->pluck('id')->all())->whereIn('label', $this->offer->labels)->get() as $label) {
-            $held[$label->person_id][] = $label->label;
-        }
-        $missing = [];
-        foreach ($people as $person) {
-            $missing[$person->id] = array_values(array_diff($this->offer->labels, $held[$person->id] ?? []));
-        }
-
-        return $missing;
     }
 }

@@ -4,15 +4,23 @@ declare(strict_types=1);
 
 namespace App\People\Acts;
 
+use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Models\Label;
 use App\Models\Person;
+use App\People\PeoplesLabels;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
-/** Gives people a label, or takes it from them. */
+/** Gives people a label, for good or for a time, or takes it from them. What a pass gives is the pass's to take. */
 final readonly class SetLabel implements PeopleAct
 {
-    public function __construct(private string $label, private bool $has)
+    /** @param  ?int  $until  instant at which it is held no longer; null: for good */
+    public function __construct(private SchoolClock $clock, private string $label, private bool $has, private ?int $until = null)
     {
+        if ($until !== null && $until <= $clock->now()) {
+            throw new CannotAct('That is over already.', 'until');
+        }
     }
 
     public function name(): string
@@ -22,7 +30,7 @@ final readonly class SetLabel implements PeopleAct
 
     public function told(): string
     {
-        return ($this->has ? 'Give the label ' : 'Take the label ').$this->label;
+        return ($this->has ? 'Give the label ' : 'Take the label ').$this->label.($this->until === null ? '' : ' to '.$this->clock->words($this->until));
     }
 
     public function isHelp(): bool
@@ -37,17 +45,54 @@ final readonly class SetLabel implements PeopleAct
 
     public function steps(Collection $people): array
     {
-        $rows = Label::query()->where('label', $this->label)->whereIn('person_id', $people->pluck('id')->all())->get()->keyBy('person_id');
+        $ids = $people->pluck('id')->all();
+        $rows = Label::query()->where('label', $this->label)->whereIn('person_id', $ids)->get()->keyBy('person_id');
+        $have = $this->has ? [] : array_fill_keys(array_map(Value::int(...), DB::query()->fromSub(PeoplesLabels::whoHave($this->label, $this->clock->now()), 'held')->whereIn('person_id', $ids)->pluck('person_id')->all()), true);
 
-        return array_values($people->map(function (Person $person) use ($rows): ActStep {
-            $row = $rows->get($person->id);
-            if ($this->has) {
-                return $row !== null ? new ActStep($person->id, 'have it already')
-                    : new ActStep($person->id, 'get it', [RowChange::made('labels', ['person_id' => $person->id, 'label' => $this->label, 'source' => 'by hand'])], [], ['label' => $this->label]);
-            }
+        return array_values($people->map(fn (Person $person): ActStep => $this->has
+            ? $this->give($person, $rows->get($person->id))
+            : $this->take($person, $rows->get($person->id), isset($have[$person->id])))->all());
+    }
 
-            return $row === null ? new ActStep($person->id, 'do not have it')
-                : new ActStep($person->id, 'lose it', [new RowChange('labels', $row->id, ['person_id' => $person->id, 'label' => $this->label, 'source' => $row->source], null)], ['label' => $this->label]);
-        })->all());
+    private function give(Person $person, ?Label $row): ActStep
+    {
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
+        $until = $this->until === null ? null : gmdate('Y-m-d H:i:s', $this->until);
+        $words = $this->until === null ? 'get it' : "get it to {$this->clock->words($this->until)}";
+        if ($row === null) {
+            $columns = ['person_id' => $person->id, 'label' => $this->label, 'source' => 'by hand', 'starts_at' => $until === null ? null : $now, 'ends_at' => $until];
+
+            return new ActStep($person->id, $words, [RowChange::made('labels', $columns)], [], ['label' => $this->label, 'until' => $until]);
+        }
+        $ends = self::stored($row->ends_at);
+        if ($ends === null) {
+            return new ActStep($person->id, $this->until === null ? 'have it already' : 'have it for good already');
+        }
+        if ($ends === $until) {
+            return new ActStep($person->id, 'have it as long already');
+        }
+        $over = $ends <= $now;
+        $before = ['starts_at' => self::stored($row->starts_at), 'ends_at' => $ends];
+        $after = ['starts_at' => $until === null ? null : ($over ? $now : $before['starts_at']), 'ends_at' => $until];
+
+        return new ActStep($person->id, $over ? $words : ($until === null ? 'have it for good now' : ($until > $ends ? 'have it longer' : 'have it for less time')), [new RowChange('labels', $row->id, $before, $after)], ['until' => $over ? null : $ends], ['label' => $this->label, 'until' => $until]);
+    }
+
+    private function take(Person $person, ?Label $row, bool $has): ActStep
+    {
+        if (! $has) {
+            return new ActStep($person->id, 'do not have it');
+        }
+        if ($row === null) {
+            return new ActStep($person->id, 'have it by a pass, for as long as that is active');
+        }
+        $columns = ['person_id' => $person->id, 'label' => $this->label, 'source' => $row->source, 'starts_at' => self::stored($row->starts_at), 'ends_at' => self::stored($row->ends_at)];
+
+        return new ActStep($person->id, 'lose it', [new RowChange('labels', $row->id, $columns, null)], ['label' => $this->label]);
+    }
+
+    private static function stored(?\DateTimeImmutable $instant): ?string
+    {
+        return $instant === null ? null : gmdate('Y-m-d H:i:s', $instant->getTimestamp());
     }
 }

@@ -106,7 +106,6 @@ final readonly class LayRows
      */
     private function labels(Import $import, Collection $rows, array $people): array
     {
-        $offers = Offer::query()->get(['id', 'labels'])->keyBy('id');
         $has = [];
         foreach (Label::query()->whereIn('person_id', array_map(static fn (array $one): int => $one['person']->id, array_values($people)))->get() as $label) {
             $has[$label->person_id][$label->label] = true;
@@ -114,7 +113,7 @@ final readonly class LayRows
         $new = [];
         foreach ($rows as $row) {
             $person = $people[$row->email]['person'];
-            foreach ([...$row->labels, ...$offers->get($row->offer_id ?? 0)->labels ?? []] as $label) {
+            foreach ($row->labels as $label) {
                 if (! isset($has[$person->id][$label])) {
                     $has[$person->id][$label] = true;
                     $new[] = ['import_id' => $import->id, 'person_id' => $person->id, 'label' => $label];

@@ -22,6 +22,7 @@ export function AccessDialog({ course, offer, onClose }: { course: CourseOffers;
     tier: offer?.tier ?? '',
     plan: offer?.plan ?? '',
     scope: offer?.scope ?? [],
+    labels: offer?.labels ?? '',
     lasts: offer?.lasts ?? 'good',
     days: offer?.days ?? (null as number | null),
     until: offer?.until ?? '',
@@ -44,6 +45,7 @@ export function AccessDialog({ course, offer, onClose }: { course: CourseOffers;
         error={loose['scope']}
         onChange={(scope) => setData('scope', scope)}
       />
+      <TextInput label="Labels that its holders have while a pass is active, divided by commas" value={data.labels} error={loose['labels']} onChange={(event) => setData('labels', event.currentTarget.value)} />
       <div className="pair">
         <Select label="A pass of it lasts" data={LASTING} value={data.lasts} allowDeselect={false} onChange={(lasts) => setData('lasts', lasts ?? 'good')} />
         {data.lasts === 'days' && <NumberInput label="Days" min={1} allowDecimal={false} value={data.days ?? ''} error={loose['days']} onChange={(days) => setData('days', days === '' ? null : Number(days))} />}

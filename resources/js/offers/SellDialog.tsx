@@ -17,7 +17,6 @@ export interface Selling {
   sale: string;
   price: number | null;
   currency: string;
-  labels: string;
   trial: boolean;
   erases: boolean;
 }
@@ -28,7 +27,6 @@ export function sellingOf(offer: OfferRow | null, currency: string): Selling {
     sale: offer === null || offer.price === null ? 'none' : offer.price === 0 ? 'free' : 'price',
     price: offer?.price ?? null,
     currency: offer?.currency ?? currency,
-    labels: offer?.labels ?? '',
     trial: offer?.trial ?? false,
     erases: offer?.erases ?? false,
   };
@@ -53,7 +51,6 @@ export function SellingFields({ data, errors, onSet }: SellingFieldsProps) {
           </div>
         )}
       </div>
-      <TextInput label="Labels that it gives, divided by commas" value={data.labels} error={errors['labels']} onChange={(event) => onSet({ labels: event.currentTarget.value })} />
       <label className="tick">
         <input type="checkbox" checked={data.trial} onChange={(event) => onSet({ trial: event.currentTarget.checked })} /> it is a trial
       </label>

@@ -34,7 +34,7 @@ const FIELDS: Record<string, string[]> = {
   'give-back': ['offer'],
   change: ['offer'],
   grant: ['item', 'until'],
-  label: ['label'],
+  label: ['label', 'until'],
   unlabel: ['label'],
   write: ['subject', 'body'],
 };

@@ -443,6 +443,8 @@ export interface KindRow {
 export interface LabelLine {
   label: string;
   source: string;
+  byPass: boolean;
+  until: string | null;
 }
 
 export interface LessonPage {

@@ -92,11 +92,14 @@ export default function Person(page: PersonPage) {
               </div>
               {labels.length === 0 && <p className="soft">They have no label.</p>}
               <ul className="held">
-                {labels.map(({ label, source }) => (
-                  <li key={label}>
+                {labels.map(({ label, source, byPass, until }) => (
+                  <li key={`${label} ${source}`}>
                     <b>{label}</b>
-                    <span>{source}</span>
-                    {mayRun && (
+                    <span>
+                      {byPass ? `by the pass ${source}, while it is active` : source}
+                      {until === null ? '' : `, to ${until}`}
+                    </span>
+                    {mayRun && !byPass && (
                       <button type="button" className="linklike" onClick={() => at(id, { do: 'unlabel', label })}>
                         Take it away
                       </button>
