@@ -41,13 +41,13 @@ final class CourseShelf
         return $found === null ? $item : $found->title();
     }
 
-    /** @return list<string> keys of the lessons that are no draft, nor in one */
+    /** @return list<string> keys of the lessons that are asked for: no draft, nor in one, and not optional, nor in something optional */
     public function lessons(int $course): array
     {
         $document = $this->all()[$course][1] ?? null;
         $lessons = [];
         foreach ($document?->read()->places() ?? [] as $place) {
-            if (! $place->isDraft && $place->item->isLesson()) {
+            if (! $place->isDraft && ! $place->isOptional && $place->item->isLesson()) {
                 $lessons[] = $place->item->key();
             }
         }

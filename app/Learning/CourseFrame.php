@@ -13,6 +13,9 @@ final readonly class CourseFrame
     /**
      * @param  ?string  $pass  which pass, and until when
      * @param  ?string  $left  how long the pass still lasts, in words; null: for good, or there is none
+     * @param  int  $lessons  that are asked for
+     * @param  int  $finished  of those
+     * @param  int  $more  optional lessons that are not finished
      * @param  ?string  $as  how one looks, where not as oneself: as a guest, or with whom
      * @param  bool  $guest  they came in by the guest door, and may leave by it
      * @param  ?int  $turnsIn  seconds until something changes by time alone
@@ -25,6 +28,7 @@ final readonly class CourseFrame
         #[OA\Property] public ?string $left,
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $finished,
+        #[OA\Property] public int $more,
         #[OA\Property] public ?string $as,
         #[OA\Property] public bool $guest,
         #[OA\Property] public ?int $turnsIn,

@@ -160,6 +160,7 @@ final class CoursePath
             $decision->state === State::Open,
             $done,
             $glyph === Glyph::Later,
+            $this->answer->decider->course->outline->optionalOnPath[$position] > 0,
             $this->status($position, $decision),
         );
     }

@@ -69,7 +69,7 @@ final readonly class CourseSummaries
         if ($view === null) {
             return null;
         }
-        [$finished, $lessons] = $view->progress();
+        [$finished, $lessons, $more] = $view->progress();
         $decider = $view->answer->decider;
         $pass = $view->pass();
 
@@ -82,6 +82,7 @@ final readonly class CourseSummaries
             open: $view->openLessons(),
             finished: $finished,
             lessons: $lessons,
+            more: $more,
             passes: count(($viewer->observes ?? $viewer)->passes),
             pass: $pass,
             offer: $view->offerName(),

@@ -15,7 +15,8 @@ final readonly class CourseSummary
      * @param  bool  $visible  whether there is anything at all to be seen
      * @param  int  $open  lessons that are open
      * @param  int  $finished  lessons
-     * @param  int  $lessons  that count for the pass, or may be known of where there is none
+     * @param  int  $more  optional ones that are not finished
+     * @param  int  $lessons  that are asked for: those that count for the pass, or may be known of where there is none
      * @param  int  $passes  of the course, active or not, theirs or of whom they look with
      * @param  ?Pass  $pass  the active one that lasts longest
      * @param  ?string  $offer  of that pass, by name
@@ -31,6 +32,7 @@ final readonly class CourseSummary
         public int $open,
         public int $finished,
         public int $lessons,
+        public int $more,
         public int $passes,
         public ?Pass $pass,
         public ?string $offer,

@@ -101,26 +101,29 @@ final readonly class LearnerView
 
     public function frame(): CourseFrame
     {
-        [$finished, $lessons] = $this->progress();
+        [$finished, $lessons, $more] = $this->progress();
 
-        return new CourseFrame($this->answer->decider->course->key, $this->title(), $this->passWords(), $this->left(), $lessons, $finished, $this->as, $this->as !== null && $this->answer->viewer->guest && $this->answer->viewer->observes === null, $this->dates->turnsIn(), $this->path->rows());
+        return new CourseFrame($this->answer->decider->course->key, $this->title(), $this->passWords(), $this->left(), $lessons, $finished, $more, $this->as, $this->as !== null && $this->answer->viewer->guest && $this->answer->viewer->observes === null, $this->dates->turnsIn(), $this->path->rows());
     }
 
-    /** @return array{int, int} lessons finished, of how many: those that count for the pass, or may be known of where there is none */
+    /** @return array{int, int, int} lessons finished, of how many that are asked for: those that count for the pass, or may be known of where there is none; and optional ones not finished */
     public function progress(): array
     {
-        $finished = $lessons = 0;
+        $finished = $lessons = $more = 0;
         foreach ($this->answer->decider->course->outline->items as $position => $item) {
             // With whom one looks, their progress is what counts.
             $whose = $this->answer->snapshot()->learner() ?? $this->answer->snapshot();
             $counts = $whose->holdsActivePass() ? $whose->countsForAPass($position) : ! $this->answer->decider->course->outline->draftOnPath[$position];
             if ($item->kind === Kind::Lesson && $counts && $this->answer->state($position) !== State::Hidden) {
-                $lessons++;
-                $finished += $this->path->isDone($item->key) ? 1 : 0;
+                $done = $this->path->isDone($item->key) ? 1 : 0;
+                $optional = $this->answer->decider->course->outline->optionalOnPath[$position] > 0;
+                $lessons += $optional ? 0 : 1;
+                $finished += $optional ? 0 : $done;
+                $more += $optional ? 1 - $done : 0;
             }
         }
 
-        return [$finished, $lessons];
+        return [$finished, $lessons, $more];
     }
 
     /** How many lessons are open to them. */

@@ -16,6 +16,7 @@ final readonly class PathRow
     /**
      * @param  bool  $open  can be entered
      * @param  bool  $later  only waits for a date
+     * @param  bool  $optional  it, or what it stands in: nobody is held up by it
      */
     public function __construct(
         #[OA\Property] public string $key,
@@ -27,6 +28,7 @@ final readonly class PathRow
         #[OA\Property] public bool $open,
         #[OA\Property] public bool $finished,
         #[OA\Property] public bool $later,
+        #[OA\Property] public bool $optional,
         #[OA\Property] public Sentence $status,
     ) {
     }

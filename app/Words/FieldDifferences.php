@@ -14,7 +14,7 @@ use App\Models\Document\DocumentLasts;
 final class FieldDifferences
 {
     private const WORDS = [
-        'title' => 'title', 'kind' => 'kind', 'draft' => 'draft', 'sample' => 'sample', 'tiers' => 'for which passes', 'only' => 'for whom',
+        'title' => 'title', 'kind' => 'kind', 'draft' => 'draft', 'sample' => 'sample', 'optional' => 'optional', 'tiers' => 'for which passes', 'only' => 'for whom',
         'guests' => 'guests', 'observers' => 'observers', 'never_for' => 'never for', 'after' => 'what comes first', 'in_order' => 'in order',
         'when_closed' => 'when closed', 'finish' => 'how it is finished', 'display' => 'display', 'state' => 'state', 'entry' => 'who gets in',
         'opens' => 'beginning of the season', 'closes' => 'end of the season', 'keep_after_retiring' => 'kept after retiring',
@@ -24,7 +24,7 @@ final class FieldDifferences
 
     /** What it means where nothing is set. */
     private const UNSET = [
-        'draft' => 'no', 'sample' => 'no', 'in_order' => 'no', 'tiers' => 'every pass', 'only' => 'everyone', 'guests' => 'as above', 'observers' => 'as above',
+        'draft' => 'no', 'sample' => 'no', 'optional' => 'no', 'labels' => 'none', 'in_order' => 'no', 'tiers' => 'every pass', 'only' => 'everyone', 'guests' => 'as above', 'observers' => 'as above',
         'when_closed' => 'title shows', 'after' => 'nothing', 'never_for' => 'nobody', 'plan' => 'all at once', 'scope' => 'the whole course', 'lasts' => 'for good',
     ];
 

@@ -60,9 +60,9 @@ final readonly class MomentFacts implements ConditionFacts
         return new self($outline, $labels, $done, $at, ViewerKind::Learner, $offer, $coverage, mayStillChange: true);
     }
 
-    public function hasLabel(string $label): bool
+    public function hasLabel(string $label): Truth
     {
-        return in_array($label, $this->labels, true);
+        return Truth::of(in_array($label, $this->labels, true));
     }
 
     public function hasTier(string $tier): bool

@@ -28,9 +28,9 @@ final readonly class UndatedFacts implements ConditionFacts
     ) {
     }
 
-    public function hasLabel(string $label): bool
+    public function hasLabel(string $label): Truth
     {
-        return in_array($label, $this->labels, true);
+        return Truth::of(in_array($label, $this->labels, true));
     }
 
     public function hasTier(string $tier): bool

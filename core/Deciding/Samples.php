@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Deciding;
 
+use SilentKeep\Core\Conditions\AnybodyFacts;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\ConditionFacts;
 use SilentKeep\Core\Rules\Truth;
+use SilentKeep\Core\Rules\ViewerKind;
 
 /** Which items are part of a sample: for everybody, or where a sample has a condition of its own, for one viewer. */
 final readonly class Samples
@@ -40,6 +42,12 @@ final readonly class Samples
     public function for(ConditionFacts $facts): array
     {
         return $this->unconditional ? $this->forSomebody : self::parts($this->outline, fn (int $at): bool => $this->outline->items[$at]->only?->read($facts) === Truth::Yes);
+    }
+
+    /** Whether the condition of something marked as a sample may ever let in somebody of a kind, who has no pass. */
+    public function mayAdmit(int $item, ViewerKind $kind): bool
+    {
+        return $this->outline->items[$item]->only?->read(new AnybodyFacts($kind)) !== Truth::No;
     }
 
     /**

@@ -7,7 +7,7 @@ namespace SilentKeep\Core\Rules;
 /** What conditions may ask about a viewer on one route; the answers decide in which sense they are read. */
 interface ConditionFacts
 {
-    public function hasLabel(string $label): bool;
+    public function hasLabel(string $label): Truth;
 
     /** Of the pass being tried; false on a route without one. */
     public function hasTier(string $tier): bool;

@@ -12,6 +12,6 @@ final readonly class HasLabel implements Condition
 
     public function read(ConditionFacts $facts): Truth
     {
-        return Truth::of($facts->hasLabel($this->label));
+        return $facts->hasLabel($this->label);
     }
 }

@@ -11,6 +11,8 @@ return [
     'videos' => '{count, plural, one {# video} other {# videos}}',
     'quizzes' => '{count, plural, one {# quiz} other {# quizzes}}',
     'finished' => '{finished, number} of {lessons, plural, one {# lesson} other {# lessons}} finished',
+    'finished_more' => '{finished, number} of {lessons, plural, one {# lesson} other {# lessons}} finished, and {more, number} more if you like',
+    'optional' => 'if you like',
     'percent' => '{count, number} %',
     'sign_in' => 'Sign in',
 

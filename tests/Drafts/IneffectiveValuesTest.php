@@ -7,6 +7,8 @@ namespace Tests\Drafts;
 use App\Drafts\Rules\RuleTable;
 use App\Models\CourseDocument;
 use PHPUnit\Framework\Attributes\DataProvider;
+use SilentKeep\Core\Deciding\Samples;
+use SilentKeep\Core\Format\PlanReader;
 use Tests\TestCase;
 
 final class IneffectiveValuesTest extends TestCase
@@ -23,7 +25,7 @@ final class IneffectiveValuesTest extends TestCase
             'course' => ['key' => 'c', 'state' => 'live', 'entry' => 'offer', 'plans' => ['w' => ['a' => ['opens' => ['rule' => 'held']]]], 'main_plan' => 'w', ...$course, 'items' => [['key' => 'a', 'kind' => 'lesson', ...$item]]],
             'offers' => [],
         ]));
-        $row = (new RuleTable($document, null, 'w', 2026, $schoolGuests))->rows()[0];
+        $row = (new RuleTable($document, null, 'w', 2026, $schoolGuests, static fn (): Samples => new Samples(PlanReader::fromDecoded((object) ['format' => PlanReader::FORMAT, 'school' => (object) ['zone' => 'Europe/Oslo'], 'offers' => [], 'courses' => [$document->course]])->courses['c']->outline)))->rows()[0];
 
         foreach ($expected as $cell => $reason) {
             $vain = $row->{$cell}->vain;
@@ -39,6 +41,13 @@ final class IneffectiveValuesTest extends TestCase
         yield 'a sample where anyone gets in' => [['entry' => 'anyone'], ['sample' => true], ['sample' => 'open to anyone']];
         yield 'a sample of what has tiers does something' => [['entry' => 'anyone'], ['sample' => true, 'tiers' => []], ['sample' => null]];
         yield 'a sample where one needs an offer' => [[], ['sample' => true], ['sample' => null]];
+        $strangers = ['sample' => true, 'only' => ['kind' => 'visitor']];
+        yield 'a sample for strangers alone' => [[], $strangers, ['sample' => null]];
+        yield 'for strangers alone, but an account is asked for' => [['sample_needs_account' => true], $strangers, ['sample' => 'for strangers alone, but samples of this course ask for an account']];
+        yield 'for those without a label, whoever they are' => [['sample_needs_account' => true], ['sample' => true, 'only' => ['not' => ['label' => 'keen']]], ['sample' => null]];
+        yield 'a sample for learners alone' => [[], ['sample' => true, 'only' => ['kind' => 'learner']], ['sample' => 'lets nobody see it without a pass']];
+        yield 'an optional lesson' => [[], ['optional' => true], ['optional' => null]];
+        yield 'an optional board' => [[], ['kind' => 'board', 'optional' => true], ['optional' => 'A board holds nobody up']];
         yield 'guests at a shut door' => [$shut, ['guests' => true], ['guests' => 'guest door of the course is shut']];
         yield 'guests in a school without guests' => [$open, ['guests' => true], ['guests' => 'school lets no guests in'], false];
         yield 'guests at an open door' => [$open, ['guests' => true], ['guests' => null]];

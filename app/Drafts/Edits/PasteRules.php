@@ -11,7 +11,7 @@ use App\Models\CourseDocument;
 /** Sets on items all the rules that another one has, in every release plan. Titles, drafts and what is inside stay. */
 final readonly class PasteRules implements Edit
 {
-    private const FIELDS = ['sample', 'tiers', 'only', 'guests', 'observers', 'never_for', 'after', 'when_closed'];
+    private const FIELDS = ['sample', 'optional', 'tiers', 'only', 'guests', 'observers', 'never_for', 'after', 'when_closed'];
 
     /** What only some kinds of items have. */
     private const BY_KIND = ['in_order' => ['module'], 'finish' => ['lesson', 'part']];

@@ -7,12 +7,17 @@ namespace App\Drafts\Rules;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
 use App\Models\Document\DocumentOffer;
+use SilentKeep\Core\Deciding\Samples;
+use SilentKeep\Core\Rules\ViewerKind;
 
 /** Why a value that somebody has set does nothing; null where it does something. */
 final readonly class IneffectiveValues
 {
-    /** @param  bool  $schoolGuests  whether the school lets guests in at all */
-    public function __construct(private CourseDocument $document, private ?string $plan, private bool $schoolGuests)
+    /**
+     * @param  bool  $schoolGuests  whether the school lets guests in at all
+     * @param  \Closure(): Samples  $samples  of these rules, where they are asked for
+     */
+    public function __construct(private CourseDocument $document, private ?string $plan, private bool $schoolGuests, private \Closure $samples)
     {
     }
 
@@ -34,9 +39,24 @@ final readonly class IneffectiveValues
             : null;
     }
 
-    /** @param  list<DocumentItem>  $path  what the item stands in */
-    public function sample(DocumentItem $item, array $path): ?string
+    public function optional(DocumentItem $item): ?string
     {
+        return $item->optional() === true && in_array($item->kind(), ['part', 'board'], true) ? "A {$item->kind()} holds nobody up." : null;
+    }
+
+    /**
+     * @param  list<DocumentItem>  $path  what the item stands in
+     * @param  int  $position  in reading order
+     */
+    public function sample(DocumentItem $item, array $path, int $position): ?string
+    {
+        if ($item->sample() === true && $item->only() !== null && ! ($this->samples)()->mayAdmit($position, ViewerKind::Member)) {
+            return match (true) {
+                ! ($this->samples)()->mayAdmit($position, ViewerKind::Visitor) => 'Its condition lets nobody see it without a pass.',
+                $this->document->read()->sampleNeedsAccount() => 'It is for strangers alone, but samples of this course ask for an account.',
+                default => null,
+            };
+        }
         $bound = array_filter([...$path, $item], static fn (DocumentItem $one): bool => $one->tiers() !== null || $one->only() !== null);
 
         return $this->document->read()->entry() === 'anyone' && $item->sample() === true && $bound === []

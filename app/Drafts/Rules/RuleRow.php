@@ -17,6 +17,7 @@ final readonly class RuleRow implements \JsonSerializable
      * @param  ?list<string>  $tiers  null: every pass
      * @param  ?\stdClass  $only  a condition as the plan format has it; null: everyone
      * @param  ?string  $onlyWords  the condition as a sentence
+     * @param  ?HeldUp  $holdsUp  where it is for a label, who has it and must finish it first
      * @param  ?FinishRule  $finish  null: nothing that is finished by itself
      */
     public function __construct(
@@ -32,6 +33,8 @@ final readonly class RuleRow implements \JsonSerializable
         #[OA\Property(items: new OA\Items(type: 'string'), x: ['optional' => true])] public ?array $tiers,
         #[OA\Property(type: 'object', x: ['optional' => true])] public ?\stdClass $only,
         #[OA\Property(x: ['optional' => true])] public ?string $onlyWords,
+        #[OA\Property] public RuleCell $optional,
+        #[OA\Property(x: ['optional' => true])] public ?HeldUp $holdsUp,
         #[OA\Property] public RuleCell $sample,
         #[OA\Property] public RuleCell $guests,
         #[OA\Property] public RuleCell $observers,

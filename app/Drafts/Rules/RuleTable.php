@@ -9,6 +9,7 @@ use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
 use App\Models\Document\DocumentTime;
 use App\Words\RuleWords;
+use SilentKeep\Core\Deciding\Samples;
 
 /** The Rules lens: what is set for each row, and what it inherits where nothing is set. */
 final readonly class RuleTable
@@ -18,8 +19,9 @@ final readonly class RuleTable
      * @param  ?CourseDocument  $live  to mark what is not published yet
      * @param  int  $year  which cells need not name
      * @param  bool  $schoolGuests  whether the school lets guests in at all
+     * @param  \Closure(): Samples  $samples  of these rules, where they are asked for
      */
-    public function __construct(private CourseDocument $document, private ?CourseDocument $live, private ?string $plan, private int $year, private bool $schoolGuests)
+    public function __construct(private CourseDocument $document, private ?CourseDocument $live, private ?string $plan, private int $year, private bool $schoolGuests, private \Closure $samples)
     {
     }
 
@@ -54,22 +56,21 @@ final readonly class RuleTable
         $title = static fn (string $key): string => isset($items[$key]) ? $items[$key]->title() : $key;
         $offer = $this->offerTitles();
         $published = $this->live?->readItems() ?? [];
-        $vain = new IneffectiveValues($this->document, $this->plan, $this->schoolGuests);
+        $vain = new IneffectiveValues($this->document, $this->plan, $this->schoolGuests, $this->samples);
+        $waiting = new WaitingOnLabels($this->document);
         $rows = [];
-        foreach ($this->document->read()->places() as $place) {
+        foreach ($this->document->read()->places() as $position => $place) {
             [$item, $path] = [$place->item, $place->path];
             $before = $published[$item->key()] ?? null;
             $opening = $this->document->read()->time($this->plan, $item->key(), 'opens');
             $closing = $this->document->read()->time($this->plan, $item->key(), 'closes');
             $inherits = $path === [] ? 'at once' : 'with its '.$path[count($path) - 1]->kind();
-            $turn = $place->inOrder ? 'in its turn' : 'nothing';
-            $inOrder = $item->inOrder() ? 'inside, in order' : null;
             $rows[] = new RuleRow(
                 opens: self::vain($this->planCell(RuleWords::opening($opening, $this->year), $inherits, $item, 'opens'), $vain->time()),
                 opening: $opening === null ? null : OpeningRule::of($opening),
                 closes: self::vain($this->planCell(RuleWords::closing($closing, $this->year), 'never', $item, 'closes'), $vain->time()),
                 closing: $closing === null ? null : OpeningRule::of($closing),
-                after: self::vain(self::cell(self::join(RuleWords::after($item->after(), $title), $inOrder), $turn, $item, $before, 'after', 'in_order'), $vain->order($item)),
+                after: self::vain(self::cell(self::join(RuleWords::after($item->after(), $title), $item->inOrder() ? 'inside, in order' : null), $place->inOrder ? 'in its turn' : 'nothing', $item, $before, 'after', 'in_order'), $vain->order($item)),
                 afterRule: self::afterRule($item),
                 afterWords: RuleWords::after($item->after(), $title),
                 turn: $place->inOrder ? true : null,
@@ -77,7 +78,9 @@ final readonly class RuleTable
                 tiers: $item->tiers(),
                 only: $item->only()?->raw(),
                 onlyWords: $item->only() === null ? null : RuleWords::condition($item->only(), $title, $offer),
-                sample: self::vain(self::cell(self::yes($item->sample()), 'no', $item, $before, 'sample'), $vain->sample($item, $path)),
+                optional: self::vain(self::cell(self::yes($item->optional()), 'no', $item, $before, 'optional'), $vain->optional($item)),
+                holdsUp: $waiting->heldUpBy($place),
+                sample: self::vain(self::cell(self::yes($item->sample()), 'no', $item, $before, 'sample'), $vain->sample($item, $path, $position)),
                 guests: self::vain(self::cell(self::audience($item, 'guests'), $this->inherited($path, 'guests'), $item, $before, 'guests', 'never_for'), $vain->guests($item)),
                 observers: self::vain(self::cell(self::audience($item, 'observers'), $this->inherited($path, 'observers'), $item, $before, 'observers', 'never_for'), $vain->observers($item)),
                 whenClosed: self::cell($item->hidesWhenClosed() ? 'hidden' : null, 'title shows', $item, $before, 'when_closed'),

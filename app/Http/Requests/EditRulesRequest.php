@@ -27,6 +27,7 @@ final class EditRulesRequest extends FormRequest
     private const CHOICES = [
         'draft' => ['yes' => true, 'no' => null],
         'sample' => ['yes' => true, 'no' => null],
+        'optional' => ['yes' => true, 'no' => null],
         'in_order' => ['yes' => true, 'no' => null],
         'when_closed' => ['shows' => null, 'hidden' => 'hide'],
     ];

@@ -95,7 +95,7 @@ final readonly class DocumentCourse extends KeyedFields
     /** @return \Generator<int, DocumentPlace> in reading order */
     public function places(): \Generator
     {
-        yield from self::below($this->items(), [], $this->inOrder(), draft: false);
+        yield from self::below($this->items(), [], $this->inOrder(), draft: false, optional: false);
     }
 
     /**
@@ -103,12 +103,13 @@ final readonly class DocumentCourse extends KeyedFields
      * @param  list<DocumentItem>  $path
      * @return \Generator<int, DocumentPlace>
      */
-    private static function below(array $items, array $path, bool $inOrder, bool $draft): \Generator
+    private static function below(array $items, array $path, bool $inOrder, bool $draft, bool $optional): \Generator
     {
         foreach ($items as $item) {
             $isDraft = $draft || $item->isDraft();
-            yield new DocumentPlace($item, $path, $inOrder, $isDraft);
-            foreach (self::below($item->items(), [...$path, $item], $item->inOrder(), $isDraft) as $inside) {
+            $isOptional = $optional || $item->optional() === true;
+            yield new DocumentPlace($item, $path, $inOrder, $isDraft, $isOptional);
+            foreach (self::below($item->items(), [...$path, $item], $item->inOrder(), $isDraft, $isOptional) as $inside) {
                 yield $inside;
             }
         }

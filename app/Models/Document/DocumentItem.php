@@ -29,6 +29,11 @@ final readonly class DocumentItem extends KeyedFields
         return $this->bool('sample');
     }
 
+    public function optional(): ?bool
+    {
+        return $this->bool('optional');
+    }
+
     public function guests(): ?bool
     {
         return $this->bool('guests');

@@ -49,7 +49,7 @@ final readonly class FrontPageBuilder
                 $holdsPass => Say::text('learner.pass.not_active'),
                 $summary->entry === Entry::Anyone => Say::text('learner.entry.anyone'),
                 default => Say::text('learner.entry.samples'),
-            }, $summary->lessons, $summary->finished);
+            }, $summary->lessons, $summary->finished, $summary->more);
         }
 
         return $mine;

@@ -12,6 +12,7 @@ final readonly class MyCourse
 {
     /**
      * @param  string  $detail  the pass, and until when
+     * @param  int  $more  optional lessons that are not finished
      */
     public function __construct(
         #[OA\Property] public string $key,
@@ -19,6 +20,7 @@ final readonly class MyCourse
         #[OA\Property] public string $detail,
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $finished,
+        #[OA\Property] public int $more,
     ) {
     }
 }

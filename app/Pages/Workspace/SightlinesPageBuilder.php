@@ -31,6 +31,7 @@ use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\Route;
+use SilentKeep\Core\Deciding\Samples;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Format\InvalidPlan;
 
@@ -67,7 +68,7 @@ final readonly class SightlinesPageBuilder
         $gates = (new Gates($cell))->of($position);
         $ways = $decision->state === State::Open ? [] : (new PossibleFixes($cell, $this->fixing))->of($position, $decision);
         $plan = ($seen->offer ?? null)?->plan->name ?? $decider->course->mainPlan?->name;
-        $rules = new RuleTable($document, null, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
+        $rules = new RuleTable($document, null, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn(), fn (): Samples => $this->plans->of($document)->prepared->samples);
         $shut = count(array_filter($gates, static fn (Gate $gate): bool => ! $gate->passed));
 
         return new WhyCard(
@@ -157,7 +158,7 @@ final readonly class SightlinesPageBuilder
     {
         $document = self::seen($course, $look->see);
         $live = $look->see === RulesVersion::Both && $course->draft !== null && $course->liveRevision !== null ? $this->plans->live($course) : null;
-        $rules = $timeline ? new RuleTable($document, null, null, $this->clock->year(), $this->plans->schoolLetsGuestsIn()) : null;
+        $rules = $timeline ? new RuleTable($document, null, null, $this->clock->year(), $this->plans->schoolLetsGuestsIn(), fn (): Samples => $this->plans->of($document)->prepared->samples) : null;
 
         return $this->sightlines->overTime($course, $this->decider($course, $look->see), $live, $look, $rules);
     }

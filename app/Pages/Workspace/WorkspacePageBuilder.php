@@ -31,6 +31,7 @@ use App\Sightlines\Vantages\RulesVersion;
 use App\Words\Differences;
 use App\Words\RuleWords;
 use App\Words\Sentence;
+use SilentKeep\Core\Deciding\Samples;
 use SilentKeep\Core\Format\InvalidPlan;
 
 /** The one screen on which a course is worked on, and what its editors ask beside it. */
@@ -50,7 +51,7 @@ final readonly class WorkspacePageBuilder
         $plans = $document->read()->planNames();
         $plan = in_array($plan, $plans, true) ? $plan : ($document->read()->mainPlan() ?? $plans[0] ?? null);
         $seen = $look->see === RulesVersion::Published ? $live ?? $document : $document;
-        $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn());
+        $table = new RuleTable($lens === 'rules' ? $document : $seen, $live, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn(), fn (): Samples => $this->plans->of($document)->prepared->samples);
 
         return new WorkspacePage(
             course: $this->heads->of($course, $document),

@@ -39,6 +39,11 @@ export function CourseSide({ course, here }: CourseSideProps) {
   );
 }
 
+/** What is asked for is counted; what is optional stands beside it. */
+export function progressWords({ finished, lessons, more }: { finished: number; lessons: number; more: number }): string {
+  return more > 0 ? say('finished_more', { finished, lessons, more }) : say('finished', { finished, lessons });
+}
+
 /** More than these are no steps any more, but a road. */
 const MOST_STEPS = 40;
 
@@ -57,7 +62,7 @@ export function Progress({ course }: { course: CourseFrame }) {
         </div>
       )}
       <p className="prog">
-        {say('finished', { finished: course.finished, lessons: course.lessons })}
+        {progressWords(course)}
       </p>
     </>
   );

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/react';
 import { Arch } from '../ui/Arch';
 import { useLearnerAddress } from '../lib/page';
 import type { CourseFrame, PathRow } from '../lib/generated/types';
+import { say } from '../lib/say';
 import { Words } from '../ui/Words';
 
 /** Modules and lessons of a course as its learner meets them, boards left out. */
@@ -24,6 +25,7 @@ function ModuleLine({ row }: { row: PathRow }) {
   return (
     <h2>
       {row.title}
+      {row.optional && <span className="opt">{say('optional')}</span>}
       <span className={row.later ? 'later' : ''}>
         <Words segments={row.status.segments} />
       </span>
@@ -41,6 +43,7 @@ export function LessonLine({ course, row }: { course: string; row: PathRow }) {
       <Link className="name" href={address(course, row.key)}>
         {row.title}
       </Link>
+      {row.optional && !row.finished && <span className="opt">{say('optional')}</span>}
       <span className={tone}>
         <Words segments={row.status.segments} />
       </span>

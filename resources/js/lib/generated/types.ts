@@ -171,6 +171,7 @@ export interface CourseFrame {
   left: string | null;
   lessons: number;
   finished: number;
+  more: number;
   as: string | null;
   guest: boolean;
   turnsIn: number | null;
@@ -379,6 +380,11 @@ export interface HeldPass {
   erased: string | null;
 }
 
+export interface HeldUp {
+  labels: string[];
+  waits: string;
+}
+
 export interface HistoryLine {
   when: string;
   words: string;
@@ -487,6 +493,7 @@ export interface MyCourse {
   detail: string;
   lessons: number;
   finished: number;
+  more: number;
 }
 
 export interface MyCoursesPage {
@@ -615,6 +622,7 @@ export interface PathRow {
   open: boolean;
   finished: boolean;
   later: boolean;
+  optional: boolean;
   status: Sentence;
 }
 
@@ -772,6 +780,8 @@ export interface RuleRow {
   tiers?: string[];
   only?: Record<string, unknown>;
   onlyWords?: string;
+  optional: RuleCell;
+  holdsUp?: HeldUp;
   sample: RuleCell;
   guests: RuleCell;
   observers: RuleCell;

@@ -5,6 +5,8 @@ export const words = {
   'videos': "{count, plural, one {# video} other {# videos}}",
   'quizzes': "{count, plural, one {# quiz} other {# quizzes}}",
   'finished': "{finished, number} of {lessons, plural, one {# lesson} other {# lessons}} finished",
+  'finished_more': "{finished, number} of {lessons, plural, one {# lesson} other {# lessons}} finished, and {more, number} more if you like",
+  'optional': "if you like",
   'percent': "{count, number} %",
   'sign_in': "Sign in",
   'shell.mine': "My courses",
@@ -183,6 +185,8 @@ export interface Parts {
   'videos': 'count';
   'quizzes': 'count';
   'finished': 'finished' | 'lessons';
+  'finished_more': 'finished' | 'lessons' | 'more';
+  'optional': never;
   'percent': 'count';
   'sign_in': never;
   'shell.mine': never;

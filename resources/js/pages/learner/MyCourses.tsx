@@ -2,6 +2,7 @@ import { Link, router } from '@inertiajs/react';
 
 import { learnerAddress } from '../../lib/address';
 import type { MyCoursesPage } from '../../lib/generated/types';
+import { progressWords } from '../../learn/CourseSide';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { to } from '../../lib/route';
 import { say } from '../../lib/say';
@@ -34,7 +35,7 @@ export default function MyCourses({ courses, learners, observed }: MyCoursesPage
               </h2>
               <p>{course.detail}</p>
               <p className="mine-prog">
-                {say('finished', { finished: course.finished, lessons: course.lessons })}
+                {progressWords(course)}
               </p>
             </li>
           ))}

@@ -6,6 +6,7 @@ import { to } from '../../lib/route';
 
 /** What can be chosen in each column, in the words of its cells. */
 export const CHOICES = {
+  optional: { set: 'optional', values: ['yes', 'no'] },
   sample: { set: 'sample', values: ['yes', 'no'] },
   guests: { set: 'guests', values: ['yes', 'no', 'as above', 'never'] },
   observers: { set: 'observers', values: ['yes', 'no', 'as above', 'never'] },

@@ -3,13 +3,14 @@ import { router } from '@inertiajs/react';
 import type { RuleCell, RuleRow } from '../../lib/generated/types';
 import type { GridColumn } from '../Grid';
 
-type CellName = 'opens' | 'closes' | 'after' | 'forWhom' | 'sample' | 'guests' | 'observers' | 'whenClosed';
+type CellName = 'opens' | 'closes' | 'after' | 'optional' | 'forWhom' | 'sample' | 'guests' | 'observers' | 'whenClosed';
 
 const COLUMNS: { id: CellName; title: string; detail: string; width?: number }[] = [
-  { id: 'opens', title: 'Opens', detail: '', width: 248 },
-  { id: 'closes', title: 'Closes', detail: '', width: 122 },
-  { id: 'after', title: 'After', detail: 'finished first', width: 136 },
-  { id: 'forWhom', title: 'For whom', detail: 'passes, labels', width: 124 },
+  { id: 'opens', title: 'Opens', detail: '', width: 218 },
+  { id: 'closes', title: 'Closes', detail: '', width: 106 },
+  { id: 'after', title: 'After', detail: 'finished first', width: 130 },
+  { id: 'optional', title: 'Optional', detail: '', width: 82 },
+  { id: 'forWhom', title: 'For whom', detail: 'passes, labels', width: 116 },
   { id: 'sample', title: 'Sample', detail: '', width: 72 },
   { id: 'guests', title: 'Guests', detail: '', width: 72 },
   { id: 'observers', title: 'Observers', detail: '', width: 84 },

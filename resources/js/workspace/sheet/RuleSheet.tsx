@@ -1,11 +1,10 @@
-import { router } from '@inertiajs/react';
-import { Fragment, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 
 import { RuleEditor } from '../lenses/RuleEditor';
 import type { OutlineRow, RuleRow } from '../../lib/generated/types';
 import { counted } from '../../lib/words';
 import type { ConditionNames } from './ConditionEditor';
-import { to } from '../../lib/route';
+import { HoldsUp, Vain, WaitedFor, WORD_NAMES } from './RuleNotes';
 
 export interface SheetRow {
   row: OutlineRow;
@@ -95,6 +94,7 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
         <h3>{plan === null ? 'Rule' : `Rule, in the ${plan} plan`}</h3>
         <RuleSentence shown={shown} plan={plan} tiers={names.tiers.length > 0} word={word} />
       </section>
+      <HoldsUp course={course} version={version} shown={shown} mayEdit={mayEdit} />
       <Vain course={course} version={version} plan={plan} shown={shown} mayEdit={mayEdit} />
       {!many && <WaitedFor row={first.row} all={all} onShow={onShow} />}
       {mayEdit && (
@@ -135,7 +135,7 @@ export function RuleSentence({ shown, plan, tiers, word }: RuleSentenceProps) {
   const after = word('after', ({ afterWords, turn }) => afterWords ?? (turn === true ? 'its turn' : 'nothing'), ({ afterWords }) => afterWords !== undefined);
   return (
     <p className="say">
-      Opens {cell('opens')}, closes {cell('closes')}; {waits ? <>once {after} {isOne(first.rule) ? 'is' : 'are'} finished</> : <>waits for {after}</>}; for{' '}
+      Opens {cell('opens')}, closes {cell('closes')}; {waits ? <>once {after} {isOne(first.rule) ? 'is' : 'are'} finished</> : <>waits for {after}</>}; it is {word('optional', ({ optional }) => (optional.words === 'yes' ? 'optional' : 'required'), ({ optional }) => optional.own === true)}; for{' '}
       {word('tiers', tiersWords, (rule) => rule.tiers !== undefined, !tiers)}; condition {word('only', ({ onlyWords }) => onlyWords ?? 'none', ({ only }) => only !== undefined)}; sample{' '}
       {cell('sample')}; guests {cell('guests')}; observers {cell('observers')}; while closed{' '}
       {word('whenClosed', ({ whenClosed }) => (whenClosed.words === 'hidden' ? 'it is hidden' : 'its title shows'), ({ whenClosed }) => whenClosed.own === true)}.
@@ -148,20 +148,6 @@ export function RuleSentence({ shown, plan, tiers, word }: RuleSentenceProps) {
     </p>
   );
 }
-
-const WORD_NAMES: Record<string, string> = {
-  opens: 'Opens',
-  closes: 'Closes',
-  after: 'What must be finished first',
-  tiers: 'For passes',
-  only: 'Condition',
-  sample: 'Sample',
-  guests: 'Guests',
-  observers: 'Observers',
-  whenClosed: 'While closed',
-  inOrder: 'What is inside opens',
-  finish: 'Finished',
-};
 
 function tiersWords({ tiers }: RuleRow): string {
   if (tiers === undefined) {
@@ -196,75 +182,5 @@ function Place({ row, all, onShow }: { row: OutlineRow; all: SheetRow[]; onShow:
         {above.title}
       </button>
     </>
-  );
-}
-
-/** How each value is cleared that may be without effect. */
-const CLEARING: Record<string, Record<string, string | null>> = {
-  opens: { set: 'opens', rule: null },
-  closes: { set: 'closes', rule: null },
-  after: { set: 'in_order', value: 'no' },
-  sample: { set: 'sample', value: 'no' },
-  guests: { set: 'guests', value: 'as above' },
-  observers: { set: 'observers', value: 'as above' },
-};
-
-const VAIN_CELLS = ['opens', 'closes', 'after', 'sample', 'guests', 'observers'] as const;
-
-function Vain({ course, version, plan, shown, mayEdit }: Pick<RuleSheetProps, 'course' | 'version' | 'plan' | 'shown' | 'mayEdit'>) {
-  const found = VAIN_CELLS.flatMap((name) => {
-    const rows = shown.filter(({ rule }) => rule[name].vain !== undefined);
-    const [first] = rows;
-    return first === undefined ? [] : [{ name, words: first.rule[name].words, reason: first.rule[name].vain, items: rows.map(({ row }) => row.key) }];
-  });
-  if (found.length === 0) {
-    return null;
-  }
-  return (
-    <section>
-      <h3>Without effect</h3>
-      <ul className="vains">
-        {found.map(({ name, words, reason, items }) => (
-          <li key={name}>
-            <span>
-              {WORD_NAMES[name]} <s>{words}</s>. {reason}
-            </span>
-            {mayEdit && (
-              <button
-                type="button"
-                className="linklike"
-                onClick={() =>
-                  router.post(to('keep.draft.edit', { course }), { version, plan, items, ...CLEARING[name] }, { preserveScroll: true, preserveState: true })
-                }
-              >
-                Clear it
-              </button>
-            )}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-function WaitedFor({ row, all, onShow }: { row: OutlineRow; all: SheetRow[]; onShow: (key: string) => void }) {
-  const waiting = all.filter(({ rule }) => rule.afterRule?.of.includes(row.key) === true);
-  if (waiting.length === 0) {
-    return null;
-  }
-  return (
-    <section>
-      <h3>Waiting for it</h3>
-      <p>
-        {waiting.map(({ row: one }, index) => (
-          <Fragment key={one.key}>
-            {index > 0 && ', '}
-            <button type="button" className="linklike" onClick={() => onShow(one.key)}>
-              {one.title}
-            </button>
-          </Fragment>
-        ))}
-      </p>
-    </section>
   );
 }
