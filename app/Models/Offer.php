@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -18,6 +19,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $currency
  * @property list<string> $labels that its holders have, as the published rules say; only a publication writes them
  * @property bool $trial
+ * @property TakenAgain $again whether one who holds or has held it takes it again
+ * @property list<string> $not_after keys of offers: not for who holds a pass of one, or has held one
+ * @property bool $not_after_course not for who has held a pass of another offer of the course
+ * @property ?string $only_label only for people who have it
+ * @property ?int $most for so many people at most
+ * @property ?\DateTimeImmutable $sold_from
+ * @property ?\DateTimeImmutable $sold_until the first instant at which it is not sold any more
+ * @property ?int $upgrade_price for who gives up a lesser pass for it, like the price; null: as for others
  * @property bool $erases what was finished, some time after a pass of it has ended
  * @property Course $course
  */
@@ -25,9 +34,9 @@ final class Offer extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['labels' => 'array', 'trial' => 'boolean', 'erases' => 'boolean'];
+    protected $casts = ['labels' => 'array', 'trial' => 'boolean', 'erases' => 'boolean', 'again' => TakenAgain::class, 'not_after' => 'array', 'not_after_course' => 'boolean', 'sold_from' => UtcInstant::class, 'sold_until' => UtcInstant::class];
 
-    protected $attributes = ['labels' => '[]'];
+    protected $attributes = ['labels' => '[]', 'again' => 'renewal', 'not_after' => '[]', 'not_after_course' => false];
 
     /** @return BelongsTo<Course, $this> */
     public function course(): BelongsTo

@@ -12,6 +12,7 @@ final readonly class OfferCard
 {
     /**
      * @param  bool  $free  it is claimed, not bought
+     * @param  'pass'|'renewal'|'upgrade'  $as  what it is to them
      * @param  string  $detail  when it opens what was asked for, how long it lasts
      * @param  string  $href  of the checkout
      */
@@ -20,6 +21,7 @@ final readonly class OfferCard
         #[OA\Property] public string $name,
         #[OA\Property] public string $price,
         #[OA\Property] public bool $free,
+        #[OA\Property(enum: ['pass', 'renewal', 'upgrade'])] public string $as,
         #[OA\Property] public string $detail,
         #[OA\Property] public string $href,
     ) {

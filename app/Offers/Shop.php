@@ -7,7 +7,6 @@ namespace App\Offers;
 use App\Access\Answer;
 use App\Access\Plans;
 use App\Access\SchoolClock;
-use App\Access\Viewers;
 use App\Models\ActRecord;
 use App\Models\Course;
 use App\Models\Offer;
@@ -15,17 +14,17 @@ use App\Models\Person;
 use App\Words\Formats;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\State;
-use SilentKeep\Core\Foresight\NewPass;
 use SilentKeep\Core\Foresight\WayIn;
 use SilentKeep\Core\Foresight\WaysIn;
-use SilentKeep\Core\Outline\CourseState;
-use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Time\Instant;
 
-/** What is for sale to whoever looks: only what would really open something to them. */
+/** What is for sale to whoever looks: only what they may take, and what would really open something to them. */
 final readonly class Shop
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock)
+    /** Days before a pass ends in which its renewal is put before its holder; the checkout has it at any time. */
+    private const RENEWED_IN_THE_LAST = 30;
+
+    public function __construct(private Plans $plans, private SchoolClock $clock, private Terms $terms)
     {
     }
 
@@ -34,80 +33,116 @@ final readonly class Shop
      *
      * @return list<OfferCard>
      */
-    public function waysTo(Answer $answer, Course $course, string $item): array
+    public function waysTo(Answer $answer, Course $course, Taker $taker, string $item): array
     {
-        $decider = $answer->decider;
-        if ($decider->course->entry === Entry::Invite) {
-            return [];
-        }
-        $ways = (new WaysIn($decider, $decider->prepared->plan->zone))->to($item, $answer->viewer, $answer->at);
-        $sold = $this->sold($course);
-
-        return array_values(array_filter(array_map(fn (WayIn $way): ?OfferCard => isset($sold[$way->offer->key]) ? $this->card($sold[$way->offer->key], $course, $item, $this->when($way)) : null, $ways)));
-    }
-
-    private function when(WayIn $way): string
-    {
-        $now = $way->opens <= $this->clock->now();
-
-        return Say::text('learner.shop.opens'.($now ? '_now' : '').($way->byTimeAlone ? '' : '_once'), ['until' => $this->until($way->pass->until), ...($now ? [] : ['at' => $this->clock->words($way->opens)])]);
-    }
-
-    private function until(int $end): string
-    {
-        return $end === Instant::NEVER ? Say::text('learner.shop.for_good') : Say::text('learner.shop.until', ['at' => $this->clock->date($end)]);
-    }
-
-    /**
-     * All that is for sale of a course.
-     *
-     * @return list<OfferCard>
-     */
-    public function offersOf(Answer $answer, Course $course): array
-    {
-        $decider = $answer->decider;
-        $sold = $decider->course->entry === Entry::Invite ? [] : $this->sold($course);
+        $offers = $this->takeable($answer, $course, $taker);
         $cards = [];
-        $outline = $decider->course->outline;
-        // Counted among what they may know of: a number would give away what is hidden.
-        $lessons = array_values(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $answer->state($position) !== State::Hidden));
-        foreach ($decider->course->offers as $offer) {
-            $covered = count(array_filter($lessons, $decider->prepared->coverage($offer)->covers(...)));
-            $pass = NewPass::of($offer, $answer->at, $answer->viewer->passes, $decider->prepared, $decider->prepared->plan->zone);
-            // What ends before it begins is not sold.
-            if (isset($sold[$offer->key]) && $covered > 0 && $pass->until > $answer->at) {
-                $cards[] = $this->card($sold[$offer->key], $course, null, Say::text('learner.shop.covers', ['covered' => $covered, 'lessons' => count($lessons), 'until' => $this->until($pass->until)]));
+        foreach ($offers === [] ? [] : (new WaysIn($answer->decider, $answer->decider->prepared->plan->zone))->to($item, $answer->viewer, $answer->at) as $way) {
+            // What begins only when the present pass ends opens nothing now.
+            if (isset($offers[$way->offer->key]) && $offers[$way->offer->key][1]->renews === null) {
+                [$offer, $taking] = $offers[$way->offer->key];
+                $cards[] = $this->card($offer, $taking, $item, $this->when($way, $answer->at));
             }
         }
 
         return $cards;
     }
 
-    /** @return array<array-key, Offer> by key, those that can be bought or claimed */
-    private function sold(Course $course): array
+    private function when(WayIn $way, int $at): string
     {
-        return Offer::query()->where('course_id', $course->id)->whereNotNull('price')->get()->keyBy('key')->all();
+        $now = $way->opens <= $at;
+
+        return Say::text('learner.shop.opens'.($now ? '_now' : '').($way->byTimeAlone ? '' : '_once'), ['until' => $this->until($way->pass->until), ...($now ? [] : ['at' => $this->clock->words($way->opens)])]);
     }
 
-    private function card(Offer $offer, Course $course, ?string $item, string $detail): OfferCard
+    public function until(int $end): string
     {
-        return new OfferCard($offer->key, $offer->name, self::price($offer), $offer->price === 0, $detail, route('checkout', ['offer' => $offer->key, ...($item === null ? [] : ['item' => $item])], false));
+        return $end === Instant::NEVER ? Say::text('learner.shop.for_good') : Say::text('learner.shop.until', ['at' => $this->clock->date($end)]);
     }
 
-    private static function price(Offer $offer): string
+    /**
+     * All that they may take of a course: passes for whoever has none, upgrades and, towards the end, renewals for whoever has.
+     *
+     * @return list<OfferCard>
+     */
+    public function offersOf(Answer $answer, Course $course, Taker $taker): array
     {
-        return $offer->price === 0 || $offer->price === null ? Say::text('learner.shop.free') : Formats::money($offer->price, $offer->currency);
+        $decider = $answer->decider;
+        $outline = $decider->course->outline;
+        $offers = array_filter($this->takeable($answer, $course, $taker), fn (array $one): bool => self::isTimely($one[1], $answer));
+        // Counted among what they may know of: a number would give away what is hidden.
+        $lessons = $offers === [] ? [] : array_values(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $answer->state($position) !== State::Hidden));
+        $cards = [];
+        foreach ($decider->course->offers as $access) {
+            $covered = count(array_filter($lessons, $decider->prepared->coverage($access)->covers(...)));
+            if ($covered === 0 || ! isset($offers[$access->key])) {
+                continue;
+            }
+            [$offer, $taking] = $offers[$access->key];
+            if ($taking->pass !== null) {
+                $cards[] = $this->card($offer, $taking, null, $taking->renews !== null
+                    ? Say::text('learner.shop.goes_on', ['from' => $this->clock->date($taking->pass->from), 'until' => $this->until($taking->pass->until)])
+                    : Say::text('learner.shop.covers', ['covered' => $covered, 'lessons' => count($lessons), 'until' => $this->until($taking->pass->until)]));
+            }
+        }
+
+        return $cards;
     }
 
-    /** The offer, where it can be bought or claimed now: sold, published, of a course that is live and not by invitation only, and not over already. */
-    public function onSale(string $key): ?Offer
+    private static function isTimely(Taking $taking, Answer $answer): bool
     {
-        $offer = Offer::query()->with('course.liveRevision')->where('key', $key)->whereNotNull('price')->first();
-        $decider = $offer === null ? null : $this->plans->live($offer->course);
-        $access = $decider?->prepared->plan->offer($key);
-        $over = $access !== null && $access->lasts->end($this->clock->now(), $decider->prepared->plan->zone) <= $this->clock->now();
+        return $taking->renews !== null
+            ? $taking->renews->until <= $answer->at + self::RENEWED_IN_THE_LAST * 86400
+            : $taking->replaces !== [] || ! $answer->snapshot()->holdsActivePass();
+    }
 
-        return $decider !== null && $access !== null && ! $over && $decider->course->state === CourseState::Live && $decider->course->entry !== Entry::Invite ? $offer : null;
+    /** @return array<array-key, array{Offer, Taking}> by key */
+    private function takeable(Answer $answer, Course $course, Taker $taker): array
+    {
+        $offers = Offer::query()->where('course_id', $course->id)->whereNotNull('price')->get();
+        $takings = $this->terms->all($offers, $answer, $taker);
+        $takeable = [];
+        foreach ($offers as $offer) {
+            if ($takings[$offer->key]->refusal === null) {
+                $takeable[$offer->key] = [$offer, $takings[$offer->key]];
+            }
+        }
+
+        return $takeable;
+    }
+
+    private function card(Offer $offer, Taking $taking, ?string $item, string $detail): OfferCard
+    {
+        $price = self::cents($offer, $taking);
+
+        return new OfferCard(
+            $offer->key, $offer->name, self::price($price, $offer->currency), $price === 0,
+            match (true) {
+                $taking->renews !== null => 'renewal',
+                $taking->replaces !== [] => 'upgrade',
+                default => 'pass',
+            },
+            $detail, route('checkout', ['offer' => $offer->key, ...($item === null ? [] : ['item' => $item])], false),
+        );
+    }
+
+    /** In the smallest unit of the currency. */
+    public static function cents(Offer $offer, Taking $taking): int
+    {
+        return ($taking->replaces === [] ? $offer->price : $offer->upgrade_price ?? $offer->price) ?? 0;
+    }
+
+    public static function price(int $cents, string $currency): string
+    {
+        return $cents === 0 ? Say::text('learner.shop.free') : Formats::money($cents, $currency);
+    }
+
+    /** The offer, of a course that may be known of, whether it can be taken or not. */
+    public function find(string $key): ?Offer
+    {
+        $offer = Offer::query()->with('course.liveRevision')->where('key', $key)->first();
+
+        return $offer === null || $offer->course->hidden || $this->plans->live($offer->course)?->prepared->plan->offer($key) === null ? null : $offer;
     }
 
     public function knows(Course $course, string $item): bool
@@ -119,30 +154,5 @@ final readonly class Shop
     public function visitorWhoBought(string $once): ?Person
     {
         return Person::query()->whereNotNull('claimed_email')->whereIn('id', ActRecord::query()->where('once', $once)->select('actor_id'))->first();
-    }
-
-    /** @param  ?string  $item  that was asked for; told of only where its title may be known to visitors */
-    public function checkout(Offer $offer, ?string $item, ?Person $person): CheckoutPage
-    {
-        $decider = $this->plans->live($offer->course) ?? throw new \LogicException('What is on sale is published.');
-        $access = $decider->prepared->plan->offer($offer->key) ?? throw new \LogicException('What is on sale is published.');
-        $position = $item === null ? null : $decider->course->outline->positionOf($item);
-        $viewer = $person === null ? Viewers::visitor() : Viewers::member();
-        $known = $position !== null && $this->plans->ask($decider, $viewer, $this->clock->now())->state($position) !== State::Hidden;
-        $until = $access->lasts->end($this->clock->now(), $decider->prepared->plan->zone);
-
-        return new CheckoutPage(
-            course: $offer->course->key,
-            courseTitle: $decider->course->title ?? $decider->course->key,
-            offer: $offer->key,
-            name: $offer->name,
-            price: self::price($offer),
-            lasts: $until === Instant::NEVER ? Say::text('learner.shop.for_good') : Say::text('learner.shop.until_in_zone', ['at' => $this->clock->words($until), 'zone' => $this->clock->zoneName()]),
-            item: $known ? $item : null,
-            itemTitle: $known ? $decider->course->outline->items[$position]->title ?? $item : null,
-            free: $offer->price === 0,
-            holder: $person?->name,
-            signIn: route('sign-in', ['back' => route('checkout', ['offer' => $offer->key, ...($known ? ['item' => $item] : [])], false)], false),
-        );
     }
 }

@@ -165,7 +165,8 @@ final class DemoSchool
         foreach (['apprentice-pass' => 24000, 'journeyman-pass' => 39000, 'yard-trial' => 0, 'tools-only' => 6000, 'frames-pass' => 18000, 'refit-crew' => 12000] as $key => $price) {
             Offer::query()->where('key', $key)->update(['price' => $price]);
         }
-        Offer::query()->where('key', 'yard-trial')->update(['trial' => true]);
+        Offer::query()->where('key', 'yard-trial')->update(['trial' => true, 'again' => 'once', 'not_after_course' => true]);
+        Offer::query()->where('key', 'journeyman-pass')->update(['upgrade_price' => 18000]);
     }
 
     private function texts(): void

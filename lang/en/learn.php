@@ -45,6 +45,7 @@ return [
         'outline' => 'Outline of {course}',
         'opens_next' => 'Opens next: {item}, {at}',
         'get_in' => 'How to get in',
+        'go_further' => 'To go on, or further',
         'were' => 'Where you were',
         'go_on' => 'Go on',
         'look' => 'Open to look at',
@@ -124,6 +125,8 @@ return [
     'shop' => [
         'claim' => 'Claim it',
         'buy' => 'Buy it, {price}',
+        'renewal' => 'Renew it, {price}',
+        'upgrade' => 'Change to it, {price}',
         'buy_for' => 'Buy it for {price}',
         'what' => '{course}, {lasts}. {price}',
         'free' => 'It is free.',

@@ -48,9 +48,10 @@ final class ShopTest extends TestCase
             ->where('course.lessons', 8)->where('offers', fn ($offers): bool => preg_match_all('/ of 8 lessons/', (string) json_encode($offers)) === count($offers)));
     }
 
-    public function test_whoever_holds_a_pass_is_sold_nothing_on_the_way(): void
+    public function test_whoever_holds_a_pass_is_offered_what_goes_further_and_no_more(): void
     {
-        $this->actingAs($this->person('eira'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', []));
+        $this->actingAs($this->person('eira'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->pluck('as', 'key')->all() === ['journeyman-pass' => 'upgrade']));
+        $this->actingAs($this->person('tuva'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', []));
     }
 
     public function test_a_visitor_buys_and_is_back_at_the_lesson(): void
@@ -109,9 +110,9 @@ final class ShopTest extends TestCase
             $this->inAnotherProcess();
             Cache::flush();
             $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->contains('key', 'tools-only') === $sold));
-            $this->get('/checkout/tools-only')->assertStatus($sold ? 200 : 404);
+            $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('refusal', $sold ? null : 'This would end before it opened anything.'));
             if (! $sold) {
-                $this->actingAs($this->person('jonas'))->post('/checkout/tools-only', ['item' => ''])->assertNotFound();
+                $this->actingAs($this->person('jonas'))->post('/checkout/tools-only', ['item' => ''])->assertSessionHas('flash.kind', 'refused');
                 self::assertSame(0, Pass::query()->where('person_id', $this->person('jonas')->id)->count());
             }
         }
@@ -192,14 +193,16 @@ final class ShopTest extends TestCase
         $this->post('/checkout/tools-only', ['item' => 'l-planes'])->assertRedirect('/courses/clinker/l-planes');
     }
 
-    public function test_what_is_not_for_sale_has_no_checkout(): void
+    public function test_what_is_not_for_sale_says_so_and_is_not_told_by_name(): void
     {
-        foreach (['taster', 'engine-pass', 'nothing'] as $offer) {
-            $this->get("/checkout/{$offer}")->assertNotFound();
-            $this->post("/checkout/{$offer}", ['name' => 'A', 'email' => 'a@elsewhere.test'])->assertNotFound();
-        }
         Offer::query()->where('key', 'tools-only')->update(['price' => null]);
-        $this->get('/checkout/tools-only')->assertNotFound();
+        foreach (['taster' => 'This is not sold any more.', 'tools-only' => 'This is not sold any more.', 'engine-pass' => 'This course is not given any more.'] as $offer => $refusal) {
+            $this->get("/checkout/{$offer}")->assertOk()->assertDontSee(Offer::query()->where('key', $offer)->value('name'))->assertInertia(fn (Page $page) => $page->where('refusal', $refusal)->where('shown', 'refused'));
+            $this->post("/checkout/{$offer}", ['name' => 'A', 'email' => 'a@elsewhere.test'])->assertSessionHas('flash.text', $refusal);
+        }
+        self::assertSame(0, Person::query()->where('claimed_email', 'a@elsewhere.test')->count());
+        $this->get('/checkout/nothing')->assertNotFound();
+        $this->post('/checkout/nothing', ['name' => 'A', 'email' => 'a@elsewhere.test'])->assertNotFound();
     }
 
     public function test_a_course_by_invitation_only_sells_nothing(): void
@@ -211,7 +214,7 @@ final class ShopTest extends TestCase
 
         $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('offers', []));
         $this->get('/courses/clinker/l-planes')->assertUnauthorized()->assertInertia(fn (Page $page) => $page->where('offers', []));
-        $this->get('/checkout/tools-only')->assertNotFound();
+        $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('refusal', 'This course is by invitation: the school gives out its passes.'));
         $this->actingAs($this->person('hege'))->get('/keep/offers')->assertSee('is not sold: the course is by invitation only');
     }
 

@@ -16,11 +16,13 @@ use App\Models\Content;
 use App\Models\Course;
 use App\Models\ItemVisit;
 use App\Models\Medium;
+use App\Models\Person;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeTexts;
 use App\Notices\Placeholders;
 use App\Notices\SentAway;
 use App\Offers\Shop;
+use App\Offers\Takers;
 use App\Words\Glyph;
 use App\Words\SafeText;
 use App\Words\Sentence;
@@ -32,7 +34,7 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class CoursePageBuilder
 {
-    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop)
+    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers)
     {
     }
 
@@ -40,8 +42,9 @@ final readonly class CoursePageBuilder
      * Null where nothing at all is to be seen.
      *
      * @param  ?int  $learner  whose looks tell where they were last
+     * @param  ?Person  $buyer  who would take an offer
      */
-    public function course(Course $course, LearnerView $view, ?int $learner): ?CoursePage
+    public function course(Course $course, LearnerView $view, ?int $learner, ?Person $buyer): ?CoursePage
     {
         if (! $view->isVisible()) {
             return null;
@@ -57,7 +60,7 @@ final readonly class CoursePageBuilder
             SafeText::html($course->about),
             $count(Medium::query()->where('course_id', $course->id)->where('kind', 'video')->distinct()->pluck('item_key')),
             $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
-            $view->isInside() ? [] : $this->shop->offersOf($view->answer, $course),
+            $view->answer->viewer->staff || $view->answer->viewer->observes !== null ? [] : $this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer)),
         );
     }
 
@@ -136,7 +139,7 @@ final readonly class CoursePageBuilder
             contactEmail: $school->contact_email,
             lookAt: $view->path->nextStep() ?? $view->path->somethingOpen(),
             // Whoever looks with somebody buys nothing by it.
-            offers: $view->answer->viewer->observes === null ? $this->shop->waysTo($view->answer, $course, $decision->item) : [],
+            offers: $view->answer->viewer->observes === null ? $this->shop->waysTo($view->answer, $course, $this->takers->of($reading->person, $view->answer), $decision->item) : [],
         );
     }
 }

@@ -85,6 +85,6 @@ final readonly class StandInPageBuilder
             http_build_query(['v' => [(string) $seen->point], 'see' => $look->see->value, ...($look->at === null ? [] : ['at' => gmdate('Y-m-d\TH:i:s\Z', $look->at)])]),
         );
 
-        return [$item === null ? $this->pages->course($course, $view, $seen->viewer->observes === null ? $seen->person?->id : null) : $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $seen->viewer->observes === null ? $seen->person : null, $seen->person?->id, real: false)), $standIn];
+        return [$item === null ? $this->pages->course($course, $view, $seen->viewer->observes === null ? $seen->person?->id : null, $seen->viewer->observes === null ? $seen->person : null) : $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $seen->viewer->observes === null ? $seen->person : null, $seen->person?->id, real: false)), $standIn];
     }
 }

@@ -56,12 +56,6 @@ final readonly class PeopleActs
         };
     }
 
-    /** A pass bought, or claimed, in the stand-in for a shop. */
-    public function bought(Offer $offer): PeopleAct
-    {
-        return new GivePass($this->newPasses, $this->clock, $offer, $this->clock->now(), source: $offer->price === 0 ? 'claimed' : 'bought in the stand-in shop');
-    }
-
     private function offer(string $key): Offer
     {
         return Offer::query()->with('course.liveRevision')->where('key', $key)->first() ?? throw new CannotAct('Please choose an offer.', 'offer');

@@ -15,7 +15,7 @@ export function OfferCards({ offers }: { offers: OfferCard[] }) {
           <span>{offer.detail}</span>
           {standIn === undefined ? (
             <Link href={offer.href}>
-              {offer.free ? say('shop.claim') : say('shop.buy', { price: offer.price })}
+              {say(`shop.${offer.as === 'pass' ? (offer.free ? 'claim' : 'buy') : offer.as}`, { price: offer.price })}
               <span className="vh">: {offer.name}</span>
             </Link>
           ) : (

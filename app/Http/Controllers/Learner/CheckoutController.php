@@ -11,6 +11,7 @@ use App\Models\Offer;
 use App\Models\Person;
 use App\Offers\Buy;
 use App\Offers\Shop;
+use App\Pages\Learner\CheckoutPageBuilder;
 use App\Pages\Shared\Flash;
 use App\People\Accounts\OpenAccount;
 use App\People\Acts\CannotAct;
@@ -28,20 +29,21 @@ final readonly class CheckoutController
     {
     }
 
-    public function show(Request $request, string $offer): Response
+    public function show(Request $request, string $offer, CheckoutPageBuilder $pages): Response
     {
         $item = $request->query('item');
 
-        return Inertia::render('learner/Checkout', get_object_vars($this->shop->checkout($this->offer($offer), is_string($item) ? $item : null, WhoLooks::person($request))));
+        return Inertia::render('learner/Checkout', get_object_vars($pages->page($this->offer($offer), is_string($item) ? $item : null, WhoLooks::person($request))));
     }
 
     public function store(Request $request, string $offer, Buy $buy): RedirectResponse
     {
         $offer = $this->offer($offer);
-        $given = $request->validate(['item' => ['nullable', 'string', 'max:190'], 'once' => ['nullable', 'string', 'max:60']]);
+        $given = $request->validate(['item' => ['nullable', 'string', 'max:190'], 'once' => ['nullable', 'string', 'max:60'], 'shown' => ['nullable', 'string', 'max:500']]);
+        $text = static fn (string $key): ?string => is_string($given[$key] ?? null) ? $given[$key] : null;
         $known = WhoLooks::person($request);
         try {
-            $person = $buy($offer, $known ?? $this->typed($request), is_string($given['once'] ?? null) ? $given['once'] : null);
+            $person = $buy($offer, $known ?? $this->typed($request), $text('once'), $text('shown'));
         } catch (CannotAct $e) {
             return back()->with(Flash::refused($e->getMessage()));
         }
@@ -90,6 +92,6 @@ final readonly class CheckoutController
 
     private function offer(string $key): Offer
     {
-        return $this->shop->onSale($key) ?? abort(404);
+        return $this->shop->find($key) ?? abort(404);
     }
 }

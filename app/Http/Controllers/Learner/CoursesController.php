@@ -33,7 +33,7 @@ final readonly class CoursesController
     public function show(Request $request, Course $course): Response
     {
         $view = $this->views->at($course, $this->who->at($request, $course));
-        $page = $view === null ? null : $this->pages->course($course, $view, WhoLooks::person($request)?->id);
+        $page = $view === null ? null : $this->pages->course($course, $view, WhoLooks::person($request)?->id, WhoLooks::person($request));
         abort_if($page === null, 404);
 
         return Inertia::render('learner/Course', get_object_vars($page));

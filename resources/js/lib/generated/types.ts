@@ -118,6 +118,10 @@ export interface CheckoutPage {
   item: string | null;
   itemTitle: string | null;
   free: boolean;
+  instead: string | null;
+  refusal: string | null;
+  closing: string | null;
+  shown: string;
   holder: string | null;
   signIn: string;
 }
@@ -552,6 +556,7 @@ export interface OfferCard {
   name: string;
   price: string;
   free: boolean;
+  as: 'pass' | 'renewal' | 'upgrade';
   detail: string;
   href: string;
 }

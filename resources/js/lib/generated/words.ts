@@ -31,6 +31,7 @@ export const words = {
   'course.outline': "Outline of {course}",
   'course.opens_next': "Opens next: {item}, {at}",
   'course.get_in': "How to get in",
+  'course.go_further': "To go on, or further",
   'course.were': "Where you were",
   'course.go_on': "Go on",
   'course.look': "Open to look at",
@@ -98,6 +99,8 @@ export const words = {
   'board.take_back': "Take back",
   'shop.claim': "Claim it",
   'shop.buy': "Buy it, {price}",
+  'shop.renewal': "Renew it, {price}",
+  'shop.upgrade': "Change to it, {price}",
   'shop.buy_for': "Buy it for {price}",
   'shop.what': "{course}, {lasts}. {price}",
   'shop.free': "It is free.",
@@ -211,6 +214,7 @@ export interface Parts {
   'course.outline': 'course';
   'course.opens_next': 'item' | 'at';
   'course.get_in': never;
+  'course.go_further': never;
   'course.were': never;
   'course.go_on': never;
   'course.look': never;
@@ -278,6 +282,8 @@ export interface Parts {
   'board.take_back': never;
   'shop.claim': never;
   'shop.buy': 'price';
+  'shop.renewal': 'price';
+  'shop.upgrade': 'price';
   'shop.buy_for': 'price';
   'shop.what': 'course' | 'lasts' | 'price';
   'shop.free': never;

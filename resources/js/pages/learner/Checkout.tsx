@@ -6,13 +6,32 @@ import { learnerAddress } from '../../lib/address';
 import type { CheckoutPage } from '../../lib/generated/types';
 import { uuid } from '../../lib/uuid';
 import { AccountFields } from '../../ui/AccountFields';
+import { Prose } from '../../learn/Prose';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
 
-export default function Checkout({ course, courseTitle, offer, name, price, lasts, item, itemTitle, free, holder, signIn }: CheckoutPage) {
+export default function Checkout({ course, courseTitle, offer, name, price, lasts, item, itemTitle, free, instead, refusal, closing, shown, holder, signIn }: CheckoutPage) {
   const [once] = useState(uuid);
-  const form = useForm({ name: '', email: '', item: item ?? '', once });
+  const form = useForm({ name: '', email: '', item: item ?? '', once, shown });
+  const back = (
+    <p>
+      <Link href={learnerAddress(course, item ?? undefined)}>{say('shop.back', { item: itemTitle ?? courseTitle })}</Link>
+    </p>
+  );
+  if (refusal !== null) {
+    return (
+      <LearnerShell title={name} signIn={signIn}>
+        <div className="doorform">
+          <h1>{name}</h1>
+          <p role="status">{refusal}</p>
+          {closing !== null && <Prose html={closing} />}
+          {holder === null ? <p>{saying('shop.before', { signIn: <Link key="signIn" href={signIn}>{say('sign_in')}</Link> })}</p> : null}
+          {back}
+        </div>
+      </LearnerShell>
+    );
+  }
   return (
     <LearnerShell title={name} signIn={signIn}>
       <form
@@ -20,6 +39,7 @@ export default function Checkout({ course, courseTitle, offer, name, price, last
         noValidate
         onSubmit={(event: FormEvent) => {
           event.preventDefault();
+          form.transform((data) => ({ ...data, shown }));
           form.post(to('checkout.buy', { offer }));
         }}
       >
@@ -27,6 +47,7 @@ export default function Checkout({ course, courseTitle, offer, name, price, last
         <p>
           {saying('shop.what', { course: courseTitle, lasts, price: <b key="price">{free ? say('shop.free') : price}</b> })}
         </p>
+        {instead !== null && <p>{instead}</p>}
         {!free && <p className="simulated">{say('shop.simulated')}</p>}
         {holder === null ? (
           <>
@@ -41,9 +62,7 @@ export default function Checkout({ course, courseTitle, offer, name, price, last
         <Button type="submit" size="md" loading={form.processing}>
           {free ? say('shop.claim') : say('shop.buy_for', { price })}
         </Button>
-        <p>
-          <Link href={learnerAddress(course, item ?? undefined)}>{say('shop.back', { item: itemTitle ?? courseTitle })}</Link>
-        </p>
+        {back}
       </form>
     </LearnerShell>
   );

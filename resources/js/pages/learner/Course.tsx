@@ -51,8 +51,8 @@ export default function Course({ course, next, last, opens, about, videos, quizz
             </ul>
           )}
           {offers.length > 0 && (
-            <section className="offersbox" aria-label={say('course.get_in')}>
-              <h2>{say('course.get_in')}</h2>
+            <section className="offersbox" aria-label={say(course.pass === null ? 'course.get_in' : 'course.go_further')}>
+              <h2>{say(course.pass === null ? 'course.get_in' : 'course.go_further')}</h2>
               <OfferCards offers={offers} />
             </section>
           )}

@@ -2,18 +2,22 @@
 
 declare(strict_types=1);
 
-namespace App\Offers;
+namespace App\Pages\Learner;
 
 use OpenApi\Attributes as OA;
 
-/** The simulated checkout of an offer. */
+/** The simulated checkout of an offer: what is taken, or why it cannot be. */
 #[OA\Schema]
 final readonly class CheckoutPage
 {
     /**
+     * @param  string  $lasts  from when and until when a pass of it is
      * @param  ?string  $item  to which one comes back
-     * @param  ?string  $itemTitle
      * @param  bool  $free  nothing is paid
+     * @param  ?string  $instead  what happens to what they hold already; null: nothing
+     * @param  ?string  $refusal  why it cannot be taken, in one sentence; null: it can
+     * @param  ?string  $closing  the words at the end of the course, where it is over
+     * @param  string  $shown  what is sold here to this buyer, to be sent back with the form
      * @param  ?string  $holder  name of who is signed in
      * @param  string  $signIn  where to sign in and come back here
      */
@@ -27,6 +31,10 @@ final readonly class CheckoutPage
         #[OA\Property] public ?string $item,
         #[OA\Property] public ?string $itemTitle,
         #[OA\Property] public bool $free,
+        #[OA\Property] public ?string $instead,
+        #[OA\Property] public ?string $refusal,
+        #[OA\Property] public ?string $closing,
+        #[OA\Property] public string $shown,
         #[OA\Property] public ?string $holder,
         #[OA\Property] public string $signIn,
     ) {
