@@ -17,6 +17,7 @@ use App\Models\CourseDocument;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Models\TakenAgain;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -28,7 +29,7 @@ final readonly class SaveOffer
     {
     }
 
-    /** @param  array{name: string, price: ?int, currency: string, trial: bool, erases: bool}  $selling */
+    /** @param  array<string, mixed>  $selling  columns of the offer */
     public function sell(Offer $offer, array $selling, Person $author): void
     {
         DB::transaction(function () use ($offer, $selling, $author): void {
@@ -44,7 +45,7 @@ final readonly class SaveOffer
     /**
      * A new offer: it can be given once the draft is published.
      *
-     * @param  array{name: string, price: ?int, currency: string, trial: bool, erases: bool}  $selling
+     * @param  array{name: string, ...}  $selling  columns of the offer
      * @param  \Closure(string, string): SetOffer  $access  of its key and name
      *
      * @throws DraftCollision
@@ -57,7 +58,9 @@ final readonly class SaveOffer
         $key = self::freeKey($selling['name']);
 
         return ($this->edit)($course, $version, $access($key, $selling['name']), $author, function () use ($course, $key, $selling, $author): void {
-            Offer::query()->create(['course_id' => $course->id, 'key' => $key, ...$selling]);
+            // A trial is one for those who are new, unless something else is said.
+            $terms = ($selling['trial'] ?? false) === true ? ['again' => TakenAgain::Once, 'not_after_course' => true] : [];
+            Offer::query()->create(['course_id' => $course->id, 'key' => $key, ...$terms, ...$selling]);
             $this->plans->forgetNames();
             $this->log->note('offer.made', $author, $course, after: ['offer' => $key, ...$selling]);
         });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Access\SchoolClock;
+use App\Models\TakenAgain;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -33,6 +35,15 @@ final class OfferRequest extends FormRequest
             'currency' => ['required', 'string', 'regex:/^[A-Z]{3}$/'],
             'trial' => ['required', 'boolean'],
             'erases' => ['required', 'boolean'],
+            'again' => ['nullable', Rule::enum(TakenAgain::class)],
+            'notAfter' => ['nullable', 'array', 'max:100'],
+            'notAfter.*' => ['string', Rule::exists('offers', 'key')],
+            'notAfterCourse' => ['nullable', 'boolean'],
+            'onlyLabel' => ['nullable', 'string', 'max:60', 'regex:/^[^,]+$/u'],
+            'most' => ['nullable', 'integer', 'between:1,1000000'],
+            'soldFrom' => ['nullable', 'date_format:Y-m-d\TH:i'],
+            'soldUntil' => ['nullable', 'date_format:Y-m-d\TH:i', 'after:soldFrom'],
+            'upgradePrice' => ['nullable', 'numeric', 'min:0', 'max:1000000'],
         ];
     }
 
@@ -49,13 +60,26 @@ final class OfferRequest extends FormRequest
             'name.required' => 'An offer needs a name.',
             'price.required_if' => 'Please say what it costs.',
             'price.min' => 'What costs nothing is free.',
+            'onlyLabel.regex' => 'A label has no comma.',
+            'most.between' => 'One place at least.',
+            'most.integer' => 'A whole number of people.',
+            'soldFrom.date_format' => 'This is not a date and time.',
+            'soldUntil.date_format' => 'This is not a date and time.',
+            'soldUntil.after' => 'It would end before it began.',
+            'upgradePrice.min' => 'What costs nothing is 0.',
             'currency.regex' => 'Three capital letters, such as EUR.',
         ];
     }
 
-    /** @return array{name: string, price: ?int, currency: string, trial: bool, erases: bool} */
-    public static function selling(FormRequest $request): array
+    /**
+     * What is left out keeps what it was.
+     *
+     * @return array{name: string, ...} columns of the offer
+     */
+    public static function selling(FormRequest $request, SchoolClock $clock): array
     {
+        $instant = static fn (string $field): ?int => $request->filled($field) ? $clock->instant($request->string($field)->toString()) : null;
+
         return [
             'name' => $request->string('name')->trim()->toString(),
             'price' => match ($request->input('sale')) {
@@ -66,6 +90,16 @@ final class OfferRequest extends FormRequest
             'currency' => $request->string('currency')->toString(),
             'trial' => $request->boolean('trial'),
             'erases' => $request->boolean('erases'),
+            ...($request->has('again') ? [
+                'again' => $request->enum('again', TakenAgain::class) ?? TakenAgain::Renewal,
+                'not_after' => array_values(array_filter((array) $request->input('notAfter'), is_string(...))),
+                'not_after_course' => $request->boolean('notAfterCourse'),
+                'only_label' => $request->filled('onlyLabel') ? $request->string('onlyLabel')->trim()->toString() : null,
+                'most' => $request->filled('most') ? $request->integer('most') : null,
+                'sold_from' => $instant('soldFrom'),
+                'sold_until' => $instant('soldUntil'),
+                'upgrade_price' => $request->filled('upgradePrice') ? (int) round($request->float('upgradePrice') * 100) : null,
+            ] : []),
         ];
     }
 }

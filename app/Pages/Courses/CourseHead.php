@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Courses;
 
+use App\Words\Sentence;
 use App\Words\SentencePart;
 use OpenApi\Attributes as OA;
 use SilentKeep\Core\Outline\CourseState;
@@ -20,6 +21,7 @@ final readonly class CourseHead
      * @param  int  $undone  how many can be redone
      * @param  ?string  $goesLive  the time set for the draft, in words
      * @param  bool  $goesLiveAsIs  the draft has not been changed since that time was set
+     * @param  list<Sentence>  $findings  what looks like a mistake in how it is sold
      * @param  ?string  $notPublished  why the draft did not go live when it should have
      */
     public function __construct(
@@ -34,6 +36,7 @@ final readonly class CourseHead
         #[OA\Property] public ?string $goesLive,
         #[OA\Property] public bool $goesLiveAsIs,
         #[OA\Property] public ?string $notPublished,
+        #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $findings,
     ) {
     }
 }

@@ -10,6 +10,8 @@ use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentCourse;
 use App\Models\Draft;
+use App\Models\Offer;
+use App\Offers\OfferFindings;
 use App\Sightlines\Vantages\Look;
 use App\Words\RuleWords;
 use App\Words\Sentence;
@@ -18,7 +20,7 @@ use App\Words\SentencePart;
 /** What stands above every page of a course for those who look after it, and what all of them read. */
 final readonly class CourseHeadBuilder
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private OfferFindings $findings)
     {
     }
 
@@ -34,7 +36,16 @@ final readonly class CourseHeadBuilder
             goesLive: $draft?->publish_at === null ? null : $this->clock->words($draft->publish_at->getTimestamp()),
             goesLiveAsIs: $draft !== null && $draft->publish_version === $draft->version,
             notPublished: $draft?->publish_refused,
+            findings: $this->findings($course, $document),
         );
+    }
+
+    /** @return list<Sentence> of the rules that are shown, the draft's where there is one */
+    private function findings(Course $course, CourseDocument $document): array
+    {
+        $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
+
+        return [...$this->findings->of($this->plans->of($document), $document, Offer::query()->where('course_id', $course->id)->orderBy('id')->get()), ...OfferFindings::ofGuests($live, $document)];
     }
 
     /** @return array{?CourseDocument, ?CourseDocument} live, draft */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Offers;
 
+use App\Models\TakenAgain;
 use OpenApi\Attributes as OA;
 
 /** An offer of a course: how it is sold, and what its passes open. */
@@ -22,6 +23,12 @@ final readonly class OfferRow
      * @param  int  $holders  people who hold an active pass of it
      * @param  bool  $live  whether it is published
      * @param  list<string>  $opens  by module: how many lessons of how many
+     * @param  list<string>  $edited  what the draft says otherwise than what is published: tier, plan, scope, lasts, labels
+     * @param  list<string>  $terms  who may take it, in words
+     * @param  list<string>  $notAfter  keys of offers
+     * @param  ?string  $soldFrom  wall-clock time of the school
+     * @param  ?string  $soldUntil  likewise
+     * @param  ?float  $upgradePrice  in whole units; null: as for others
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -43,6 +50,16 @@ final readonly class OfferRow
         #[OA\Property] public int $holders,
         #[OA\Property] public bool $live,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $opens,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $edited,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $terms,
+        #[OA\Property(enum: TakenAgain::class)] public string $again,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $notAfter,
+        #[OA\Property] public bool $notAfterCourse,
+        #[OA\Property] public ?string $onlyLabel,
+        #[OA\Property] public ?int $most,
+        #[OA\Property] public ?string $soldFrom,
+        #[OA\Property] public ?string $soldUntil,
+        #[OA\Property] public ?float $upgradePrice,
     ) {
     }
 }

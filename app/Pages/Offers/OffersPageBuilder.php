@@ -8,28 +8,29 @@ use App\Access\OutlineRow;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
+use App\Database\Value;
 use App\Drafts\Edits\SetOffer;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentOffer;
 use App\Models\Offer;
 use App\Models\Pass;
+use App\Offers\OfferFindings;
+use App\Offers\TermsWords;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\Formats;
 use App\Words\RuleWords;
-use App\Words\Sentence;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Foresight\Reaching;
-use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Viewing\Offer as CoreOffer;
 
 /** Puts together what an administrator sees of offers. */
 final readonly class OffersPageBuilder
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private OfferFindings $findings, private TermsWords $terms)
     {
     }
 
@@ -44,10 +45,13 @@ final readonly class OffersPageBuilder
         $holders = Pass::query()->select('offer_id', DB::raw('count(distinct person_id) as holders'))->where('state', 'active')->where('starts_at', '<=', $now)
             ->where(fn ($query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now))->groupBy('offer_id')->pluck('holders', 'offer_id')
             ->map(static fn (mixed $count): int => is_numeric($count) ? (int) $count : 0)->all();
-        $offers = Offer::query()->orderBy('id')->get()->groupBy('course_id');
+        $all = Offer::query()->orderBy('id')->get();
+        $offers = $all->groupBy('course_id');
+        $names = $all->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
+        $taken = Pass::query()->whereIn('offer_id', $all->whereNotNull('most')->pluck('id')->all())->where('state', '!=', 'revoked')->groupBy('offer_id')->selectRaw('offer_id, count(distinct person_id) as taken')->pluck('taken', 'offer_id')->map(Value::int(...))->all();
         $courses = [];
         foreach (Course::query()->with(['liveRevision', 'draft'])->orderBy('id')->get() as $course) {
-            $courses[] = $this->course($course, array_values(($offers->get($course->id) ?? collect())->all()), $holders);
+            $courses[] = $this->course($course, array_values(($offers->get($course->id) ?? collect())->all()), $holders, fn (Offer $offer): array => $this->terms->of($offer, $names, $taken[$offer->id] ?? 0));
         }
 
         return new OffersPage($courses, $mayRun);
@@ -56,8 +60,9 @@ final readonly class OffersPageBuilder
     /**
      * @param  list<Offer>  $offers
      * @param  array<array-key, int>  $holders  by offer
+     * @param  \Closure(Offer): list<string>  $terms  who may take it, in words
      */
-    private function course(Course $course, array $offers, array $holders): CourseOffers
+    private function course(Course $course, array $offers, array $holders, \Closure $terms): CourseOffers
     {
         $document = $this->plans->named(SightlinesPageBuilder::seen($course, RulesVersion::Draft));
         $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
@@ -72,8 +77,7 @@ final readonly class OffersPageBuilder
             }
             $core = $decider->prepared->plan->offer($offer->key());
             if ($model !== null && $core !== null) {
-                $isLive = $live?->hasOffer($model->key) === true;
-                $rows[] = self::row($model, $offer, $isLive, $holders[$model->id] ?? 0, array_map(fn (int $top): string => self::opens($decider, $core, $top), $tops));
+                $rows[] = $this->row($model, $offer, self::published($live, $model->key), $holders[$model->id] ?? 0, array_map(fn (int $top): string => self::opens($decider, $core, $top), $tops), $terms($model));
             }
         }
 
@@ -87,7 +91,7 @@ final readonly class OffersPageBuilder
             tiers: $decider->course->tiers,
             plans: array_map(strval(...), array_keys($decider->course->plans)),
             rows: array_map(static fn (int $at): OutlineRow => new OutlineRow($outline->items[$at]->key, $outline->items[$at]->title ?? $outline->items[$at]->key, $outline->items[$at]->kind->value, $outline->depth[$at], $outline->draftOnPath[$at]), array_keys($outline->items)),
-            findings: $this->findings($decider, $rows),
+            findings: [...$this->findings->of($decider, $document, $offers), ...OfferFindings::ofGuests($live, $document)],
         );
     }
 
@@ -113,8 +117,23 @@ final readonly class OffersPageBuilder
         return "{$covered} of ".count($lessons);
     }
 
-    /** @param  list<string>  $opens */
-    private static function row(Offer $model, DocumentOffer $offer, bool $live, int $holders, array $opens): OfferRow
+    private static function published(?CourseDocument $live, string $key): ?DocumentOffer
+    {
+        foreach ($live?->readOffers() ?? [] as $offer) {
+            if ($offer->key() === $key) {
+                return $offer;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  ?DocumentOffer  $live  as it is published; null: it is not
+     * @param  list<string>  $opens
+     * @param  list<string>  $terms
+     */
+    private function row(Offer $model, DocumentOffer $offer, ?DocumentOffer $live, int $holders, array $opens, array $terms): OfferRow
     {
         $lasts = $offer->lasts();
 
@@ -129,47 +148,18 @@ final readonly class OffersPageBuilder
             implode(', ', $offer->labels()), $model->trial, $model->erases,
             $offer->tier(), $offer->plan(), $offer->scope(),
             $lasts?->days() !== null ? 'days' : ($lasts?->until() !== null ? 'until' : 'good'), $lasts?->days(), $lasts?->until(),
-            RuleWords::lasts($lasts), $holders, $live, $opens,
+            RuleWords::lasts($lasts), $holders, $live !== null, $opens,
+            edited: $live === null ? [] : array_values(array_filter(['tier', 'plan', 'scope', 'lasts', 'labels'], static fn (string $field): bool => $offer->differsIn($live, $field))),
+            terms: $terms,
+            again: $model->again->value,
+            notAfter: $model->not_after,
+            notAfterCourse: $model->not_after_course,
+            onlyLabel: $model->only_label,
+            most: $model->most,
+            soldFrom: $model->sold_from === null ? null : $this->clock->wall($model->sold_from->getTimestamp()),
+            soldUntil: $model->sold_until === null ? null : $this->clock->wall($model->sold_until->getTimestamp()),
+            upgradePrice: $model->upgrade_price === null ? null : $model->upgrade_price / 100,
         );
-    }
-
-    /**
-     * What looks like a mistake.
-     *
-     * @param  list<OfferRow>  $rows
-     * @return list<Sentence>
-     */
-    private function findings(Decider $decider, array $rows): array
-    {
-        $findings = $seen = [];
-        foreach ($rows as $row) {
-            $core = $decider->prepared->plan->offer($row->key);
-            if ($core === null) {
-                continue;
-            }
-            $covers = implode('', array_map(static fn (int $at): string => $decider->prepared->coverage($core)->covers($at) ? '1' : '0', array_keys($decider->course->outline->items)));
-            $same = $seen["{$row->plan}|{$row->lastsWords}|{$covers}"] ?? null;
-            if ($same !== null) {
-                $findings[] = Sentence::of('{} and {} open exactly the same, in the same pace and for as long.', $same, $row->name);
-            }
-            $seen["{$row->plan}|{$row->lastsWords}|{$covers}"] = $row->name;
-            if ($decider->course->outline->count() > 0 && array_filter($row->opens, static fn (string $count): bool => ! str_starts_with($count, '0 ')) === []) {
-                $findings[] = Sentence::of('{} opens no lesson at all.', $row->name);
-            }
-            if ($row->price !== null && $decider->course->entry === Entry::Invite) {
-                $findings[] = Sentence::of('{} has a price, and is not sold: the course is by invitation only.', $row->name);
-            }
-            if ($row->price === 0.0 && ! $row->trial && array_filter($rows, static fn (OfferRow $other): bool => ($other->price ?? 0.0) > 0) !== []) {
-                $findings[] = Sentence::of('{} is free, and is no trial, on a course that is sold elsewhere.', $row->name);
-            }
-        }
-        foreach ($decider->course->tiers as $tier) {
-            if (array_filter($rows, static fn (OfferRow $row): bool => $row->tier === $tier) === []) {
-                $findings[] = Sentence::of("No offer gives the tier {$tier}: what is for it alone opens to nobody.");
-            }
-        }
-
-        return $findings;
     }
 
     /** What learners would reach in the days of a trial that began now: one who finishes nothing, and one who finishes all at once. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Workspace;
 
+use App\Access\Answer;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Drafts\Edits\CannotEdit;
@@ -11,6 +12,11 @@ use App\Drafts\Edits\Edit;
 use App\Drafts\Rules\RuleTable;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Offer;
+use App\Models\Person;
+use App\Offers\Takers;
+use App\Offers\Taking;
+use App\Offers\Terms;
 use App\Sightlines\Expectations\Expectations;
 use App\Sightlines\Openings;
 use App\Sightlines\SightFiles;
@@ -48,7 +54,17 @@ final readonly class SightlinesPageBuilder
         private FindFixes $fixing,
         private Expectations $expectations,
         private SightFiles $files,
+        private Terms $terms,
+        private Takers $takers,
     ) {
+    }
+
+    /** @return array<array-key, ?string> by offer: why somebody cannot take it; null: they can, and it begins at once */
+    private function refusals(Course $course, Answer $answer, ?Person $person): array
+    {
+        $takings = $this->terms->all(Offer::query()->where('course_id', $course->id)->get(), $answer, $this->takers->of($person, $answer));
+
+        return array_map(fn (Taking $taking): ?string => $taking->renews === null ? $taking->refusal : "They hold it until {$this->clock->words($taking->renews->until)}; a renewal begins then.", $takings);
     }
 
     /** Why an item is to a viewer as it is, and what would open it; null where one of them is not there. */
@@ -66,7 +82,7 @@ final readonly class SightlinesPageBuilder
         $decision = $answer->decisions()[$position];
         $cell = new CellContext($answer, $document, $this->clock);
         $gates = (new Gates($cell))->of($position);
-        $ways = $decision->state === State::Open ? [] : (new PossibleFixes($cell, $this->fixing))->of($position, $decision);
+        $ways = $decision->state === State::Open ? [] : (new PossibleFixes($cell, $this->fixing, fn (): array => $this->refusals($course, $answer, $seen->person)))->of($position, $decision);
         $plan = ($seen->offer ?? null)?->plan->name ?? $decider->course->mainPlan?->name;
         $rules = new RuleTable($document, null, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn(), fn (): Samples => $this->plans->of($document)->prepared->samples);
         $shut = count(array_filter($gates, static fn (Gate $gate): bool => ! $gate->passed));

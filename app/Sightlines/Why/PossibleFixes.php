@@ -26,7 +26,8 @@ final readonly class PossibleFixes
 {
     private Reaching $reaching;
 
-    public function __construct(private CellContext $cell, private FindFixes $fixing)
+    /** @param  \Closure(): array<array-key, ?string>  $refusals  by offer: why this viewer cannot take it, in a sentence; null: they can */
+    public function __construct(private CellContext $cell, private FindFixes $fixing, private \Closure $refusals)
     {
         $this->reaching = new Reaching($cell->decider);
     }
@@ -97,25 +98,34 @@ final readonly class PossibleFixes
         ];
     }
 
-    /** @return list<PossibleFix> */
+    /**
+     * What they can take themselves; what they cannot is for the school to give.
+     *
+     * @return list<PossibleFix>
+     */
     private function byOffers(int $item): array
     {
-        $ways = [];
+        $ways = $given = [];
+        $refusals = null;
         $now = $this->cell->clock->minute();
         foreach ((new WaysIn($this->cell->decider, $this->cell->decider->prepared->plan->zone))->to($this->cell->key($item), $this->cell->viewer, $this->cell->at) as $way) {
             $when = $way->opens > $this->cell->at ? 'From '.$this->cell->clock->words($way->opens).', if taken now' : 'At once';
             $day = intdiv($now - $this->cell->at, 86400);
             $vantage = VantagePoint::holder($way->offer->key, $day, ! $way->byTimeAlone);
-            $ways[] = new PossibleFix(
-                'offer',
-                Sentence::of('{}', $way->offer->title ?? $way->offer->key),
-                Sentence::of($when.($way->byTimeAlone ? '' : ', once what comes first is finished').$this->lasts($way->pass).'.'),
+            $refusals ??= ($this->refusals)();
+            $refusal = $refusals[$way->offer->key] ?? null;
+            $detail = $when.($way->byTimeAlone ? '' : ', once what comes first is finished').$this->lasts($way->pass).'.';
+            $fix = new PossibleFix(
+                $refusal === null ? 'offer' : 'school',
+                Sentence::of($refusal === null ? '{}' : 'Give {}', $way->offer->title ?? $way->offer->key),
+                Sentence::of($refusal === null ? $detail : "{$detail} They cannot take it themselves: “{$refusal}”"),
                 abs($day) > VantagePoint::MOST_DAYS ? null : WhyLink::vantage('See it so', (string) $vantage, $way->opens),
                 byAct: $this->byAct('give', 'Give it', offer: $way->offer->key),
             );
+            $refusal === null ? $ways[] = $fix : $given[] = $fix;
         }
 
-        return $ways;
+        return [...$ways, ...$given];
     }
 
     private function lasts(Pass $pass): string

@@ -4,6 +4,17 @@ import { useShared } from '../lib/page';
 import type { OfferCard } from '../lib/generated/types';
 import { say } from '../lib/say';
 
+function verb({ as, free, price }: OfferCard): string {
+  switch (as) {
+    case 'renewal':
+      return say('shop.renewal', { price });
+    case 'upgrade':
+      return say('shop.upgrade', { price });
+    default:
+      return free ? say('shop.claim') : say('shop.buy', { price });
+  }
+}
+
 /** Offers that really open something, with their prices. */
 export function OfferCards({ offers }: { offers: OfferCard[] }) {
   const { standIn } = useShared();
@@ -15,7 +26,7 @@ export function OfferCards({ offers }: { offers: OfferCard[] }) {
           <span>{offer.detail}</span>
           {standIn === undefined ? (
             <Link href={offer.href}>
-              {say(`shop.${offer.as === 'pass' ? (offer.free ? 'claim' : 'buy') : offer.as}`, { price: offer.price })}
+              {verb(offer)}
               <span className="vh">: {offer.name}</span>
             </Link>
           ) : (

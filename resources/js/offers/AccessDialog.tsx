@@ -5,7 +5,7 @@ import { useShared } from '../lib/page';
 import type { CourseOffers, OfferRow } from '../lib/generated/types';
 import { to } from '../lib/route';
 import { DialogForm } from '../ui/DialogForm';
-import { SellingFields, sellingOf } from './SellDialog';
+import { SellingFields, sellingOf } from './SellingFields';
 
 const LASTING = [
   { value: 'good', label: 'For good' },
@@ -13,7 +13,7 @@ const LASTING = [
   { value: 'until', label: 'Until a date' },
 ];
 
-export function AccessDialog({ course, offer, onClose }: { course: CourseOffers; offer: OfferRow | null; onClose: () => void }) {
+export function AccessDialog({ course, offer, offers, onClose }: { course: CourseOffers; offer: OfferRow | null; offers: { key: string; name: string }[]; onClose: () => void }) {
   const { school } = useShared();
   const form = useForm({
     ...sellingOf(offer, school.currency),
@@ -31,7 +31,7 @@ export function AccessDialog({ course, offer, onClose }: { course: CourseOffers;
   const loose = errors as Partial<Record<string, string>>;
   return (
     <DialogForm title={offer === null ? `A new offer for ${course.title}` : `What ${offer.name} opens`} size={560} keep="Keep in the draft" busy={form.processing} error={loose['rule']} onKeep={() => form.post(to('keep.draft.offers', { course: course.key }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
-      {offer === null && <SellingFields data={data} errors={loose} onSet={(changes) => setData((now) => ({ ...now, ...changes }))} />}
+      {offer === null && <SellingFields data={data} errors={loose} offers={offers} onSet={(changes) => setData((now) => ({ ...now, ...changes }))} />}
       <div className="pair">
         <Select label="Tier" data={[{ value: '', label: 'None' }, ...course.tiers.map((tier) => ({ value: tier, label: tier }))]} value={data.tier} allowDeselect={false} error={loose['tier']} onChange={(tier) => setData('tier', tier ?? '')} />
         <Select label="Pace" data={[{ value: '', label: 'All at once' }, ...course.plans.map((plan) => ({ value: plan, label: `The ${plan} plan` }))]} value={data.plan} allowDeselect={false} error={loose['plan']} onChange={(plan) => setData('plan', plan ?? '')} />

@@ -2,7 +2,7 @@ import { Link, router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
 import type { CourseHead, Sentence, SightlinesGrid } from '../lib/generated/types';
-import { counted } from '../lib/words';
+import { counted, plainText } from '../lib/words';
 import { Words } from '../ui/Words';
 import { to } from '../lib/route';
 
@@ -61,6 +61,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
             </>
           )}
         </p>
+        <Findings course={course} />
       </div>
       <div className="acts">
         {seen !== null && changes.length > 0 && (
@@ -103,5 +104,19 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
       </div>
     </div>
     </>
+  );
+}
+
+/** What looks like a mistake in how the course is sold: the first in words, the others where they are all told. */
+function Findings({ course }: { course: CourseHead }) {
+  const [first] = course.findings;
+  if (first === undefined) {
+    return null;
+  }
+  return (
+    <p className="findingline" title={course.findings.map(plainText).join('\n')}>
+      <Words segments={first.segments} />{' '}
+      <Link href={`${to('keep.offers')}#${course.key}`}>{course.findings.length > 1 ? `and ${counted(course.findings.length - 1, 'more finding')}` : 'Offers'}</Link>
+    </p>
   );
 }

@@ -88,7 +88,7 @@ trait AsksWhy
         $position = self::position($cell, $item);
         $decision = CompiledDecider::of($cell->decider->prepared)->decide($cell->viewer, $cell->at)[$position];
 
-        return array_map(static fn (PossibleFix $way): string => "{$way->title}: {$way->words}", (new PossibleFixes($cell, app(FindFixes::class)))->of($position, $decision));
+        return array_map(static fn (PossibleFix $way): string => "{$way->title}: {$way->words}", (new PossibleFixes($cell, app(FindFixes::class), static fn (): array => []))->of($position, $decision));
     }
 
     /** @return list<FixByRule> */

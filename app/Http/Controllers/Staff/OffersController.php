@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\SchoolClock;
 use App\Access\WhoLooks;
 use App\Drafts\DraftCollision;
 use App\Drafts\DraftConflict;
@@ -29,7 +30,7 @@ use SilentKeep\Core\Format\InvalidPlan;
 
 final readonly class OffersController
 {
-    public function __construct(private SaveOffer $save)
+    public function __construct(private SaveOffer $save, private SchoolClock $clock)
     {
     }
 
@@ -41,7 +42,7 @@ final readonly class OffersController
     /** Name, price and the like: at once. */
     public function update(OfferRequest $request, Offer $offer): RedirectResponse
     {
-        $this->save->sell($offer, OfferRequest::selling($request), WhoLooks::signedIn($request));
+        $this->save->sell($offer, OfferRequest::selling($request, $this->clock), WhoLooks::signedIn($request));
 
         return back();
     }
@@ -54,7 +55,7 @@ final readonly class OffersController
         abort_if($request->filled('offer') && $offer === null, 404);
 
         return $this->tried(fn () => $offer === null
-            ? $this->save->make($course, $request->integer('version'), OfferRequest::selling($request), $request->edit(...), $author)
+            ? $this->save->make($course, $request->integer('version'), OfferRequest::selling($request, $this->clock), $request->edit(...), $author)
             : $edit($course, $request->integer('version'), $request->edit($offer->key, $offer->name), $author), 'It is in the draft of the course. Rehearse and publish it there.');
     }
 

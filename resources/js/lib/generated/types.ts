@@ -194,6 +194,7 @@ export interface CourseHead {
   goesLive: string | null;
   goesLiveAsIs: boolean;
   notPublished: string | null;
+  findings: Sentence[];
 }
 
 export interface CourseOffers {
@@ -587,6 +588,16 @@ export interface OfferRow {
   holders: number;
   live: boolean;
   opens: string[];
+  edited: string[];
+  terms: string[];
+  again: 'once' | 'renewal' | 'afterwards';
+  notAfter: string[];
+  notAfterCourse: boolean;
+  onlyLabel: string | null;
+  most: number | null;
+  soldFrom: string | null;
+  soldUntil: string | null;
+  upgradePrice: number | null;
 }
 
 export interface OffersPage {

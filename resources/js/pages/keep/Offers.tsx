@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 
 import { withQuery } from '../../lib/address';
 import type { CourseOffers, OfferRow, OffersPage } from '../../lib/generated/types';
@@ -16,6 +16,7 @@ type Task = { task: 'sell' | 'access'; course: CourseOffers; offer: OfferRow } |
 
 export default function Offers({ courses, mayRun }: OffersPage) {
   const [task, setTask] = useState<Task | null>(null);
+  const offers = courses.flatMap((course) => course.offers.map(({ key, name }) => ({ key, name })));
   return (
     <KeepShell title="Offers">
       <main className="plainpage">
@@ -30,9 +31,9 @@ export default function Offers({ courses, mayRun }: OffersPage) {
         {courses.map((course) => (
           <CourseSection key={course.key} course={course} mayRun={mayRun} onTask={setTask} />
         ))}
-        {task?.task === 'sell' && <SellDialog offer={task.offer} onClose={() => setTask(null)} />}
-        {task?.task === 'access' && <AccessDialog course={task.course} offer={task.offer} onClose={() => setTask(null)} />}
-        {task?.task === 'new' && <AccessDialog course={task.course} offer={null} onClose={() => setTask(null)} />}
+        {task?.task === 'sell' && <SellDialog offer={task.offer} offers={offers} onClose={() => setTask(null)} />}
+        {task?.task === 'access' && <AccessDialog course={task.course} offer={task.offer} offers={offers} onClose={() => setTask(null)} />}
+        {task?.task === 'new' && <AccessDialog course={task.course} offer={null} offers={offers} onClose={() => setTask(null)} />}
         {task?.task === 'trial' && <TrialDialog course={task.course} onClose={() => setTask(null)} />}
       </main>
     </KeepShell>
@@ -101,13 +102,20 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
                   <th scope="row">
                     {offer.name}
                     <span>
-                      {[offer.trial ? 'trial' : '', offer.erases ? 'erased afterwards' : '', offer.labels === '' ? '' : `labels ${offer.labels}`, offer.live ? '' : 'not live yet'].filter((part) => part !== '').join(' · ')}
+                      {[offer.trial ? 'trial' : '', offer.erases ? 'erased afterwards' : '', ...offer.terms, offer.live ? '' : 'not live yet'].filter((part) => part !== '').join(' · ')}
+                      <DraftValue edited={offer.edited.includes('labels')}>{offer.labels === '' ? (offer.edited.includes('labels') ? 'no labels' : '') : `${offer.terms.length > 0 || offer.trial || offer.erases || !offer.live ? ' · ' : ''}gives ${offer.labels}`}</DraftValue>
                     </span>
                   </th>
                   <td>{offer.priceWords}</td>
-                  <td>{offer.tier ?? 'none'}</td>
-                  <td>{offer.plan ?? 'all at once'}</td>
-                  <td>{offer.lastsWords}</td>
+                  <td>
+                    <DraftValue edited={offer.edited.includes('tier')}>{offer.tier ?? 'none'}</DraftValue>
+                  </td>
+                  <td>
+                    <DraftValue edited={offer.edited.includes('plan')}>{offer.plan ?? 'all at once'}</DraftValue>
+                  </td>
+                  <td>
+                    <DraftValue edited={offer.edited.includes('lasts')}>{offer.lastsWords}</DraftValue>
+                  </td>
                   <td className="num">{offer.holders === 0 ? '0' : <Link href={withQuery(to('keep.people.list'), { holds: offer.key })}>{offer.holders}</Link>}</td>
                   {offer.opens.map((count, index) => (
                     <td key={course.modules[index] ?? ''} className={count.startsWith('0 ') ? 'mod none' : isWhole(count) ? 'mod whole' : 'mod'}>
@@ -139,6 +147,18 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
         </p>
       )}
     </section>
+  );
+}
+
+/** A value that only the draft says is marked: it is not what is sold now. */
+function DraftValue({ edited, children }: { edited: boolean; children: string }): ReactNode {
+  return edited ? (
+    <span className="indraft" title="In the draft, not published yet">
+      {children}
+      <span className="vh"> (in the draft)</span>
+    </span>
+  ) : (
+    children
   );
 }
 

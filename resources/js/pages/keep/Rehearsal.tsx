@@ -37,6 +37,15 @@ export default function Rehearsal(page: RehearsalPage) {
       </div>
       <main className="rehearsal review">
         <div className="rehearsal-main">
+          {course.findings.length > 0 && (
+            <ul className="findings" aria-label="Findings">
+              {course.findings.map((finding) => (
+                <li key={plainText(finding)}>
+                  <Words segments={finding.segments} />
+                </li>
+              ))}
+            </ul>
+          )}
           {finished ? (
             <>
               <section aria-label="In all">
