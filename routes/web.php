@@ -97,6 +97,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
         Route::post('/people/imports/{import}/read', [Staff\ImportController::class, 'read'])->whereNumber('import')->name('import.read');
         Route::post('/people/imports/{import}', [Staff\ImportController::class, 'update'])->whereNumber('import')->name('import.bring-in');
     });
+    Route::get('/people/rows/{course}', [Staff\PeopleController::class, 'rows'])->name('people.rows');
     Route::get('/people/find', [Staff\PeopleController::class, 'find'])->name('people.find');
     Route::get('/people.csv', [Staff\PeopleController::class, 'csv'])->name('people.csv');
     Route::post('/people/preview', [Staff\ActsController::class, 'preview'])->name('people.preview');

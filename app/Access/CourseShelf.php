@@ -66,19 +66,32 @@ final class CourseShelf
         return null;
     }
 
-    /** @return list<CoursePick> */
-    public function picks(bool $withRows): array
+    /**
+     * @param  list<int>  $first  ids of courses that stand before the others
+     * @return list<CoursePick>
+     */
+    public function picks(bool $withRows, array $first = []): array
     {
-        $picks = [];
-        foreach ($this->all() as [$course, $document]) {
-            $rows = [];
-            foreach ($withRows ? $document->read()->places() : [] as $place) {
-                $rows[] = new OutlineRow($place->item->key(), $place->item->title(), $place->item->kind(), $place->depth(), $place->isDraft);
-            }
-            $picks[] = new CoursePick($course->key, $document->title(), $rows);
+        $picks = $others = [];
+        foreach ($this->all() as $id => [$course, $document]) {
+            $pick = new CoursePick($course->key, $document->title(), $withRows ? $this->rows($id) : []);
+            $place = array_search($id, $first, true);
+            $place === false ? $others[] = $pick : $picks[$place] = $pick;
+        }
+        ksort($picks);
+
+        return [...$picks, ...$others];
+    }
+
+    /** @return list<OutlineRow> of a published course */
+    public function rows(int $course): array
+    {
+        $rows = [];
+        foreach (($this->all()[$course][1] ?? null)?->read()->places() ?? [] as $place) {
+            $rows[] = new OutlineRow($place->item->key(), $place->item->title(), $place->item->kind(), $place->depth(), $place->isDraft);
         }
 
-        return $picks;
+        return $rows;
     }
 
     /** @return list<OfferPick> of published offers, under their present names, with their courses' keys as plans */

@@ -88,6 +88,12 @@ final readonly class SchoolClock implements WallClock
         return SchoolZone::named($this->zone())->plusDays($instant, $days);
     }
 
+    /** How many whole calendar days lie between, as {@see self::plusDays()} counts them. */
+    public function wholeDays(int $from, int $until): int
+    {
+        return SchoolZone::named($this->zone())->wholeDays($from, $until);
+    }
+
     public function zone(): string
     {
         return ($this->school)()->zone;

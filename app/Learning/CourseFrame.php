@@ -11,8 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class CourseFrame
 {
     /**
-     * @param  ?string  $pass  which pass, and until when
+     * @param  ?string  $pass  which pass, and until when: of several active ones that which opens most
      * @param  ?string  $left  how long the pass still lasts, in words; null: for good, or there is none
+     * @param  list<PassLine>  $otherPasses  the active ones beside it; where none is active, what became of those there were
      * @param  int  $lessons  that are asked for
      * @param  int  $finished  of those
      * @param  int  $more  optional lessons that are not finished
@@ -26,6 +27,7 @@ final readonly class CourseFrame
         #[OA\Property] public string $title,
         #[OA\Property] public ?string $pass,
         #[OA\Property] public ?string $left,
+        #[OA\Property(items: new OA\Items(ref: PassLine::class))] public array $otherPasses,
         #[OA\Property] public int $lessons,
         #[OA\Property] public int $finished,
         #[OA\Property] public int $more,

@@ -16,6 +16,7 @@ use SilentKeep\Core\Rules\Finish;
 use SilentKeep\Core\Rules\FinishedBy;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\PassState;
 
 /** A course in the eyes of one viewer now, in what may be told to them: nothing of a hidden item, no more than the title of a locked one. */
 final readonly class LearnerView
@@ -103,7 +104,7 @@ final readonly class LearnerView
     {
         [$finished, $lessons, $more] = $this->progress();
 
-        return new CourseFrame($this->answer->decider->course->key, $this->title(), $this->passWords(), $this->left(), $lessons, $finished, $more, $this->as, $this->as !== null && $this->answer->viewer->guest && $this->answer->viewer->observes === null, $this->dates->turnsIn(), $this->path->rows());
+        return new CourseFrame($this->answer->decider->course->key, $this->title(), $this->passWords(), $this->left(), $this->otherPasses(), $lessons, $finished, $more, $this->as, $this->as !== null && $this->answer->viewer->guest && $this->answer->viewer->observes === null, $this->dates->turnsIn(), $this->path->rows());
     }
 
     /** @return array{int, int, int} lessons finished, of how many that are asked for: those that count for the pass, or may be known of where there is none; and optional ones not finished */
@@ -154,16 +155,21 @@ final readonly class LearnerView
         return $offer === null ? null : $offer->title ?? $offer->key;
     }
 
-    /** `178 days left`, and by hours and minutes at the end; null: for good, or there is no pass. */
+    /** `178 days left`, and by hours and minutes at the end; null: for good, there is no pass, or nothing is left of the course. */
     private function left(): ?string
     {
-        $until = $this->pass()?->until;
-        if ($until === null || $until === Instant::NEVER) {
+        return $this->leftOf($this->pass()->until ?? Instant::NEVER);
+    }
+
+    private function leftOf(int $until): ?string
+    {
+        if ($until === Instant::NEVER || $this->answer->snapshot()->gate !== null) {
             return null;
         }
         $left = max(0, $until - $this->answer->at);
+        $days = $this->clock->wholeDays($this->answer->at, $until);
         [$count, $unit] = match (true) {
-            $left >= 2 * 86400 => [intdiv($left, 86400), 'days'],
+            $days >= 2 => [$days, 'days'],
             $left >= 2 * 3600 => [intdiv($left, 3600), 'hours'],
             default => [max(1, intdiv($left, 60)), 'minutes'],
         };
@@ -171,17 +177,62 @@ final readonly class LearnerView
         return Say::text("learner.left.{$unit}", ['count' => $count]);
     }
 
-    /** The active pass that lasts longest. */
+    /** Of the active passes that which opens most of the course, and of several such the one that lasts longest. */
     public function pass(): ?Pass
     {
-        $longest = null;
-        foreach (($this->answer->viewer->observes ?? $this->answer->viewer)->passes as $pass) {
-            if ($this->answer->decider->prepared->offerOf($pass) !== null && $pass->isActive($this->answer->at) && ($longest === null || $pass->until > $longest->until)) {
-                $longest = $pass;
-            }
-        }
+        return $this->activePasses()[0] ?? null;
+    }
 
-        return $longest;
+    /** @return list<Pass> theirs or those of whom they look with, that which matters most first */
+    private function activePasses(): array
+    {
+        $active = array_values(array_filter($this->passes(), fn (Pass $pass): bool => $pass->isActive($this->answer->at)));
+        $opens = [];
+        foreach ($active as $index => $pass) {
+            $offer = $this->answer->decider->prepared->offerOf($pass);
+            $coverage = $offer === null ? null : $this->answer->decider->prepared->coverage($offer);
+            $outline = $this->answer->decider->course->outline;
+            $opens[$index] = [$coverage === null ? 0 : count(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $coverage->covers($position))), $pass->until];
+        }
+        uksort($active, static fn (int $a, int $b): int => $opens[$b] <=> $opens[$a] ?: $a <=> $b);
+
+        return array_values($active);
+    }
+
+    /** @return list<Pass> of the course, in whatever state */
+    private function passes(): array
+    {
+        return array_values(array_filter(($this->answer->viewer->observes ?? $this->answer->viewer)->passes, fn (Pass $pass): bool => $this->answer->decider->prepared->offerOf($pass) !== null));
+    }
+
+    /** @return list<PassLine> the active ones but the first; where none is active, what became of the others, the latest first */
+    private function otherPasses(): array
+    {
+        $active = $this->activePasses();
+        if ($active !== []) {
+            return array_map(fn (Pass $pass): PassLine => new PassLine(ClosedWords::passWords($pass, $this->nameOf($pass), $this->clock), $this->leftOf($pass->until)), array_slice($active, 1));
+        }
+        $passes = $this->passes();
+        usort($passes, static fn (Pass $a, Pass $b): int => $b->from <=> $a->from);
+
+        return array_map(fn (Pass $pass): PassLine => new PassLine($this->becameOf($pass), null), array_slice($passes, 0, 3));
+    }
+
+    private function becameOf(Pass $pass): string
+    {
+        [$what, $at] = match (true) {
+            $pass->state === PassState::Revoked => ['withdrawn', null],
+            $pass->state === PassState::Paused => ['paused', null],
+            $pass->until <= $this->answer->at => ['ended', $pass->until],
+            default => ['begins', $pass->from],
+        };
+
+        return Say::text("learner.pass.{$what}", ['offer' => $this->nameOf($pass), 'at' => $at === null ? '' : $this->clock->words($at)]);
+    }
+
+    private function nameOf(Pass $pass): string
+    {
+        return $this->answer->decider->prepared->offerOf($pass)->title ?? $pass->offer;
     }
 
     public function notice(Decision $decision): Notice

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?\DateTimeImmutable $paused_at
  * @property bool $clock_stops while it is paused
  * @property ?\DateTimeImmutable $warned_at
+ * @property ?\DateTimeImmutable $erases_at the instant that the warning named, while warned_at stands
  * @property ?\DateTimeImmutable $erased_at
  * @property Offer $offer
  * @property Person $person
@@ -30,7 +31,7 @@ final class Pass extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class, 'paced_from' => UtcInstant::class, 'paused_at' => UtcInstant::class, 'warned_at' => UtcInstant::class, 'erased_at' => UtcInstant::class, 'clock_stops' => 'boolean'];
+    protected $casts = ['starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class, 'paced_from' => UtcInstant::class, 'paused_at' => UtcInstant::class, 'warned_at' => UtcInstant::class, 'erased_at' => UtcInstant::class, 'erases_at' => UtcInstant::class, 'clock_stops' => 'boolean'];
 
     /** @return BelongsTo<Offer, $this> */
     public function offer(): BelongsTo

@@ -75,9 +75,10 @@ final readonly class EndTrials
         return $this->erasing()->whereNotNull('warned_at')->where('ends_at', '<=', gmdate('Y-m-d H:i:s', $this->clock->now()));
     }
 
+    /** Once somebody was told a day, it is that one. */
     private function due(Pass $pass, int $warned): int
     {
-        return $this->clock->plusDays(max($pass->ends_at?->getTimestamp() ?? 0, $warned), ($this->school)()->grace_days);
+        return $pass->warned_at !== null && $pass->erases_at !== null ? $pass->erases_at->getTimestamp() : $this->clock->plusDays(max($pass->ends_at?->getTimestamp() ?? 0, $warned), ($this->school)()->grace_days);
     }
 
     private function warn(Pass $pass, bool $dry): string
@@ -85,11 +86,12 @@ final readonly class EndTrials
         $now = $this->clock->now();
         $end = $pass->ends_at?->getTimestamp() ?? $now;
         $words = $this->clock->words($end);
-        $due = $this->clock->words($this->due($pass, $now));
+        $erases = $this->due($pass, $now);
+        $due = $this->clock->words($erases);
         $course = $this->shelf->title($pass->course_id);
         if (! $dry) {
             $ends = $end > $now ? "ends {$words}" : "ended {$words}";
-            $pass->update(['warned_at' => $now]);
+            $pass->update(['warned_at' => $now, 'erases_at' => $erases]);
             $this->mailer->send([new Letter(
                 $pass->person_id,
                 $pass->person->address(),

@@ -69,7 +69,7 @@ final readonly class Shop
     {
         $decider = $answer->decider;
         $outline = $decider->course->outline;
-        $offers = array_filter($this->takeable($answer, $course, $taker), fn (array $one): bool => self::isTimely($one[1], $answer));
+        $offers = array_filter($this->takeable($answer, $course, $taker), fn (array $one): bool => $this->isTimely($one[1], $answer));
         // Counted among what they may know of: a number would give away what is hidden.
         $lessons = $offers === [] ? [] : array_values(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $answer->state($position) !== State::Hidden));
         $cards = [];
@@ -89,10 +89,10 @@ final readonly class Shop
         return $cards;
     }
 
-    private static function isTimely(Taking $taking, Answer $answer): bool
+    private function isTimely(Taking $taking, Answer $answer): bool
     {
         return $taking->renews !== null
-            ? $taking->renews->until <= $answer->at + self::RENEWED_IN_THE_LAST * 86400
+            ? $this->clock->wholeDays($answer->at, $taking->renews->until) <= self::RENEWED_IN_THE_LAST
             : $taking->replaces !== [] || ! $answer->snapshot()->holdsActivePass();
     }
 

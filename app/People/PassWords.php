@@ -28,15 +28,17 @@ final readonly class PassWords
         };
     }
 
-    /** "Apprentice pass, to Sat 29 Aug" */
+    /** "Apprentice pass, to Sat 29 Aug"; of a trial to the minute */
     public function short(Pass $pass): string
     {
-        $end = $pass->ends_at === null ? 'for good' : 'to '.$this->clock->date($pass->ends_at->getTimestamp());
+        // A trial is over within days: its hour counts.
+        $day = fn (\DateTimeImmutable $instant): string => $pass->offer->trial ? $this->clock->words($instant->getTimestamp()) : $this->clock->date($instant->getTimestamp());
+        $end = $pass->ends_at === null ? 'for good' : 'to '.$day($pass->ends_at);
 
         return $pass->offer->name.', '.match ($this->standing($pass)) {
             'active' => $end,
-            'later' => 'from '.$this->clock->date($pass->starts_at->getTimestamp()),
-            'ended' => 'ended '.$this->clock->date(($pass->ends_at ?? $pass->starts_at)->getTimestamp()),
+            'later' => 'from '.$day($pass->starts_at),
+            'ended' => 'ended '.$day($pass->ends_at ?? $pass->starts_at),
             'paused' => 'paused',
             default => 'withdrawn',
         };
@@ -46,17 +48,21 @@ final readonly class PassWords
     public function left(Pass $pass): ?string
     {
         $now = $this->clock->now();
-        $days = static fn (int $seconds): string => match (true) {
-            $seconds < 7200 => max(1, intdiv($seconds, 60)).' minutes',
-            $seconds < 172800 => intdiv($seconds, 3600).' hours',
-            default => intdiv($seconds, 86400).' days',
+        $days = function (int $from, int $until): string {
+            [$seconds, $days] = [$until - $from, $this->clock->wholeDays($from, $until)];
+
+            return match (true) {
+                $days >= 2 => "{$days} days",
+                $seconds < 7200 => max(1, intdiv($seconds, 60)).' minutes',
+                default => intdiv($seconds, 3600).' hours',
+            };
         };
         $end = $pass->ends_at?->getTimestamp();
 
         return match ($this->standing($pass)) {
-            'active', 'paused' => $end === null ? null : $days($end - $now).' left'.($pass->clock_stops ? ', standing still' : ''),
-            'later' => 'begins in '.$days($pass->starts_at->getTimestamp() - $now),
-            'ended' => $end === null ? null : 'ended '.$days($now - $end).' ago',
+            'active', 'paused' => $end === null ? null : $days($now, $end).' left'.($pass->clock_stops ? ', standing still' : ''),
+            'later' => 'begins in '.$days($now, $pass->starts_at->getTimestamp()),
+            'ended' => $end === null ? null : 'ended '.$days($end, $now).' ago',
             default => null,
         };
     }

@@ -15,6 +15,9 @@ use SilentKeep\Core\Viewing\Pass;
 /** What a learner is told of a closed item. It names no item that this viewer may not know of. */
 final readonly class ClosedWords
 {
+    /** What time does not open. */
+    private const NO_DATE = [Reason::Tier, Reason::NotInPass, Reason::NotForYou, Reason::Closed, Reason::Held, Reason::Stuck];
+
     /** @var \ArrayObject<int, string> instants in words: a course names the same few of them hundreds of times */
     private \ArrayObject $said;
 
@@ -51,6 +54,7 @@ final readonly class ClosedWords
             in_array(Reason::Closed, $why, true) => $this->closedSince($position),
             in_array(Reason::Held, $why, true) => Sentence::say('closed.short.held'),
             in_array(Reason::Stuck, $why, true) => Sentence::say('closed.short.stuck'),
+            $this->endsBefore($decision) !== null => Sentence::say('closed.short.'.$this->endsBefore($decision)),
             $opens !== null && in_array(Reason::Progress, $why, true) => $first === []
                 ? Sentence::say('closed.short.from', ['date' => $this->date($opens)])
                 : Sentence::say('closed.short.from_once', ['date' => $this->date($opens)], ['item' => $first[0]]),
@@ -88,7 +92,7 @@ final readonly class ClosedWords
             $has(Reason::NotSignedIn) => ['needs_pass', $says('not_signed_in')],
             $has(Reason::SampleNeedsAccount) => ['needs_account', $says('needs_account')],
             $has(Reason::NoPass) => ['needs_pass', $says('no_pass')],
-            $has(Reason::PassEnded) => ['pass_ended', $says('pass_ended')],
+            $has(Reason::PassEnded) => ['pass_ended', $says($this->snapshot->hasFinishedAnything() ? 'pass_ended' : 'pass_ended_with_nothing')],
             $has(Reason::PassPaused) => ['pass_paused', $says('pass_paused', [], ['title' => $title])],
             $has(Reason::PassRevoked) => ['pass_revoked', $says('pass_revoked')],
             $has(Reason::PassNotStarted) => ['pass_not_started', $opens === null ? $says('pass_begins_later') : $says('pass_begins', $opening)],
@@ -100,6 +104,7 @@ final readonly class ClosedWords
             $has(Reason::Closed) => ['closed', $says('short', ['short' => (string) $this->closedSince($position)])],
             $has(Reason::Held) => ['held', $says('held')],
             $has(Reason::Stuck) => ['stuck', $says('stuck')],
+            $this->endsBefore($decision) !== null => ['not_yet', $says('short', ['short' => (string) $this->short($decision)])],
             $opens !== null && $has(Reason::Progress) => ['not_yet', $first === [] ? $says('opens_once_first', $opening) : $says('opens_once', $opening, ['item' => $first[0]])],
             $opens !== null => ['not_yet', $says('opens', $opening)],
             $has(Reason::Progress) => ['first', $first === [] ? $says('something_first') : $says('first', [], ['items' => $first])],
@@ -131,9 +136,37 @@ final readonly class ClosedWords
             return $decision->next->at;
         }
         $position = $this->position($decision);
+        // Where something else stands in the way, the day is promised to nobody.
+        if ($this->endsBefore($decision) !== null || array_intersect(self::codes(self::NO_DATE), self::codes($decision->why)) !== []) {
+            return null;
+        }
         $release = $this->snapshot->nearestPass($position)?->schedule->release[$position];
 
         return $release !== null && $release !== Instant::NEVER && in_array(Reason::NotYet, $decision->why, true) ? $release : null;
+    }
+
+    /** What ends before the item opens to the nearest pass: `after_pass`, `after_course`; null: neither does, or no date is known. */
+    private function endsBefore(Decision $decision): ?string
+    {
+        $position = $this->position($decision);
+        $pass = in_array(Reason::NotYet, $decision->why, true) && $decision->next?->state !== State::Open ? $this->snapshot->nearestPass($position) : null;
+        $release = $pass?->schedule->release[$position] ?? Instant::NEVER;
+
+        return match (true) {
+            $pass === null || $release === Instant::NEVER => null,
+            $release >= $pass->pass->until => 'after_pass',
+            $release >= ($this->decider->course->closes ?? Instant::NEVER) => 'after_course',
+            default => null,
+        };
+    }
+
+    /**
+     * @param  list<Reason>  $reasons
+     * @return list<string>
+     */
+    private static function codes(array $reasons): array
+    {
+        return array_map(static fn (Reason $reason): string => $reason->value, $reasons);
     }
 
     /** @return list<string> titles of what is to be finished first, as far as this viewer may know them */
@@ -154,7 +187,15 @@ final readonly class ClosedWords
     {
         $tiers = $this->tiers($position);
 
-        return $tiers === [] ? Sentence::say('closed.short.no_tier') : Sentence::say('closed.short.tiers', ['tiers' => RuleWords::enumeration($tiers, 'or')]);
+        $offers = [];
+        foreach ($this->decider->course->offers as $offer) {
+            if ($this->decider->prepared->coverage($offer)->covers($position)) {
+                $offers[] = $offer->title ?? $offer->key;
+            }
+        }
+
+        return $tiers === [] ? Sentence::say('closed.short.no_tier')
+            : ($offers === [] ? Sentence::say('closed.short.tiers', ['tiers' => RuleWords::enumeration($tiers, 'or')]) : Sentence::say('closed.short.offers', ['offers' => RuleWords::enumeration($offers, 'and')]));
     }
 
     /** @return list<string> */

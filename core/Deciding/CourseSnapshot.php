@@ -145,6 +145,12 @@ final class CourseSnapshot
         return null;
     }
 
+    /** Whether anything of the course is recorded as done, by the viewer's own doing. */
+    public function hasFinishedAnything(): bool
+    {
+        return $this->own->done !== [];
+    }
+
     /** Whether the item counts for an active pass of the viewer's own. */
     public function countsForAPass(int $item): bool
     {

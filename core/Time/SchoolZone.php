@@ -108,6 +108,18 @@ final class SchoolZone
         return $instant + $this->offsetAt($instant);
     }
 
+    /** How many whole calendar days lie between, as {@see self::plusDays()} counts them; 0 where the second is not after the first. */
+    public function wholeDays(int $from, int $until): int
+    {
+        // A day has 23 to 25 hours: at most one off.
+        $days = max(0, intdiv($until - $from, 86400) + 1);
+        while ($days > 0 && $this->plusDays($from, $days) > $until) {
+            $days--;
+        }
+
+        return $days;
+    }
+
     /**
      * The base's local date plus n days, at the given time of day or else at the base's own; then, with
      * a weekday, the first such day from there on whose instant at that time is not before what the

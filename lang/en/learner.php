@@ -25,6 +25,10 @@ return [
         'for_good' => '{offer}, for good',
         'until' => '{offer}, to {at}',
         'not_active' => 'Your pass is not active',
+        'paused' => '{offer}, paused',
+        'withdrawn' => '{offer}, withdrawn',
+        'ended' => '{offer}, ended {at}',
+        'begins' => '{offer}, begins {at}',
     ],
     'entry' => [
         'anyone' => 'Open to anyone',

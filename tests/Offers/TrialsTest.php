@@ -11,6 +11,7 @@ use App\Models\Medium;
 use App\Models\Message;
 use App\Models\Offer;
 use App\Models\QuizTry;
+use App\Models\School;
 use App\Models\WatchRecord;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
@@ -59,6 +60,27 @@ final class TrialsTest extends TestCase
         self::assertSame(0, $this->finished('solveig'));
         self::assertSame(['l-welcome', 'l-planes'], Erasure::query()->where('person_id', $this->person('solveig')->id)->sole()->what);
         self::assertSame('progress.erased', Activity::query()->where('person_id', $this->person('solveig')->id)->latest('id')->value('action'));
+    }
+
+    public function test_the_day_that_a_letter_named_is_kept_whatever_the_school_says_later(): void
+    {
+        $this->endTrials('2026-03-10T12:00:00Z');
+        School::query()->update(['grace_days' => 1]);
+        $this->endTrials('2026-03-13T12:00:00Z');
+        self::assertSame(2, $this->finished('solveig'));
+        $this->actingAs($this->person('hege'))->get('/keep/people/'.$this->person('solveig')->id)->assertSee('what was finished is erased Wed 18 Mar, 13:00');
+        $this->endTrials('2026-03-18T12:00:00Z');
+        self::assertSame(0, $this->finished('solveig'));
+    }
+
+    public function test_after_erasure_nothing_promises_what_is_gone(): void
+    {
+        $text = fn (): string => (string) json_encode($this->actingAs($this->person('solveig'))->get('/courses/clinker/l-planes')->assertForbidden()->inertiaProps('text'));
+        Carbon::setTestNow('2026-03-11T12:00:00Z');
+        self::assertStringContainsString('still recorded', $text());
+        $this->endTrials('2026-03-10T12:00:00Z');
+        $this->endTrials('2026-03-18T12:00:00Z');
+        self::assertStringNotContainsString('recorded', $text());
     }
 
     public function test_what_was_watched_and_answered_goes_with_what_was_finished(): void

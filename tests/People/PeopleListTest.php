@@ -189,7 +189,7 @@ final class PeopleListTest extends TestCase
     {
         $passes = $this->get("/keep/people/{$this->person('eira')->id}")->inertiaProps('passes');
         self::assertIsArray($passes);
-        self::assertSame(['active', 'Mon 2 Mar, 13:00', 'Sat 29 Aug, 13:00', '171 days left', 'with the demo'], [$passes[0]['standing'], $passes[0]['from'], $passes[0]['until'], $passes[0]['left'], $passes[0]['source']]);
+        self::assertSame(['active', 'Mon 2 Mar, 13:00', 'Sat 29 Aug, 13:00', '172 days left', 'with the demo'], [$passes[0]['standing'], $passes[0]['from'], $passes[0]['until'], $passes[0]['left'], $passes[0]['source']]);
         $history = $this->get("/keep/people/{$this->person('eira')->id}")->inertiaProps('history');
         self::assertIsArray($history);
         self::assertContains('Observed by Amund Rud', array_column($history, 'words'));

@@ -30,7 +30,7 @@ final class VantagesTest extends TestCase
     {
         return [
             ['visitor', true], ['guest', true], ['member', true], ['person:12', true], ['holder:8:full', true], ['holder:-3:full', true], ['diligent:0:full', true],
-            ['holder:8:a:key:with:colons', true], ['holder:8:nøkkel', true], ['observer:person:12', true], ['observer:holder:8:full', true], ['observer:diligent:8:full', true],
+            ['holder:8:a:key:with:colons', true], ['holder:8:nøkkel', true], ['observer:person:12', true], ['observer:holder:8:full', true], ['observer:diligent:8:full', true], ['labelled:oar-bonus:holder:8:full', true], ['labelled:a%20b,c%3Ad:diligent:8:full', true], ['observer:labelled:keen:holder:8:full', true], ['labelled:keen:person:12', false], ['labelled::holder:8:full', false], ['labelled:keen:visitor', false],
             ['', false], ['Visitor', false], ['person:', false], ['person:0', false], ['person:-1', false], ['person:1x', false], ['holder:8:', false], ['holder::full', false],
             ['holder:3661:full', false], ['holder:8.5:full', false], ['observer:visitor', false], ['observer:observer:person:1', false], ["visitor\n", false], ["holder:8:\xff", false],
         ];
@@ -79,5 +79,15 @@ final class VantagesTest extends TestCase
         self::assertSame([], $names(' '));
         self::assertLessThanOrEqual(12, count($names('alder.test')));
         $this->actingAs($this->person('eira'))->getJson('/keep/courses/clinker/people?q=a')->assertNotFound();
+    }
+
+    public function test_a_holder_may_have_labels_besides(): void
+    {
+        $column = fn (string $point): mixed => $this->actingAs($this->person('hege'))->getJson('/keep/courses/clinker/why?item=l-bonus&v[]='.urlencode($point))->assertOk()->json('glyph');
+        self::assertSame('hidden', $column('holder:200:journeyman-pass'));
+        self::assertSame('open', $column('labelled:oar-bonus:holder:200:journeyman-pass'));
+        $vantages = $this->get('/keep/courses/clinker?lens=sightlines&v[]='.urlencode('labelled:oar-bonus:holder:200:journeyman-pass'))->inertiaProps('sightlines.vantages');
+        self::assertIsArray($vantages);
+        self::assertSame(['Journeyman pass, day 200, with oar-bonus'], array_column($vantages, 'name'));
     }
 }

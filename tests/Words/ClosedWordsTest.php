@@ -50,7 +50,11 @@ final class ClosedWordsTest extends TestCase
         yield 'not_signed_in' => [[$a()], [], [], 'Needs a pass', 'Oars needs a pass', 'If you have one, sign in and you will be back at exactly this page.'];
         yield 'no_pass' => [[$a()], [], ['signed_in' => true], 'Needs a pass', 'Oars needs a pass', 'You are signed in, but you hold no pass for this course.'];
         yield 'sample_needs_account' => [[$a(sample: true)], ['sample_needs_account' => true], [], 'Sign in to look at it', 'Oars is open to everyone with an account', 'Sign in and you will be back at exactly this page.'];
-        yield 'pass_ended' => [[$a()], [], $pass(until: '2026-03-09T08:00:00Z'), 'Your pass has ended', 'Your pass has ended', 'What you have finished is still recorded.'];
+        yield 'pass_ended' => [[$a()], [], $pass(until: '2026-03-09T08:00:00Z'), 'Your pass has ended', 'Your pass has ended', 'With another you can begin again.'];
+        yield 'pass_ended, something finished' => [[$a()], [], [...$pass(until: '2026-03-09T08:00:00Z'), 'done' => [['item' => 'a', 'at' => '2026-03-02T08:00:00Z']]], 'Your pass has ended', 'Your pass has ended', 'What you have finished is still recorded.'];
+        yield 'a pass that ends before it opens' => [[$a()], $opens(['rule' => 'after_start', 'days' => 30]), $pass(until: '2026-03-20T08:00:00Z'), 'Your pass ends before this opens', 'Oars is not open yet', 'Your pass ends before this opens.', true];
+        yield 'a course that ends before it opens' => [[$a()], [...$opens(['rule' => 'after_start', 'days' => 30]), 'closes' => '2026-03-20T09:00'], $pass(), 'The course ends before this opens', 'Oars is not open yet', 'The course ends before this opens.', true];
+        yield 'for a tier, whatever its date' => [[$a(tiers: ['gold'])], [...$opens(['rule' => 'after_start', 'days' => 30]), 'tiers' => ['gold']], $pass(), 'For the tier gold', 'Oars is not in your pass', 'For the tier gold.', true];
         yield 'pass_paused' => [[$a()], [], $pass(state: 'paused'), 'Your pass is paused', 'Your pass is paused', 'It opens Oars again when it is taken up.'];
         yield 'pass_revoked' => [[$a()], [], $pass(state: 'revoked'), 'Your pass was withdrawn', 'Your pass was withdrawn', 'Ask the school if you think this is a mistake.'];
         yield 'pass_not_started' => [[$a()], [], $pass(from: '2026-03-12T08:00:00Z'), 'Opens Thu 12 Mar, 09:00', 'Your pass has not begun', 'It begins Thu 12 Mar, 09:00, Oslo time.'];

@@ -6,13 +6,9 @@ namespace App\Pages\Learner;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
-use App\Access\SchoolOf;
 use App\Access\Viewers;
 use App\Models\Offer;
 use App\Models\Person;
-use App\Notices\NoticeCase;
-use App\Notices\NoticeTexts;
-use App\Notices\Placeholders;
 use App\Offers\Shop;
 use App\Offers\Takers;
 use App\Offers\Taking;
@@ -20,14 +16,13 @@ use App\Offers\Terms;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\State;
-use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 
 /** Puts together what somebody is told who is about to take an offer. */
 final readonly class CheckoutPageBuilder
 {
-    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock, private SchoolOf $school, private Terms $terms, private Takers $takers, private NoticeTexts $notices)
+    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock, private Terms $terms, private Takers $takers, private ClosingWordsBuilder $closing)
     {
     }
 
@@ -55,7 +50,7 @@ final readonly class CheckoutPageBuilder
             free: $cents === 0,
             instead: $this->instead($taking, $decider),
             refusal: $taking->refusal,
-            closing: $taking->refusal === null || ! self::isClosed($decider, $this->clock->now()) ? null : $this->closing($offer, $decider),
+            closing: $this->closing->of($offer->course, $answer)?->html,
             shown: $taking->fingerprint(),
             holder: $person?->name,
             signIn: route('sign-in', ['back' => route('checkout', ['offer' => $offer->key, ...($known ? ['item' => $item] : [])], false)], false),
@@ -78,22 +73,5 @@ final readonly class CheckoutPageBuilder
             $names !== [] => Say::text('learner.shop.replaces', ['offers' => implode(', ', $names)]),
             default => null,
         };
-    }
-
-    private static function isClosed(Decider $decider, int $now): bool
-    {
-        return $decider->course->state === CourseState::Retired || ($decider->course->closes !== null && $decider->course->closes <= $now);
-    }
-
-    /** The words that the school has for the end of a course, as HTML; null: it has none of its own. */
-    private function closing(Offer $offer, Decider $decider): ?string
-    {
-        $own = $this->notices->at($offer->course, NoticeCase::CourseOver);
-        $school = ($this->school)();
-
-        return $own === null || $own->text === '' ? null : (new Placeholders([
-            'course' => $decider->course->title ?? $decider->course->key, 'title' => $decider->course->title ?? $decider->course->key,
-            'school' => $school->name, 'contact' => $school->contact_name ?? '', 'name' => '', 'pass' => '',
-        ]))->html($own->text);
     }
 }

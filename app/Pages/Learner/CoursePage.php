@@ -21,7 +21,8 @@ final readonly class CoursePage
      * @param  string  $about  what it is, sanitised
      * @param  int  $videos  lessons with one, among those that may be known of
      * @param  int  $quizzes  likewise
-     * @param  list<OfferCard>  $offers  for those who hold no pass
+     * @param  list<OfferCard>  $offers  that they may take
+     * @param  ?ClosingWords  $closing  where the course is over, or is given no more
      */
     public function __construct(
         #[OA\Property] public CourseFrame $course,
@@ -32,6 +33,7 @@ final readonly class CoursePage
         #[OA\Property] public int $videos,
         #[OA\Property] public int $quizzes,
         #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
+        #[OA\Property] public ?ClosingWords $closing,
     ) {
     }
 }

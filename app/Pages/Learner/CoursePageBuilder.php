@@ -34,7 +34,7 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class CoursePageBuilder
 {
-    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers)
+    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing)
     {
     }
 
@@ -61,6 +61,7 @@ final readonly class CoursePageBuilder
             $count(Medium::query()->where('course_id', $course->id)->where('kind', 'video')->distinct()->pluck('item_key')),
             $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
             $view->answer->viewer->staff || $view->answer->viewer->observes !== null ? [] : $this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer)),
+            $this->closing->of($course, $view->answer),
         );
     }
 

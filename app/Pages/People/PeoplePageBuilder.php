@@ -8,6 +8,7 @@ use App\Access\CourseShelf;
 use App\Access\SchoolClock;
 use App\Database\Value;
 use App\Models\Completion;
+use App\Models\ItemVisit;
 use App\Models\Pass;
 use App\Models\Person;
 use App\Models\SavedFilter;
@@ -40,7 +41,7 @@ final readonly class PeoplePageBuilder
         $people = $query->forPage($page, self::PER_PAGE)->get();
 
         return new PeoplePage(
-            people: $this->rows($people, $filter->course),
+            people: $this->rows($people, $filter->course, $filter->standing === 'samples'),
             total: $total,
             page: $page,
             pages: $pages,
@@ -68,14 +69,16 @@ final readonly class PeoplePageBuilder
     /**
      * @param  Collection<int, Person>  $people
      * @param  ?string  $courseKey  whose progress is wanted; null: that of the courses they hold passes of
+     * @param  bool  $samples  whether it is told which samples they have looked at
      * @return list<PersonRow>
      */
-    public function rows(Collection $people, ?string $courseKey = null): array
+    public function rows(Collection $people, ?string $courseKey = null, bool $samples = false): array
     {
         $ids = $people->modelKeys();
         $course = $courseKey === null ? null : $this->shelf->byKey($courseKey)?->id;
         $passes = $done = [];
         $labels = $this->labels->of($ids);
+        $looked = $samples ? $this->samples($ids) : [];
         foreach (Pass::query()->with('offer')->whereIn('person_id', $ids)->orderByDesc('starts_at')->orderByDesc('id')->get() as $pass) {
             $passes[$pass->person_id][] = $pass;
         }
@@ -91,7 +94,7 @@ final readonly class PeoplePageBuilder
                 $person->name,
                 $person->address().($person->isConfirmed() ? '' : ' (not confirmed)'),
                 $person->role?->value,
-                array_map($this->words->short(...), $held),
+                [...array_map($this->words->short(...), $held), ...$looked[$person->id] ?? []],
                 array_values(array_unique(array_map(static fn (HeldLabel $held): string => $held->label, $labels[$person->id] ?? []))),
                 $this->progress($courses, $done[$person->id] ?? []),
                 $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
@@ -99,6 +102,22 @@ final readonly class PeoplePageBuilder
         }
 
         return $rows;
+    }
+
+    /**
+     * Which samples people have looked at, in which course, since when.
+     *
+     * @param  array<int|string>  $people
+     * @return array<int, list<string>> by person, the first looked at first
+     */
+    private function samples(array $people): array
+    {
+        $looked = [];
+        foreach (ItemVisit::query()->where('via', 'sample')->whereIn('person_id', $people)->orderBy('first_at')->orderBy('id')->get() as $visit) {
+            $looked[$visit->person_id][] = "{$this->shelf->itemTitle($visit->course_id, $visit->item_key)} ({$this->shelf->title($visit->course_id)}), since {$this->clock->words($visit->first_at->getTimestamp())}";
+        }
+
+        return $looked;
     }
 
     /**
@@ -125,7 +144,7 @@ final readonly class PeoplePageBuilder
         foreach ($ids->chunk(500) as $some) {
             $order = array_flip(Value::ints($some));
             $people = Person::query()->whereIn('id', $some->values()->all())->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
-            foreach ($this->rows($people, $filter->course) as $row) {
+            foreach ($this->rows($people, $filter->course, $filter->standing === 'samples') as $row) {
                 yield [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];
             }
         }

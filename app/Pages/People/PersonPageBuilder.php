@@ -55,7 +55,7 @@ final readonly class PersonPageBuilder
             observes: array_values(ObserverTie::query()->with('learner')->where('observer_id', $person->id)->get()->map(static fn (ObserverTie $tie): FoundPerson => self::found($tie->learner))->all()),
             progress: $this->progress($person, $courses),
             history: $this->history($person),
-            courses: $this->shelf->picks(withRows: true),
+            courses: $this->shelf->picks(withRows: true, first: $courses),
             offers: $this->shelf->offers(),
             now: $this->clock->minute(),
             mayRun: $mayRun,
@@ -73,7 +73,7 @@ final readonly class PersonPageBuilder
         $grace = ($this->school)()->grace_days;
         $erased = match (true) {
             $pass->erased_at !== null => 'what was finished by it was dealt with '.$this->clock->words($pass->erased_at->getTimestamp()),
-            $pass->offer->erases && $end !== null => 'what was finished is erased '.$this->clock->words($this->clock->plusDays($end, $grace)).', unless another pass keeps it',
+            $pass->offer->erases && $end !== null => 'what was finished is erased '.$this->clock->words($pass->warned_at !== null && $pass->erases_at !== null ? $pass->erases_at->getTimestamp() : $this->clock->plusDays($end, $grace)).', unless another pass keeps it',
             default => null,
         };
 

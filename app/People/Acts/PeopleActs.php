@@ -47,7 +47,7 @@ final readonly class PeopleActs
             'give-back' => new WithdrawPass($passes(), $this->clock, givesBack: true),
             'change' => new ChangeOffer(PassRows::pass($number('pass')), $this->clock, $this->offer($text('offer'))),
             'grant' => $this->grant($text('course'), $text('item'), $instant('until')),
-            'take-back' => new TakeBackGrant($this->clock, $number('grant')),
+            'take-back' => $number('grant') > 0 ? TakeBackGrant::one($this->clock, $number('grant')) : $this->takeBack($text('course'), $text('item')),
             'label' => new SetLabel($this->clock, $text('label'), has: true, until: $instant('until')),
             'unlabel' => new SetLabel($this->clock, $text('label'), has: false),
             'observe', 'unobserve' => new TieObserver($this->clock, Person::query()->find($number('observer')) ?? throw new CannotAct('That person is not there any more.', 'observer'), $text('do') === 'observe'),
@@ -59,6 +59,14 @@ final readonly class PeopleActs
     private function offer(string $key): Offer
     {
         return Offer::query()->with('course.liveRevision')->where('key', $key)->first() ?? throw new CannotAct('Please choose an offer.', 'offer');
+    }
+
+    /** Also what is published no longer: it can still be somebody's. */
+    private function takeBack(string $courseKey, string $item): TakeBackGrant
+    {
+        $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct('That course is not there any more.', 'item');
+
+        return TakeBackGrant::ofRow($this->clock, $course->id, $item, $this->shelf->itemTitle($course->id, $item));
     }
 
     private function grant(string $courseKey, string $item, ?int $until): GrantItem

@@ -9,11 +9,26 @@ use App\Models\Grant;
 use App\Models\Person;
 use Illuminate\Support\Collection;
 
-/** Lets what was handed out to somebody end now. */
+/** Lets what was handed out end now: one grant of one person, or a row of a course that many have been handed. */
 final readonly class TakeBackGrant implements PeopleAct
 {
-    public function __construct(private SchoolClock $clock, private int $grant)
+    /**
+     * @param  ?int  $grant  null: whatever of the row they hold
+     * @param  ?int  $course  with the row, where no grant is named
+     */
+    private function __construct(private SchoolClock $clock, private ?int $grant, private ?int $course, private string $item, private string $title)
     {
+    }
+
+    public static function one(SchoolClock $clock, int $grant): self
+    {
+        return new self($clock, $grant, null, '', '');
+    }
+
+    /** @param  string  $title  of the row */
+    public static function ofRow(SchoolClock $clock, int $course, string $item, string $title): self
+    {
+        return new self($clock, null, $course, $item, $title);
     }
 
     public function name(): string
@@ -23,7 +38,7 @@ final readonly class TakeBackGrant implements PeopleAct
 
     public function told(): string
     {
-        return 'Take back what was handed out';
+        return $this->grant === null ? "Take {$this->title} back" : 'Take back what was handed out';
     }
 
     public function isHelp(): bool
@@ -38,17 +53,20 @@ final readonly class TakeBackGrant implements PeopleAct
 
     public function steps(Collection $people): array
     {
-        $grants = Grant::query()->whereKey($this->grant)->whereIn('person_id', $people->pluck('id')->all())->get()->keyBy('person_id');
         $now = gmdate('Y-m-d H:i:s', $this->clock->now());
+        $query = Grant::query()->whereIn('person_id', $people->pluck('id')->all())->where(fn ($query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now));
+        $grants = ($this->grant === null ? $query->where('course_id', $this->course)->where('item_key', $this->item) : $query->whereKey($this->grant))->orderBy('id')->get()->groupBy('person_id');
 
         return array_values($people->map(static function (Person $person) use ($grants, $now): ActStep {
-            $grant = $grants->get($person->id);
-            $end = $grant?->getAttributes()['ends_at'] ?? null;
-            if ($grant === null || (is_string($end) && $end <= $now)) {
-                return new ActStep($person->id, 'do not have it any more');
+            $changes = $before = [];
+            $course = null;
+            foreach ($grants->get($person->id) ?? [] as $grant) {
+                $end = $grant->getAttributes()['ends_at'] ?? null;
+                $changes[] = new RowChange('grants', $grant->id, ['ends_at' => is_string($end) ? $end : null], ['ends_at' => $now]);
+                [$before, $course] = [['item' => $grant->item_key], $grant->course_id];
             }
 
-            return new ActStep($person->id, 'lose it now', [new RowChange('grants', $grant->id, ['ends_at' => is_string($end) ? $end : null], ['ends_at' => $now])], ['item' => $grant->item_key], [], $grant->course_id);
+            return $changes === [] ? new ActStep($person->id, 'do not have it any more') : new ActStep($person->id, 'lose it now', $changes, $before, [], $course);
         })->all());
     }
 }

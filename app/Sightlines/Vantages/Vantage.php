@@ -20,6 +20,7 @@ final readonly class Vantage
      * @param  ?int  $since  instant at which that pass begins
      * @param  ?int  $day  how many days ago that is now
      * @param  bool  $diligent  has finished each lesson as soon as it opened
+     * @param  list<string>  $labels  that they have besides
      * @param  ?string  $plan  the release plan that paces them; null: none
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Vantage
         #[OA\Property] public ?int $day,
         #[OA\Property] public bool $diligent,
         #[OA\Property] public ?string $plan,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
     ) {
     }
 }

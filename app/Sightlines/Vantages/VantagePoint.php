@@ -9,7 +9,8 @@ namespace App\Sightlines\Vantages;
  *
  * `visitor`, `guest`, `member` · `person:12`, by their number · `holder:8:KEY`, whose pass of the offer KEY began
  * eight days ago (`holder:-3:KEY`: begins in three), nothing finished · `diligent:8:KEY`, who has finished each lesson
- * as soon as it opened · `observer:` before a person, a holder or a diligent one, who looks with them.
+ * as soon as it opened · `labelled:LABEL,LABEL:` before either, who has these labels too, each as an address encodes it ·
+ * `observer:` before a person, a holder or a diligent one, who looks with them.
  *
  * Days are counted at the present instant, so that a saved vantage is the same kind of viewer on every day.
  */
@@ -18,8 +19,9 @@ final readonly class VantagePoint implements \Stringable
     /** A pass may have begun, or begin, this many days from now. */
     public const MOST_DAYS = 3660;
 
-    private const FORM = '/^(?:(?<alone>visitor|guest|member)|(?<observer>observer:)?(?:person:(?<person>[1-9]\d{0,17})|(?<how>holder|diligent):(?<day>-?\d{1,4}):(?<offer>.{1,255})))$/uDs';
+    private const FORM = '/^(?:(?<alone>visitor|guest|member)|(?<observer>observer:)?(?:person:(?<person>[1-9]\d{0,17})|(?:labelled:(?<labels>[^:\s]{1,400}):)?(?<how>holder|diligent):(?<day>-?\d{1,4}):(?<offer>.{1,255})))$/uDs';
 
+    /** @param  list<string>  $labels  of a holder who is nobody in particular */
     private function __construct(
         public VantageKind $kind,
         public ?int $person = null,
@@ -27,6 +29,7 @@ final readonly class VantagePoint implements \Stringable
         public int $day = 0,
         public bool $diligent = false,
         public ?self $observed = null,
+        public array $labels = [],
     ) {
     }
 
@@ -42,12 +45,18 @@ final readonly class VantagePoint implements \Stringable
         if (isset($found['person'])) {
             $point = self::person((int) $found['person']);
         } elseif (abs((int) $found['day']) <= self::MOST_DAYS) {
-            $point = self::holder((string) $found['offer'], (int) $found['day'], $found['how'] === 'diligent');
+            $point = self::holder((string) $found['offer'], (int) $found['day'], $found['how'] === 'diligent', self::labels($found['labels'] ?? ''));
         } else {
             return null;
         }
 
         return isset($found['observer']) ? self::observer($point) : $point;
+    }
+
+    /** @return list<string> each once */
+    private static function labels(string $encoded): array
+    {
+        return array_values(array_unique(array_filter(array_map(rawurldecode(...), explode(',', $encoded)), static fn (string $label): bool => $label !== '' && mb_check_encoding($label))));
     }
 
     public static function visitor(): self
@@ -65,9 +74,10 @@ final readonly class VantagePoint implements \Stringable
         return new self(VantageKind::Person, person: $id);
     }
 
-    public static function holder(string $offer, int $day, bool $diligent = false): self
+    /** @param  list<string>  $labels */
+    public static function holder(string $offer, int $day, bool $diligent = false, array $labels = []): self
     {
-        return new self(VantageKind::Holder, offer: $offer, day: $day, diligent: $diligent);
+        return new self(VantageKind::Holder, offer: $offer, day: $day, diligent: $diligent, labels: $labels);
     }
 
     public static function observer(self $learner): self
@@ -78,7 +88,7 @@ final readonly class VantagePoint implements \Stringable
     public function __toString(): string
     {
         return match ($this->kind) {
-            VantageKind::Holder => ($this->diligent ? 'diligent' : 'holder').":{$this->day}:{$this->offer}",
+            VantageKind::Holder => ($this->labels === [] ? '' : 'labelled:'.implode(',', array_map(rawurlencode(...), $this->labels)).':').($this->diligent ? 'diligent' : 'holder').":{$this->day}:{$this->offer}",
             VantageKind::Person => "person:{$this->person}",
             VantageKind::Observer => 'observer:'.$this->observed,
             default => $this->kind->value,

@@ -20,12 +20,12 @@ final readonly class VantageWords
         $offer = $seen->offer === null ? null : $seen->offer->title ?? $seen->offer->key;
         $learner = $seen->point->observed ?? $seen->point;
         $day = $seen->since === null ? null : $learner->day;
-        $holder = $offer === null ? null : "{$offer}, ".self::day($learner->day).($learner->diligent ? ', all finished' : '');
+        $holder = $offer === null ? null : "{$offer}, ".self::day($learner->day).($learner->diligent ? ', all finished' : '').($learner->labels === [] ? '' : ', with '.implode(', ', $learner->labels));
         [$title, $detail, $name] = match ($seen->point->kind) {
             VantageKind::Visitor => ['Visitor', 'not signed in', 'a visitor'],
             VantageKind::Guest => ['Guest', 'by the guest door', 'a guest'],
             VantageKind::Member => ['Member', 'signed in, no pass', 'somebody signed in without a pass'],
-            VantageKind::Holder => [(string) $offer, null, (string) $holder],
+            VantageKind::Holder => [(string) $offer, $learner->labels === [] ? null : 'with '.implode(', ', $learner->labels), (string) $holder],
             VantageKind::Person => [$seen->person->name ?? '', $this->passes($seen->viewer, $decider), $seen->person->name ?? ''],
             VantageKind::Observer => ['Observer', 'of '.($seen->person->name ?? $holder), 'an observer of '.($seen->person->name ?? $holder)],
         };
@@ -33,6 +33,7 @@ final readonly class VantageWords
         return new Vantage(
             (string) $seen->point, $seen->point->kind->value, $title, $name, $detail, $seen->offer?->key, $seen->since, $day, $learner->diligent,
             $seen->offer === null ? null : $seen->offer->plan?->name,
+            $learner->labels,
         );
     }
 

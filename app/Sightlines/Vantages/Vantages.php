@@ -68,7 +68,7 @@ final readonly class Vantages
                 $offer = self::offer($decider, (string) $learner->offer);
                 // Whole minutes, so that what is asked twice within one says the same.
                 $since = $decider->prepared->plan->zone->plusDays($asOf ?? $this->clock->minute(), -$learner->day);
-                $viewer = $offer === null ? null : $this->holder($offer, $since, $learner->diligent, $decider, $compiled);
+                $viewer = $offer === null ? null : $this->holder($offer, $since, $learner, $decider, $compiled);
             } elseif ($learner->kind !== VantageKind::Person) {
                 $viewer = $this->alone($learner->kind);
             }
@@ -91,11 +91,11 @@ final readonly class Vantages
         return null;
     }
 
-    private function holder(Offer $offer, int $since, bool $diligent, Decider $decider, CompiledDecider $compiled): Viewer
+    private function holder(Offer $offer, int $since, VantagePoint $point, Decider $decider, CompiledDecider $compiled): Viewer
     {
-        $holder = Viewers::holderOf($offer, $since, $decider->prepared->plan->zone);
+        $holder = array_reduce($point->labels, static fn (Viewer $one, string $label): Viewer => $one->withLabel($label), Viewers::holderOf($offer, $since, $decider->prepared->plan->zone));
 
-        return $diligent ? (new Reaching($decider, $compiled))->reach($holder, $since, $holder->passes[0]->until)->afterwards : $holder;
+        return $point->diligent ? (new Reaching($decider, $compiled))->reach($holder, $since, $holder->passes[0]->until)->afterwards : $holder;
     }
 
     private function alone(VantageKind $kind): Viewer

@@ -95,7 +95,7 @@ function TakerFields({ data, errors, offers, onSet }: SellingFieldsProps) {
   return (
     <fieldset className="takers">
       <legend>Who may take it</legend>
-      <Select label="Whoever has it takes it" data={AGAIN} value={data.again} allowDeselect={false} error={errors['again']} onChange={(again) => onSet({ again: (again ?? 'renewal') as OfferRow['again'] })} />
+      <Select label="How often one person takes it" data={AGAIN} value={data.again} allowDeselect={false} error={errors['again']} onChange={(again) => onSet({ again: (again ?? 'renewal') as OfferRow['again'] })} />
       <MultiSelect
         label="Not for those who hold, or have held"
         placeholder={data.notAfter.length === 0 && !data.notAfterCourse ? 'nothing of the kind' : ''}

@@ -2,7 +2,7 @@ import { useForm } from '@inertiajs/react';
 import { NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 
-import type { ActPreview, CoursePick, OfferPick } from '../lib/generated/types';
+import type { ActPreview, CoursePick, OfferPick, OutlineRow } from '../lib/generated/types';
 import { uuid } from '../lib/uuid';
 import { counted } from '../lib/words';
 import type { Act, Whom } from './acts';
@@ -34,6 +34,7 @@ const FIELDS: Record<string, string[]> = {
   'give-back': ['offer'],
   change: ['offer'],
   grant: ['item', 'until'],
+  'take-back': ['item'],
   label: ['label', 'until'],
   unlabel: ['label'],
   write: ['subject', 'body'],
@@ -44,7 +45,7 @@ const NEEDED = new Set(['offer', 'days', 'item', 'label', 'subject', 'body']);
 
 /** Asks for what an act needs, says what it will do to whom, and does it. */
 export function ActDialog({ title, act, whom, offers, courses, labels, onClose }: ActDialogProps) {
-  const fields = (FIELDS[act.do] ?? []).filter((field) => !(field === 'offer' && act.pass !== undefined && act.do !== 'change'));
+  const fields = (FIELDS[act.do] ?? []).filter((field) => !(field === 'offer' && act.pass !== undefined && act.do !== 'change') && !(field === 'item' && act.grant !== undefined));
   const form = useForm({
     offer: act.offer ?? '', from: '', until: '', days: act.days ?? 14, anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: '', body: '',
   });
@@ -71,11 +72,14 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
   };
   const touched = preview?.outcomes.filter(({ changes }) => changes).reduce((sum, { count }) => sum + count, 0) ?? 0;
   const message = (field: string) => (errors as Record<string, string>)[field];
-  const items = courses.find(({ key }) => key === data.course)?.rows ?? [];
+  const listed = courses.find(({ key }) => key === data.course)?.rows ?? [];
+  // Lists of people do not bring every course's rows with them.
+  const { answer: fetched, state: fetching } = useAsked<OutlineRow[]>(fields.includes('item') && listed.length === 0 && data.course !== '' ? to('keep.people.rows', { course: data.course }) : null);
+  const items = listed.length > 0 ? listed : (fetched ?? []);
   return (
     <DialogForm title={title} size={520} keep={preview === null ? title : preview.long ? 'Look what it would do' : `${title}: ${counted(touched, 'person', 'people')}`} busy={form.processing} disabled={preview !== null && !preview.long && touched === 0} onKeep={perform} onLeave={onClose}>
       {fields.includes('offer') && (
-        <Select label="Offer" data={offers.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.offer} error={message('offer')} searchable data-autofocus onChange={(value) => setData('offer', value ?? '')} />
+        <Select label="Offer" data={offers.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.offer} error={message('offer')} searchable selectFirstOptionOnChange data-autofocus onChange={(value) => setData('offer', value ?? '')} />
       )}
       {fields.includes('from') && (
         <TextInput type="datetime-local" label="From (left empty: now)" value={data.from} error={message('from')} onChange={(event) => setData('from', event.currentTarget.value)} />
@@ -102,7 +106,7 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
       {fields.includes('item') && (
         <>
           <Select label="Course" data={courses.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.course} allowDeselect={false} onChange={(value) => setData((now) => ({ ...now, course: value ?? '', item: '' }))} />
-          <Select label="Row, with all inside it" data={items.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.item} error={message('item')} searchable onChange={(value) => setData('item', value ?? '')} />
+          <Select label="Row, with all inside it" data={items.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.item} error={message('item')} searchable selectFirstOptionOnChange placeholder={fetching === 'waiting' ? 'The rows are being read…' : ''} onChange={(value) => setData('item', value ?? '')} />
         </>
       )}
       {fields.includes('until') && (

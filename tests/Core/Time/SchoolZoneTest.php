@@ -135,4 +135,23 @@ final class SchoolZoneTest extends TestCase
     {
         return [['Mars/Olympus'], ['europe/oslo'], ['+02:00'], ['CEST'], [''], ["Europe/Oslo\n"]];
     }
+
+    #[DataProvider('wholeDays')]
+    public function test_whole_days_are_calendar_days(string $from, string $until, int $days): void
+    {
+        self::assertSame($days, SchoolZone::named('Europe/Oslo')->wholeDays(Instant::parse($from), Instant::parse($until)));
+    }
+
+    /** @return \Generator<string, array{string, string, int}> */
+    public static function wholeDays(): \Generator
+    {
+        yield 'a day to the second' => ['2026-03-10T12:00:00Z', '2026-03-11T12:00:00Z', 1];
+        yield 'a second less' => ['2026-03-10T12:00:00Z', '2026-03-11T11:59:59Z', 0];
+        yield 'over the clock change in spring' => ['2026-03-10T12:00:00Z', '2026-09-04T11:00:00Z', 178];
+        yield 'a second less over it' => ['2026-03-10T12:00:00Z', '2026-09-04T10:59:59Z', 177];
+        yield 'over the clock change in autumn' => ['2026-10-20T10:00:00Z', '2026-10-30T11:00:00Z', 10];
+        yield 'the day of 25 hours' => ['2026-10-24T10:00:00Z', '2026-10-25T10:00:00Z', 0];
+        yield 'no time' => ['2026-03-10T12:00:00Z', '2026-03-10T12:00:00Z', 0];
+        yield 'backwards' => ['2026-03-10T12:00:00Z', '2026-03-01T12:00:00Z', 0];
+    }
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\CourseShelf;
 use App\Access\WhoLooks;
 use App\Http\Requests\NewPersonRequest;
 use App\Http\Requests\PeopleRequest;
 use App\Http\Text;
+use App\Models\Course;
 use App\Models\Person;
 use App\Pages\People\PeoplePageBuilder;
 use App\Pages\People\PersonPageBuilder;
@@ -62,6 +64,12 @@ final readonly class PeopleController
     public function find(Request $request, PeopleFinder $finder): JsonResponse
     {
         return new JsonResponse($finder->find(Text::of($request, 'q', 100)));
+    }
+
+    /** The rows of a course, when something of it is to be handed out. */
+    public function rows(Course $course, CourseShelf $shelf): JsonResponse
+    {
+        return new JsonResponse($shelf->rows($course->id));
     }
 
     public function csv(PeopleRequest $request): StreamedResponse

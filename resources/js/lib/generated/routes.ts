@@ -75,6 +75,7 @@ export const routes: Config['routes'] = {
   'keep.people.list': {"uri":"keep/people","methods":["GET","HEAD"]},
   'keep.people.make': {"uri":"keep/people","methods":["POST"]},
   'keep.people.preview': {"uri":"keep/people/preview","methods":["POST"]},
+  'keep.people.rows': {"uri":"keep/people/rows/{course}","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.people.undo': {"uri":"keep/people/acts/{act}/undo","methods":["POST"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.person': {"uri":"keep/people/{person}","methods":["GET","HEAD"],"wheres":{"person":"[0-9]+"},"parameters":["person"]},
   'keep.plan-file': {"uri":"keep/courses/{course}/plan.json","methods":["GET","HEAD"],"parameters":["course"]},
@@ -186,6 +187,7 @@ declare module 'ziggy-js' {
     'keep.people.list': [];
     'keep.people.make': [];
     'keep.people.preview': [];
+    'keep.people.rows': [{"name":"course","required":true}];
     'keep.people.undo': [{"name":"act","required":true}];
     'keep.person': [{"name":"person","required":true}];
     'keep.plan-file': [{"name":"course","required":true}];

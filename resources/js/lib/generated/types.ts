@@ -126,6 +126,11 @@ export interface CheckoutPage {
   signIn: string;
 }
 
+export interface ClosingWords {
+  text: string;
+  html: string | null;
+}
+
 export interface ConditionWords {
   words: string;
   errors: Record<string, string>;
@@ -173,6 +178,7 @@ export interface CourseFrame {
   title: string;
   pass: string | null;
   left: string | null;
+  otherPasses: PassLine[];
   lessons: number;
   finished: number;
   more: number;
@@ -219,6 +225,7 @@ export interface CoursePage {
   videos: number;
   quizzes: number;
   offers: OfferCard[];
+  closing: ClosingWords | null;
 }
 
 export interface CoursePick {
@@ -628,6 +635,11 @@ export interface OutlineRow {
   draft: boolean;
 }
 
+export interface PassLine {
+  words: string;
+  left: string | null;
+}
+
 export interface PathRow {
   key: string;
   title: string;
@@ -926,6 +938,7 @@ export interface Vantage {
   day: number | null;
   diligent: boolean;
   plan: string | null;
+  labels: string[];
 }
 
 export interface WatchCard {

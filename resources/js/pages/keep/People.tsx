@@ -19,6 +19,7 @@ const ACTS: { do: string; title: string; run: boolean }[] = [
   { do: 'resume', title: 'Take a pass up again', run: true },
   { do: 'end', title: 'End a pass', run: true },
   { do: 'grant', title: 'Hand something out', run: false },
+  { do: 'take-back', title: 'Take back what was handed out', run: false },
   { do: 'label', title: 'Give a label', run: true },
   { do: 'unlabel', title: 'Take a label away', run: true },
   { do: 'write', title: 'Write to them', run: true },

@@ -14,7 +14,7 @@ import { Path } from '../../learn/Path';
 import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
 
-export default function Course({ course, next, last, opens, about, videos, quizzes, offers }: CoursePage) {
+export default function Course({ course, next, last, opens, about, videos, quizzes, offers, closing }: CoursePage) {
   useTurns(course.turnsIn);
   const address = useLearnerAddress();
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
@@ -23,6 +23,11 @@ export default function Course({ course, next, last, opens, about, videos, quizz
       <div className="two">
         <aside className="side">
           <h1>{course.title}</h1>
+          {course.pass === null && course.otherPasses.map((pass) => (
+            <p key={pass.words} className="passline lapsed">
+              {pass.words}
+            </p>
+          ))}
           {course.pass === null ? (
             <p className="passline">{[say('lessons', { count: course.lessons }), ...(videos > 0 ? [say('videos', { count: videos })] : []), ...(quizzes > 0 ? [say('quizzes', { count: quizzes })] : [])].join(', ')}</p>
           ) : (
@@ -31,6 +36,12 @@ export default function Course({ course, next, last, opens, about, videos, quizz
                 {course.pass}
                 {course.left !== null && <b>{course.left}</b>}
               </p>
+              {course.otherPasses.map((pass) => (
+                <p key={pass.words} className="passline">
+                  {pass.words}
+                  {pass.left !== null && <b>{pass.left}</b>}
+                </p>
+              ))}
               <Progress course={course} />
               {opens !== null && (
                 <p className="opensnext">
@@ -38,6 +49,12 @@ export default function Course({ course, next, last, opens, about, videos, quizz
                 </p>
               )}
             </>
+          )}
+          {closing !== null && (
+            <section className="closing" aria-label={closing.text}>
+              <p>{closing.text}</p>
+              {closing.html !== null && <Prose html={closing.html} />}
+            </section>
           )}
           <LookingAs course={course} />
           <Doorway course={course.key} next={next} last={last} />

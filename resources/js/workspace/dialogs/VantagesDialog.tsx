@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { withQuery } from '../../lib/address';
 import type { FoundPerson, OfferPick, SavedVantages, Vantage } from '../../lib/generated/types';
 import { to } from '../../lib/route';
+import { labelled, labelsOf } from '../../lib/vantage';
 import { useAsked } from '../../lib/useAsked';
 
 export interface VantagesDialogProps {
@@ -85,8 +86,9 @@ function AddVantage({ course, offers, onAdd }: { course: string; offers: OfferPi
   const [kind, setKind] = useState('person');
   const [offer, setOffer] = useState(offers[0]?.key ?? '');
   const [finished, setFinished] = useState(false);
+  const [labels, setLabels] = useState('');
   const kinds = offers.length === 0 ? KINDS.filter(({ value }) => value !== 'holder') : KINDS;
-  const holder = `${finished ? 'diligent' : 'holder'}:${DAY_AT_FIRST}:${offer}`;
+  const holder = `${labelled(labelsOf(labels))}${finished ? 'diligent' : 'holder'}:${DAY_AT_FIRST}:${offer}`;
   return (
     <div className="whoadd">
       <Select aria-label="What kind of viewer" data={kinds} value={kind} allowDeselect={false} onChange={(value) => setKind(value ?? 'person')} />
@@ -94,6 +96,7 @@ function AddVantage({ course, offers, onAdd }: { course: string; offers: OfferPi
       {kind === 'holder' && (
         <>
           <Select aria-label="Offer" data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={offer} allowDeselect={false} onChange={(value) => setOffer(value ?? '')} />
+          <TextInput aria-label="Labels that they have besides, divided by commas" placeholder="with labels, divided by commas" maxLength={200} value={labels} onChange={(event) => setLabels(event.currentTarget.value)} />
           <label className="tick">
             <input type="checkbox" checked={finished} onChange={(event) => setFinished(event.currentTarget.checked)} /> has finished everything so far
           </label>

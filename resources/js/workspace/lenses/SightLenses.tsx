@@ -5,6 +5,7 @@ import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
 import { countInside, differ, sightAt, ticksOf } from '../../lib/sights';
 import { isoOf, SchoolTime } from '../../lib/time';
+import { labelled } from '../../lib/vantage';
 import type { OutlineRow, Vantage, WorkspacePage } from '../../lib/generated/types';
 import type { Sights } from '../useSights';
 import { WhySheet } from '../sheet/WhySheet';
@@ -36,7 +37,7 @@ export interface SightLensesProps {
 
 /** Another day for a holder, or another diligence, as addresses name them. */
 function changed(vantage: Vantage, day: number, diligent: boolean): string {
-  return `${vantage.kind === 'observer' ? 'observer:' : ''}${diligent ? 'diligent' : 'holder'}:${day}:${vantage.offer ?? ''}`;
+  return `${vantage.kind === 'observer' ? 'observer:' : ''}${labelled(vantage.labels)}${diligent ? 'diligent' : 'holder'}:${day}:${vantage.offer ?? ''}`;
 }
 
 /** The lenses that show what comes out, with the time rail under them and the reasons beside them. */

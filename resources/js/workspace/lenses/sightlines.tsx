@@ -80,7 +80,7 @@ function VantageHead({ vantage, all, at, now, time, blind, chosen, acts }: Vanta
       {blind ? (
         <span className="blind">nothing is open</span>
       ) : (
-        day !== null && since !== null && <span>{vantage.diligent ? 'all finished' : `from ${time.dayMonth(since)}`}</span>
+        day !== null && since !== null && <span title={vantage.name}>{vantage.labels.length > 0 ? `with ${vantage.labels.join(', ')}` : vantage.diligent ? 'all finished' : `from ${time.dayMonth(since)}`}</span>
       )}
     </div>
   );

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Learner;
+
+use OpenApi\Attributes as OA;
+
+/** What stands at the end of a course that is over, or is given no more. */
+#[OA\Schema]
+final readonly class ClosingWords
+{
+    /**
+     * @param  string  $text  one sentence
+     * @param  ?string  $html  the school's own words beneath it, sanitised; null: it has none
+     */
+    public function __construct(#[OA\Property] public string $text, #[OA\Property] public ?string $html)
+    {
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Learner;
+
+use App\Access\Answer;
+use App\Access\SchoolClock;
+use App\Access\SchoolOf;
+use App\Models\Course;
+use App\Notices\NoticeCase;
+use App\Notices\NoticeTexts;
+use App\Notices\Placeholders;
+use App\Words\Say;
+use SilentKeep\Core\Deciding\Reason;
+use SilentKeep\Core\Outline\CourseState;
+
+/** Says that a course is over, in the school's own words where it has some. */
+final readonly class ClosingWordsBuilder
+{
+    public function __construct(private NoticeTexts $notices, private SchoolOf $school, private SchoolClock $clock)
+    {
+    }
+
+    /** Null where the course goes on, also for one who keeps it after it was retired. */
+    public function of(Course $course, Answer $answer): ?ClosingWords
+    {
+        $gate = $answer->snapshot()->gate;
+        $rules = $answer->decider->course;
+        if ($gate !== Reason::CourseOver && $gate !== Reason::CourseRetired) {
+            return null;
+        }
+        $own = $this->notices->at($course, NoticeCase::CourseOver);
+        $school = ($this->school)();
+        $title = $rules->title ?? $rules->key;
+
+        return new ClosingWords(
+            $rules->state === CourseState::Retired || $rules->closes === null ? Say::text('learner.terms.retired') : Say::text('learner.terms.over', ['at' => $this->clock->date($rules->closes)]),
+            $own === null || $own->text === '' ? null : (new Placeholders([
+                'course' => $title, 'title' => $title, 'school' => $school->name, 'contact' => $school->contact_name ?? '', 'name' => '', 'pass' => '',
+            ]))->html($own->text),
+        );
+    }
+}
