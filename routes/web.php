@@ -65,6 +65,9 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/revisions', [Staff\RevisionsController::class, 'store'])->name('publish');
     Route::post('/courses/{course}/guest-link', [Staff\GuestLinkController::class, 'update'])->name('guest-link');
     Route::get('/offers', [Staff\OffersController::class, 'index'])->name('offers');
+    Route::post('/bundles', [Staff\BundlesController::class, 'store'])->name('bundles');
+    Route::put('/bundles/{bundle}', [Staff\BundlesController::class, 'update'])->whereNumber('bundle')->name('bundles.change');
+    Route::delete('/bundles/{bundle}', [Staff\BundlesController::class, 'destroy'])->whereNumber('bundle')->middleware('can:run-school')->name('bundles.drop');
     Route::put('/offers/{offer}', [Staff\OffersController::class, 'update'])->whereNumber('offer')->name('offers.sell');
     Route::delete('/offers/{offer}', [Staff\OffersController::class, 'destroy'])->whereNumber('offer')->name('offers.drop');
     Route::post('/courses/{course}/draft/offers', [Staff\OffersController::class, 'access'])->name('draft.offers');
@@ -87,6 +90,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::put('/courses/{course}/contents/{item}/media/{medium}', [Staff\ContentMediaController::class, 'update'])->whereNumber('medium')->name('contents.move');
     Route::delete('/courses/{course}/contents/{item}/media/{medium}', [Staff\ContentMediaController::class, 'destroy'])->whereNumber('medium')->name('contents.take-out');
     Route::get('/outbox', Staff\OutboxController::class)->middleware('can:run-school')->name('outbox');
+    Route::get('/outbox/shop', [Staff\ShopController::class, 'index'])->middleware('can:run-school')->name('shop');
+    Route::post('/outbox/shop/{purchase}', [Staff\ShopController::class, 'store'])->whereNumber('purchase')->middleware('can:run-school')->name('shop.tell');
     Route::get('/people', [Staff\PeopleController::class, 'index'])->name('people.list');
     Route::middleware('can:run-school')->group(function (): void {
         Route::get('/people/bring-in', [Staff\ImportController::class, 'index'])->name('bring-in');
@@ -114,6 +119,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
 Route::get('/g/{token}', [Learner\GuestController::class, 'show'])->where('token', '[a-f0-9]{32}')->name('guest');
 Route::post('/g/{token}', [Learner\GuestController::class, 'store'])->where('token', '[a-f0-9]{32}')->middleware('throttle:10,1,guest-phrase')->name('guest.enter');
 Route::post('/courses/{course}/leave', [Learner\GuestController::class, 'destroy'])->name('guest.leave');
+Route::get('/checkout/bundles/{bundle}', [Learner\CheckoutController::class, 'showBundle'])->name('checkout.bundle');
+Route::post('/checkout/bundles/{bundle}', [Learner\CheckoutController::class, 'storeBundle'])->middleware('throttle:20,1,checkout')->name('checkout.bundle.buy');
 Route::get('/checkout/{offer}', [Learner\CheckoutController::class, 'show'])->name('checkout');
 Route::post('/checkout/{offer}', [Learner\CheckoutController::class, 'store'])->middleware('throttle:20,1,checkout')->name('checkout.buy');
 Route::post('/look-with', [Learner\CoursesController::class, 'lookWith'])->middleware('auth')->name('look-with');

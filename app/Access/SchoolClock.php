@@ -88,6 +88,12 @@ final readonly class SchoolClock implements WallClock
         return SchoolZone::named($this->zone())->plusDays($instant, $days);
     }
 
+    /** The same day of the month at the same wall-clock time so many months later. */
+    public function plusMonths(int $instant, int $months): int
+    {
+        return SchoolZone::named($this->zone())->plusMonths($instant, $months);
+    }
+
     /** How many whole calendar days lie between, as {@see self::plusDays()} counts them. */
     public function wholeDays(int $from, int $until): int
     {

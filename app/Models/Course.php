@@ -24,6 +24,8 @@ final class Course extends Model
 {
     protected $guarded = [];
 
+    protected $casts = ['hidden' => 'boolean'];
+
     public function getRouteKeyName(): string
     {
         return 'key';

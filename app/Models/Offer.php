@@ -26,6 +26,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $most for so many people at most
  * @property ?\DateTimeImmutable $sold_from
  * @property ?\DateTimeImmutable $sold_until the first instant at which it is not sold any more
+ * @property ?PaidEvery $every it is paid for again and again; null: once
  * @property ?int $upgrade_price for who gives up a lesser pass for it, like the price; null: as for others
  * @property bool $erases what was finished, some time after a pass of it has ended
  * @property Course $course
@@ -34,7 +35,7 @@ final class Offer extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['labels' => 'array', 'trial' => 'boolean', 'erases' => 'boolean', 'again' => TakenAgain::class, 'not_after' => 'array', 'not_after_course' => 'boolean', 'sold_from' => UtcInstant::class, 'sold_until' => UtcInstant::class];
+    protected $casts = ['labels' => 'array', 'trial' => 'boolean', 'erases' => 'boolean', 'again' => TakenAgain::class, 'every' => PaidEvery::class, 'not_after' => 'array', 'not_after_course' => 'boolean', 'sold_from' => UtcInstant::class, 'sold_until' => UtcInstant::class];
 
     protected $attributes = ['labels' => '[]', 'again' => 'renewal', 'not_after' => '[]', 'not_after_course' => false];
 

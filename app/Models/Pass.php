@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $state
  * @property string $source what gave it, in words
  * @property ?int $given_by
+ * @property ?int $purchase_id by which it was bought or claimed
  * @property ?\DateTimeImmutable $paused_at
  * @property bool $clock_stops while it is paused
  * @property ?\DateTimeImmutable $warned_at

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $warn_days before a trial that erases ends
  * @property int $grace_days after it has ended
+ * @property int $missed_days after a payment was due that did not come, a membership ends
  * @property int $id
  * @property string $name
  * @property string $zone

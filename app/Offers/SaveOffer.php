@@ -12,6 +12,7 @@ use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Edits\DropOffer;
 use App\Drafts\Edits\SetOffer;
 use App\Drafts\MadeEdit;
+use App\Models\Bundle;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Offer;
@@ -80,6 +81,10 @@ final readonly class SaveOffer
             $holders = Pass::query()->where('offer_id', $offer->id)->distinct()->count('person_id');
             if ($holders > 0) {
                 throw CannotEdit::offerHeld($holders);
+            }
+            $bundle = Bundle::query()->whereRelation('offers', 'offers.id', $offer->id)->value('name');
+            if (is_string($bundle)) {
+                throw CannotEdit::offerInBundle($bundle);
             }
             if (! $wasLive) {
                 // Nothing speaks of it any more.

@@ -10,18 +10,25 @@ use SilentKeep\Core\Viewing\Pass;
 final readonly class Taking
 {
     /**
+     * @param  bool  $has  whether they cannot because they have it already
      * @param  ?string  $refusal  why they cannot, in one sentence; null: they can
      * @param  ?Pass  $pass  that they would get
      * @param  ?Pass  $renews  that it goes on from
      * @param  array<int, Pass>  $replaces  lesser ones that end with it, by their number
      */
-    private function __construct(public ?string $refusal, public ?Pass $pass, public ?Pass $renews, public array $replaces)
+    private function __construct(public ?string $refusal, public ?Pass $pass, public ?Pass $renews, public array $replaces, public bool $has = false)
     {
     }
 
     public static function refused(string $why): self
     {
         return new self($why, null, null, []);
+    }
+
+    /** They have it already, or more. */
+    public static function has(string $why): self
+    {
+        return new self($why, null, null, [], has: true);
     }
 
     /** @param  array<int, Pass>  $replaces */

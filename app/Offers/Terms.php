@@ -24,16 +24,18 @@ use SilentKeep\Core\Viewing\Viewer;
 /** Who may take an offer, as what, and if not, why: asked by whatever sells, shows or mends. */
 final readonly class Terms
 {
-    public function __construct(private SchoolClock $clock)
+    public function __construct(private SchoolClock $clock, private Memberships $memberships)
     {
     }
 
     /**
      * @param  iterable<Offer>  $offers  of the course that the answer is about
      * @param  Answer  $answer  to whoever would take them
+     * @param  bool  $alone  sold by themselves, not within a bundle
+     * @param  ?int  $until  to which passes last, where that is not as their offers say
      * @return array<array-key, Taking> by key; one query, where any of them is limited
      */
-    public function all(iterable $offers, Answer $answer, Taker $taker): array
+    public function all(iterable $offers, Answer $answer, Taker $taker, bool $alone = true, ?int $until = null): array
     {
         $takings = [];
         $limited = [];
@@ -49,48 +51,58 @@ final readonly class Terms
         $viewer = $answer->viewer->signedIn()->withPasses(array_values(array_filter($taker->passes, static fn (Pass $pass): bool => $answer->decider->prepared->offerOf($pass) !== null)));
         $asking = $answer->to($viewer);
 
-        return array_map(fn (Offer $offer): Taking => $this->taking($offer, $asking, $taker, is_numeric($taken[$offer->id] ?? null) ? (int) $taken[$offer->id] : 0), $takings);
+        return array_map(fn (Offer $offer): Taking => $this->taking($offer, $asking, $taker, is_numeric($taken[$offer->id] ?? null) ? (int) $taken[$offer->id] : 0, $alone, $until ?? $this->membershipUntil($offer, $asking->at)), $takings);
     }
 
-    public function of(Offer $offer, Answer $answer, Taker $taker): Taking
+    public function of(Offer $offer, Answer $answer, Taker $taker, bool $alone = true, ?int $until = null): Taking
     {
-        return $this->all([$offer], $answer, $taker)[$offer->key];
+        return $this->all([$offer], $answer, $taker, alone: $alone, until: $until)[$offer->key];
     }
 
-    private function taking(Offer $offer, Answer $asking, Taker $taker, int $taken): Taking
+    /**
+     * @param  int  $taken  places
+     * @param  ?int  $until  to which a membership's pass lasts
+     */
+    private function taking(Offer $offer, Answer $asking, Taker $taker, int $taken, bool $alone, ?int $until): Taking
     {
         [$decider, $viewer] = [$asking->decider, $asking->viewer];
         $access = $decider->prepared->plan->offer($offer->key);
         if ($access === null) {
             return Taking::refused($this->say('not_sold'));
         }
-        $refusal = $this->closed($offer, $decider->course, $asking->at) ?? $this->outsideSale($offer, $asking->at) ?? $this->notForThem($offer, $viewer, $taker);
+        $refusal = $this->closed($offer, $decider->course, $asking->at, $alone) ?? $this->outsideSale($offer, $asking->at) ?? $this->notForThem($offer, $viewer, $taker);
         if ($refusal !== null) {
-            return Taking::refused($refusal);
+            return $offer->again === TakenAgain::Once && $taker->of($offer->key) !== [] ? Taking::has($refusal) : Taking::refused($refusal);
         }
         $held = self::held($taker, $offer->key, $asking->at);
         if ($held !== null) {
-            return $this->again($offer, $access, $decider, $viewer, $held);
+            return $this->again($offer, $access, $decider, $viewer, $held, $alone);
         }
         if ($offer->most !== null && $taken >= $offer->most) {
             return Taking::refused($this->say('sold_out'));
         }
         $pass = NewPass::of($access, $asking->at, $viewer->passes, $decider->prepared, $decider->prepared->plan->zone);
+        $pass = $until === null ? $pass : new Pass($pass->offer, $pass->from, $until, $pass->state, $pass->pacedFrom);
         $comparing = new Comparing($decider, $viewer, $taker->labels, $asking->at);
         $greater = $comparing->greaterThan($pass);
 
         return $this->beyondReach($pass, $decider) ?? ($greater !== null
-            ? Taking::refused($this->say('held_more', ['offer' => $this->name($greater, $decider), 'until' => $this->until($greater)]))
+            ? Taking::has($this->say('held_more', ['offer' => $this->name($greater, $decider), 'until' => $this->until($greater)]))
             : Taking::anew($pass, array_filter($taker->passes, static fn (Pass $lesser): bool => $comparing->isLesser($lesser, $pass))));
     }
 
+    private function membershipUntil(Offer $offer, int $at): ?int
+    {
+        return $offer->every === null ? null : $this->memberships->passUntil($this->memberships->paidUntil($at, $offer->every, 1));
+    }
+
     /** A course that cannot be entered, or not by a sale. */
-    private function closed(Offer $offer, Course $course, int $now): ?string
+    private function closed(Offer $offer, Course $course, int $now, bool $alone): ?string
     {
         return match (true) {
             $course->state === CourseState::Retired => $this->say('retired'),
             $course->closes !== null && $course->closes <= $now => $this->say('over', ['at' => $this->clock->date($course->closes)]),
-            $course->state === CourseState::Draft, $offer->price === null => $this->say('not_sold'),
+            $course->state === CourseState::Draft, $alone && $offer->price === null => $this->say('not_sold'),
             $course->entry === Entry::Invite => $this->say('invite'),
             default => null,
         };
@@ -130,17 +142,18 @@ final readonly class Terms
         return $longest;
     }
 
-    private function again(Offer $offer, CoreOffer $access, Decider $decider, Viewer $viewer, Pass $held): Taking
+    private function again(Offer $offer, CoreOffer $access, Decider $decider, Viewer $viewer, Pass $held, bool $alone): Taking
     {
         if ($held->state === PassState::Paused) {
-            return Taking::refused($this->say('paused'));
+            return Taking::has($this->say('paused'));
         }
-        if ($held->until === Instant::NEVER || $offer->again !== TakenAgain::Renewal) {
-            return Taking::refused($this->say('held', ['until' => $this->until($held)]));
+        // A membership is carried on by its payments.
+        if ($held->until === Instant::NEVER || $offer->again !== TakenAgain::Renewal || ($alone && $offer->every !== null)) {
+            return Taking::has($this->say('held', ['until' => $this->until($held)]));
         }
         $pass = NewPass::of($access, $held->until, $viewer->passes, $decider->prepared, $decider->prepared->plan->zone);
 
-        return $pass->until <= $held->until ? Taking::refused($this->say('held', ['until' => $this->until($held)])) : ($this->beyondReach($pass, $decider) ?? Taking::renewing($held, $pass));
+        return $pass->until <= $held->until ? Taking::has($this->say('held', ['until' => $this->until($held)])) : ($this->beyondReach($pass, $decider) ?? Taking::renewing($held, $pass));
     }
 
     /** What ends before it begins, or before its course does, or begins when that is over. */

@@ -25,6 +25,20 @@ final class CivilDate
         return $era * 146097 + $yearOfEra * 365 + intdiv($yearOfEra, 4) - intdiv($yearOfEra, 100) + $dayOfYear - 719468;
     }
 
+    /** @return array{int, int, int} year, month, day */
+    public static function ofDayNumber(int $dayNumber): array
+    {
+        $days = $dayNumber + 719468;
+        $era = intdiv($days >= 0 ? $days : $days - 146096, 146097);
+        $dayOfEra = $days - $era * 146097;
+        $yearOfEra = intdiv($dayOfEra - intdiv($dayOfEra, 1460) + intdiv($dayOfEra, 36524) - intdiv($dayOfEra, 146096), 365);
+        $dayOfYear = $dayOfEra - (365 * $yearOfEra + intdiv($yearOfEra, 4) - intdiv($yearOfEra, 100));
+        $fromMarch = intdiv(5 * $dayOfYear + 2, 153);
+        $month = $fromMarch + ($fromMarch < 10 ? 3 : -9);
+
+        return [$yearOfEra + $era * 400 + ($month <= 2 ? 1 : 0), $month, $dayOfYear - intdiv(153 * $fromMarch + 2, 5) + 1];
+    }
+
     /** Monday is 1, Sunday is 7. */
     public static function weekday(int $dayNumber): int
     {

@@ -108,6 +108,21 @@ final class SchoolZone
         return $instant + $this->offsetAt($instant);
     }
 
+    /** The same day of the month at the same wall-clock time so many months later; where that month has no such day, on its last. */
+    public function plusMonths(int $base, int $months): int
+    {
+        $wall = $this->wallAt($base);
+        $day = self::floorDiv($wall, 86400);
+        [$year, $month, $dayOfMonth] = CivilDate::ofDayNumber($day);
+        $month += $months - 1;
+        $year += self::floorDiv($month, 12);
+        $month -= self::floorDiv($month, 12) * 12;
+        $first = CivilDate::toDayNumber($year, $month + 1, 1);
+        $next = $month === 11 ? CivilDate::toDayNumber($year + 1, 1, 1) : CivilDate::toDayNumber($year, $month + 2, 1);
+
+        return $this->instantOfWall(min($first + $dayOfMonth - 1, $next - 1) * 86400 + $wall - $day * 86400);
+    }
+
     /** How many whole calendar days lie between, as {@see self::plusDays()} counts them; 0 where the second is not after the first. */
     public function wholeDays(int $from, int $until): int
     {

@@ -129,6 +129,8 @@ return [
         'upgrade' => 'Change to it, {price}',
         'buy_for' => 'Buy it for {price}',
         'what' => '{course}, {lasts}. {price}',
+        'what_bundle' => '{price}. {lasts}',
+        'bundle' => 'Take them together, {price}',
         'free' => 'It is free.',
         'simulated' => 'This is a simulated shop: no money moves, and nothing is asked of your bank.',
         'before' => 'Have you been here before? {signIn} with your account.',

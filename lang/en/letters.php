@@ -9,6 +9,10 @@ return [
         'subject' => 'Your link to sign in',
         'before' => 'You asked for a link to sign in.',
     ],
+    'missed' => [
+        'subject' => 'Your payment for {offer} has not come',
+        'body' => "Dear {name},\n\nthe payment for {offer} that was due has not come. It goes on until {at} ({zone}) and ends then, unless it is paid. What you have finished stays, and whoever comes back goes on where they were.\n",
+    ],
     'account' => [
         'subject' => 'You have been given an account',
         'before' => 'You have been given an account.',

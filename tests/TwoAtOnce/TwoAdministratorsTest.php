@@ -103,6 +103,23 @@ final class TwoAdministratorsTest extends TestCase
         }
     }
 
+    public function test_two_tabs_at_the_same_moment_buy_once_and_an_event_told_twice_is_one(): void
+    {
+        foreach (['eira', 'sunniva', 'torvald', 'ragna', 'sindre'] as $name) {
+            $buyer = Caller::signedIn(self::$school->address(), $name);
+            $tabs = [$buyer->send('POST', '/checkout/refit-crew', ['shown' => 'anew', 'once' => 'one tab']), $buyer->send('POST', '/checkout/refit-crew', ['shown' => 'anew', 'once' => 'another tab'])];
+            foreach (Utils::unwrap($tabs) as $answer) {
+                self::assertSame(302, $answer->getStatusCode());
+            }
+            $person = "(select id from people where email = '{$name}@alder.test')";
+            self::assertSame(['1', '1'], [self::$school->value("select count(*) from passes p join offers o on o.id = p.offer_id where o.key = 'refit-crew' and p.person_id = {$person}"), self::$school->value("select count(*) from purchases where person_id = {$person}")], $name);
+            $purchase = self::$school->value("select id from purchases where person_id = {$person}");
+            $event = ['event' => "refund of {$name}", 'kind' => 'refund'];
+            $this->bothAtOnce("/keep/outbox/shop/{$purchase}", $event, $event);
+            self::assertSame(['1', 'its pass was withdrawn'], [self::$school->value("select count(*) from shop_events where purchase_id = {$purchase}"), self::$school->value("select did from shop_events where purchase_id = {$purchase}")]);
+        }
+    }
+
     /**
      * @param  array<string, mixed>  $one
      * @param  array<string, mixed>  $other

@@ -37,6 +37,11 @@ final class CannotEdit extends \DomainException
         return new self("This course has no offer {$key} any more.");
     }
 
+    public static function offerInBundle(string $bundle): self
+    {
+        return new self("The bundle {$bundle} is sold with it. Take it out of that first.");
+    }
+
     public static function offerHeld(int $holders): self
     {
         return new self(($holders === 1 ? 'Somebody holds' : "{$holders} people hold").' a pass of it, or have held one. Say that it is not sold any more instead.');

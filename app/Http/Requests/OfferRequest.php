@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Access\SchoolClock;
+use App\Models\PaidEvery;
 use App\Models\TakenAgain;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
@@ -43,6 +44,7 @@ final class OfferRequest extends FormRequest
             'most' => ['nullable', 'integer', 'between:1,1000000'],
             'soldFrom' => ['nullable', 'date_format:Y-m-d\TH:i'],
             'soldUntil' => ['nullable', 'date_format:Y-m-d\TH:i', 'after:soldFrom'],
+            'every' => ['nullable', Rule::enum(PaidEvery::class)],
             'upgradePrice' => ['nullable', 'numeric', 'min:0', 'max:1000000'],
         ];
     }
@@ -98,6 +100,7 @@ final class OfferRequest extends FormRequest
                 'most' => $request->filled('most') ? $request->integer('most') : null,
                 'sold_from' => $instant('soldFrom'),
                 'sold_until' => $instant('soldUntil'),
+                'every' => $request->input('sale') === 'price' ? $request->enum('every', PaidEvery::class) : null,
                 'upgrade_price' => $request->filled('upgradePrice') ? (int) round($request->float('upgradePrice') * 100) : null,
             ] : []),
         ];

@@ -12,6 +12,9 @@ final readonly class CheckoutPage
 {
     /**
      * @param  string  $lasts  from when and until when a pass of it is
+     * @param  string  $course  to which one comes back
+     * @param  list<string>  $includes  what a bundle gives, line by line
+     * @param  string  $buy  where the form is sent
      * @param  ?string  $item  to which one comes back
      * @param  bool  $free  nothing is paid
      * @param  ?string  $instead  what happens to what they hold already; null: nothing
@@ -24,7 +27,7 @@ final readonly class CheckoutPage
     public function __construct(
         #[OA\Property] public string $course,
         #[OA\Property] public string $courseTitle,
-        #[OA\Property] public string $offer,
+        #[OA\Property] public string $buy,
         #[OA\Property] public string $name,
         #[OA\Property] public string $price,
         #[OA\Property] public string $lasts,
@@ -32,6 +35,7 @@ final readonly class CheckoutPage
         #[OA\Property] public ?string $itemTitle,
         #[OA\Property] public bool $free,
         #[OA\Property] public ?string $instead,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $includes,
         #[OA\Property] public ?string $refusal,
         #[OA\Property] public ?string $closing,
         #[OA\Property] public string $shown,

@@ -9,68 +9,99 @@ use App\Access\SchoolClock;
 use App\Access\Viewers;
 use App\Models\Offer;
 use App\Models\Person;
-use App\Offers\Shop;
-use App\Offers\Takers;
+use App\Offers\Sales\Deal;
+use App\Offers\Sales\Deals;
+use App\Offers\Sales\Shop;
+use App\Offers\Sales\Ware;
 use App\Offers\Taking;
-use App\Offers\Terms;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 
-/** Puts together what somebody is told who is about to take an offer. */
+/** Puts together what somebody is told who is about to take an offer or a bundle. */
 final readonly class CheckoutPageBuilder
 {
-    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock, private Terms $terms, private Takers $takers, private ClosingWordsBuilder $closing)
+    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock, private Deals $deals, private ClosingWordsBuilder $closing)
     {
     }
 
     /** @param  ?string  $item  that was asked for; told of only where its title may be known to visitors */
-    public function page(Offer $offer, ?string $item, ?Person $person): CheckoutPage
+    public function page(Ware $ware, ?string $item, ?Person $person): CheckoutPage
     {
+        $deal = $this->deals->of($ware, $person);
+        $offer = ($deal->parts[0] ?? [$ware->offers[0] ?? null])[0] ?? throw new \LogicException('A ware is of an offer.');
         $decider = $this->plans->live($offer->course) ?? throw new \LogicException('A checkout is of a course that is published.');
+        $known = $this->known($decider, $item, $person);
         $answer = $this->plans->ask($decider, $this->viewers->of($person, $offer->course), $this->clock->now());
-        $taking = $this->terms->of($offer, $answer, $this->takers->of($person, $answer));
-        $position = $item === null ? null : $decider->course->outline->positionOf($item);
-        $anybody = $person === null ? Viewers::visitor() : Viewers::member();
-        $known = $position !== null && $this->plans->ask($decider, $anybody, $this->clock->now())->state($position) !== State::Hidden;
-        $cents = Shop::cents($offer, $taking);
+        $title = $decider->course->title ?? $decider->course->key;
 
         return new CheckoutPage(
             course: $offer->course->key,
-            courseTitle: $decider->course->title ?? $decider->course->key,
-            offer: $offer->key,
+            courseTitle: $title,
+            buy: $ware->bundle === null ? route('checkout.buy', [$ware->key], false) : route('checkout.bundle.buy', [$ware->key], false),
             // What is not sold is not told by its name to whoever guesses its key.
-            name: $offer->price === null ? $decider->course->title ?? $decider->course->key : $offer->name,
-            price: Shop::price($cents, $offer->currency),
-            lasts: $taking->pass === null ? '' : $this->lasts($taking, $taking->pass),
-            item: $known ? $item : null,
-            itemTitle: $known ? $decider->course->outline->items[$position]->title ?? $item : null,
-            free: $cents === 0,
-            instead: $this->instead($taking, $decider),
-            refusal: $taking->refusal,
-            closing: $this->closing->of($offer->course, $answer)?->html,
-            shown: $taking->fingerprint(),
+            name: $ware->price === null ? $title : $ware->name,
+            price: Shop::price($deal->cents, $ware->currency, $ware->every),
+            lasts: $this->lasts($deal),
+            item: $known,
+            itemTitle: $known === null ? null : $decider->course->outline->items[$decider->course->outline->positionOf($known) ?? 0]->title ?? $known,
+            free: $deal->cents === 0,
+            instead: $this->instead($deal),
+            includes: $ware->bundle === null ? [] : array_map(fn (array $part): string => $this->included($part[0], $part[1]), $deal->parts),
+            refusal: $deal->refusal,
+            closing: $deal->refusal === null ? null : $this->closing->of($offer->course, $answer)?->html,
+            shown: $deal->fingerprint(),
             holder: $person?->name,
-            signIn: route('sign-in', ['back' => route('checkout', ['offer' => $offer->key, ...($known ? ['item' => $item] : [])], false)], false),
+            signIn: route('sign-in', ['back' => $ware->address($known)], false),
         );
     }
 
-    private function lasts(Taking $taking, Pass $pass): string
+    private function known(Decider $decider, ?string $item, ?Person $person): ?string
+    {
+        $position = $item === null ? null : $decider->course->outline->positionOf($item);
+        $anybody = $person === null ? Viewers::visitor() : Viewers::member();
+
+        return $position !== null && $this->plans->ask($decider, $anybody, $this->clock->now())->state($position) !== State::Hidden ? $item : null;
+    }
+
+    private function lasts(Deal $deal): string
+    {
+        $pass = count($deal->parts) === 1 ? $deal->parts[0][1]->pass : null;
+
+        return match (true) {
+            $deal->paidUntil !== null => Say::text('learner.shop.paid_until', ['at' => $this->clock->words($deal->paidUntil)]),
+            $pass === null => '',
+            default => $this->until($deal->parts[0][1], $pass),
+        };
+    }
+
+    private function until(Taking $taking, Pass $pass): string
     {
         $until = $pass->until === Instant::NEVER ? Say::text('learner.shop.for_good') : Say::text('learner.shop.until_in_zone', ['at' => $this->clock->words($pass->until), 'zone' => $this->clock->zoneName()]);
 
         return $taking->renews === null ? $until : Say::text('learner.shop.from_until', ['from' => $this->clock->words($pass->from), 'until' => $until]);
     }
 
-    private function instead(Taking $taking, Decider $decider): ?string
+    private function included(Offer $offer, Taking $taking): string
     {
-        $names = array_values(array_unique(array_map(static fn (Pass $lesser): string => $decider->prepared->plan->offer($lesser->offer)->title ?? $lesser->offer, $taking->replaces)));
+        return Say::text('learner.shop.includes', ['offer' => $offer->name, 'course' => $this->plans->live($offer->course)->course->title ?? $offer->course->key, 'until' => $taking->pass === null ? '' : $this->until($taking, $taking->pass)]);
+    }
+
+    private function instead(Deal $deal): ?string
+    {
+        $renewed = count($deal->parts) === 1 ? $deal->parts[0][1]->renews : null;
+        $names = [];
+        foreach ($deal->parts as [$offer, $taking]) {
+            foreach ($taking->replaces as $lesser) {
+                $names[] = $this->plans->live($offer->course)?->prepared->plan->offer($lesser->offer)->title ?? $lesser->offer;
+            }
+        }
 
         return match (true) {
-            $taking->renews !== null => Say::text('learner.shop.renews', ['at' => $this->clock->words($taking->renews->until)]),
-            $names !== [] => Say::text('learner.shop.replaces', ['offers' => implode(', ', $names)]),
+            $renewed !== null => Say::text('learner.shop.renews', ['at' => $this->clock->words($renewed->until)]),
+            $names !== [] => Say::text('learner.shop.replaces', ['offers' => implode(', ', array_unique($names))]),
             default => null,
         };
     }

@@ -7,7 +7,7 @@ namespace App\Pages\Learner;
 use App\Learning\CourseFrame;
 use App\Learning\DateRow;
 use App\Learning\PathRow;
-use App\Offers\OfferCard;
+use App\Offers\Sales\OfferCard;
 use OpenApi\Attributes as OA;
 
 /** A course as its learner sees it. */

@@ -21,7 +21,8 @@ use App\Notices\NoticeCase;
 use App\Notices\NoticeTexts;
 use App\Notices\Placeholders;
 use App\Notices\SentAway;
-use App\Offers\Shop;
+use App\Offers\Sales\OfferCard;
+use App\Offers\Sales\Shop;
 use App\Offers\Takers;
 use App\Words\Glyph;
 use App\Words\SafeText;
@@ -60,9 +61,25 @@ final readonly class CoursePageBuilder
             SafeText::html($course->about),
             $count(Medium::query()->where('course_id', $course->id)->where('kind', 'video')->distinct()->pluck('item_key')),
             $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
-            $view->answer->viewer->staff || $view->answer->viewer->observes !== null ? [] : $this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer)),
+            $view->answer->viewer->staff || $view->answer->viewer->observes !== null ? [] : $this->offers($course, $view, $buyer),
             $this->closing->of($course, $view->answer),
         );
+    }
+
+    /** @return list<OfferCard> */
+    private function offers(Course $course, LearnerView $view, ?Person $buyer): array
+    {
+        $cards = $this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer));
+
+        return [...$cards, ...($view->isInside() ? [] : $this->shop->bundlesWith(array_map(static fn ($offer): string => $offer->key, $view->answer->decider->course->offers), $buyer))];
+    }
+
+    /** @return list<OfferCard> bundles among them that give a pass which opens it */
+    private function waysTo(Course $course, LearnerView $view, ?Person $buyer, string $item): array
+    {
+        [$cards, $opening] = $this->shop->waysTo($view->answer, $course, $this->takers->of($buyer, $view->answer), $item);
+
+        return [...$cards, ...$this->shop->bundlesWith($opening, $buyer, $item)];
     }
 
     private function last(Course $course, LearnerView $view, int $learner): ?PathRow
@@ -140,7 +157,7 @@ final readonly class CoursePageBuilder
             contactEmail: $school->contact_email,
             lookAt: $view->path->nextStep() ?? $view->path->somethingOpen(),
             // Whoever looks with somebody buys nothing by it.
-            offers: $view->answer->viewer->observes === null ? $this->shop->waysTo($view->answer, $course, $this->takers->of($reading->person, $view->answer), $decision->item) : [],
+            offers: $view->answer->viewer->observes === null ? $this->waysTo($course, $view, $reading->person, $decision->item) : [],
         );
     }
 }

@@ -7,7 +7,7 @@ namespace App\Pages\Learner;
 use App\Learning\CourseFrame;
 use App\Learning\PathRow;
 use App\Notices\NoticeCase;
-use App\Offers\OfferCard;
+use App\Offers\Sales\OfferCard;
 use App\Words\Glyph;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Offers;
 
+use App\Models\PaidEvery;
 use App\Models\TakenAgain;
 use OpenApi\Attributes as OA;
 
@@ -28,6 +29,7 @@ final readonly class OfferRow
      * @param  list<string>  $notAfter  keys of offers
      * @param  ?string  $soldFrom  wall-clock time of the school
      * @param  ?string  $soldUntil  likewise
+     * @param  ?string  $every  how often it is paid for; null: once
      * @param  ?float  $upgradePrice  in whole units; null: as for others
      */
     public function __construct(
@@ -60,6 +62,7 @@ final readonly class OfferRow
         #[OA\Property] public ?string $soldFrom,
         #[OA\Property] public ?string $soldUntil,
         #[OA\Property] public ?float $upgradePrice,
+        #[OA\Property(enum: PaidEvery::class)] public ?string $every,
     ) {
     }
 }

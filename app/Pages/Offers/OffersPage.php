@@ -10,9 +10,13 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class OffersPage
 {
-    /** @param  list<CourseOffers>  $courses */
+    /**
+     * @param  list<CourseOffers>  $courses
+     * @param  list<BundleRow>  $bundles
+     */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: CourseOffers::class))] public array $courses,
+        #[OA\Property(items: new OA\Items(ref: BundleRow::class))] public array $bundles,
         #[OA\Property] public bool $mayRun,
     ) {
     }

@@ -10,16 +10,18 @@ use App\Access\SchoolClock;
 use App\Access\Viewers;
 use App\Database\Value;
 use App\Drafts\Edits\SetOffer;
+use App\Models\Bundle;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentOffer;
 use App\Models\Offer;
 use App\Models\Pass;
+use App\Models\Purchase;
 use App\Offers\OfferFindings;
+use App\Offers\Sales\Shop;
 use App\Offers\TermsWords;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
-use App\Words\Formats;
 use App\Words\RuleWords;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Deciding\Decider;
@@ -54,7 +56,23 @@ final readonly class OffersPageBuilder
             $courses[] = $this->course($course, array_values(($offers->get($course->id) ?? collect())->all()), $holders, fn (Offer $offer): array => $this->terms->of($offer, $names, $taken[$offer->id] ?? 0));
         }
 
-        return new OffersPage($courses, $mayRun);
+        return new OffersPage($courses, $this->bundles(), $mayRun);
+    }
+
+    /** @return list<BundleRow> */
+    private function bundles(): array
+    {
+        $bought = Purchase::query()->whereNotNull('bundle_id')->where('state', '!=', 'refunded')->groupBy('bundle_id')->selectRaw('bundle_id, count(*) as bought')->pluck('bought', 'bundle_id')->map(Value::int(...))->all();
+        $rows = [];
+        foreach (Bundle::query()->with('offers.course')->orderBy('id')->get() as $bundle) {
+            $rows[] = new BundleRow(
+                $bundle->id, $bundle->key, $bundle->name, $bundle->price === null ? null : $bundle->price / 100, $bundle->currency,
+                $bundle->price === null ? 'not sold' : Shop::price($bundle->price, $bundle->currency, $bundle->every), $bundle->every?->value,
+                Value::texts($bundle->offers->pluck('key')), Value::texts($bundle->offers->pluck('name')), $bought[$bundle->id] ?? 0,
+            );
+        }
+
+        return $rows;
     }
 
     /**
@@ -143,7 +161,7 @@ final readonly class OffersPageBuilder
             match ($model->price) {
                 null => 'not sold',
                 0 => 'free',
-                default => Formats::money($model->price, $model->currency),
+                default => Shop::price($model->price, $model->currency, $model->every),
             },
             implode(', ', $offer->labels()), $model->trial, $model->erases,
             $offer->tier(), $offer->plan(), $offer->scope(),
@@ -158,6 +176,7 @@ final readonly class OffersPageBuilder
             most: $model->most,
             soldFrom: $model->sold_from === null ? null : $this->clock->wall($model->sold_from->getTimestamp()),
             soldUntil: $model->sold_until === null ? null : $this->clock->wall($model->sold_until->getTimestamp()),
+            every: $model->every?->value,
             upgradePrice: $model->upgrade_price === null ? null : $model->upgrade_price / 100,
         );
     }

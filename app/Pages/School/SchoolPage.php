@@ -19,6 +19,7 @@ final readonly class SchoolPage
         #[OA\Property] public ?string $contactEmail,
         #[OA\Property] public int $warnDays,
         #[OA\Property] public int $graceDays,
+        #[OA\Property] public int $missedDays,
         #[OA\Property] public bool $mayRun,
     ) {
     }

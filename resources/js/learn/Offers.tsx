@@ -8,6 +8,8 @@ function verb({ as, free, price }: OfferCard): string {
   switch (as) {
     case 'renewal':
       return say('shop.renewal', { price });
+    case 'bundle':
+      return say('shop.bundle', { price });
     case 'upgrade':
       return say('shop.upgrade', { price });
     default:

@@ -2,10 +2,17 @@ import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 
 import type { OfferRow } from '../lib/generated/types';
 
-const SALES = [
+export const SALES = [
   { value: 'none', label: 'Not sold' },
   { value: 'free', label: 'Free' },
   { value: 'price', label: 'For a price' },
+];
+
+/** How often it is paid for. */
+export const EVERY: { value: '' | 'month' | 'year'; label: string }[] = [
+  { value: '', label: 'Once' },
+  { value: 'month', label: 'Each month: a payment carries it on' },
+  { value: 'year', label: 'Each year: a payment carries it on' },
 ];
 
 const AGAIN: { value: OfferRow['again']; label: string }[] = [
@@ -32,6 +39,7 @@ export interface Selling {
   soldFrom: string;
   soldUntil: string;
   upgradePrice: number | null;
+  every: '' | 'month' | 'year';
 }
 
 export function sellingOf(offer: OfferRow | null, currency: string): Selling {
@@ -50,6 +58,7 @@ export function sellingOf(offer: OfferRow | null, currency: string): Selling {
     soldFrom: offer?.soldFrom ?? '',
     soldUntil: offer?.soldUntil ?? '',
     upgradePrice: offer?.upgradePrice ?? null,
+    every: offer?.every ?? '',
   };
 }
 
@@ -79,6 +88,7 @@ export function SellingFields({ data, errors, offers, onSet }: SellingFieldsProp
           </div>
         )}
       </div>
+      {data.sale === 'price' && <Select label="It is paid for" data={EVERY} value={data.every} allowDeselect={false} error={errors['every']} onChange={(every) => onSet({ every: (every ?? '') as Selling['every'] })} />}
       <label className="tick">
         {/* A trial is for those who are new; who thinks otherwise says so below. */}
         <input type="checkbox" checked={data.trial} onChange={(event) => onSet(event.currentTarget.checked ? { trial: true, again: 'once', notAfterCourse: true } : { trial: false })} /> it is a trial

@@ -154,4 +154,34 @@ final class SchoolZoneTest extends TestCase
         yield 'no time' => ['2026-03-10T12:00:00Z', '2026-03-10T12:00:00Z', 0];
         yield 'backwards' => ['2026-03-10T12:00:00Z', '2026-03-01T12:00:00Z', 0];
     }
+
+    #[DataProvider('months')]
+    public function test_months_are_counted_by_the_calendar(string $base, int $months, string $expected): void
+    {
+        self::assertSame($expected, Instant::format(SchoolZone::named('Europe/Oslo')->plusMonths(Instant::parse($base), $months)));
+    }
+
+    /** @return \Generator<string, array{string, int, string}> */
+    public static function months(): \Generator
+    {
+        yield 'one, over the clock change' => ['2026-03-10T12:00:00Z', 1, '2026-04-10T11:00:00Z'];
+        yield 'none' => ['2026-03-10T12:00:00Z', 0, '2026-03-10T12:00:00Z'];
+        yield 'a month that has no such day' => ['2026-01-31T12:00:00Z', 1, '2026-02-28T12:00:00Z'];
+        yield 'a leap day' => ['2024-01-31T12:00:00Z', 1, '2024-02-29T12:00:00Z'];
+        yield 'and on, counted from the first' => ['2026-01-31T12:00:00Z', 2, '2026-03-31T11:00:00Z'];
+        yield 'over the year' => ['2026-11-30T12:00:00Z', 3, '2027-02-28T12:00:00Z'];
+        yield 'a year' => ['2024-02-29T12:00:00Z', 12, '2025-02-28T12:00:00Z'];
+        yield 'to December' => ['2026-03-31T11:00:00Z', 9, '2026-12-31T12:00:00Z'];
+        yield 'local midnight' => ['2026-03-09T23:00:00Z', 1, '2026-04-09T22:00:00Z'];
+    }
+
+    public function test_a_day_number_is_read_back_as_the_date_that_it_was_made_of(): void
+    {
+        foreach ([[1970, 1, 1], [2000, 2, 29], [1900, 2, 28], [1600, 12, 31], [2026, 3, 1], [-1, 6, 15], [0, 2, 29], [9999, 12, 31]] as [$year, $month, $day]) {
+            self::assertSame([$year, $month, $day], CivilDate::ofDayNumber(CivilDate::toDayNumber($year, $month, $day)));
+        }
+        for ($number = -200_000; $number < 200_000; $number += 37) {
+            self::assertSame($number, CivilDate::toDayNumber(...CivilDate::ofDayNumber($number)));
+        }
+    }
 }

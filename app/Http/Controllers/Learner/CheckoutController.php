@@ -7,10 +7,10 @@ namespace App\Http\Controllers\Learner;
 use App\Access\WhoLooks;
 use App\Http\Throttles;
 use App\Models\Course;
-use App\Models\Offer;
 use App\Models\Person;
-use App\Offers\Buy;
-use App\Offers\Shop;
+use App\Offers\Sales\Buy;
+use App\Offers\Sales\Shop;
+use App\Offers\Sales\Ware;
 use App\Pages\Learner\CheckoutPageBuilder;
 use App\Pages\Shared\Flash;
 use App\People\Accounts\OpenAccount;
@@ -31,19 +31,39 @@ final readonly class CheckoutController
 
     public function show(Request $request, string $offer, CheckoutPageBuilder $pages): Response
     {
+        return $this->page($request, $this->offer($offer), $pages);
+    }
+
+    public function showBundle(Request $request, string $bundle, CheckoutPageBuilder $pages): Response
+    {
+        return $this->page($request, $this->bundle($bundle), $pages);
+    }
+
+    private function page(Request $request, Ware $ware, CheckoutPageBuilder $pages): Response
+    {
         $item = $request->query('item');
 
-        return Inertia::render('learner/Checkout', get_object_vars($pages->page($this->offer($offer), is_string($item) ? $item : null, WhoLooks::person($request))));
+        return Inertia::render('learner/Checkout', get_object_vars($pages->page($ware, is_string($item) ? $item : null, WhoLooks::person($request))));
     }
 
     public function store(Request $request, string $offer, Buy $buy): RedirectResponse
     {
-        $offer = $this->offer($offer);
+        return $this->buy($request, $this->offer($offer), $buy);
+    }
+
+    public function storeBundle(Request $request, string $bundle, Buy $buy): RedirectResponse
+    {
+        return $this->buy($request, $this->bundle($bundle), $buy);
+    }
+
+    private function buy(Request $request, Ware $ware, Buy $buy): RedirectResponse
+    {
+        $course = $ware->offers[0]->course;
         $given = $request->validate(['item' => ['nullable', 'string', 'max:190'], 'once' => ['nullable', 'string', 'max:60'], 'shown' => ['nullable', 'string', 'max:500']]);
         $text = static fn (string $key): ?string => is_string($given[$key] ?? null) ? $given[$key] : null;
         $known = WhoLooks::person($request);
         try {
-            $person = $buy($offer, $known ?? $this->typed($request), $text('once'), $text('shown'));
+            $person = $buy($ware, $known ?? $this->typed($request), $text('once'), $text('shown'));
         } catch (CannotAct $e) {
             return back()->with(Flash::refused($e->getMessage()));
         }
@@ -51,10 +71,10 @@ final readonly class CheckoutController
             self::letIn($request, $person);
         }
         // Back to where they came from, where there is such a place.
-        $item = is_string($given['item'] ?? null) && $this->shop->knows($offer->course, $given['item']) ? $given['item'] : '';
-        $text = $person->isConfirmed() ? Say::text('learner.shop.bought', ['offer' => $offer->name]) : Say::text('learner.shop.bought_here', ['offer' => $offer->name, 'address' => $person->address()]);
+        $item = is_string($given['item'] ?? null) && $this->shop->knows($course, $given['item']) ? $given['item'] : '';
+        $text = $person->isConfirmed() ? Say::text('learner.shop.bought', ['offer' => $ware->name]) : Say::text('learner.shop.bought_here', ['offer' => $ware->name, 'address' => $person->address()]);
 
-        return ($item === '' ? redirect()->route('course', $offer->course) : redirect()->route('lesson', [$offer->course, $item]))
+        return ($item === '' ? redirect()->route('course', $course) : redirect()->route('lesson', [$course, $item]))
             ->with(Flash::done($text));
     }
 
@@ -90,8 +110,13 @@ final readonly class CheckoutController
         Auth::login($person);
     }
 
-    private function offer(string $key): Offer
+    private function offer(string $key): Ware
     {
-        return $this->shop->find($key) ?? abort(404);
+        return Ware::offer($this->shop->find($key) ?? abort(404));
+    }
+
+    private function bundle(string $key): Ware
+    {
+        return Ware::bundle($this->shop->findBundle($key) ?? abort(404));
     }
 }

@@ -12,6 +12,8 @@ export const routes: Config['routes'] = {
   'calendar': {"uri":"calendar/{token}.ics","methods":["GET","HEAD"],"wheres":{"token":"[A-Za-z0-9]{40}"},"parameters":["token"]},
   'calendar.change': {"uri":"calendar-link","methods":["POST"]},
   'checkout': {"uri":"checkout/{offer}","methods":["GET","HEAD"],"parameters":["offer"]},
+  'checkout.bundle': {"uri":"checkout/bundles/{bundle}","methods":["GET","HEAD"],"parameters":["bundle"]},
+  'checkout.bundle.buy': {"uri":"checkout/bundles/{bundle}","methods":["POST"],"parameters":["bundle"]},
   'checkout.buy': {"uri":"checkout/{offer}","methods":["POST"],"parameters":["offer"]},
   'course': {"uri":"courses/{course}","methods":["GET","HEAD"],"parameters":["course"]},
   'courses': {"uri":"courses","methods":["GET","HEAD"]},
@@ -23,6 +25,9 @@ export const routes: Config['routes'] = {
   'keep.act.do': {"uri":"keep/people/acts/{act}","methods":["POST"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.act.leave': {"uri":"keep/people/acts/{act}","methods":["DELETE"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.bring-in': {"uri":"keep/people/bring-in","methods":["GET","HEAD"]},
+  'keep.bundles': {"uri":"keep/bundles","methods":["POST"]},
+  'keep.bundles.change': {"uri":"keep/bundles/{bundle}","methods":["PUT"],"wheres":{"bundle":"[0-9]+"},"parameters":["bundle"]},
+  'keep.bundles.drop': {"uri":"keep/bundles/{bundle}","methods":["DELETE"],"wheres":{"bundle":"[0-9]+"},"parameters":["bundle"]},
   'keep.calendar': {"uri":"keep/courses/{course}/calendar.ics","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.condition': {"uri":"keep/courses/{course}/condition","methods":["POST"],"parameters":["course"]},
   'keep.contents': {"uri":"keep/courses/{course}/contents/{item?}","methods":["GET","HEAD"],"parameters":["course","item"]},
@@ -88,6 +93,8 @@ export const routes: Config['routes'] = {
   'keep.school.save': {"uri":"keep/school","methods":["PUT"]},
   'keep.segments.forget': {"uri":"keep/people/segments/{segment}","methods":["DELETE"],"wheres":{"segment":"[0-9]+"},"parameters":["segment"]},
   'keep.segments.save': {"uri":"keep/people/segments","methods":["POST"]},
+  'keep.shop': {"uri":"keep/outbox/shop","methods":["GET","HEAD"]},
+  'keep.shop.tell': {"uri":"keep/outbox/shop/{purchase}","methods":["POST"],"wheres":{"purchase":"[0-9]+"},"parameters":["purchase"]},
   'keep.sightlines': {"uri":"keep/courses/{course}/sightlines","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.sightlines.csv': {"uri":"keep/courses/{course}/sightlines.csv","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.stand-in': {"uri":"keep/courses/{course}/stand-in","methods":["GET","HEAD"],"parameters":["course"]},
@@ -124,6 +131,8 @@ declare module 'ziggy-js' {
     'calendar': [{"name":"token","required":true}];
     'calendar.change': [];
     'checkout': [{"name":"offer","required":true}];
+    'checkout.bundle': [{"name":"bundle","required":true}];
+    'checkout.bundle.buy': [{"name":"bundle","required":true}];
     'checkout.buy': [{"name":"offer","required":true}];
     'course': [{"name":"course","required":true}];
     'courses': [];
@@ -135,6 +144,9 @@ declare module 'ziggy-js' {
     'keep.act.do': [{"name":"act","required":true}];
     'keep.act.leave': [{"name":"act","required":true}];
     'keep.bring-in': [];
+    'keep.bundles': [];
+    'keep.bundles.change': [{"name":"bundle","required":true}];
+    'keep.bundles.drop': [{"name":"bundle","required":true}];
     'keep.calendar': [{"name":"course","required":true}];
     'keep.condition': [{"name":"course","required":true}];
     'keep.contents': [{"name":"course","required":true},{"name":"item","required":false}];
@@ -200,6 +212,8 @@ declare module 'ziggy-js' {
     'keep.school.save': [];
     'keep.segments.forget': [{"name":"segment","required":true}];
     'keep.segments.save': [];
+    'keep.shop': [];
+    'keep.shop.tell': [{"name":"purchase","required":true}];
     'keep.sightlines': [{"name":"course","required":true}];
     'keep.sightlines.csv': [{"name":"course","required":true}];
     'keep.stand-in': [{"name":"course","required":true}];

@@ -108,10 +108,23 @@ export interface BoardPage {
   marks: MarkRow[];
 }
 
+export interface BundleRow {
+  id: number;
+  key: string;
+  name: string;
+  price: number | null;
+  currency: string;
+  priceWords: string;
+  every: 'month' | 'year' | null;
+  offers: string[];
+  names: string[];
+  bought: number;
+}
+
 export interface CheckoutPage {
   course: string;
   courseTitle: string;
-  offer: string;
+  buy: string;
   name: string;
   price: string;
   lasts: string;
@@ -119,6 +132,7 @@ export interface CheckoutPage {
   itemTitle: string | null;
   free: boolean;
   instead: string | null;
+  includes: string[];
   refusal: string | null;
   closing: string | null;
   shown: string;
@@ -564,7 +578,7 @@ export interface OfferCard {
   name: string;
   price: string;
   free: boolean;
-  as: 'pass' | 'renewal' | 'upgrade';
+  as: 'pass' | 'renewal' | 'upgrade' | 'bundle';
   detail: string;
   href: string;
 }
@@ -605,10 +619,12 @@ export interface OfferRow {
   soldFrom: string | null;
   soldUntil: string | null;
   upgradePrice: number | null;
+  every: 'month' | 'year' | null;
 }
 
 export interface OffersPage {
   courses: CourseOffers[];
+  bundles: BundleRow[];
   mayRun: boolean;
 }
 
@@ -718,6 +734,19 @@ export interface PostRow {
   at: string;
   text: string;
   mine: boolean;
+}
+
+export interface PurchaseRow {
+  id: number;
+  when: string;
+  person: number;
+  personName: string;
+  what: string;
+  paid: string;
+  standing: string;
+  passes: string[];
+  next: number | null;
+  refundable: boolean;
 }
 
 export interface QuizCard {
@@ -845,6 +874,7 @@ export interface SchoolPage {
   contactEmail: string | null;
   warnDays: number;
   graceDays: number;
+  missedDays: number;
   mayRun: boolean;
 }
 
@@ -864,6 +894,21 @@ export interface Sentence {
 export interface SentencePart {
   text: string;
   title: boolean;
+}
+
+export interface ShopEventRow {
+  id: number;
+  when: string;
+  told: string;
+  did: string;
+}
+
+export interface ShopPage {
+  purchases: PurchaseRow[];
+  events: ShopEventRow[];
+  total: number;
+  page: number;
+  pages: number;
 }
 
 export interface Sight {

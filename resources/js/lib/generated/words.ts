@@ -103,6 +103,8 @@ export const words = {
   'shop.upgrade': "Change to it, {price}",
   'shop.buy_for': "Buy it for {price}",
   'shop.what': "{course}, {lasts}. {price}",
+  'shop.what_bundle': "{price}. {lasts}",
+  'shop.bundle': "Take them together, {price}",
   'shop.free': "It is free.",
   'shop.simulated': "This is a simulated shop: no money moves, and nothing is asked of your bank.",
   'shop.before': "Have you been here before? {signIn} with your account.",
@@ -286,6 +288,8 @@ export interface Parts {
   'shop.upgrade': 'price';
   'shop.buy_for': 'price';
   'shop.what': 'course' | 'lasts' | 'price';
+  'shop.what_bundle': 'price' | 'lasts';
+  'shop.bundle': 'price';
   'shop.free': never;
   'shop.simulated': never;
   'shop.before': 'signIn';

@@ -3,18 +3,20 @@ import { Link, router } from '@inertiajs/react';
 import { type ReactNode, useState } from 'react';
 
 import { withQuery } from '../../lib/address';
-import type { CourseOffers, OfferRow, OffersPage } from '../../lib/generated/types';
+import type { BundleRow, CourseOffers, OfferRow, OffersPage } from '../../lib/generated/types';
 import { plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { SellDialog } from '../../offers/SellDialog';
+import { BundleDialog } from '../../offers/BundleDialog';
+import { Bundles } from '../../offers/Bundles';
 import { AccessDialog } from '../../offers/AccessDialog';
 import { TrialDialog } from '../../offers/TrialDialog';
 
-type Task = { task: 'sell' | 'access'; course: CourseOffers; offer: OfferRow } | { task: 'new' | 'trial'; course: CourseOffers };
+type Task = { task: 'bundle'; bundle: BundleRow | null } | { task: 'sell' | 'access'; course: CourseOffers; offer: OfferRow } | { task: 'new' | 'trial'; course: CourseOffers };
 
-export default function Offers({ courses, mayRun }: OffersPage) {
+export default function Offers({ courses, bundles, mayRun }: OffersPage) {
   const [task, setTask] = useState<Task | null>(null);
   const offers = courses.flatMap((course) => course.offers.map(({ key, name }) => ({ key, name })));
   return (
@@ -31,6 +33,8 @@ export default function Offers({ courses, mayRun }: OffersPage) {
         {courses.map((course) => (
           <CourseSection key={course.key} course={course} mayRun={mayRun} onTask={setTask} />
         ))}
+        {(bundles.length > 0 || offers.length > 1) && <Bundles bundles={bundles} mayRun={mayRun} onChange={(bundle) => setTask({ task: 'bundle', bundle })} />}
+        {task?.task === 'bundle' && <BundleDialog bundle={task.bundle} offers={courses.filter((course) => course.offers.length > 0).map((course) => ({ group: course.title, items: course.offers.map(({ key, name }) => ({ value: key, label: name })) }))} onClose={() => setTask(null)} />}
         {task?.task === 'sell' && <SellDialog offer={task.offer} offers={offers} onClose={() => setTask(null)} />}
         {task?.task === 'access' && <AccessDialog course={task.course} offer={task.offer} offers={offers} onClose={() => setTask(null)} />}
         {task?.task === 'new' && <AccessDialog course={task.course} offer={null} offers={offers} onClose={() => setTask(null)} />}

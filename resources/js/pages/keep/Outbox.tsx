@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/react';
 import type { OutboxPage } from '../../lib/generated/types';
 import { counted } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
+import { OutboxTabs } from '../../ui/OutboxTabs';
 import { to } from '../../lib/route';
 import { withQuery } from '../../lib/address';
 
@@ -11,6 +12,7 @@ export default function Outbox({ letters, total, page, pages }: OutboxPage) {
     <KeepShell title="Outbox">
       <main className="plainpage">
         <h1>Outbox</h1>
+        <OutboxTabs here="mail" />
         {total === 0 ? (
           <div className="empty">
             <p>

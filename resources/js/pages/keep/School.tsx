@@ -6,8 +6,8 @@ import type { SchoolPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 
-export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, mayRun }: SchoolPage) {
-  const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null });
+export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, missedDays, mayRun }: SchoolPage) {
+  const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null });
   const { data, errors, setData } = form;
   return (
     <KeepShell title="School">
@@ -33,6 +33,7 @@ export default function School({ name, zone, currency, guests, contactName, cont
             <NumberInput label="Warn so many days before a trial that erases ends" min={0} max={365} allowDecimal={false} disabled={!mayRun} value={data.warnDays ?? ''} error={errors.warnDays} onChange={(days) => setData('warnDays', days === '' ? null : Number(days))} />
             <NumberInput label="Erase so many days after it has ended" min={0} max={3650} allowDecimal={false} disabled={!mayRun} value={data.graceDays ?? ''} error={errors.graceDays} onChange={(days) => setData('graceDays', days === '' ? null : Number(days))} />
           </div>
+          <NumberInput label="End a membership so many days after a payment was due that did not come" min={0} max={90} allowDecimal={false} disabled={!mayRun} value={data.missedDays ?? ''} error={errors.missedDays} onChange={(days) => setData('missedDays', days === '' ? null : Number(days))} />
           {mayRun && (
             <div className="review-acts">
               <Button type="submit" loading={form.processing} disabled={!form.isDirty}>

@@ -8,10 +8,9 @@ import { uuid } from '../../lib/uuid';
 import { AccountFields } from '../../ui/AccountFields';
 import { Prose } from '../../learn/Prose';
 import { LearnerShell } from '../../learn/LearnerShell';
-import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
 
-export default function Checkout({ course, courseTitle, offer, name, price, lasts, item, itemTitle, free, instead, refusal, closing, shown, holder, signIn }: CheckoutPage) {
+export default function Checkout({ course, courseTitle, buy, name, price, lasts, item, itemTitle, free, instead, includes, refusal, closing, shown, holder, signIn }: CheckoutPage) {
   const [once] = useState(uuid);
   const form = useForm({ name: '', email: '', item: item ?? '', once, shown });
   const back = (
@@ -40,13 +39,22 @@ export default function Checkout({ course, courseTitle, offer, name, price, last
         onSubmit={(event: FormEvent) => {
           event.preventDefault();
           form.transform((data) => ({ ...data, shown }));
-          form.post(to('checkout.buy', { offer }));
+          form.post(buy);
         }}
       >
         <h1>{name}</h1>
         <p>
-          {saying('shop.what', { course: courseTitle, lasts, price: <b key="price">{free ? say('shop.free') : price}</b> })}
+          {includes.length > 0
+            ? saying('shop.what_bundle', { lasts, price: <b key="price">{free ? say('shop.free') : price}</b> })
+            : saying('shop.what', { course: courseTitle, lasts, price: <b key="price">{free ? say('shop.free') : price}</b> })}
         </p>
+        {includes.length > 0 && (
+          <ul className="includes">
+            {includes.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        )}
         {instead !== null && <p>{instead}</p>}
         {!free && <p className="simulated">{say('shop.simulated')}</p>}
         {holder === null ? (

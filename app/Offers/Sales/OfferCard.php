@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Offers;
+namespace App\Offers\Sales;
 
 use OpenApi\Attributes as OA;
 
@@ -12,7 +12,7 @@ final readonly class OfferCard
 {
     /**
      * @param  bool  $free  it is claimed, not bought
-     * @param  'pass'|'renewal'|'upgrade'  $as  what it is to them
+     * @param  'pass'|'renewal'|'upgrade'|'bundle'  $as  what it is to them
      * @param  string  $detail  when it opens what was asked for, how long it lasts
      * @param  string  $href  of the checkout
      */
@@ -21,7 +21,7 @@ final readonly class OfferCard
         #[OA\Property] public string $name,
         #[OA\Property] public string $price,
         #[OA\Property] public bool $free,
-        #[OA\Property(enum: ['pass', 'renewal', 'upgrade'])] public string $as,
+        #[OA\Property(enum: ['pass', 'renewal', 'upgrade', 'bundle'])] public string $as,
         #[OA\Property] public string $detail,
         #[OA\Property] public string $href,
     ) {

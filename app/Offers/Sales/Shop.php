@@ -2,15 +2,19 @@
 
 declare(strict_types=1);
 
-namespace App\Offers;
+namespace App\Offers\Sales;
 
 use App\Access\Answer;
 use App\Access\Plans;
 use App\Access\SchoolClock;
-use App\Models\ActRecord;
+use App\Models\Bundle;
 use App\Models\Course;
 use App\Models\Offer;
+use App\Models\PaidEvery;
 use App\Models\Person;
+use App\Offers\Taker;
+use App\Offers\Taking;
+use App\Offers\Terms;
 use App\Words\Formats;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\State;
@@ -24,20 +28,22 @@ final readonly class Shop
     /** Days before a pass ends in which its renewal is put before its holder; the checkout has it at any time. */
     private const RENEWED_IN_THE_LAST = 30;
 
-    public function __construct(private Plans $plans, private SchoolClock $clock, private Terms $terms)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private Terms $terms, private Deals $deals)
     {
     }
 
     /**
      * The offers that open an item sooner than waiting does, the soonest first.
      *
-     * @return list<OfferCard>
+     * @return array{list<OfferCard>, list<string>} and the keys of all offers that do, whether they are sold by themselves or not
      */
     public function waysTo(Answer $answer, Course $course, Taker $taker, string $item): array
     {
         $offers = $this->takeable($answer, $course, $taker);
-        $cards = [];
-        foreach ($offers === [] ? [] : (new WaysIn($answer->decider, $answer->decider->prepared->plan->zone))->to($item, $answer->viewer, $answer->at) as $way) {
+        $cards = $opening = [];
+        $sold = $offers !== [] || Bundle::query()->whereNotNull('price')->exists();
+        foreach (! $sold ? [] : (new WaysIn($answer->decider, $answer->decider->prepared->plan->zone))->to($item, $answer->viewer, $answer->at) as $way) {
+            $opening[] = $way->offer->key;
             // What begins only when the present pass ends opens nothing now.
             if (isset($offers[$way->offer->key]) && $offers[$way->offer->key][1]->renews === null) {
                 [$offer, $taking] = $offers[$way->offer->key];
@@ -45,7 +51,7 @@ final readonly class Shop
             }
         }
 
-        return $cards;
+        return [$cards, $opening];
     }
 
     private function when(WayIn $way, int $at): string
@@ -116,14 +122,36 @@ final readonly class Shop
         $price = self::cents($offer, $taking);
 
         return new OfferCard(
-            $offer->key, $offer->name, self::price($price, $offer->currency), $price === 0,
+            $offer->key, $offer->name, self::price($price, $offer->currency, $offer->every), $price === 0,
             match (true) {
                 $taking->renews !== null => 'renewal',
                 $taking->replaces !== [] => 'upgrade',
                 default => 'pass',
             },
-            $detail, route('checkout', ['offer' => $offer->key, ...($item === null ? [] : ['item' => $item])], false),
+            $detail, Ware::offer($offer)->address($item),
         );
+    }
+
+    /**
+     * Bundles that give one of some offers to somebody, where they may take them.
+     *
+     * @param  list<string>  $offers  by key
+     * @param  ?string  $item  to which one comes back
+     * @return list<OfferCard>
+     */
+    public function bundlesWith(array $offers, ?Person $person, ?string $item = null): array
+    {
+        $cards = [];
+        foreach ($offers === [] ? [] : Bundle::query()->whereNotNull('price')->whereHas('offers', static fn ($query) => $query->whereIn('offers.key', $offers))->with('offers.course.liveRevision')->orderBy('id')->get() as $bundle) {
+            $ware = Ware::bundle($bundle);
+            $deal = $this->deals->of($ware, $person);
+            $keys = array_map(static fn (array $part): string => $part[0]->key, $deal->parts);
+            if ($deal->refusal === null && array_intersect($keys, $offers) !== []) {
+                $cards[] = new OfferCard("bundle {$bundle->key}", $bundle->name, self::price($deal->cents, $bundle->currency, $bundle->every), $deal->cents === 0, 'bundle', Say::text('learner.shop.bundle', ['count' => count($keys), 'offers' => implode(', ', array_map(static fn (array $part): string => $part[0]->name, $deal->parts))]), $ware->address($item));
+            }
+        }
+
+        return $cards;
     }
 
     /** In the smallest unit of the currency. */
@@ -132,9 +160,19 @@ final readonly class Shop
         return ($taking->replaces === [] ? $offer->price : $offer->upgrade_price ?? $offer->price) ?? 0;
     }
 
-    public static function price(int $cents, string $currency): string
+    public static function price(int $cents, string $currency, ?PaidEvery $every): string
     {
-        return $cents === 0 ? Say::text('learner.shop.free') : Formats::money($cents, $currency);
+        $price = $cents === 0 ? Say::text('learner.shop.free') : Formats::money($cents, $currency);
+
+        return $every === null ? $price : Say::text("learner.shop.every_{$every->value}", ['price' => $price]);
+    }
+
+    /** The bundle, where any of its courses may be known of. */
+    public function findBundle(string $key): ?Bundle
+    {
+        $bundle = Bundle::query()->with('offers.course.liveRevision')->where('key', $key)->first();
+
+        return $bundle === null || $bundle->offers->every(static fn (Offer $offer): bool => $offer->course->hidden) ? null : $bundle;
     }
 
     /** The offer, of a course that may be known of, whether it can be taken or not. */
@@ -148,11 +186,5 @@ final readonly class Shop
     public function knows(Course $course, string $item): bool
     {
         return $this->plans->live($course)?->course->outline->positionOf($item) !== null;
-    }
-
-    /** Who has sent this very form already, while their address is not shown to be theirs yet. */
-    public function visitorWhoBought(string $once): ?Person
-    {
-        return Person::query()->whereNotNull('claimed_email')->whereIn('id', ActRecord::query()->where('once', $once)->select('actor_id'))->first();
     }
 }

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Staff;
+
+use App\Models\Purchase;
+use App\Offers\Sales\ShopEvents;
+use App\Pages\School\ShopPageBuilder;
+use App\Pages\Shared\Flash;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** The stand-in for a shop: what it has sold, and events that it can be made to tell. */
+final readonly class ShopController
+{
+    public function index(Request $request, ShopPageBuilder $shop): Response
+    {
+        return Inertia::render('keep/ShopBook', get_object_vars($shop->page(max(1, $request->integer('page', 1)))));
+    }
+
+    public function store(Request $request, Purchase $purchase, ShopEvents $events): RedirectResponse
+    {
+        $given = $request->validate([
+            'event' => ['required', 'string', 'max:100'],
+            'kind' => ['required', Rule::in(['payment', 'missed', 'refund'])],
+            'payment' => ['nullable', 'integer', 'between:1,10000'],
+        ]);
+        $kind = match ($given['kind']) {
+            'payment' => 'payment',
+            'missed' => 'missed',
+            default => 'refund',
+        };
+        $event = $events->receive($request->string('event')->toString(), $purchase->id, $kind, $request->filled('payment') ? $request->integer('payment') : null);
+
+        return back()->with(Flash::done(ucfirst($event->did).'.'));
+    }
+}

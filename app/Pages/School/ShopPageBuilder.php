@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\School;
+
+use App\Access\SchoolClock;
+use App\Models\Pass;
+use App\Models\Purchase;
+use App\Models\ShopEvent;
+use App\Offers\Memberships;
+use App\Offers\Sales\Shop;
+use App\People\PassWords;
+
+/** Puts together what the stand-in for a shop has sold and told. */
+final readonly class ShopPageBuilder
+{
+    private const PER_PAGE = 50;
+
+    private const EVENTS = 30;
+
+    public function __construct(private SchoolClock $clock, private PassWords $words, private Memberships $memberships)
+    {
+    }
+
+    public function page(int $page): ShopPage
+    {
+        $total = Purchase::query()->count();
+        $purchases = Purchase::query()->with(['person', 'offer', 'bundle'])->orderByDesc('id')->forPage($page, self::PER_PAGE)->get();
+        $passes = Pass::query()->with('offer')->whereIn('purchase_id', $purchases->modelKeys())->orderBy('id')->get()->groupBy('purchase_id');
+        $rows = [];
+        foreach ($purchases as $purchase) {
+            $rows[] = new PurchaseRow(
+                $purchase->id, $this->clock->words($purchase->bought_at->getTimestamp()), $purchase->person_id, $purchase->person->name, $purchase->name(),
+                Shop::price($purchase->cents, $purchase->currency, $purchase->every), $this->standing($purchase),
+                array_values(array_map($this->words->short(...), $passes->get($purchase->id)?->all() ?? [])),
+                $purchase->every === null || $purchase->state === 'refunded' ? null : $purchase->payments + 1,
+                $purchase->state !== 'refunded',
+            );
+        }
+
+        return new ShopPage($rows, $this->events(), $total, $page, max(1, (int) ceil($total / self::PER_PAGE)));
+    }
+
+    private function standing(Purchase $purchase): string
+    {
+        $paidUntil = $purchase->paid_until?->getTimestamp();
+        if ($purchase->state === 'refunded') {
+            return 'refunded';
+        }
+        if ($paidUntil === null) {
+            return 'paid';
+        }
+        $ends = $this->memberships->passUntil($paidUntil);
+
+        return match (true) {
+            $ends <= $this->clock->now() => 'ended '.$this->clock->words($ends),
+            $purchase->state === 'missed' => 'a payment was missed; ends '.$this->clock->words($ends),
+            default => 'paid to '.$this->clock->words($paidUntil),
+        };
+    }
+
+    /** @return list<ShopEventRow> */
+    private function events(): array
+    {
+        $events = [];
+        $found = ShopEvent::query()->orderByDesc('id')->limit(self::EVENTS)->get();
+        $purchases = Purchase::query()->with(['person', 'offer', 'bundle'])->whereIn('id', $found->pluck('purchase_id')->all())->get()->keyBy('id');
+        foreach ($found as $event) {
+            $purchase = $purchases->get($event->purchase_id);
+            $what = match ($event->kind) {
+                'payment' => 'Payment '.($event->payment ?? 'next').' came',
+                'missed' => 'Payment '.($event->payment ?? 'next').' did not come',
+                default => 'Refunded',
+            };
+            $events[] = new ShopEventRow($event->id, $this->clock->words($event->received_at->getTimestamp()), "{$what}: ".($purchase === null ? '' : "{$purchase->name()}, {$purchase->person->name}"), $event->did);
+        }
+
+        return $events;
+    }
+}

@@ -1,0 +1,56 @@
+import { useForm } from '@inertiajs/react';
+import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
+
+import type { BundleRow } from '../lib/generated/types';
+import { useShared } from '../lib/page';
+import { to } from '../lib/route';
+import { DialogForm } from '../ui/DialogForm';
+import { EVERY, SALES } from './SellingFields';
+
+export interface BundleDialogProps {
+  /** Null: a new one. */
+  bundle: BundleRow | null;
+  /** Of the whole school, by key and name, by course. */
+  offers: { group: string; items: { value: string; label: string }[] }[];
+  onClose: () => void;
+}
+
+/** Several offers at one price. */
+export function BundleDialog({ bundle, offers, onClose }: BundleDialogProps) {
+  const { school } = useShared();
+  const form = useForm({
+    name: bundle?.name ?? '',
+    offers: bundle?.offers ?? ([] as string[]),
+    sale: bundle === null || bundle.price === null ? 'none' : bundle.price === 0 ? 'free' : 'price',
+    price: bundle?.price ?? (null as number | null),
+    currency: bundle?.currency ?? school.currency,
+    every: bundle?.every ?? '',
+  });
+  const { data, errors, setData } = form;
+  const keep = () => {
+    form.transform((given) => ({ ...given, every: given.every === '' || given.sale !== 'price' ? null : given.every }));
+    const done = { preserveScroll: true, preserveState: true, onSuccess: onClose };
+    if (bundle === null) {
+      form.post(to('keep.bundles'), done);
+    } else {
+      form.put(to('keep.bundles.change', { bundle: bundle.id }), done);
+    }
+  };
+  return (
+    <DialogForm title={bundle === null ? 'A new bundle' : bundle.name} size={560} keep="Save" busy={form.processing} onKeep={keep} onLeave={onClose}>
+      <TextInput label="Name" data-autofocus maxLength={100} value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />
+      <MultiSelect label="Offers, each of which gives a pass" data={offers} value={data.offers} searchable error={errors.offers} onChange={(chosen) => setData('offers', chosen)} />
+      <div className="pair">
+        <Select label="Sale" data={SALES} value={data.sale} allowDeselect={false} error={errors.sale} onChange={(sale) => setData('sale', sale ?? 'none')} />
+        {data.sale === 'price' && (
+          <div className="pair">
+            <NumberInput label="Price" min={0} decimalScale={2} value={data.price ?? ''} error={errors.price} onChange={(price) => setData('price', price === '' ? null : Number(price))} />
+            <TextInput label="Currency" maxLength={3} value={data.currency} error={errors.currency} onChange={(event) => setData('currency', event.currentTarget.value.toUpperCase())} />
+          </div>
+        )}
+      </div>
+      {data.sale === 'price' && <Select label="It is paid for" data={EVERY} value={data.every} allowDeselect={false} error={errors.every} onChange={(every) => setData('every', (every ?? '') as typeof data.every)} />}
+      <p className="soft">This changes at once, for those who buy it from now on. Nobody gets a pass of what they hold already.</p>
+    </DialogForm>
+  );
+}
