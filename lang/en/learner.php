@@ -51,6 +51,7 @@ return [
         'until' => 'to {at}',
         'until_in_zone' => 'to {at}, {zone}',
         'bundle' => '{count, plural, one {A pass} other {# passes together}}: {offers}',
+        'includes_all_along' => '{offer} of {course}',
         'includes' => '{offer} of {course}, {until}',
         'paid_until' => 'It is paid to {at}; the next payment carries it on.',
         'every_month' => '{price} a month',

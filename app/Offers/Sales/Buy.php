@@ -36,12 +36,13 @@ final readonly class Buy
 
         return DB::transaction(function () use ($ware, $buyer, $once, $shown): Person {
             $before = $once === null ? null : ActRecord::query()->where('once', $once)->value('actor_id');
+            // Somebody else's form of the same number is another form.
             $bought = $before === null ? null : Person::query()->whereKey($before)->when(! $buyer instanceof Person, static fn ($query) => $query->whereNotNull('claimed_email'))->first();
             if ($bought !== null && (! $buyer instanceof Person || $buyer->id === $bought->id)) {
                 return $bought;
             }
             $person = $buyer instanceof Person ? $buyer : ($this->open)($buyer['name'], $buyer['email'], Say::text('letters.address.to_buy', ['offer' => $ware->name]));
-            ($this->actOn)(new TakeWare($this->deals, $this->clock, $ware, $shown, $this->purchase($ware, $person)->id), ChosenPeople::named([$person->id]), $person, $once);
+            ($this->actOn)(new TakeWare($this->deals, $this->clock, $ware, $shown, $this->purchase($ware, $person)->id), ChosenPeople::named([$person->id]), $person, $once === null || $before === null ? $once : "{$once} by {$person->id}");
 
             return $person;
         });

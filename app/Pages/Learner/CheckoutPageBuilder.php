@@ -49,7 +49,7 @@ final readonly class CheckoutPageBuilder
             itemTitle: $known === null ? null : $decider->course->outline->items[$decider->course->outline->positionOf($known) ?? 0]->title ?? $known,
             free: $deal->cents === 0,
             instead: $this->instead($deal),
-            includes: $ware->bundle === null ? [] : array_map(fn (array $part): string => $this->included($part[0], $part[1]), $deal->parts),
+            includes: $ware->bundle === null ? [] : array_map(fn (array $part): string => $this->included($part[0], $part[1], $deal), $deal->parts),
             refusal: $deal->refusal,
             closing: $deal->refusal === null ? null : $this->closing->of($offer->course, $answer)?->html,
             shown: $deal->fingerprint(),
@@ -84,9 +84,12 @@ final readonly class CheckoutPageBuilder
         return $taking->renews === null ? $until : Say::text('learner.shop.from_until', ['from' => $this->clock->words($pass->from), 'until' => $until]);
     }
 
-    private function included(Offer $offer, Taking $taking): string
+    private function included(Offer $offer, Taking $taking, Deal $deal): string
     {
-        return Say::text('learner.shop.includes', ['offer' => $offer->name, 'course' => $this->plans->live($offer->course)->course->title ?? $offer->course->key, 'until' => $taking->pass === null ? '' : $this->until($taking, $taking->pass)]);
+        $of = ['offer' => $offer->name, 'course' => $this->plans->live($offer->course)->course->title ?? $offer->course->key];
+
+        // How long a membership lasts is said of it as a whole.
+        return $deal->paidUntil !== null ? Say::text('learner.shop.includes_all_along', $of) : Say::text('learner.shop.includes', [...$of, 'until' => $taking->pass === null ? '' : $this->until($taking, $taking->pass)]);
     }
 
     private function instead(Deal $deal): ?string
