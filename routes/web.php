@@ -89,9 +89,9 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/contents/{item}/media', [Staff\ContentMediaController::class, 'store'])->name('contents.keep');
     Route::put('/courses/{course}/contents/{item}/media/{medium}', [Staff\ContentMediaController::class, 'update'])->whereNumber('medium')->name('contents.move');
     Route::delete('/courses/{course}/contents/{item}/media/{medium}', [Staff\ContentMediaController::class, 'destroy'])->whereNumber('medium')->name('contents.take-out');
-    Route::get('/outbox', Staff\OutboxController::class)->middleware('can:run-school')->name('outbox');
-    Route::get('/outbox/shop', [Staff\ShopController::class, 'index'])->middleware('can:run-school')->name('shop');
-    Route::post('/outbox/shop/{purchase}', [Staff\ShopController::class, 'store'])->whereNumber('purchase')->middleware('can:run-school')->name('shop.tell');
+    Route::get('/outbox', [Staff\OutboxController::class, 'index'])->middleware('can:run-school')->name('outbox');
+    Route::get('/outbox/shop', [Staff\OutboxController::class, 'shop'])->middleware('can:run-school')->name('shop');
+    Route::post('/outbox/shop/{purchase}', [Staff\OutboxController::class, 'tell'])->whereNumber('purchase')->middleware('can:run-school')->name('shop.tell');
     Route::get('/people', [Staff\PeopleController::class, 'index'])->name('people.list');
     Route::middleware('can:run-school')->group(function (): void {
         Route::get('/people/bring-in', [Staff\ImportController::class, 'index'])->name('bring-in');
@@ -123,6 +123,7 @@ Route::get('/checkout/bundles/{bundle}', [Learner\CheckoutController::class, 'sh
 Route::post('/checkout/bundles/{bundle}', [Learner\CheckoutController::class, 'storeBundle'])->middleware('throttle:20,1,checkout')->name('checkout.bundle.buy');
 Route::get('/checkout/{offer}', [Learner\CheckoutController::class, 'show'])->name('checkout');
 Route::post('/checkout/{offer}', [Learner\CheckoutController::class, 'store'])->middleware('throttle:20,1,checkout')->name('checkout.buy');
+Route::get('/look-in/{learner}', [Learner\CoursesController::class, 'lookIn'])->whereNumber('learner')->middleware('auth')->name('look-in');
 Route::post('/look-with', [Learner\CoursesController::class, 'lookWith'])->middleware('auth')->name('look-with');
 Route::get('/calendar/{token}.ics', [Learner\BoardController::class, 'calendar'])->where('token', '[A-Za-z0-9]{40}')->middleware('throttle:60,1,calendar')->name('calendar');
 Route::post('/calendar-link', [Learner\BoardController::class, 'changeLink'])->middleware(['auth', 'throttle:10,1,calendar-link'])->name('calendar.change');

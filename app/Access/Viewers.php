@@ -170,6 +170,14 @@ final class Viewers
         return ObserverTie::query()->with('learner')->where('observer_id', $observer->id)->where('learner_id', $learner)->first()?->learner;
     }
 
+    /** The one with whom somebody came to look: they observe nobody else, and hold and run nothing themselves. */
+    public function onlyLearnerOf(Person $observer): ?Person
+    {
+        $ties = $observer->isStaff() ? new Collection : ObserverTie::query()->with('learner')->where('observer_id', $observer->id)->limit(2)->get();
+
+        return $ties->count() === 1 && Pass::query()->where('person_id', $observer->id)->doesntExist() ? $ties->first()?->learner : null;
+    }
+
     /** @return list<FoundPerson> with whom somebody may look; their addresses are not told */
     public function learnersOf(Person $observer): array
     {

@@ -11,7 +11,7 @@ use Illuminate\Http\Request;
 /** Finds out who is at the other end of a request. */
 final readonly class WhoLooks
 {
-    /** In the session: the learner with whom an observer looks. */
+    /** In the session: the learner with whom an observer looks; 0: with nobody, though they could. */
     public const OBSERVED = 'observes';
 
     public function __construct(private Viewers $viewers)
@@ -59,11 +59,11 @@ final readonly class WhoLooks
         return "guest-{$course->id}";
     }
 
-    /** Whom somebody has chosen to look with, as long as they are tied. */
+    /** Whom somebody looks with: whom they have chosen, as long as they are tied; before that, one who holds nothing and observes one alone, with that one. */
     public function observed(Request $request, Person $observer): ?Person
     {
         $learner = $request->hasSession() ? $request->session()->get(self::OBSERVED) : null;
 
-        return is_int($learner) ? $this->viewers->observed($observer, $learner) : null;
+        return is_int($learner) ? $this->viewers->observed($observer, $learner) : $this->viewers->onlyLearnerOf($observer);
     }
 }

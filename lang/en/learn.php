@@ -37,6 +37,8 @@ return [
         'title' => 'My courses',
         'none' => 'Nothing is open to you yet. As soon as you hold a pass, its course stands here.',
         'whom' => 'With whom you look',
+        'choose' => 'With whom would you like to look?',
+        'none_with' => 'They hold no pass of a course now.',
         'look' => 'Look',
         'yourself' => 'as yourself',
         'with' => 'with {name}',

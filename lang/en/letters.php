@@ -9,6 +9,12 @@ return [
         'subject' => 'Your link to sign in',
         'before' => 'You asked for a link to sign in.',
     ],
+    'observer' => [
+        'subject' => '{count, plural, one {You can look in on {name}} other {You can look in on # learners}}',
+        'line' => "{name}\n  {address}",
+        'line_courses' => "{name}: {courses}\n  {address}",
+        'body' => "Dear {name},\n\nfrom now on you see what these learners see, and how far they are. You look; you finish nothing for them.\n\n{lines}\n{more, plural, =0 {} one {and one more: {courses}\n} other {and # more: {courses}\n}}\nSign in with this address. If you have no password, have a link sent to you there.\n",
+    ],
     'missed' => [
         'subject' => 'Your payment for {offer} has not come',
         'body' => "Dear {name},\n\nthe payment for {offer} that was due has not come. It goes on until {at} ({zone}) and ends then, unless it is paid. What you have finished stays, and whoever comes back goes on where they were.\n",

@@ -8,6 +8,7 @@ use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use Facebook\WebDriver\WebDriverSelect;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** The learner's side: finding one's way in, looking as a guest or with somebody, watching, and a pass that ends. */
@@ -112,8 +113,9 @@ final class LearnerJourneyTest extends BrowserTestCase
         $this->named('Riving blanks')->click();
         $this->waitForText('.lesson', 'Split, never saw');
         self::assertStringNotContainsString('Mark as finished', $this->browser->getPageSource());
-        $this->visit('/courses');
-        $this->named('with Ragna Lie')->click();
+        // On the page of a lesson that Ragna knows nothing of: one comes to her courses.
+        (new WebDriverSelect($this->find('.lookwith select')))->selectByVisibleText('with Ragna Lie');
+        $this->waitForText('.mine', 'Apprentice pass');
         $this->named('Clinker planking')->click();
         $this->waitForText('.lookas', 'with Ragna Lie');
         $this->named('Marks')->click();

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Drafts;
 
+use App\Models\Bundle;
 use App\Models\DraftEdit;
 use App\Models\Import;
 use App\Models\Person;
+use App\Models\Purchase;
 use Illuminate\Support\Facades\Route;
 use Tests\TestCase;
 
@@ -149,6 +151,8 @@ final class TwoEditorsTest extends TestCase
     {
         $this->actingAs($this->person('aksel'));
         Import::query()->create(['id' => 1, 'kind' => 'csv', 'name' => 'people.csv', 'path' => 'none', 'options' => [], 'tally' => [], 'errors' => [], 'made_at' => 0]);
+        Bundle::query()->create(['id' => 1, 'key' => 'both', 'name' => 'Both']);
+        Purchase::query()->create(['id' => 1, 'person_id' => $this->person('eira')->id, 'cents' => 0, 'currency' => 'EUR', 'bought_at' => 0]);
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $writes = array_intersect($route->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']);

@@ -15,7 +15,7 @@ final class RolesTest extends TestCase
     use ActsOnPeople;
 
     /** What assistants may not even see: it is about running the school. */
-    private const RUNNING = ['keep.outbox', 'keep.bring-in', 'keep.import', 'keep.import.progress'];
+    private const RUNNING = ['keep.outbox', 'keep.shop', 'keep.bring-in', 'keep.import', 'keep.import.progress'];
 
     protected function setUp(): void
     {

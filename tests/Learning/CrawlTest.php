@@ -233,12 +233,13 @@ final class CrawlTest extends TestCase
         self::assertSame([
             // Write, and lead back to a page above.
             'DELETE courses/{course}/{item}/posts/{post}',
-            'GET /', 'GET account', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
+            'GET /', 'GET account', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/bundles/{bundle}', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
             // Lead to a page above, or say nothing of courses.
             'GET g/{token}',
+            'GET look-in/{learner}',
             'GET media/{medium}',
             'GET sign-in', 'GET sign-in/link/{token}',
-            'POST account/sessions', 'POST begin', 'POST calendar-link', 'POST checkout/{offer}',
+            'POST account/sessions', 'POST begin', 'POST calendar-link', 'POST checkout/bundles/{bundle}', 'POST checkout/{offer}',
             'POST courses/{course}/leave',
             'POST courses/{course}/{item}/finished',
             'POST courses/{course}/{item}/look',

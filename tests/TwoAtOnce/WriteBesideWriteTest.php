@@ -18,7 +18,6 @@ use App\Models\Medium;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
-use App\Models\Purchase;
 use App\Models\Revision;
 use App\Models\SignInLink;
 use App\Models\WatchReport;
@@ -44,6 +43,8 @@ use Tests\TestCase;
  */
 final class WriteBesideWriteTest extends TestCase
 {
+    use Buys;
+
     /** Seconds for which the other process holds the lock. */
     private const HELD = 1.5;
 
@@ -124,24 +125,8 @@ final class WriteBesideWriteTest extends TestCase
             'change the link to a calendar' => [$as('embla'), $post('/calendar-link', []), static fn (self $test): bool => $test->person('embla')->calendar_token !== null],
             'buy' => [$as('jonas'), $post('/checkout/tools-only', ['item' => '']), static fn (self $test): bool => Pass::query()->where('person_id', $test->person('jonas')->id)->exists()],
             'buy as a stranger' => [$nothing, $post('/checkout/tools-only', ['name' => 'Alva', 'email' => 'alva@elsewhere.test', 'item' => '']), static fn (): bool => Person::query()->where('claimed_email', 'alva@elsewhere.test')->exists()],
-            'buy a bundle' => [
-                static function (self $test): void {
-                    $bundle = Bundle::query()->create(['key' => 'both', 'name' => 'Both', 'price' => 100]);
-                    $bundle->offers()->sync(Offer::query()->whereIn('key', ['tools-only', 'frames-pass'])->pluck('id')->all());
-                    $test->actingAs($test->person('jonas'));
-                },
-                $post('/checkout/bundles/both', ['item' => '']), static fn (self $test): bool => Pass::query()->where('person_id', $test->person('jonas')->id)->count() === 2,
-            ],
-            'hear of a refund' => [
-                static function (self $test): int {
-                    $test->actingAs($test->person('jonas'))->post('/checkout/tools-only', ['item' => ''])->assertRedirect();
-                    $test->actingAs($test->person('hege'));
-
-                    return Purchase::query()->sole()->id;
-                },
-                static fn (self $test, mixed $purchase) => $test->post('/keep/outbox/shop/'.(is_int($purchase) ? $purchase : 0), ['event' => 'r1', 'kind' => 'refund'])->assertSessionHas('flash.kind', 'done'),
-                static fn (self $test): bool => $pass($test, 'jonas')->state === 'revoked',
-            ],
+            'buy a bundle' => [static fn (self $test) => $test->bundleOf('jonas', 'tools-only', 'frames-pass'), $post('/checkout/bundles/both', ['item' => '']), static fn (self $test): bool => Pass::query()->where('person_id', $test->person('jonas')->id)->count() === 2],
+            'hear of a refund' => [static fn (self $test): int => $test->boughtBy('jonas'), static fn (self $test, mixed $purchase) => $test->post('/keep/outbox/shop/'.(is_int($purchase) ? $purchase : 0), ['event' => 'r1', 'kind' => 'refund'])->assertSessionHas('flash.kind', 'done'), static fn (self $test): bool => $pass($test, 'jonas')->state === 'revoked'],
             'make a bundle' => [$admin, $post('/keep/bundles', ['name' => 'Both', 'sale' => 'price', 'price' => 100, 'currency' => 'EUR', 'offers' => ['tools-only', 'frames-pass']]), static fn (): bool => Bundle::query()->exists()],
             'ask for a link to sign in' => [$nothing, $post('/sign-in/link', ['email' => 'eira@alder.test']), static fn (): bool => SignInLink::query()->exists()],
             'edit a draft' => [$admin, $post('/keep/courses/clinker/draft/edits', $edit), static fn (self $test): bool => $draft($test) !== null],

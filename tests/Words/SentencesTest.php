@@ -26,7 +26,7 @@ final class SentencesTest extends TestCase
     public static function php(): array
     {
         return array_map(static fn (string $path): array => [$path], [
-            'app/Learning', 'app/Pages/Learner', 'app/Http/Controllers/Learner', 'app/People/Accounts', 'app/Offers/Shop.php', 'app/Offers/Buy.php', 'app/Words/ClosedWords.php',
+            'app/Learning', 'app/Pages/Learner', 'app/Http/Controllers/Learner', 'app/People/Accounts', 'app/Offers/Terms.php', 'app/Offers/Sales/Shop.php', 'app/Offers/Sales/Buy.php', 'app/Offers/Sales/Deals.php', 'app/Offers/Sales/Prices.php', 'app/Words/ClosedWords.php',
             'app/Http/Controllers/AccountController.php', 'app/Http/Controllers/SignInController.php', 'app/Http/Controllers/SignInLinkController.php', 'app/Http/Requests/SignInRequest.php',
             'app/Http/Requests/PasswordRequest.php', 'app/Http/Requests/QuizRequest.php', 'app/Http/Throttles.php', 'app/Http/ErrorPages.php',
         ]);

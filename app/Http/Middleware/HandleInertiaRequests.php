@@ -6,8 +6,11 @@ namespace App\Http\Middleware;
 
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
+use App\Access\Viewers;
+use App\Access\WhoLooks;
 use App\Models\Person;
 use App\Models\Role;
+use App\Pages\Shared\Looking;
 use App\Pages\Shared\SchoolHead;
 use App\Pages\Shared\SignedIn;
 use Illuminate\Http\Request;
@@ -17,7 +20,7 @@ final class HandleInertiaRequests extends Middleware
 {
     protected $rootView = 'app';
 
-    public function __construct(private readonly SchoolOf $school, private readonly SchoolClock $clock)
+    public function __construct(private readonly SchoolOf $school, private readonly SchoolClock $clock, private readonly Viewers $viewers, private readonly WhoLooks $who)
     {
     }
 
@@ -29,6 +32,14 @@ final class HandleInertiaRequests extends Middleware
         return $school === null ? new SchoolHead('', 'UTC', 'UTC', 'EUR') : new SchoolHead($school->name, $school->zone, $this->clock->zoneName(), $school->currency);
     }
 
+    /** Null for whoever observes nobody. */
+    private function looking(Request $request, Person $person): ?Looking
+    {
+        $learners = $this->viewers->learnersOf($person);
+
+        return $learners === [] ? null : new Looking($learners, $this->who->observed($request, $person)?->id);
+    }
+
     /** @return array<string, mixed> */
     public function share(Request $request): array
     {
@@ -38,6 +49,7 @@ final class HandleInertiaRequests extends Middleware
             ...parent::share($request),
             'school' => $this->head(...),
             'signedIn' => $person instanceof Person ? new SignedIn($person->name, $person->isStaff(), $person->role === Role::Administrator) : null,
+            'looking' => fn (): ?Looking => $person instanceof Person && ! $request->is('keep', 'keep/*') ? $this->looking($request, $person) : null,
             'flash' => fn (): mixed => $request->session()->get('flash'),
         ];
     }

@@ -42,7 +42,7 @@ final readonly class Deals
             $refusal = Say::text('learner.terms.held_all');
         }
 
-        return new Deal($refusal, $parts, $ware->bundle === null && $parts !== [] ? Shop::cents($parts[0][0], $parts[0][1]) : $ware->price ?? 0, $paidUntil);
+        return new Deal($refusal, $parts, $ware->bundle === null && $parts !== [] ? Prices::cents($parts[0][0], $parts[0][1]) : $ware->price ?? 0, $paidUntil);
     }
 
     private function part(Ware $ware, Offer $offer, ?Person $person, ?int $until): Taking

@@ -10,12 +10,10 @@ use App\Access\SchoolClock;
 use App\Models\Bundle;
 use App\Models\Course;
 use App\Models\Offer;
-use App\Models\PaidEvery;
 use App\Models\Person;
 use App\Offers\Taker;
 use App\Offers\Taking;
 use App\Offers\Terms;
-use App\Words\Formats;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Foresight\WayIn;
@@ -119,10 +117,10 @@ final readonly class Shop
 
     private function card(Offer $offer, Taking $taking, ?string $item, string $detail): OfferCard
     {
-        $price = self::cents($offer, $taking);
+        $price = Prices::cents($offer, $taking);
 
         return new OfferCard(
-            $offer->key, $offer->name, self::price($price, $offer->currency, $offer->every), $price === 0,
+            $offer->key, $offer->name, Prices::words($price, $offer->currency, $offer->every), $price === 0,
             match (true) {
                 $taking->renews !== null => 'renewal',
                 $taking->replaces !== [] => 'upgrade',
@@ -147,24 +145,11 @@ final readonly class Shop
             $deal = $this->deals->of($ware, $person);
             $keys = array_map(static fn (array $part): string => $part[0]->key, $deal->parts);
             if ($deal->refusal === null && array_intersect($keys, $offers) !== []) {
-                $cards[] = new OfferCard("bundle {$bundle->key}", $bundle->name, self::price($deal->cents, $bundle->currency, $bundle->every), $deal->cents === 0, 'bundle', Say::text('learner.shop.bundle', ['count' => count($keys), 'offers' => implode(', ', array_map(static fn (array $part): string => $part[0]->name, $deal->parts))]), $ware->address($item));
+                $cards[] = new OfferCard("bundle {$bundle->key}", $bundle->name, Prices::words($deal->cents, $bundle->currency, $bundle->every), $deal->cents === 0, 'bundle', Say::text('learner.shop.bundle', ['count' => count($keys), 'offers' => implode(', ', array_map(static fn (array $part): string => $part[0]->name, $deal->parts))]), $ware->address($item));
             }
         }
 
         return $cards;
-    }
-
-    /** In the smallest unit of the currency. */
-    public static function cents(Offer $offer, Taking $taking): int
-    {
-        return ($taking->replaces === [] ? $offer->price : $offer->upgrade_price ?? $offer->price) ?? 0;
-    }
-
-    public static function price(int $cents, string $currency, ?PaidEvery $every): string
-    {
-        $price = $cents === 0 ? Say::text('learner.shop.free') : Formats::money($cents, $currency);
-
-        return $every === null ? $price : Say::text("learner.shop.every_{$every->value}", ['price' => $price]);
     }
 
     /** The bundle, where any of its courses may be known of. */

@@ -11,7 +11,7 @@ use App\Models\Offer;
 use App\Models\Person;
 use App\Offers\Sales\Deal;
 use App\Offers\Sales\Deals;
-use App\Offers\Sales\Shop;
+use App\Offers\Sales\Prices;
 use App\Offers\Sales\Ware;
 use App\Offers\Taking;
 use App\Words\Say;
@@ -43,7 +43,7 @@ final readonly class CheckoutPageBuilder
             buy: $ware->bundle === null ? route('checkout.buy', [$ware->key], false) : route('checkout.bundle.buy', [$ware->key], false),
             // What is not sold is not told by its name to whoever guesses its key.
             name: $ware->price === null ? $title : $ware->name,
-            price: Shop::price($deal->cents, $ware->currency, $ware->every),
+            price: Prices::words($deal->cents, $ware->currency, $ware->every),
             lasts: $this->lasts($deal),
             item: $known,
             itemTitle: $known === null ? null : $decider->course->outline->items[$decider->course->outline->positionOf($known) ?? 0]->title ?? $known,

@@ -55,6 +55,19 @@ final readonly class FrontPageBuilder
         return $mine;
     }
 
+    /** The key of the one course that a learner holds a pass of, where an observer may see anything of it; null: there are none, or several. */
+    public function onlyCourse(Person $observer, Person $learner): ?string
+    {
+        $held = [];
+        foreach ($this->summaries->all(fn (array $courses): array => $this->viewersOf($observer, $learner, $courses), $observer->id) as $summary) {
+            if ($summary->visible && $summary->pass !== null) {
+                $held[] = $summary->key;
+            }
+        }
+
+        return count($held) === 1 ? $held[0] : null;
+    }
+
     /**
      * @param  list<int>  $courses
      * @return array<int, Viewer>

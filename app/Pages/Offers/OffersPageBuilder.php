@@ -18,7 +18,7 @@ use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Purchase;
 use App\Offers\OfferFindings;
-use App\Offers\Sales\Shop;
+use App\Offers\Sales\Prices;
 use App\Offers\TermsWords;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
@@ -67,7 +67,7 @@ final readonly class OffersPageBuilder
         foreach (Bundle::query()->with('offers.course')->orderBy('id')->get() as $bundle) {
             $rows[] = new BundleRow(
                 $bundle->id, $bundle->key, $bundle->name, $bundle->price === null ? null : $bundle->price / 100, $bundle->currency,
-                $bundle->price === null ? 'not sold' : Shop::price($bundle->price, $bundle->currency, $bundle->every), $bundle->every?->value,
+                $bundle->price === null ? 'not sold' : Prices::words($bundle->price, $bundle->currency, $bundle->every), $bundle->every?->value,
                 Value::texts($bundle->offers->pluck('key')), Value::texts($bundle->offers->pluck('name')), $bought[$bundle->id] ?? 0,
             );
         }
@@ -161,7 +161,7 @@ final readonly class OffersPageBuilder
             match ($model->price) {
                 null => 'not sold',
                 0 => 'free',
-                default => Shop::price($model->price, $model->currency, $model->every),
+                default => Prices::words($model->price, $model->currency, $model->every),
             },
             implode(', ', $offer->labels()), $model->trial, $model->erases,
             $offer->tier(), $offer->plan(), $offer->scope(),

@@ -9,7 +9,7 @@ use App\Models\Pass;
 use App\Models\Purchase;
 use App\Models\ShopEvent;
 use App\Offers\Memberships;
-use App\Offers\Sales\Shop;
+use App\Offers\Sales\Prices;
 use App\People\PassWords;
 
 /** Puts together what the stand-in for a shop has sold and told. */
@@ -32,7 +32,7 @@ final readonly class ShopPageBuilder
         foreach ($purchases as $purchase) {
             $rows[] = new PurchaseRow(
                 $purchase->id, $this->clock->words($purchase->bought_at->getTimestamp()), $purchase->person_id, $purchase->person->name, $purchase->name(),
-                Shop::price($purchase->cents, $purchase->currency, $purchase->every), $this->standing($purchase),
+                Prices::words($purchase->cents, $purchase->currency, $purchase->every), $this->standing($purchase),
                 array_values(array_map($this->words->short(...), $passes->get($purchase->id)?->all() ?? [])),
                 $purchase->every === null || $purchase->state === 'refunded' ? null : $purchase->payments + 1,
                 $purchase->state !== 'refunded',

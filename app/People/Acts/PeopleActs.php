@@ -50,7 +50,7 @@ final readonly class PeopleActs
             'take-back' => $number('grant') > 0 ? TakeBackGrant::one($this->clock, $number('grant')) : $this->takeBack($text('course'), $text('item')),
             'label' => new SetLabel($this->clock, $text('label'), has: true, until: $instant('until')),
             'unlabel' => new SetLabel($this->clock, $text('label'), has: false),
-            'observe', 'unobserve' => new TieObserver($this->clock, Person::query()->find($number('observer')) ?? throw new CannotAct('That person is not there any more.', 'observer'), $text('do') === 'observe'),
+            'observe', 'unobserve' => new TieObserver($this->clock, $this->shelf, Person::query()->find($number('observer')) ?? throw new CannotAct('That person is not there any more.', 'observer'), $text('do') === 'observe'),
             'write' => new WriteTo($text('subject'), $text('body')),
             default => throw new CannotAct('There is nothing of that kind to be done.'),
         };

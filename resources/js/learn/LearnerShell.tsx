@@ -1,6 +1,7 @@
 import { Head, Link, router } from '@inertiajs/react';
 import type { ReactNode } from 'react';
 
+import type { Looking } from '../lib/generated/types';
 import { useShared } from '../lib/page';
 import { FlashNote } from '../ui/FlashNote';
 import { to } from '../lib/route';
@@ -15,7 +16,7 @@ export interface LearnerShellProps {
 
 /** The frame of the learner's side: the school's own, airier face. */
 export function LearnerShell({ title, signIn = to('sign-in'), children }: LearnerShellProps) {
-  const { school, signedIn, standIn } = useShared();
+  const { school, signedIn, standIn, looking } = useShared();
   if (standIn !== undefined) {
     return (
       <div className="learn standing">
@@ -42,6 +43,7 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
             {school.name}
           </Link>
           {signedIn !== null && <Link href={to('courses')}>{say('shell.mine')}</Link>}
+          {looking !== undefined && looking !== null && <Switcher looking={looking} />}
           <p>
             {signedIn === null ? (
               <Link href={signIn ?? to('sign-in')}>{say('sign_in')}</Link>
@@ -66,5 +68,22 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
       <FlashNote />
       <main className="lwide">{children}</main>
     </div>
+  );
+}
+
+/** With whom an observer looks, on every page. */
+function Switcher({ looking }: { looking: Looking }) {
+  return (
+    <label className="lookwith">
+      <span>{say('mine.look')}</span>
+      <select aria-label={say('mine.whom')} value={looking.observed ?? 0} onChange={(event) => router.post(to('look-with'), { learner: Number(event.currentTarget.value) }, { preserveScroll: true })}>
+        <option value={0}>{say('mine.yourself')}</option>
+        {looking.learners.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {say('mine.with', { name })}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

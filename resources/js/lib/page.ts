@@ -1,13 +1,15 @@
 import { usePage } from '@inertiajs/react';
 
 import { learnerAddress } from './address';
-import type { Flash, SchoolHead, SignedIn, StandIn } from './generated/types';
+import type { Flash, Looking, SchoolHead, SignedIn, StandIn } from './generated/types';
 
 /** What every page gets. */
 export interface Shared {
   school: SchoolHead;
   signedIn: SignedIn | null;
   flash: Flash | null;
+  /** With whom they may look; null: they observe nobody. */
+  looking?: Looking | null;
   /** On a learner's page that is looked at by somebody who stands in for its viewer. */
   standIn?: StandIn;
   [key: string]: unknown;

@@ -1,10 +1,10 @@
 import { Link } from '@inertiajs/react';
 import { Select } from '@mantine/core';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 
 import { Arch } from '../ui/Arch';
 import { withQuery } from '../lib/address';
-import type { CoursePick, WhyLink } from '../lib/generated/types';
+import type { CoursePick, FoundPerson, WhyLink } from '../lib/generated/types';
 import { plainText } from '../lib/words';
 import { useWhy } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
@@ -19,12 +19,17 @@ export interface WhyNotProps {
   theirs: string[];
   now: number;
   mayRun: boolean;
+  /** With whom they observe. */
+  observes: FoundPerson[];
   /** An extension asks for how long. */
   onExtend: (offer: string) => void;
 }
 
+/** Of those with whom they observe; more would be a list, not an answer. */
+const MOST_WAYS = 4;
+
 /** Why can't they see something: the full reason, and what would fix it, each in one step. */
-export function WhyNot({ person, name, courses, theirs, now, mayRun, onExtend }: WhyNotProps) {
+export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, onExtend }: WhyNotProps) {
   const [asked] = useState(() => new URLSearchParams(window.location.search).get('why'));
   const [chosen, setChosen] = useState<string | null>(asked);
   const [round, setRound] = useState(0);
@@ -33,6 +38,10 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, onExtend }:
     setChosen(value);
     window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { why: value }));
   };
+  // Who only looks with somebody is let in by that, and by nothing else: so it is told first.
+  const withThem = observes.slice(0, MOST_WAYS).map((learner) => ({ id: `observer:person:${learner.id}`, words: `With ${learner.name}` }));
+  const alone = { id: `person:${person}`, words: 'As themselves' };
+  const ways = theirs.length === 0 ? [...withThem, alone] : [alone, ...withThem];
   const [course, item] = chosen === null ? [null, null] : [chosen.slice(0, chosen.indexOf('/')), chosen.slice(chosen.indexOf('/') + 1)];
   return (
     <section className="whynot">
@@ -47,7 +56,14 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, onExtend }:
         onChange={choose}
         limit={60}
       />
-      {course !== null && item !== null && <Reasons key={chosen} course={course} item={item} person={person} now={now} round={round} mayRun={mayRun} onExtend={onExtend} onMended={() => setRound(round + 1)} />}
+      {course !== null &&
+        item !== null &&
+        ways.map(({ id, words }) => (
+          <Fragment key={`${chosen} ${id}`}>
+            {ways.length > 1 && <h3>{words}</h3>}
+            <Reasons course={course} item={item} way={id} person={person} now={now} round={round} mayRun={mayRun} onExtend={onExtend} onMended={() => setRound(round + 1)} />
+          </Fragment>
+        ))}
     </section>
   );
 }
@@ -55,13 +71,15 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, onExtend }:
 interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | 'onExtend'> {
   course: string;
   item: string;
+  /** The vantage that is asked about. */
+  way: string;
   /** Asked again after each fix. */
   round: number;
   onMended: () => void;
 }
 
-function Reasons({ course, item, person, now, round, mayRun, onExtend, onMended }: ReasonsProps) {
-  const { card, state } = useWhy(course, item, `person:${person}`, now, 'published', String(round));
+function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExtend, onMended }: ReasonsProps) {
+  const { card, state } = useWhy(course, item, vantage, now, 'published', String(round));
   if (card === null) {
     return <p className={state === 'failed' ? 'takes' : 'soft'}>{state === 'failed' ? 'The reasons could not be loaded.' : 'Looking for the reasons…'}</p>;
   }
@@ -114,7 +132,7 @@ function Reasons({ course, item, person, now, round, mayRun, onExtend, onMended 
         </>
       )}
       <p>
-        <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', row: item, who: `person:${person}`, v: [`person:${person}`] })}>See the whole course through their eyes</Link>
+        <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', row: item, who: vantage, v: [vantage] })}>See the whole course through their eyes</Link>
       </p>
     </div>
   );

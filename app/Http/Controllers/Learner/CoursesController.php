@@ -44,13 +44,32 @@ final readonly class CoursesController
     {
         $person = WhoLooks::signedIn($request);
         $learner = $request->integer('learner');
-        if ($learner === 0) {
-            $request->session()->forget(WhoLooks::OBSERVED);
-        } else {
-            abort_if($viewers->observed($person, $learner) === null, 404);
-            $request->session()->put(WhoLooks::OBSERVED, $learner);
-        }
+        abort_if($learner !== 0 && $viewers->observed($person, $learner) === null, 404);
+        $request->session()->put(WhoLooks::OBSERVED, $learner);
 
-        return back();
+        return $this->isSeen($request) ? back() : redirect()->route('courses');
+    }
+
+    /** From a letter: to the learner it names. */
+    public function lookIn(Request $request, int $learner, Viewers $viewers): RedirectResponse
+    {
+        $person = WhoLooks::signedIn($request);
+        $observed = $viewers->observed($person, $learner) ?? abort(404);
+        $request->session()->put(WhoLooks::OBSERVED, $learner);
+        $course = $this->lists->onlyCourse($person, $observed);
+
+        return $course === null ? redirect()->route('courses') : redirect()->route('course', $course);
+    }
+
+    /** Whether the page that they come from is there for them, looking as they do now. */
+    private function isSeen(Request $request): bool
+    {
+        if (preg_match('#^/courses/([^/]+)(?:/([^/]+))?$#', (string) parse_url(url()->previous(), PHP_URL_PATH), $found) !== 1) {
+            return true;
+        }
+        $course = Course::query()->with('liveRevision')->where('key', rawurldecode($found[1]))->first();
+        $view = $course === null ? null : $this->views->at($course, $this->who->at($request, $course));
+
+        return $view !== null && $view->isVisible() && (! isset($found[2]) || $view->decision(rawurldecode($found[2])) !== null);
     }
 }

@@ -109,6 +109,7 @@ export const routes: Config['routes'] = {
   'lesson.look': {"uri":"courses/{course}/{item}/look","methods":["POST"],"parameters":["course","item"]},
   'lesson.quiz': {"uri":"courses/{course}/{item}/quiz","methods":["POST"],"parameters":["course","item"]},
   'lesson.watched': {"uri":"courses/{course}/{item}/statements","methods":["POST"],"parameters":["course","item"]},
+  'look-in': {"uri":"look-in/{learner}","methods":["GET","HEAD"],"wheres":{"learner":"[0-9]+"},"parameters":["learner"]},
   'look-with': {"uri":"look-with","methods":["POST"]},
   'media': {"uri":"media/{medium}","methods":["GET","HEAD"],"wheres":{"medium":"[0-9]+"},"parameters":["medium"]},
   'sign-in': {"uri":"sign-in","methods":["GET","HEAD"]},
@@ -228,6 +229,7 @@ declare module 'ziggy-js' {
     'lesson.look': [{"name":"course","required":true},{"name":"item","required":true}];
     'lesson.quiz': [{"name":"course","required":true},{"name":"item","required":true}];
     'lesson.watched': [{"name":"course","required":true},{"name":"item","required":true}];
+    'look-in': [{"name":"learner","required":true}];
     'look-with': [];
     'media': [{"name":"medium","required":true}];
     'sign-in': [];

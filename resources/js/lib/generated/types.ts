@@ -493,6 +493,11 @@ export interface LessonPage {
   next: PathRow | null;
 }
 
+export interface Looking {
+  learners: FoundPerson[];
+  observed: number | null;
+}
+
 export interface MarkRow {
   key: string;
   title: string;

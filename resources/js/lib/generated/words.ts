@@ -25,6 +25,8 @@ export const words = {
   'mine.title': "My courses",
   'mine.none': "Nothing is open to you yet. As soon as you hold a pass, its course stands here.",
   'mine.whom': "With whom you look",
+  'mine.choose': "With whom would you like to look?",
+  'mine.none_with': "They hold no pass of a course now.",
   'mine.look': "Look",
   'mine.yourself': "as yourself",
   'mine.with': "with {name}",
@@ -210,6 +212,8 @@ export interface Parts {
   'mine.title': never;
   'mine.none': never;
   'mine.whom': never;
+  'mine.choose': never;
+  'mine.none_with': never;
   'mine.look': never;
   'mine.yourself': never;
   'mine.with': 'name';

@@ -134,7 +134,7 @@ export default function Person(page: PersonPage) {
             </section>
           </div>
           <div>
-            <WhyNot person={id} name={name} courses={courses} theirs={theirs} now={now} mayRun={mayRun} onExtend={(offer) => ask('Extend the pass', { do: 'extend', ...passOf(passes, offer) })} />
+            <WhyNot person={id} name={name} courses={courses} theirs={theirs} now={now} mayRun={mayRun} observes={observes} onExtend={(offer) => ask('Extend the pass', { do: 'extend', ...passOf(passes, offer) })} />
             <section>
               <h2>Progress</h2>
               {progress.length === 0 && <p className="soft">Nothing is finished.</p>}

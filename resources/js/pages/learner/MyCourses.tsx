@@ -8,24 +8,26 @@ import { to } from '../../lib/route';
 import { say } from '../../lib/say';
 
 export default function MyCourses({ courses, learners, observed }: MyCoursesPage) {
+  const choosing = learners.length > 0 && observed === null;
   return (
     <LearnerShell title={say('mine.title')}>
       <h1>{say('mine.title')}</h1>
-      {learners.length > 0 && (
-        <div className="lookwith" role="group" aria-label={say('mine.whom')}>
-          <span>{say('mine.look')}</span>
-          <button type="button" aria-pressed={observed === null} onClick={() => router.post(to('look-with'), { learner: 0 }, { preserveScroll: true })}>
-            {say('mine.yourself')}
-          </button>
-          {learners.map(({ id, name }) => (
-            <button key={id} type="button" aria-pressed={observed === id} onClick={() => router.post(to('look-with'), { learner: id }, { preserveScroll: true })}>
-              {say('mine.with', { name })}
-            </button>
-          ))}
-        </div>
+      {choosing && (
+        <section aria-label={say('mine.whom')}>
+          <p>{say('mine.choose')}</p>
+          <ul className="choices">
+            {learners.map(({ id, name }) => (
+              <li key={id}>
+                <button type="button" onClick={() => router.post(to('look-with'), { learner: id })}>
+                  {say('mine.with', { name })}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       {courses.length === 0 ? (
-        <p>{say('mine.none')}</p>
+        !choosing && <p>{say(observed === null ? 'mine.none' : 'mine.none_with')}</p>
       ) : (
         <ul className="mine">
           {courses.map((course) => (
