@@ -113,8 +113,11 @@ final class LearnerJourneyTest extends BrowserTestCase
         $this->named('Riving blanks')->click();
         $this->waitForText('.lesson', 'Split, never saw');
         self::assertStringNotContainsString('Mark as finished', $this->browser->getPageSource());
-        // On the page of a lesson that Ragna knows nothing of: one comes to her courses.
+        // Ragna holds nothing of this course, and nobody offers to sell it to her observer.
         (new WebDriverSelect($this->find('.lookwith select')))->selectByVisibleText('with Ragna Lie');
+        $this->waitForText('.lookas', 'with Ragna Lie');
+        self::assertStringNotContainsString('EUR', $this->find('main')->getText());
+        $this->visit('/courses');
         $this->waitForText('.mine', 'Apprentice pass');
         $this->named('Clinker planking')->click();
         $this->waitForText('.lookas', 'with Ragna Lie');

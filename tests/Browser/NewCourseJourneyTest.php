@@ -42,7 +42,7 @@ final class NewCourseJourneyTest extends BrowserTestCase
         $this->type(Keys::TAB.'2'.Keys::ENTER);
         $this->waitForText('td[data-row=oakum][data-column=opens]', '2 days after the one before');
         $this->focusGrid();
-        $this->type(Keys::ARROW_DOWN.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ENTER);
+        $this->type(Keys::ARROW_DOWN.str_repeat(Keys::ARROW_RIGHT, 5).Keys::ENTER);
         $this->find('[role=menuitem]');
         $this->type(Keys::ARROW_DOWN.Keys::ENTER);
         $this->waitForText('td[data-row=reaming][data-column=sample]', 'yes');
@@ -68,7 +68,7 @@ final class NewCourseJourneyTest extends BrowserTestCase
         $this->type(' '.Keys::ENTER);
         $this->waitUntilGone('.mantine-Modal-content');
         $this->focusGrid();
-        $this->type(str_repeat(Keys::ARROW_DOWN, 9).Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ENTER);
+        $this->type(str_repeat(Keys::ARROW_DOWN, 9).str_repeat(Keys::ARROW_RIGHT, 4).Keys::ENTER);
         $this->waitForText('.editor', 'Every pass');
         $this->type(' ');
         $this->waitForText('.editor', 'Passes of these tiers');

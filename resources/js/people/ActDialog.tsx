@@ -109,9 +109,6 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
           <Select label="Row, with all inside it" data={items.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.item} error={message('item')} searchable selectFirstOptionOnChange placeholder={fetching === 'waiting' ? 'The rows are being read…' : ''} onChange={(value) => setData('item', value ?? '')} />
         </>
       )}
-      {fields.includes('until') && (
-        <TextInput type="datetime-local" label="Until (left empty: for good)" value={data.until} error={message('until')} onChange={(event) => setData('until', event.currentTarget.value)} />
-      )}
       {fields.includes('label') && (
         <>
           <TextInput label="Label" list="labels" maxLength={60} value={data.label} error={message('label')} data-autofocus onChange={(event) => setData('label', event.currentTarget.value)} />
@@ -121,6 +118,9 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
             ))}
           </datalist>
         </>
+      )}
+      {fields.includes('until') && (
+        <TextInput type="datetime-local" label="Until (left empty: for good)" value={data.until} error={message('until')} onChange={(event) => setData('until', event.currentTarget.value)} />
       )}
       {fields.includes('subject') && <TextInput label="Subject" maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
       {fields.includes('body') && <Textarea label="Letter ({name} stands for their name)" autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}
