@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $medium_id
  * @property float $length of the video, in seconds
  * @property string $played as the video profile of xAPI writes segments
+ * @property float $position seconds; where the player stood when it last reported
  * @property float $spare seconds of the margin of reports that are left
  * @property \DateTimeImmutable $heard_at of the last report, or opening
  */
@@ -28,5 +29,5 @@ final class WatchRecord extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['length' => 'float', 'spare' => 'float', 'heard_at' => UtcInstant::class];
+    protected $casts = ['length' => 'float', 'spare' => 'float', 'position' => 'float', 'heard_at' => UtcInstant::class];
 }

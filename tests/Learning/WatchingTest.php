@@ -56,6 +56,21 @@ final class WatchingTest extends TestCase
         return Completion::query()->where('person_id', $this->person('ragna')->id)->where('item_key', 'l-steam')->exists();
     }
 
+    public function test_one_goes_on_where_one_was_on_any_device(): void
+    {
+        $position = fn (): mixed => $this->get(self::LESSON)->inertiaProps('watch.position');
+        self::assertSame(0, $position());
+        $at = static fn (mixed $seconds, string $played = '0[.]8'): array => array_replace_recursive(self::statement($played), ['result' => ['extensions' => ['https://w3id.org/xapi/video/extensions/time' => $seconds]]]);
+        $this->later(8);
+        $this->postJson(self::LESSON.'/statements', $at(6.5))->assertOk();
+        self::assertSame(6.5, $position());
+        // Not ahead of what was watched, whatever a report says; nonsense moves nothing.
+        foreach ([400.0, -1, 'far', null, [1]] as $seconds) {
+            $this->postJson(self::LESSON.'/statements', $at($seconds))->assertOk();
+            self::assertSame($seconds === 400.0 ? 8 : $position(), $position());
+        }
+    }
+
     public function test_watching_enough_finishes_the_lesson_and_opens_what_waited_for_it(): void
     {
         $this->get('/courses/clinker/l-garboard')->assertForbidden();

@@ -36,16 +36,18 @@ final readonly class ReportWatched
             $now = $this->clock->now()->getTimestamp();
             $known = WatchReport::query()->whereIn('id', array_map(static fn (Statement $statement): string => $statement->id, $statements))->pluck('id')->flip()->all();
             $new = [];
+            $position = null;
             foreach ($statements as $statement) {
                 if (! isset($known[$statement->id])) {
                     $known[$statement->id] = true;
                     $new[] = $statement->played;
+                    $position = $statement->at ?? $position;
                     WatchReport::query()->create(['id' => $statement->id, 'watch_id' => $record->id, 'played' => $statement->text, 'stored_at' => $now]);
                 }
             }
             // What was kept while the line was down comes at once, and time has passed for all of it.
             $watch = $new === [] ? Watching::of($record) : Watching::of($record)->report(PlayedSegments::together(...$new), $now, Watching::FASTEST);
-            Watching::record($watch, $record);
+            Watching::record($watch, $record, $position);
             if ($watch->isFinished($needed)) {
                 ($this->markFinished)($person, $course, $medium->item_key);
             }

@@ -15,7 +15,10 @@ final readonly class Statement
 
     private const SEGMENTS = 'https://w3id.org/xapi/video/extensions/played-segments';
 
-    private function __construct(public string $id, public string $text, public PlayedSegments $played)
+    private const TIME = 'https://w3id.org/xapi/video/extensions/time';
+
+    /** @param  ?float  $at  seconds; where the player stood, where it says so */
+    private function __construct(public string $id, public string $text, public PlayedSegments $played, public ?float $at)
     {
     }
 
@@ -56,7 +59,9 @@ final readonly class Statement
             throw InvalidReport::notAStatement();
         }
 
-        return new self(strtolower($id), $segments, PlayedSegments::parse($segments));
+        $time = self::at($given, 'result', 'extensions', self::TIME);
+
+        return new self(strtolower($id), $segments, PlayedSegments::parse($segments), (is_int($time) || is_float($time)) && is_finite((float) $time) && $time >= 0 ? (float) $time : null);
     }
 
     private static function at(mixed $given, string ...$path): mixed

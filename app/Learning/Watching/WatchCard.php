@@ -16,6 +16,7 @@ final readonly class WatchCard
      * @param  float  $share  from 0 to 1
      * @param  list<array{float, float}>  $played  seconds, ascending, apart from each other
      * @param  float  $fastest  speed at which it may be played
+     * @param  float  $position  seconds; where to go on
      * @param  string  $keep  under which the page keeps reports that are not sent yet
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class WatchCard
         #[OA\Property] public float $fastest,
         #[OA\Property] public string $keep,
         #[OA\Property] public bool $finished,
+        #[OA\Property] public float $position,
     ) {
     }
 }

@@ -56,6 +56,9 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
           onLoadedMetadata={(event) => {
             if (failed !== null) {
               event.currentTarget.currentTime = failed.at;
+            } else if (watches && watch.position > 0) {
+              // On whatever device they were.
+              event.currentTarget.currentTime = watch.position;
             }
           }}
         />

@@ -6,7 +6,7 @@ import type { Watched } from '../lib/generated/types';
 import { kept } from '../lib/watching';
 import { useWatching } from './useWatching';
 
-const CARD = { medium: 1, length: 60, share: 0, needed: 90, finished: false, played: [[0, 4]], fastest: 1.5, keep: 'somebody’s video' };
+const CARD = { medium: 1, length: 60, share: 0, needed: 90, finished: false, position: 0, played: [[0, 4]], fastest: 1.5, keep: 'somebody’s video' };
 
 /** A player that does what it is told, and no more. */
 function player(): HTMLVideoElement & { at: (seconds: number) => void } {

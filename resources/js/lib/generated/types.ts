@@ -1000,6 +1000,7 @@ export interface WatchCard {
   fastest: number;
   keep: string;
   finished: boolean;
+  position: number;
 }
 
 export interface Watched {
