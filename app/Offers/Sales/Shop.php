@@ -45,18 +45,20 @@ final readonly class Shop
             // What begins only when the present pass ends opens nothing now.
             if (isset($offers[$way->offer->key]) && $offers[$way->offer->key][1]->renews === null) {
                 [$offer, $taking] = $offers[$way->offer->key];
-                $cards[] = $this->card($offer, $taking, $item, $this->when($way, $answer->at));
+                $cards[] = $this->card($offer, $taking, $item, $this->when($way, $taking, $answer->at));
             }
         }
 
         return [$cards, $opening];
     }
 
-    private function when(WayIn $way, int $at): string
+    private function when(WayIn $way, Taking $taking, int $at): string
     {
         $now = $way->opens <= $at;
+        // A membership lasts as it is paid for, not as its offer says of others.
+        $until = $taking->pass->until ?? $way->pass->until;
 
-        return Say::text('learner.shop.opens'.($now ? '_now' : '').($way->byTimeAlone ? '' : '_once'), ['until' => $this->until($way->pass->until), ...($now ? [] : ['at' => $this->clock->words($way->opens)])]);
+        return Say::text('learner.shop.opens'.($now ? '_now' : '').($way->byTimeAlone ? '' : '_once'), ['until' => $this->until($until), ...($now ? [] : ['at' => $this->clock->words($way->opens)])]);
     }
 
     public function until(int $end): string

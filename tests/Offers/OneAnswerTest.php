@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Offers;
+
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Access\Viewers;
+use App\Models\Course;
+use App\Models\Offer;
+use App\Models\Pass;
+use App\Models\Person;
+use Illuminate\Support\Carbon;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** The same question asked in every place gives one answer: may they take it, what does it open, and when. */
+final class OneAnswerTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->demoSchool();
+        // Offers of all kinds: sold, free, not sold, paid for again, for some only, for so many, gone, of a retired course, by dates.
+        $set = static fn (string $offer, array $columns) => Offer::query()->where('key', $offer)->sole()->update($columns);
+        $set('frames-pass', ['most' => 5]);
+        $set('refit-crew', ['every' => 'month']);
+        $set('engine-pass', ['price' => 9000]);
+        $set('tools-only', ['sold_until' => '2026-03-10 12:30:00']);
+        $set('apprentice-pass', ['again' => 'renewal']);
+    }
+
+    private function as(?string $who): static
+    {
+        $this->app['auth']->forgetGuards();
+
+        return $who === null ? $this : $this->actingAs($this->person($who));
+    }
+
+    /** @return array<array-key, array<array-key, mixed>> cards by key */
+    private static function cards(mixed $offers): array
+    {
+        $cards = [];
+        foreach (is_array($offers) ? $offers : [] as $card) {
+            if (is_array($card) && is_string($card['key'])) {
+                $cards[$card['key']] = $card;
+            }
+        }
+
+        return $cards;
+    }
+
+    #[DataProvider('people')]
+    public function test_what_may_be_taken_is_the_same_in_every_place(?string $who): void
+    {
+        foreach (Offer::query()->with('course.liveRevision')->orderBy('id')->get() as $offer) {
+            $checkout = $this->as($who)->get("/checkout/{$offer->key}")->assertOk();
+            $refusal = $checkout->inertiaProps('refusal');
+            $where = "{$offer->key} to ".($who ?? 'a visitor');
+
+            // The page of the course: no card without a checkout, and of whoever is outside a card for each.
+            $page = $this->get("/courses/{$offer->course->key}");
+            $card = self::cards($page->inertiaProps('offers'))[$offer->key] ?? null;
+            if ($refusal !== null) {
+                self::assertNull($card, $where);
+            } elseif ($page->inertiaProps('course.pass') === null) {
+                self::assertNotNull($card, $where);
+                self::assertSame($checkout->inertiaProps('price'), $offer->price === 0 ? 'free' : $card['price'], $where);
+            }
+            foreach ($this->closedLessons($offer->course, $who) as $item) {
+                $notice = self::cards($this->as($who)->get("/courses/{$offer->course->key}/{$item}")->inertiaProps('offers'));
+                $offered = isset($notice[$offer->key]);
+                if ($refusal !== null) {
+                    self::assertFalse($offered, "{$where}, {$item}");
+                }
+                self::assertSame($offered, in_array($offer->name, $this->waysTold($offer->course, $item, $who), true), "why, {$where}, {$item}");
+            }
+
+            // Whoever tries gets it, or is told the same.
+            $passes = Pass::query()->count();
+            $answer = $this->as($who)->post("/checkout/{$offer->key}", $who === null ? ['name' => 'Alva', 'email' => "alva@{$offer->key}.test"] : []);
+            $refusal === null ? $answer->assertSessionHas('flash.kind', 'done') : $answer->assertSessionHas('flash.text', $refusal);
+            self::assertSame($passes + ($refusal === null ? 1 : 0), Pass::query()->count(), $where);
+            if ($refusal === null) {
+                $bought = Pass::query()->latest('id')->firstOrFail();
+                Pass::query()->where('person_id', $bought->person_id)->where('ends_at', Carbon::now())->update(['ends_at' => null]);
+                $bought->delete();
+            }
+        }
+    }
+
+    /** What a card promises is what its buyer finds, on that instant and not before; Sightlines and the forecast say so too. */
+    #[DataProvider('people')]
+    public function test_what_a_card_promises_comes_true(?string $who): void
+    {
+        $checked = 0;
+        foreach (Course::query()->with('liveRevision')->whereNotNull('live_revision_id')->get() as $course) {
+            foreach ($this->closedLessons($course, $who) as $item) {
+                foreach (self::cards($this->as($who)->get("/courses/{$course->key}/{$item}")->inertiaProps('offers')) as $key => $card) {
+                    $decider = app(Plans::class)->live($course) ?? self::fail('not published');
+                    $position = $decider->course->outline->positionOf($item) ?? self::fail($item);
+                    $detail = is_string($card['detail']) ? $card['detail'] : '';
+                    $atOnce = str_starts_with($detail, 'Opens it at once, to') || str_starts_with($detail, 'Opens it at once, for');
+                    $this->as($who)->post("/checkout/{$key}", $who === null ? ['name' => 'Alva', 'email' => "alva@{$item}.{$key}.test"] : []);
+                    $pass = Pass::query()->latest('id')->firstOrFail();
+                    $buyer = Person::query()->findOrFail($pass->person_id);
+                    $open = $decider->snapshot(app(Viewers::class)->of($buyer, $course), Carbon::now()->getTimestamp())->standings[$position]->isOpen();
+                    self::assertSame($atOnce, $open, "{$key} and {$item}: {$detail}");
+                    self::assertStringEndsWith($pass->ends_at === null ? 'for good' : 'to '.app(SchoolClock::class)->date($pass->ends_at->getTimestamp()), $detail, "{$key} and {$item}");
+                    Pass::query()->where('person_id', $pass->person_id)->where('ends_at', Carbon::now())->update(['ends_at' => null]);
+                    $pass->delete();
+                    $checked++;
+                }
+            }
+        }
+        self::assertGreaterThan($who === 'tuva' ? -1 : 0, $checked);
+    }
+
+    /** @return \Generator<string, array{?string}> */
+    public static function people(): \Generator
+    {
+        yield 'a visitor' => [null];
+        yield 'somebody known' => ['jonas'];
+        yield 'an apprentice' => ['eira'];
+        yield 'a journeyman' => ['tuva'];
+        yield 'whose trial is over' => ['nina'];
+        yield 'whose pass is over' => ['gro'];
+        yield 'whose pass is paused' => ['liv'];
+        yield 'whose pass was withdrawn' => ['kaia'];
+        yield 'a learner of another course' => ['oda'];
+    }
+
+    /** @return list<string> lessons that are closed to them and not hidden; some of each course are enough */
+    private function closedLessons(Course $course, ?string $who): array
+    {
+        $path = $this->as($who)->get("/courses/{$course->key}")->inertiaProps('course.path');
+        $closed = array_filter(is_array($path) ? $path : [], static fn (mixed $row): bool => is_array($row) && $row['kind'] === 'lesson' && $row['open'] === false);
+
+        return array_slice(array_map(strval(...), array_column($closed, 'key')), 0, 3);
+    }
+
+    /** @return list<string> names of the offers that the reasons in Sightlines say would open it, taken by them */
+    private function waysTold(Course $course, string $item, ?string $who): array
+    {
+        $point = $who === null ? 'visitor' : 'person:'.$this->person($who)->id;
+        $ways = $this->as('hege')->getJson("/keep/courses/{$course->key}/why?item={$item}&v[]={$point}&see=published")->assertOk()->json('ways');
+        $told = [];
+        foreach (is_array($ways) ? $ways : [] as $way) {
+            if (is_array($way) && $way['by'] === 'offer') {
+                $told[] = implode('', array_column($way['title']['segments'], 'text'));
+            }
+        }
+
+        return $told;
+    }
+}
