@@ -44,6 +44,7 @@ return [
         'opens_now_once' => 'Opens it at once, once what comes first is finished, {until}',
         'covers' => '{covered, number, integer} of {lessons, plural, one {# lesson} other {# lessons}}, {until}',
         'goes_on' => 'Goes on from {from}, {until}',
+        'begins_again' => 'You held {offer} until {at}. The days of a new one count from now: what was open may be closed again until its day comes.',
         'renews' => 'You hold it until {at}. This goes on from there.',
         'replaces' => 'It takes the place of what you hold: {offers}.',
         'from_until' => 'from {from} {until}',

@@ -132,7 +132,10 @@ final class TermsTest extends TestCase
     public function test_a_renewal_after_the_end_begins_at_once(): void
     {
         $held = $this->pass('gro');
-        $this->actingAs($this->person('gro'))->post('/checkout/apprentice-pass', ['shown' => 'anew'])->assertSessionHas('flash.kind', 'done');
+        $this->actingAs($this->person('gro'))->get('/checkout/apprentice-pass')->assertInertia(fn (Page $p) => $p->where('instead', 'You held Apprentice pass until Mon 9 Mar, 13:00. The days of a new one count from now: what was open may be closed again until its day comes.'));
+        // Paced by no plan there is nothing that would begin again.
+        $this->get('/checkout/tools-only')->assertInertia(fn (Page $p) => $p->where('instead', null));
+        $this->post('/checkout/apprentice-pass', ['shown' => 'anew'])->assertSessionHas('flash.kind', 'done');
         self::assertSame('2026-03-10 13:00', self::at($this->pass('gro')->starts_at));
         self::assertTrue($held->ends_at < $this->pass('gro')->starts_at);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Learner;
 
+use App\Access\Answer;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
@@ -19,6 +20,7 @@ use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\PassState;
 
 /** Puts together what somebody is told who is about to take an offer or a bundle. */
 final readonly class CheckoutPageBuilder
@@ -48,7 +50,7 @@ final readonly class CheckoutPageBuilder
             item: $known,
             itemTitle: $known === null ? null : $decider->course->outline->items[$decider->course->outline->positionOf($known) ?? 0]->title ?? $known,
             free: $deal->cents === 0,
-            instead: $this->instead($deal),
+            instead: $this->instead($deal, $answer),
             includes: $ware->bundle === null ? [] : array_map(fn (array $part): string => $this->included($part[0], $part[1], $deal), $deal->parts),
             refusal: $deal->refusal,
             closing: $deal->refusal === null ? null : $this->closing->of($offer->course, $answer)?->html,
@@ -92,7 +94,7 @@ final readonly class CheckoutPageBuilder
         return $deal->paidUntil !== null ? Say::text('learner.shop.includes_all_along', $of) : Say::text('learner.shop.includes', [...$of, 'until' => $taking->pass === null ? '' : $this->until($taking, $taking->pass)]);
     }
 
-    private function instead(Deal $deal): ?string
+    private function instead(Deal $deal, Answer $answer): ?string
     {
         $renewed = count($deal->parts) === 1 ? $deal->parts[0][1]->renews : null;
         $names = [];
@@ -105,7 +107,21 @@ final readonly class CheckoutPageBuilder
         return match (true) {
             $renewed !== null => Say::text('learner.shop.renews', ['at' => $this->clock->words($renewed->until)]),
             $names !== [] => Say::text('learner.shop.replaces', ['offers' => implode(', ', array_unique($names))]),
-            default => null,
+            default => count($deal->parts) === 1 ? $this->beginsAgain($deal->parts[0][1], $answer) : null,
         };
+    }
+
+    /** Whoever let a pass run out is paced from the beginning: they are told before they pay. */
+    private function beginsAgain(Taking $taking, Answer $answer): ?string
+    {
+        $course = $answer->decider->prepared;
+        $plan = $taking->pass === null || $taking->pass->pacedFrom !== null ? null : $course->offerOf($taking->pass)?->plan?->name;
+        $ended = array_filter($answer->viewer->passes, static fn (Pass $pass): bool => $pass->until <= $answer->at && $pass->state !== PassState::Revoked && $course->offerOf($pass)?->plan?->name === $plan);
+        if ($plan === null || $ended === []) {
+            return null;
+        }
+        $last = array_reduce($ended, static fn (?Pass $latest, Pass $pass): Pass => $latest === null || $pass->until > $latest->until ? $pass : $latest);
+
+        return Say::text('learner.shop.begins_again', ['offer' => $course->offerOf($last)->title ?? $last->offer, 'at' => $this->clock->words($last->until)]);
     }
 }
