@@ -117,11 +117,8 @@ final readonly class CheckoutPageBuilder
         $course = $answer->decider->prepared;
         $plan = $taking->pass === null || $taking->pass->pacedFrom !== null ? null : $course->offerOf($taking->pass)?->plan?->name;
         $ended = array_filter($answer->viewer->passes, static fn (Pass $pass): bool => $pass->until <= $answer->at && $pass->state !== PassState::Revoked && $course->offerOf($pass)?->plan?->name === $plan);
-        if ($plan === null || $ended === []) {
-            return null;
-        }
         $last = array_reduce($ended, static fn (?Pass $latest, Pass $pass): Pass => $latest === null || $pass->until > $latest->until ? $pass : $latest);
 
-        return Say::text('learner.shop.begins_again', ['offer' => $course->offerOf($last)->title ?? $last->offer, 'at' => $this->clock->words($last->until)]);
+        return $plan === null || $last === null ? null : Say::text('learner.shop.begins_again', ['offer' => $course->offerOf($last)->title ?? $last->offer, 'at' => $this->clock->words($last->until)]);
     }
 }
