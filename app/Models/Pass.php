@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $source what gave it, in words
  * @property ?int $given_by
  * @property ?int $purchase_id by which it was bought or claimed
+ * @property ?int $ended_by purchase of an upgrade in whose favour it ended
+ * @property ?\DateTimeImmutable $would_end_at while ended_by stands: when it would have ended; null: never
  * @property ?\DateTimeImmutable $paused_at
  * @property bool $clock_stops while it is paused
  * @property ?\DateTimeImmutable $warned_at
@@ -32,7 +34,7 @@ final class Pass extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class, 'paced_from' => UtcInstant::class, 'paused_at' => UtcInstant::class, 'warned_at' => UtcInstant::class, 'erased_at' => UtcInstant::class, 'erases_at' => UtcInstant::class, 'clock_stops' => 'boolean'];
+    protected $casts = ['starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class, 'paced_from' => UtcInstant::class, 'paused_at' => UtcInstant::class, 'warned_at' => UtcInstant::class, 'erased_at' => UtcInstant::class, 'would_end_at' => UtcInstant::class, 'erases_at' => UtcInstant::class, 'clock_stops' => 'boolean'];
 
     /** @return BelongsTo<Offer, $this> */
     public function offer(): BelongsTo

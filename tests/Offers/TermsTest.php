@@ -6,6 +6,8 @@ namespace Tests\Offers;
 
 use App\Models\Offer;
 use App\Models\Pass;
+use App\Models\Purchase;
+use App\Offers\Sales\ShopEvents;
 use Illuminate\Support\Carbon;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -153,6 +155,40 @@ final class TermsTest extends TestCase
         $this->actingAs($this->person('hege'))->post('/keep/people/acts/'.\App\Models\ActRecord::query()->latest('id')->value('id').'/undo')->assertSessionHas('flash.kind', 'done');
         self::assertSame('2026-08-29 13:00', self::at($held->refresh()->ends_at));
         self::assertSame(1, Pass::query()->where('person_id', $held->person_id)->count());
+    }
+
+    public function test_an_upgrade_that_is_refunded_gives_the_lesser_pass_back(): void
+    {
+        $held = $this->pass('eira');
+        $this->actingAs($this->person('eira'))->post('/checkout/journeyman-pass', ['shown' => $this->get('/checkout/journeyman-pass')->inertiaProps('shown')])->assertSessionHas('flash.kind', 'done');
+        $this->actingAs($this->person('eira'))->get('/courses/clinker/l-planes')->assertOk();
+        Carbon::setTestNow('2026-03-12T12:00:00Z');
+        $purchase = (int) Purchase::query()->sole()->id;
+        self::assertSame('its pass was withdrawn', app(ShopEvents::class)->receive('r1', $purchase, 'refund', null)->did);
+        self::assertSame('2026-08-29 13:00', self::at($held->refresh()->ends_at));
+        $this->get('/courses/clinker/l-planes')->assertOk();
+        $this->actingAs($this->person('hege'))->get("/keep/people/{$held->person_id}")->assertSee('Journeyman pass withdrawn; Apprentice pass in force again')->assertSee('in place of Apprentice pass');
+        // The refund taken back: the upgrade stands, and the lesser pass has ended as before.
+        $this->post('/keep/people/acts/'.\App\Models\ActRecord::query()->latest('id')->value('id').'/undo')->assertSessionHas('flash.kind', 'done');
+        self::assertSame('2026-03-10 13:00', self::at($held->refresh()->ends_at));
+    }
+
+    /** @param  array<string, string>  $since */
+    #[DataProvider('since')]
+    public function test_what_the_school_did_with_the_lesser_pass_since_stands(array $since): void
+    {
+        $held = $this->pass('eira');
+        $this->actingAs($this->person('eira'))->post('/checkout/journeyman-pass', [])->assertSessionHas('flash.kind', 'done');
+        $held->refresh()->update($since);
+        app(ShopEvents::class)->receive('r1', (int) Purchase::query()->sole()->id, 'refund', null);
+        self::assertEquals($since, array_intersect_key(array_filter($held->refresh()->getAttributes(), is_string(...)), $since));
+    }
+
+    /** @return \Generator<string, array{array<string, string>}> */
+    public static function since(): \Generator
+    {
+        yield 'another end' => [['ends_at' => '2026-06-01 12:00:00']];
+        yield 'withdrawn' => [['state' => 'revoked', 'ends_at' => '2026-03-10 12:00:00']];
     }
 
     /** What the lesser pass has open must stay open, or it is not lesser. */

@@ -12,11 +12,14 @@ use App\People\Acts\PeopleAct;
 use App\People\Acts\RowChange;
 use Illuminate\Support\Collection;
 
-/** Changes all passes of one purchase in one step: carries them on, or withdraws them. */
+/** Changes all passes of one purchase in one step: carries them on, or withdraws them and lets go on what they had ended as upgrades. */
 final readonly class ChangePurchase implements PeopleAct
 {
-    /** @param  ?int  $until  instant to which they last now; null: they are withdrawn */
-    private function __construct(private Purchase $purchase, private ?int $until)
+    /**
+     * @param  ?int  $until  instant to which they last now; null: they are withdrawn
+     * @param  int  $now  instant at which they are withdrawn
+     */
+    private function __construct(private Purchase $purchase, private ?int $until, private int $now = 0)
     {
     }
 
@@ -25,9 +28,9 @@ final readonly class ChangePurchase implements PeopleAct
         return new self($purchase, $until);
     }
 
-    public static function withdraw(Purchase $purchase): self
+    public static function withdraw(Purchase $purchase, int $now): self
     {
-        return new self($purchase, null);
+        return new self($purchase, null, $now);
     }
 
     public function name(): string
@@ -52,17 +55,49 @@ final readonly class ChangePurchase implements PeopleAct
 
     public function steps(Collection $people): array
     {
+        $ids = $people->map(static fn (Person $person): int => $person->id)->all();
+        $passes = Pass::query()->with('offer')->where('purchase_id', $this->purchase->id)->whereIn('person_id', $ids)->where('state', '!=', 'revoked')->orderBy('id')->get();
+        $goOn = $this->until !== null || $passes->isEmpty() ? [] : $this->whatItEnded($ids);
         $steps = [];
-        $passes = Pass::query()->with('offer')->where('purchase_id', $this->purchase->id)->whereIn('person_id', $people->map(static fn (Person $person): int => $person->id)->all())->where('state', '!=', 'revoked')->orderBy('id')->get();
         foreach ($passes as $pass) {
-            $columns = $pass->getAttributes();
             $after = $this->until === null ? ['state' => 'revoked'] : ['ends_at' => gmdate('Y-m-d H:i:s', $this->until), 'warned_at' => null, 'erased_at' => null];
-            $before = array_map(static fn (mixed $value): ?string => is_string($value) ? $value : null, array_intersect_key($columns, $after));
-            if ($before !== $after) {
-                $steps[] = new ActStep($pass->person_id, $this->until === null ? 'lose it' : 'have it longer', [new RowChange('passes', $pass->id, $before, $after)], ['offer' => $pass->offer->key, ...$before], $after, $pass->course_id);
+            $change = self::change($pass, $after);
+            if ($change->before === $after) {
+                continue;
             }
+            // They go on in the same step as the first pass that is withdrawn, which may be taken back as one.
+            $again = $steps === [] ? $goOn : [];
+            $changes = [$change, ...array_map(static fn (Pass $lesser): RowChange => self::change($lesser, ['ends_at' => self::column($lesser, 'would_end_at'), 'ended_by' => null, 'would_end_at' => null]), $again)];
+            $told = $again === [] ? $after : [...$after, 'again' => array_map(static fn (Pass $lesser): string => $lesser->offer->key, $again)];
+            $steps[] = new ActStep($pass->person_id, $this->until === null ? 'lose it' : 'have it longer', $changes, ['offer' => $pass->offer->key, ...$change->before ?? []], $told, $pass->course_id);
         }
 
         return $steps;
+    }
+
+    /**
+     * Unless the school has set a later end since.
+     *
+     * @param  array<int>  $people
+     * @return list<Pass>
+     */
+    private function whatItEnded(array $people): array
+    {
+        return array_values(Pass::query()->with('offer')->where('ended_by', $this->purchase->id)->whereIn('person_id', $people)->where('state', '!=', 'revoked')
+            ->where('ends_at', '<=', gmdate('Y-m-d H:i:s', $this->now))->orderBy('id')->get()->all());
+    }
+
+    /** @param  array<string, scalar|null>  $after */
+    private static function change(Pass $pass, array $after): RowChange
+    {
+        return new RowChange('passes', $pass->id, array_combine(array_keys($after), array_map(static fn (string $column): string|int|null => self::column($pass, $column), array_keys($after))), $after);
+    }
+
+    /** As it is stored. */
+    private static function column(Pass $pass, string $column): string|int|null
+    {
+        $value = $pass->getAttributes()[$column] ?? null;
+
+        return is_string($value) || is_int($value) ? $value : null;
     }
 }

@@ -90,7 +90,7 @@ final readonly class ShopEvents
     private function refund(Purchase $of): string
     {
         $of->update(['state' => 'refunded']);
-        [, $touched] = ($this->actOn)(ChangePurchase::withdraw($of), ChosenPeople::named([$of->person_id]), null);
+        [, $touched] = ($this->actOn)(ChangePurchase::withdraw($of, $this->clock->now()), ChosenPeople::named([$of->person_id]), null);
         $passes = Pass::query()->where('purchase_id', $of->id)->count();
 
         return $touched === 0 ? 'nothing was left to withdraw' : ($passes === 1 ? 'its pass was withdrawn' : "its {$passes} passes were withdrawn");

@@ -74,7 +74,7 @@ final readonly class TakeWare implements PeopleAct
             'source' => $source, 'given_by' => null, 'purchase_id' => $this->purchase, 'created_at' => $now, 'updated_at' => $now,
         ])];
         foreach ($taking->replaces as $id => $lesser) {
-            $changes[] = new RowChange('passes', $id, ['ends_at' => self::stored($lesser->until)], ['ends_at' => $now]);
+            $changes[] = new RowChange('passes', $id, ['ends_at' => self::stored($lesser->until)], ['ends_at' => $now, 'ended_by' => $this->purchase, 'would_end_at' => self::stored($lesser->until)]);
         }
         $after = ['offer' => $offer->key, 'from' => self::stored($pass->from), 'until' => self::stored($pass->until), 'by' => $source];
         if ($taking->replaces !== []) {

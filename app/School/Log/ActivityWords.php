@@ -24,16 +24,17 @@ final readonly class ActivityWords
         $key = $text($after['offer'] ?? $before['offer'] ?? '');
         $offer = $offers[$key] ?? $key;
         $when = fn (mixed $instant): string => is_string($instant) && strtotime($instant.(str_contains($instant, 'T') ? '' : ' UTC')) !== false ? $this->clock->words((int) strtotime($instant.(str_contains($instant, 'T') ? '' : ' UTC'))) : 'for good';
+        $names = static fn (mixed $keys): string => implode(', ', array_map(static fn (mixed $one): string => $offers[$text($one)] ?? $text($one), is_array($keys) ? $keys : []));
         $item = $text($after['item'] ?? $before['item'] ?? '');
         $title = $line->course_id === null ? $item : $this->shelf->itemTitle($line->course_id, $item);
 
         return match ($line->action) {
-            'pass.given' => (isset($after['comes']) ? 'Came in; ' : '')."{$offer} given from {$when($after['from'] ?? null)}, ".(($after['until'] ?? null) === null ? 'for good' : 'to '.$when($after['until'])).(isset($after['by']) ? ', '.$text($after['by']) : ''),
+            'pass.given' => (isset($after['comes']) ? 'Came in; ' : '')."{$offer} given from {$when($after['from'] ?? null)}, ".(($after['until'] ?? null) === null ? 'for good' : 'to '.$when($after['until'])).(isset($after['by']) ? ', '.$text($after['by']) : '').(isset($after['instead']) ? ', in place of '.$names($after['instead']) : ''),
             'pass.extended' => "{$offer} extended to {$when($after['ends_at'] ?? null)} (was {$when($before['ends_at'] ?? null)})",
             'pass.paused' => "{$offer} paused, its days ".(($after['clock_stops'] ?? false) ? 'standing still' : 'going on'),
             'pass.resumed' => "{$offer} taken up again".(isset($after['ends_at']) ? ', to '.$when($after['ends_at']) : ''),
             'pass.ended' => "{$offer} ended",
-            'pass.withdrawn' => "{$offer} withdrawn",
+            'pass.withdrawn' => "{$offer} withdrawn".(isset($after['again']) ? '; '.$names($after['again']).' in force again' : ''),
             'pass.given-back' => "{$offer} given back",
             'pass.changed' => ($offers[$text($before['offer'] ?? '')] ?? $text($before['offer'] ?? ''))." changed to {$offer}",
             'item.granted' => "{$item} handed out".(($after['until'] ?? null) === null ? '' : ', to '.$when($after['until'])),
