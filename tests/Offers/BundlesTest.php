@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Offers;
 
+use App\Models\ActRecord;
 use App\Models\Bundle;
 use App\Models\Message;
 use App\Models\Offer;
@@ -205,6 +206,14 @@ final class BundlesTest extends TestCase
         foreach (['aksel', 'jonas'] as $other) {
             self::assertContains($this->actingAs($this->person($other))->get('/keep/outbox/shop')->status(), [403, 404]);
         }
+    }
+
+    public function test_a_purchase_that_was_taken_back_can_be_paid_for_and_refunded_no_more(): void
+    {
+        $this->bundle(['price' => 20, 'every' => 'month']);
+        $this->buys('jonas');
+        $this->actingAs($this->person('hege'))->post('/keep/people/acts/'.ActRecord::query()->latest('id')->value('id').'/undo')->assertSessionHas('flash.kind', 'done');
+        $this->get('/keep/outbox/shop')->assertInertia(fn (Page $p) => $p->where('purchases.0.standing', 'taken back')->where('purchases.0.next', null)->where('purchases.0.refundable', false)->where('purchases.0.passes', []));
     }
 
     public function test_bundles_are_made_changed_and_dropped(): void

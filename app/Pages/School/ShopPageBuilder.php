@@ -30,12 +30,15 @@ final readonly class ShopPageBuilder
         $passes = Pass::query()->with('offer')->whereIn('purchase_id', $purchases->modelKeys())->orderBy('id')->get()->groupBy('purchase_id');
         $rows = [];
         foreach ($purchases as $purchase) {
+            // What the school has taken back has left no pass, and nothing to tell of.
+            $standing = $passes->has($purchase->id) ? $this->standing($purchase) : 'taken back';
+            $ended = $purchase->state === 'refunded' || ! $passes->has($purchase->id);
             $rows[] = new PurchaseRow(
                 $purchase->id, $this->clock->words($purchase->bought_at->getTimestamp()), $purchase->person_id, $purchase->person->name, $purchase->name(),
-                Prices::words($purchase->cents, $purchase->currency, $purchase->every), $this->standing($purchase),
+                Prices::words($purchase->cents, $purchase->currency, $purchase->every), $standing,
                 array_values(array_map($this->words->short(...), $passes->get($purchase->id)?->all() ?? [])),
-                $purchase->every === null || $purchase->state === 'refunded' ? null : $purchase->payments + 1,
-                $purchase->state !== 'refunded',
+                $purchase->every === null || $ended ? null : $purchase->payments + 1,
+                ! $ended,
             );
         }
 
