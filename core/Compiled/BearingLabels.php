@@ -27,13 +27,18 @@ final class BearingLabels
     /** @return list<string> */
     public function at(int $at): array
     {
+        // Most viewers have the same labels all along: thousands of them are decided in a row.
+        if ($this->instants === []) {
+            return $this->held[0] ??= $this->times->at($at);
+        }
+
         return $this->held[$this->past($at)] ??= $this->times->at($at);
     }
 
     /** Which stretch between the dates in conditions and the changes of labels an instant lies in. */
     public function stretch(int $at): int
     {
-        return $this->course->stretch($at) * (count($this->instants) + 1) + $this->past($at);
+        return $this->instants === [] ? $this->course->stretch($at) : $this->course->stretch($at) * (count($this->instants) + 1) + $this->past($at);
     }
 
     private function past(int $at): int

@@ -45,6 +45,8 @@ class CourseMasks
 
     public readonly bool $hasDrafts;
 
+    private readonly bool $hasOptional;
+
     public readonly string $guestsAdmitted;
 
     public readonly string $guestTiers;
@@ -116,6 +118,7 @@ class CourseMasks
         $this->withoutTiers = Mask::of(array_map(static fn (bool $tiers): bool => ! $tiers, $prepared->tiersOnPath));
         $this->samples = Mask::of($prepared->samples->forSomebody);
         $this->hasSamples = str_contains($this->samples, Mask::IN);
+        $this->hasOptional = array_sum($this->outline->optionalOnPath) > 0;
         $this->hasDrafts = str_contains($this->published, Mask::OUT);
         $this->guestsAdmitted = Mask::of($prepared->guests->admits);
         $this->guestTiers = Mask::of($prepared->guests->tiersAllow);
@@ -227,11 +230,13 @@ class CourseMasks
      */
     public function hasRequired(string $lessons, int $module): bool
     {
-        $optional = $this->outline->optionalOnPath;
         $end = $this->outline->end[$module];
         $lesson = strpos($lessons, Mask::IN, $module);
-        while ($lesson !== false && $lesson < $end && $optional[$lesson] !== $optional[$module]) {
-            $lesson = strpos($lessons, Mask::IN, $lesson + 1);
+        if ($this->hasOptional) {
+            $optional = $this->outline->optionalOnPath;
+            while ($lesson !== false && $lesson < $end && $optional[$lesson] !== $optional[$module]) {
+                $lesson = strpos($lessons, Mask::IN, $lesson + 1);
+            }
         }
 
         return $lesson !== false && $lesson < $end;

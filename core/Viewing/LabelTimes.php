@@ -31,8 +31,10 @@ final readonly class LabelTimes
             }
         }
         $lasting = $viewer->labels;
-        if ($only !== null) {
+        if ($only !== null && $lasting !== []) {
             $lasting = array_values(array_filter($lasting, static fn (string $label): bool => isset($only[$label])));
+        }
+        if ($only !== null && $timed !== []) {
             $timed = array_values(array_filter($timed, static fn (TimedLabel $label): bool => isset($only[$label->label])));
         }
 
@@ -42,6 +44,9 @@ final readonly class LabelTimes
     /** @return list<string> each once, sorted by its bytes */
     public function at(int $at): array
     {
+        if ($this->timed === [] && count($this->lasting) < 2) {
+            return $this->lasting;
+        }
         $held = array_fill_keys($this->lasting, true);
         foreach ($this->timed as $label) {
             if ($label->isHeld($at)) {
@@ -58,6 +63,9 @@ final readonly class LabelTimes
     /** @return list<int> the instants at which a label may come or go, ascending */
     public function instants(): array
     {
+        if ($this->timed === []) {
+            return [];
+        }
         $instants = [];
         foreach ($this->timed as $label) {
             if ($label->from < $label->until) {
