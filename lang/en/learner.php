@@ -41,7 +41,7 @@ return [
         'opens' => 'Opens it {at}, {until}',
         'opens_once' => 'Opens it {at}, once what comes first is finished, {until}',
         'opens_now' => 'Opens it at once, {until}',
-        'opens_now_once' => 'Opens it at once, once what comes first is finished, {until}',
+        'opens_now_once' => 'Opens it as soon as what comes first is finished, {until}',
         'covers' => '{covered, number, integer} of {lessons, plural, one {# lesson} other {# lessons}}, {until}',
         'goes_on' => 'Goes on from {from}, {until}',
         'begins_again' => 'You held {offer} until {at}. The days of a new one count from now: what was open may be closed again until its day comes.',

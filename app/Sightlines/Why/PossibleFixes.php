@@ -109,12 +109,15 @@ final readonly class PossibleFixes
         $refusals = null;
         $now = $this->cell->clock->minute();
         foreach ((new WaysIn($this->cell->decider, $this->cell->decider->prepared->plan->zone))->to($this->cell->key($item), $this->cell->viewer, $this->cell->at) as $way) {
-            $when = $way->opens > $this->cell->at ? 'From '.$this->cell->clock->words($way->opens).', if taken now' : 'At once';
+            $when = match (true) {
+                $way->opens > $this->cell->at => 'From '.$this->cell->clock->words($way->opens).', if taken now'.($way->byTimeAlone ? '' : ', once what comes first is finished'),
+                default => $way->byTimeAlone ? 'At once' : 'As soon as what comes first is finished',
+            };
             $day = intdiv($now - $this->cell->at, 86400);
             $vantage = VantagePoint::holder($way->offer->key, $day, ! $way->byTimeAlone);
             $refusals ??= ($this->refusals)();
             $refusal = $refusals[$way->offer->key] ?? null;
-            $detail = $when.($way->byTimeAlone ? '' : ', once what comes first is finished').$this->lasts($way->pass).'.';
+            $detail = $when.$this->lasts($way->pass).'.';
             $fix = new PossibleFix(
                 $refusal === null ? 'offer' : 'school',
                 Sentence::of($refusal === null ? '{}' : 'Give {}', $way->offer->title ?? $way->offer->key),

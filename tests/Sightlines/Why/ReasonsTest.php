@@ -138,7 +138,7 @@ final class ReasonsTest extends TestCase
             'something first that never opens' => ['stuck', self::holder(), ['item' => ['after' => ['all' => ['start']]], 'plan' => ['start' => ['opens' => ['rule' => 'held']]]], [
                 'First: Sweeping up is not finished, and this pass never lets them finish it. [Order here]',
             ], [
-                'Full pass: At once, once what comes first is finished.',
+                'Full pass: As soon as what comes first is finished.',
                 'Hand it to one person: Opens at once, whatever the gates say.',
                 'Another rule: Nothing comes before Tuning a plane.',
             ]],
@@ -161,8 +161,8 @@ final class ReasonsTest extends TestCase
                 'First: Sweeping up is not finished. [Order here]',
             ], [
                 'By their learner: Once Sweeping up is finished.',
-                'Basic pass: At once, once what comes first is finished; ends Thu 18 Jun.',
-                'Full pass: At once, once what comes first is finished.',
+                'Basic pass: As soon as what comes first is finished; ends Thu 18 Jun.',
+                'Full pass: As soon as what comes first is finished.',
                 'Hand it to their learner: Opens at once, whatever the gates say.',
                 'Another rule: Nothing comes before Tuning a plane.',
             ]],
