@@ -38,4 +38,15 @@ final readonly class DatesForPass
 
         return $dates;
     }
+
+    /**
+     * What the pass reaches before it ends, without being handed out.
+     *
+     * @param  list<string>  $labels  of the holder, but for those that the offer gives
+     * @return list<bool> by position
+     */
+    public function reached(Offer $offer, Pass $pass, array $labels): array
+    {
+        return array_map(static fn (ItemDates $item): bool => $item->covered && max($item->opens, $pass->from) < $pass->until, $this->dates($offer, $pass, $labels));
+    }
 }

@@ -13,6 +13,11 @@ use App\Models\Pass;
 use App\Models\Person;
 use Illuminate\Support\Carbon;
 use PHPUnit\Framework\Attributes\DataProvider;
+use SilentKeep\Core\Foresight\DatesForPass;
+use SilentKeep\Core\Foresight\NewPass;
+use SilentKeep\Core\Foresight\Reaching;
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Viewing\Viewer;
 use Tests\TestCase;
 
 /** The same question asked in every place gives one answer: may they take it, what does it open, and when. */
@@ -115,6 +120,39 @@ final class OneAnswerTest extends TestCase
             }
         }
         self::assertGreaterThan($who === 'tuva' ? -1 : 0, $checked);
+    }
+
+    /** Samples aside, which nobody buys: what the table counts is what the most diligent buyer reaches, and the card counts no more of it than may be known. */
+    public function test_how_much_an_offer_opens_is_the_same_on_its_card_in_the_table_and_in_the_forecast(): void
+    {
+        $courses = $this->as('hege')->get('/keep/offers')->inertiaProps('courses');
+        $now = Carbon::now()->getTimestamp();
+        $compared = 0;
+        foreach (is_array($courses) ? $courses : [] as $told) {
+            assert(is_array($told) && is_string($told['key']) && is_array($told['offers']));
+            $decider = app(Plans::class)->live(Course::query()->where('key', $told['key'])->sole());
+            if ($decider === null || $decider->course->state !== CourseState::Live) {
+                continue;
+            }
+            $cards = self::cards($this->as(null)->get("/courses/{$told['key']}")->inertiaProps('offers'));
+            foreach ($told['offers'] as $row) {
+                assert(is_array($row) && is_string($row['key']) && is_array($row['opens']));
+                $offer = $decider->prepared->plan->offer($row['key']) ?? self::fail($row['key']);
+                $pass = NewPass::of($offer, $now, [], $decider->prepared, $decider->prepared->plan->zone);
+                $reach = (new Reaching($decider))->reach(new Viewer(signedIn: true, passes: [$pass]), $now, $pass->until);
+                $outside = (new Reaching($decider))->reach(new Viewer(signedIn: true), $now, $pass->until);
+                $outline = $decider->course->outline;
+                // Of a sample the forecast cannot tell by which way it is open.
+                $byPass = (new DatesForPass($decider->prepared))->reached($offer, $pass, []);
+                $opened = array_filter(array_keys($outline->items), static fn (int $at): bool => $outline->isPublishedLesson($at) && $reach->open[$at] !== null && ($outside->open[$at] === null || $byPass[$at]));
+                self::assertSame(count($opened), array_sum(array_map(intval(...), $row['opens'])), $row['key']);
+                if (isset($cards[$row['key']])) {
+                    self::assertStringStartsWith(count($opened).' of ', is_string($cards[$row['key']]['detail']) ? $cards[$row['key']]['detail'] : '', $row['key']);
+                }
+                $compared++;
+            }
+        }
+        self::assertSame(7, $compared);
     }
 
     /** @return \Generator<string, array{?string}> */

@@ -16,6 +16,7 @@ use App\Offers\Taking;
 use App\Offers\Terms;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Foresight\WayIn;
 use SilentKeep\Core\Foresight\WaysIn;
 use SilentKeep\Core\Time\Instant;
@@ -79,13 +80,15 @@ final readonly class Shop
         // Counted among what they may know of: a number would give away what is hidden.
         $lessons = $offers === [] ? [] : array_values(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $answer->state($position) !== State::Hidden));
         $cards = [];
+        $dates = new DatesForPass($decider->prepared);
         foreach ($decider->course->offers as $access) {
-            $covered = count(array_filter($lessons, $decider->prepared->coverage($access)->covers(...)));
-            if ($covered === 0 || ! isset($offers[$access->key])) {
+            if (! isset($offers[$access->key]) || array_filter($lessons, $decider->prepared->coverage($access)->covers(...)) === []) {
                 continue;
             }
             [$offer, $taking] = $offers[$access->key];
             if ($taking->pass !== null) {
+                $reached = $dates->reached($access, $taking->pass, $taker->labels);
+                $covered = count(array_filter($lessons, static fn (int $position): bool => $reached[$position]));
                 $cards[] = $this->card($offer, $taking, null, $taking->renews !== null
                     ? Say::text('learner.shop.goes_on', ['from' => $this->clock->date($taking->pass->from), 'until' => $this->until($taking->pass->until)])
                     : Say::text('learner.shop.covers', ['covered' => $covered, 'lessons' => count($lessons), 'until' => $this->until($taking->pass->until)]));

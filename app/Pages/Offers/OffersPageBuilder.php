@@ -24,10 +24,10 @@ use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\RuleWords;
 use Illuminate\Support\Facades\DB;
-use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Foresight\DatesForPass;
+use SilentKeep\Core\Foresight\NewPass;
 use SilentKeep\Core\Foresight\Reaching;
 use SilentKeep\Core\Outline\Outline;
-use SilentKeep\Core\Viewing\Offer as CoreOffer;
 
 /** Puts together what an administrator sees of offers. */
 final readonly class OffersPageBuilder
@@ -95,7 +95,8 @@ final readonly class OffersPageBuilder
             }
             $core = $decider->prepared->plan->offer($offer->key());
             if ($model !== null && $core !== null) {
-                $rows[] = $this->row($model, $offer, self::published($live, $model->key), $holders[$model->id] ?? 0, array_map(fn (int $top): string => self::opens($decider, $core, $top), $tops), $terms($model));
+                $reached = (new DatesForPass($decider->prepared))->reached($core, NewPass::of($core, $this->clock->now(), [], $decider->prepared, $decider->prepared->plan->zone), []);
+                $rows[] = $this->row($model, $offer, self::published($live, $model->key), $holders[$model->id] ?? 0, array_map(static fn (int $top): string => self::opens($outline, $reached, $top), $tops), $terms($model));
             }
         }
 
@@ -126,13 +127,12 @@ final readonly class OffersPageBuilder
         return $lessons;
     }
 
-    private static function opens(Decider $decider, CoreOffer $offer, int $top): string
+    /** @param  list<bool>  $reached  by whoever takes the offer now and has no label of their own, by position */
+    private static function opens(Outline $outline, array $reached, int $top): string
     {
-        $lessons = self::lessons($decider->course->outline, $top);
-        $coverage = $decider->prepared->coverage($offer);
-        $covered = count(array_filter($lessons, $coverage->covers(...)));
+        $lessons = self::lessons($outline, $top);
 
-        return "{$covered} of ".count($lessons);
+        return count(array_filter($lessons, static fn (int $lesson): bool => $reached[$lesson])).' of '.count($lessons);
     }
 
     private static function published(?CourseDocument $live, string $key): ?DocumentOffer
