@@ -23,6 +23,14 @@ use Tests\TestCase;
 /** The same question asked in every place gives one answer: may they take it, what does it open, and when. */
 final class OneAnswerTest extends TestCase
 {
+    private const ADDED = [
+        ['name' => 'Oar bonus', 'sale' => 'price', 'price' => 25, 'currency' => 'EUR', 'trial' => false, 'erases' => false, 'tier' => 'apprentice', 'labels' => 'oar-bonus', 'lasts' => 'good'],
+        ['name' => 'A week', 'sale' => 'free', 'currency' => 'EUR', 'trial' => true, 'erases' => false, 'tier' => 'journeyman', 'scope' => ['m-tools'], 'lasts' => 'days', 'days' => 7],
+    ];
+
+    /** @var list<array<array-key, mixed>> what the rehearsal of the new offers said of kinds of people */
+    private array $rehearsed;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -34,6 +42,12 @@ final class OneAnswerTest extends TestCase
         $set('engine-pass', ['price' => 9000]);
         $set('tools-only', ['sold_until' => '2026-03-10 12:30:00']);
         $set('apprentice-pass', ['again' => 'renewal']);
+        // And two that are new: one that gives a label, and a trial.
+        foreach (self::ADDED as $version => $added) {
+            $this->as('hege')->post('/keep/courses/clinker/draft/offers', ['version' => $version, ...$added])->assertSessionHasNoErrors();
+        }
+        $this->rehearsed = self::listed($this->get('/keep/courses/clinker/rehearsal')->inertiaProps('kinds'));
+        $this->post('/keep/courses/clinker/revisions', ['version' => 2])->assertSessionHas('flash.kind', 'done');
     }
 
     private function as(?string $who): static
@@ -147,12 +161,38 @@ final class OneAnswerTest extends TestCase
                 $opened = array_filter(array_keys($outline->items), static fn (int $at): bool => $outline->isPublishedLesson($at) && $reach->open[$at] !== null && ($outside->open[$at] === null || $byPass[$at]));
                 self::assertSame(count($opened), array_sum(array_map(intval(...), $row['opens'])), $row['key']);
                 if (isset($cards[$row['key']])) {
-                    self::assertStringStartsWith(count($opened).' of ', is_string($cards[$row['key']]['detail']) ? $cards[$row['key']]['detail'] : '', $row['key']);
+                    // The bonus that it opens is hidden from a visitor, and so not counted.
+                    self::assertStringStartsWith((count($opened) - ($row['key'] === 'oar-bonus' ? 1 : 0)).' of ', is_string($cards[$row['key']]['detail']) ? $cards[$row['key']]['detail'] : '', $row['key']);
                 }
                 $compared++;
             }
         }
-        self::assertSame(7, $compared);
+        self::assertSame(9, $compared);
+    }
+
+    /** Who takes a new offer gains, says the rehearsal before it is published, what its holder then finds open. */
+    public function test_the_rehearsal_of_a_new_offer_told_what_its_holder_finds(): void
+    {
+        $decider = app(Plans::class)->live(Course::query()->where('key', 'clinker')->sole()) ?? self::fail('not published');
+        $now = Carbon::now()->getTimestamp();
+        $outline = $decider->course->outline;
+        foreach (['oar-bonus' => 'Oar bonus', 'a-week' => 'A week'] as $key => $name) {
+            $told = (string) json_encode(array_column($this->rehearsed, 'lines', 'who')["Whoever takes {$name} then"] ?? self::fail($name));
+            $offer = $decider->prepared->plan->offer($key) ?? self::fail($key);
+            $standings = $decider->snapshot(new Viewer(signedIn: true, passes: [NewPass::of($offer, $now, [], $decider->prepared, $decider->prepared->plan->zone)]), $now)->standings;
+            $outside = $decider->snapshot(new Viewer(signedIn: true), $now)->standings;
+            $gained = array_filter(array_keys($outline->items), static fn (int $at): bool => $standings[$at]->isOpen() && ! $outside[$at]->isOpen());
+            self::assertNotSame([], $gained);
+            $more = preg_match('/and (\\d+) more/', $told, $found) === 1 ? (int) $found[1] : 0;
+            $named = count(array_filter($gained, static fn (int $at): bool => str_contains($told, (string) json_encode($outline->items[$at]->title))));
+            self::assertSame(count($gained), $named + $more, "{$name}: {$told}");
+        }
+    }
+
+    /** @return list<array<array-key, mixed>> */
+    private static function listed(mixed $rows): array
+    {
+        return array_values(array_filter(is_array($rows) ? $rows : [], is_array(...)));
     }
 
     /** @return \Generator<string, array{?string}> */
