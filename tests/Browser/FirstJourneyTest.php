@@ -10,7 +10,7 @@ final class FirstJourneyTest extends BrowserTestCase
 {
     public function test_an_opening_is_changed_published_and_met_by_its_learners(): void
     {
-        $this->signIn('hege');
+        $this->signInByForm('hege');
         $this->named('Clinker planking')->click();
 
         // Rules: Tools and timber, 3 days after joining.

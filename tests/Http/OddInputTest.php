@@ -9,9 +9,11 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** What no page of ours sends: refused, with nothing done, and never an error of the server's own. */
+#[Group('long')]
 final class OddInputTest extends TestCase
 {
     /** Whatever any form of ours sends. */

@@ -19,6 +19,7 @@ use App\Models\Person;
 use App\Models\Revision;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\Attributes\Group;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\State;
 use Tests\TestCase;
@@ -28,11 +29,15 @@ use Tests\TestCase;
  * of an item that the engine does not call open, nor the title of one that it calls hidden. What may be is asked of the
  * engine itself, not of the pages.
  */
+#[Group('long')]
 final class CrawlTest extends TestCase
 {
     private const ACTS = [['finished', []], ['statements', [[]]], ['quiz', ['version' => 1, 'answers' => [[0]]]], ['posts', ['text' => 'Hello']]];
 
     private int $tried = 0;
+
+    /** @var array<string, true> doors at which somebody has stood for whom just the same is open and known */
+    private array $stoodAt = [];
 
     private int $open = 0;
 
@@ -128,7 +133,13 @@ final class CrawlTest extends TestCase
                     $items[$item] = isset($open[$mark]);
                 }
             }
+            $may = md5(serialize([array_keys($open), array_keys($known)]));
             foreach ($items as $item => $isOpen) {
+                // Dozens are shut out of the same: one of them at each door is enough, and all of them at the open ones.
+                if (! $isOpen && isset($this->stoodAt["{$may} {$course->id} {$item}"])) {
+                    continue;
+                }
+                $this->stoodAt["{$may} {$course->id} {$item}"] = true;
                 $this->look($who, 'GET', "/courses/{$course->key}/{$item}", $open, $known);
                 if (! $isOpen) {
                     // One of them at each door, another at the next: all at every door would take minutes.

@@ -183,6 +183,37 @@ final class BundlesTest extends TestCase
         self::assertSame('paid to Sat 20 Jun, 13:00', self::tells($purchase->refresh(), 'p3', 'payment', 3));
     }
 
+    /** A payment of the lesser one that came after an upgrade once put a second pass beside it. */
+    public function test_what_an_upgrade_has_ended_is_not_carried_on_by_a_payment_until_the_upgrade_is_refunded(): void
+    {
+        $offer = Offer::query()->where('key', 'apprentice-pass')->sole();
+        $this->put("/keep/offers/{$offer->id}", ['name' => 'Apprentice pass', 'sale' => 'price', 'price' => 15, 'currency' => 'EUR', 'trial' => false, 'erases' => false, 'again' => 'renewal', 'every' => 'month'])->assertSessionHasNoErrors();
+        $lesser = $this->takes('jonas', 'apprentice-pass');
+        $upgrade = $this->takes('jonas', 'journeyman-pass');
+        self::assertSame(['apprentice-pass' => '2026-03-10 13:00'], self::passesOf($lesser));
+
+        Carbon::setTestNow('2026-04-10T11:00:00Z');
+        self::assertSame('nothing: they hold an upgrade in its place', self::tells($lesser, 'm2', 'missed', 2));
+        self::assertSame(0, Message::query()->where('subject', 'like', '%payment%')->count());
+        self::assertSame('nothing now: they hold an upgrade in its place; paid to Sun 10 May, 13:00', self::tells($lesser, 'p2', 'payment', 2));
+        self::assertSame(['apprentice-pass' => '2026-03-10 13:00'], self::passesOf($lesser));
+        $this->actingAs($this->person('hege'))->get('/keep/outbox/shop')->assertInertia(fn (Page $p) => $p->where('purchases.1.standing', 'an upgrade holds its place'));
+
+        // What was paid for meanwhile is theirs again when the upgrade goes.
+        self::tells($upgrade, 'r', 'refund');
+        self::assertSame(['apprentice-pass' => '2026-05-17 13:00'], self::passesOf($lesser));
+        self::assertSame('paid to Wed 10 Jun, 13:00', self::tells($lesser->refresh(), 'p3', 'payment', 3));
+        self::assertSame(['apprentice-pass' => '2026-06-17 13:00'], self::passesOf($lesser));
+    }
+
+    private function takes(string $who, string $offer): Purchase
+    {
+        $shown = $this->actingAs($this->person($who))->get("/checkout/{$offer}")->assertOk()->inertiaProps('shown');
+        $this->post("/checkout/{$offer}", ['shown' => $shown])->assertSessionHas('flash.kind', 'done');
+
+        return Purchase::query()->latest('id')->firstOrFail();
+    }
+
     public function test_an_offer_alone_can_be_a_membership(): void
     {
         $offer = Offer::query()->where('key', 'apprentice-pass')->sole();

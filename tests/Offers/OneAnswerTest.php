@@ -13,6 +13,7 @@ use App\Models\Pass;
 use App\Models\Person;
 use Illuminate\Support\Carbon;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Foresight\NewPass;
 use SilentKeep\Core\Foresight\Reaching;
@@ -21,6 +22,7 @@ use SilentKeep\Core\Viewing\Viewer;
 use Tests\TestCase;
 
 /** The same question asked in every place gives one answer: may they take it, what does it open, and when. */
+#[Group('long')]
 final class OneAnswerTest extends TestCase
 {
     private const ADDED = [

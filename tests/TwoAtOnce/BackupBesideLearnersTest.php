@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\TwoAtOnce;
 
 use GuzzleHttp\Promise\Utils;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Psr\Http\Message\ResponseInterface;
 use Tests\SchoolServer;
 
 /** A backup while fifty learners work: whatever was answered before it was there is in it, and comes back elsewhere. */
+#[Group('long')]
 final class BackupBesideLearnersTest extends TestCase
 {
     private const LEARNERS = 50;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\TwoAtOnce;
 
 use GuzzleHttp\Promise\Utils;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 use Tests\SchoolServer;
@@ -13,6 +14,7 @@ use Tests\SchoolServer;
  * The server is killed, with all of its workers, at random moments in the middle of answering: the database is whole, each
  * act is done or not at all, and who sends theirs again has it done once. KILLS says how often; by itself a few times.
  */
+#[Group('long')]
 final class KilledPagesTest extends TestCase
 {
     private SchoolServer $school;

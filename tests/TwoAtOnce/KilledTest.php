@@ -21,6 +21,7 @@ use App\People\UndoAct;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 use Tests\SchoolFile;
@@ -30,6 +31,7 @@ use Tests\TestCase;
  * Workers and the schedule are killed at random moments: the database is whole, nothing is half done, and the work goes on
  * with the next one. KILLS says how often (of each kind); by itself a few times.
  */
+#[Group('long')]
 final class KilledTest extends TestCase
 {
     private const PEOPLE = 2500;

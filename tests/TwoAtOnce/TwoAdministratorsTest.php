@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\TwoAtOnce;
 
 use GuzzleHttp\Promise\Utils;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Psr\Http\Message\ResponseInterface;
 use Tests\SchoolServer;
 
 /** Two administrators on a real server that answers several at once: nothing is lost, nothing is done twice, nobody is shown an error. */
+#[Group('long')]
 final class TwoAdministratorsTest extends TestCase
 {
     private const ROUNDS = 30;

@@ -32,6 +32,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 use Tests\SchoolFile;
@@ -41,6 +42,7 @@ use Tests\TestCase;
  * While another process holds the write lock, whatever is done waits for it and succeeds. It used to fail at once where a
  * transaction reads before it writes.
  */
+#[Group('long')]
 final class WriteBesideWriteTest extends TestCase
 {
     use Buys;
