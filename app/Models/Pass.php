@@ -47,4 +47,10 @@ final class Pass extends Model
     {
         return $this->belongsTo(Person::class);
     }
+
+    /** Whether it has ended in favour of an upgrade, and the school has not set another end since. */
+    public function gaveWay(int $now): bool
+    {
+        return $this->ended_by !== null && $this->ends_at !== null && $this->ends_at->getTimestamp() <= $now;
+    }
 }

@@ -17,15 +17,15 @@ final readonly class ChangePurchase implements PeopleAct
 {
     /**
      * @param  ?int  $until  instant to which they last now; null: they are withdrawn
-     * @param  int  $now  instant at which they are withdrawn
+     * @param  int  $now  instant at which that happens
      */
-    private function __construct(private Purchase $purchase, private ?int $until, private int $now = 0)
+    private function __construct(private Purchase $purchase, private ?int $until, private int $now)
     {
     }
 
-    public static function carryOn(Purchase $purchase, int $until): self
+    public static function carryOn(Purchase $purchase, int $until, int $now): self
     {
-        return new self($purchase, $until);
+        return new self($purchase, $until, $now);
     }
 
     public static function withdraw(Purchase $purchase, int $now): self
@@ -60,7 +60,7 @@ final readonly class ChangePurchase implements PeopleAct
         $goOn = $this->until !== null || $passes->isEmpty() ? [] : $this->whatItEnded($ids);
         $steps = [];
         foreach ($passes as $pass) {
-            $after = $this->until === null ? ['state' => 'revoked'] : ['ends_at' => gmdate('Y-m-d H:i:s', $this->until), 'warned_at' => null, 'erased_at' => null];
+            $after = $this->after($pass);
             $change = self::change($pass, $after);
             if ($change->before === $after) {
                 continue;
@@ -73,6 +73,21 @@ final readonly class ChangePurchase implements PeopleAct
         }
 
         return $steps;
+    }
+
+    /**
+     * What has ended in favour of an upgrade stays ended: it would last longer, should the upgrade be refunded.
+     *
+     * @return array<string, ?string>
+     */
+    private function after(Pass $pass): array
+    {
+        if ($this->until === null) {
+            return ['state' => 'revoked'];
+        }
+        $until = gmdate('Y-m-d H:i:s', $this->until);
+
+        return $pass->gaveWay($this->now) ? ['would_end_at' => $until] : ['ends_at' => $until, 'warned_at' => null, 'erased_at' => null];
     }
 
     /**

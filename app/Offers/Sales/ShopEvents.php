@@ -66,9 +66,13 @@ final readonly class ShopEvents
         }
         $until = $this->memberships->paidUntil($of->counts_from?->getTimestamp() ?? $now, $every, $payment - $of->counts_after);
         $of->fill(['payments' => $payment, 'state' => 'paid', 'paid_until' => $until])->save();
-        ($this->actOn)(ChangePurchase::carryOn($of, $this->memberships->passUntil($until)), ChosenPeople::named([$of->person_id]), null);
+        ($this->actOn)(ChangePurchase::carryOn($of, $this->memberships->passUntil($until), $now), ChosenPeople::named([$of->person_id]), null);
 
-        return ($over ? 'they are back, ' : '').'paid to '.$this->clock->words($until);
+        return match (true) {
+            $this->allGaveWay($of) => 'nothing now: they hold an upgrade in its place; paid to '.$this->clock->words($until),
+            $over => 'they are back, paid to '.$this->clock->words($until),
+            default => 'paid to '.$this->clock->words($until),
+        };
     }
 
     private function missed(Purchase $of, int $payment): string
@@ -78,6 +82,9 @@ final readonly class ShopEvents
         }
         $ends = $this->memberships->passUntil($of->paid_until?->getTimestamp() ?? $this->clock->now());
         $of->update(['state' => 'missed']);
+        if ($this->allGaveWay($of)) {
+            return 'nothing: they hold an upgrade in its place';
+        }
         $this->mailer->send([new Letter(
             $of->person_id, $of->person->address(), Say::text('letters.missed.subject', ['offer' => $of->name()]),
             Say::text('letters.missed.body', ['name' => $of->person->name, 'offer' => $of->name(), 'at' => $this->clock->words($ends), 'zone' => $this->clock->zoneName()]),
@@ -85,6 +92,14 @@ final readonly class ShopEvents
         )]);
 
         return 'they were written to; it ends '.$this->clock->words($ends);
+    }
+
+    /** Whether upgrades have taken the place of all that it gave. */
+    private function allGaveWay(Purchase $of): bool
+    {
+        $passes = Pass::query()->where('purchase_id', $of->id)->where('state', '!=', 'revoked')->get();
+
+        return $passes->isNotEmpty() && $passes->every(fn (Pass $pass): bool => $pass->gaveWay($this->clock->now()));
     }
 
     private function refund(Purchase $of): string

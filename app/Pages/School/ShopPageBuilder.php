@@ -31,12 +31,13 @@ final readonly class ShopPageBuilder
         $rows = [];
         foreach ($purchases as $purchase) {
             // What the school has taken back has left no pass, and nothing to tell of.
-            $standing = $passes->has($purchase->id) ? $this->standing($purchase) : 'taken back';
-            $ended = $purchase->state === 'refunded' || ! $passes->has($purchase->id);
+            $its = $passes->get($purchase->id)?->all() ?? [];
+            $standing = $its === [] ? 'taken back' : $this->standing($purchase, array_values($its));
+            $ended = $purchase->state === 'refunded' || $its === [];
             $rows[] = new PurchaseRow(
                 $purchase->id, $this->clock->words($purchase->bought_at->getTimestamp()), $purchase->person_id, $purchase->person->name, $purchase->name(),
                 Prices::words($purchase->cents, $purchase->currency, $purchase->every), $standing,
-                array_values(array_map($this->words->short(...), $passes->get($purchase->id)?->all() ?? [])),
+                array_values(array_map($this->words->short(...), $its)),
                 $purchase->every === null || $ended ? null : $purchase->payments + 1,
                 ! $ended,
             );
@@ -45,11 +46,15 @@ final readonly class ShopPageBuilder
         return new ShopPage($rows, $this->events(), $total, $page, max(1, (int) ceil($total / self::PER_PAGE)));
     }
 
-    private function standing(Purchase $purchase): string
+    /** @param  list<Pass>  $passes  that it gave */
+    private function standing(Purchase $purchase, array $passes): string
     {
         $paidUntil = $purchase->paid_until?->getTimestamp();
         if ($purchase->state === 'refunded') {
             return 'refunded';
+        }
+        if (array_filter($passes, fn (Pass $pass): bool => ! $pass->gaveWay($this->clock->now())) === []) {
+            return 'an upgrade holds its place';
         }
         if ($paidUntil === null) {
             return 'paid';
