@@ -27,6 +27,7 @@ return [
         'stand_in_told' => 'Stand-in for {name}, {at}: this is what they are told.',
         'looking' => 'You look in {as}: to look, not to work.',
         'leave' => 'Leave',
+        'zone' => 'Your clock shows another time than the school’s: all times here are {zone}.',
     ],
     'front' => [
         'title' => 'Courses',

@@ -75,6 +75,29 @@ final class WhoseAddressTest extends TestCase
     }
 
     /** Known or not: the same status, words, headers and as many letters. */
+    /** Under an address that had not been confirmed, a trial could be had a second time. */
+    #[DataProvider('claims')]
+    public function test_what_is_there_once_for_each_person_stays_so_when_an_address_is_confirmed(string $who, string $offer, string $state): void
+    {
+        $this->post("/checkout/{$offer}", ['name' => 'Somebody', 'email' => "{$who}@alder.test"])->assertSessionHas('flash.kind', 'done');
+        $this->anotherDevice();
+        $this->post($this->linkTo("{$who}@alder.test"))->assertRedirect();
+        $account = $this->person($who);
+        self::assertSame($state, Pass::query()->where('person_id', $account->id)->latest('id')->value('state'));
+        self::assertSame($state === 'revoked' ? 1 : 0, DB::table('activities')->where('person_id', $account->id)->where('action', 'pass.withdrawn')->count());
+    }
+
+    /** @return array<string, array{string, string, string}> */
+    public static function claims(): array
+    {
+        return [
+            'a trial that had ended' => ['nina', 'yard-trial', 'revoked'],
+            'a trial, by who holds another pass of its course' => ['eira', 'yard-trial', 'revoked'],
+            'a trial, by who has held nothing of it' => ['jonas', 'yard-trial', 'active'],
+            'what was paid for' => ['nina', 'tools-only', 'active'],
+        ];
+    }
+
     #[DataProvider('forms')]
     public function test_no_answer_tells_whether_an_address_has_an_account(string $address, bool $named): void
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\People\Accounts;
 
+use App\Models\Pass;
 use App\Models\Person;
+use App\Models\TakenAgain;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
@@ -37,6 +39,7 @@ final readonly class ConfirmAddress
 
             return $visitor;
         }
+        $this->withdrawSecondTrials($visitor, $account);
         foreach (self::MOVES as $table => $column) {
             DB::update("update or ignore {$table} set {$column} = ? where {$column} = ?", [$account->id, $visitor->id]);
         }
@@ -47,5 +50,25 @@ final readonly class ConfirmAddress
         $this->log->note('person.confirmed', $account, person: $account, after: ['name' => $visitor->name]);
 
         return $account;
+    }
+
+    /**
+     * Under an address that was not theirs yet somebody can claim for nothing what they have had already: that is withdrawn, what was paid
+     * for is not.
+     */
+    private function withdrawSecondTrials(Person $visitor, Person $account): void
+    {
+        $had = Pass::query()->with('offer')->where('person_id', $account->id)->get();
+        foreach (Pass::query()->with('offer.course')->where('person_id', $visitor->id)->where('source', 'claimed')->where('state', '!=', 'revoked')->get() as $claimed) {
+            $offer = $claimed->offer;
+            $again = $had->contains(static fn (Pass $pass): bool => match (true) {
+                $pass->offer_id === $offer->id => $offer->again === TakenAgain::Once,
+                default => $pass->course_id === $offer->course_id && $offer->not_after_course || in_array($pass->offer->key, $offer->not_after, true),
+            });
+            if ($again) {
+                $claimed->update(['state' => 'revoked']);
+                $this->log->note('pass.withdrawn', null, $offer->course, $account, ['offer' => $offer->key, 'state' => 'active'], ['state' => 'revoked']);
+            }
+        }
     }
 }

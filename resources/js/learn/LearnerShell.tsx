@@ -6,6 +6,7 @@ import { useShared } from '../lib/page';
 import { FlashNote } from '../ui/FlashNote';
 import { to } from '../lib/route';
 import { say, saying } from '../lib/say';
+import { clocksAgree } from '../lib/time';
 
 export interface LearnerShellProps {
   title: string;
@@ -66,7 +67,10 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
         </div>
       </header>
       <FlashNote />
-      <main className="lwide">{children}</main>
+      <main className="lwide">
+        {!clocksAgree(school.zone, new Intl.DateTimeFormat().resolvedOptions().timeZone, new Date()) && <p className="zonenote">{say('shell.zone', { zone: school.zoneName })}</p>}
+        {children}
+      </main>
     </div>
   );
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 
 import cases from '../../../tests/fixtures/wall-clock.json';
 import type { ZoneOffset } from './generated/types';
-import { DAY, isoOf, monthName, SchoolTime, weekdayName } from './time';
+import { clocksAgree, DAY, isoOf, monthName, SchoolTime, weekdayName } from './time';
 
 interface Zone {
   offsets: ZoneOffset[];
@@ -85,5 +85,20 @@ describe('what a field says', () => {
 
   it('is a time without any offsets too', () => {
     expect(new SchoolTime([], NOW).wall(NOW)).toBe('2026-03-10T12:00');
+  });
+});
+
+describe('clocks of two zones', () => {
+  const now = new Date('2026-03-10T12:00:00Z');
+
+  it.each([
+    ['Europe/Oslo', 'Europe/Oslo', true],
+    ['Europe/Oslo', 'Europe/Berlin', true],
+    ['Europe/Oslo', 'Europe/London', false],
+    // They agree in winter, and part in summer.
+    ['Europe/Oslo', 'Africa/Lagos', false],
+    ['Europe/Oslo', 'Mars/Olympus', false],
+  ])('%s and %s: %s', (zone, other, agree) => {
+    expect(clocksAgree(zone, other, now)).toBe(agree);
   });
 });

@@ -128,3 +128,17 @@ export function weekdayName(day: Day): string {
 export function isoOf(instant: number): string {
   return new Date(instant * 1000).toISOString().replace('.000Z', 'Z');
 }
+
+/** Whether the clocks of two IANA zones say the same now and through the year that follows. */
+export function clocksAgree(zone: string, other: string, now: Date): boolean {
+  if (zone === other) {
+    return true;
+  }
+  try {
+    const [one, two] = [zone, other].map((timeZone) => new Intl.DateTimeFormat('en', { timeZone, dateStyle: 'short', timeStyle: 'short' }));
+    return Array.from({ length: 12 }, (_, month) => new Date(now.getTime() + month * 30 * DAY * 1000)).every((at) => one?.format(at) === two?.format(at));
+  } catch {
+    // A zone that this browser does not know: better told once too often.
+    return false;
+  }
+}

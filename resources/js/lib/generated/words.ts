@@ -19,6 +19,7 @@ export const words = {
   'shell.stand_in_told': "Stand-in for {name}, {at}: this is what they are told.",
   'shell.looking': "You look in {as}: to look, not to work.",
   'shell.leave': "Leave",
+  'shell.zone': "Your clock shows another time than the school’s: all times here are {zone}.",
   'front.title': "Courses",
   'front.none': "Nothing is on show yet.",
   'front.open': "{lessons}, {count, number} to look at now",
@@ -206,6 +207,7 @@ export interface Parts {
   'shell.stand_in_told': 'name' | 'at';
   'shell.looking': 'as';
   'shell.leave': never;
+  'shell.zone': 'zone';
   'front.title': never;
   'front.none': never;
   'front.open': 'lessons' | 'count';
