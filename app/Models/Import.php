@@ -26,6 +26,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $basis the last line of the log that was there when that was begun
  * @property int $basis_turn the last turn of acts, likewise
  * @property ?int $lettered the last of its people who were written to; null: nobody is to be written to yet, or any more
+ * @property ?int $lettered_observers the last of those who look in on somebody new who was written to; null likewise
  * @property ?string $problem why it was not brought in
  * @property \DateTimeImmutable $made_at
  * @property ?\DateTimeImmutable $finished_at

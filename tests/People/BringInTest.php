@@ -128,6 +128,19 @@ final class BringInTest extends TestCase
         self::assertSame(2, ObserverTie::query()->where('observer_id', $this->person('mor')->id)->count());
     }
 
+    public function test_observers_whom_a_file_ties_are_written_to_once_for_whom_is_new(): void
+    {
+        $columns = ['columns' => ['name' => 0, 'email' => 1, 'observes' => 2]];
+        $this->bringIn($this->read($this->upload("name,email,observes\nMor Ness,mor@alder.test,\"eira@alder.test; alva@alder.test\"\nAlva,alva@alder.test,\nSun,sun@alder.test,\"mor@alder.test; eira@alder.test\"\n"), $columns));
+        $letters = static fn (): array => Message::query()->join('people', 'people.id', '=', 'messages.person_id')->where('subject', 'like', 'You can look in on%')->orderBy('messages.id')->get(['people.email', 'subject'])->map(static fn (Message $letter): string => "{$letter->getAttribute('email')}: {$letter->subject}")->all();
+        self::assertSame(['mor@alder.test: You can look in on 2 learners', 'sun@alder.test: You can look in on 2 learners'], $letters());
+        self::assertStringContainsString('Eira Holm: Clinker planking', (string) Message::query()->where('subject', 'You can look in on 2 learners')->first()?->body);
+        // Again, with one more.
+        $this->bringIn($this->read($this->upload("name,email,observes\nMor Ness,mor@alder.test,\"eira@alder.test; alva@alder.test; ragna@alder.test\"\nSun,sun@alder.test,eira@alder.test\n"), $columns));
+        self::assertSame(['mor@alder.test: You can look in on Ragna Lie'], array_slice($letters(), 2));
+        self::assertSame(0, DB::table('import_ties')->count());
+    }
+
     public function test_addresses_are_the_same_whatever_their_case(): void
     {
         $columns = ['columns' => ['name' => 0, 'email' => 1, 'observes' => 2]];

@@ -10,6 +10,7 @@ use App\Models\Person;
 use App\Models\SignInLink;
 use App\People\Import\ContinueImport;
 use App\People\Import\ImportInParts;
+use App\People\Import\ImportLetters;
 use App\People\Import\ReadPeopleFile;
 use App\People\Import\StagedImport;
 use Illuminate\Support\Facades\DB;
@@ -81,7 +82,7 @@ final class StoppedImportTest extends TestCase
             // All of them.
         }
         $staged->putInForce($import);
-        self::assertTrue($staged->writeSome($import));
+        self::assertTrue(app(ImportLetters::class)->writeSome($import));
         self::assertSame($before + 500, Message::query()->count());
         (new ContinueImport($import->id))->handle(app(ImportInParts::class));
         self::assertSame($before + 1200, Message::query()->count());

@@ -10,6 +10,7 @@ use App\Access\SchoolClock;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Person;
+use App\People\ObserverLetters;
 use App\People\PassRows;
 
 /** Makes acts of what a form says. */
@@ -17,7 +18,7 @@ final readonly class PeopleActs
 {
     public const KINDS = ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
 
-    public function __construct(private NewPasses $newPasses, private SchoolClock $clock, private CourseShelf $shelf)
+    public function __construct(private NewPasses $newPasses, private SchoolClock $clock, private CourseShelf $shelf, private ObserverLetters $observerLetters)
     {
     }
 
@@ -30,7 +31,7 @@ final readonly class PeopleActs
     public function of(array $form, Person $actor, ?int $now = null): PeopleAct
     {
         if ($now !== null) {
-            return (new self($this->newPasses, $this->clock->stoppedAt($now), $this->shelf))->of($form, $actor);
+            return (new self($this->newPasses, $this->clock->stoppedAt($now), $this->shelf, $this->observerLetters))->of($form, $actor);
         }
         $text = static fn (string $key): string => is_string($form[$key] ?? null) ? trim($form[$key]) : '';
         $number = static fn (string $key): int => is_numeric($form[$key] ?? null) ? (int) $form[$key] : 0;
@@ -50,7 +51,7 @@ final readonly class PeopleActs
             'take-back' => $number('grant') > 0 ? TakeBackGrant::one($this->clock, $number('grant')) : $this->takeBack($text('course'), $text('item')),
             'label' => new SetLabel($this->clock, $text('label'), has: true, until: $instant('until')),
             'unlabel' => new SetLabel($this->clock, $text('label'), has: false),
-            'observe', 'unobserve' => new TieObserver($this->clock, $this->shelf, Person::query()->find($number('observer')) ?? throw new CannotAct('That person is not there any more.', 'observer'), $text('do') === 'observe'),
+            'observe', 'unobserve' => new TieObserver($this->clock, $this->observerLetters, Person::query()->find($number('observer')) ?? throw new CannotAct('That person is not there any more.', 'observer'), $text('do') === 'observe'),
             'write' => new WriteTo($text('subject'), $text('body')),
             default => throw new CannotAct('There is nothing of that kind to be done.'),
         };

@@ -4,24 +4,16 @@ declare(strict_types=1);
 
 namespace App\People\Acts;
 
-use App\Access\CourseShelf;
-use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
-use App\Access\Viewers;
 use App\Models\ObserverTie;
-use App\Models\Pass;
 use App\Models\Person;
-use App\Standins\Mail\Letter;
-use App\Words\Say;
+use App\People\ObserverLetters;
 use Illuminate\Support\Collection;
 
 /** Ties an observer to learners, or unties them. What learners hold later is seen by their observers at once. */
 final readonly class TieObserver implements PeopleAct
 {
-    /** Learners whom a letter names; of more it tells how many. */
-    private const NAMED = 10;
-
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private Person $observer, private bool $ties)
+    public function __construct(private SchoolClock $clock, private ObserverLetters $letters, private Person $observer, private bool $ties)
     {
     }
 
@@ -55,7 +47,7 @@ final readonly class TieObserver implements PeopleAct
 
         // One letter for all of a group, with the first of them.
         $new = $this->ties ? $people->filter(static fn (Person $person): bool => ! $ties->has($person->id)) : new Collection;
-        $letter = $new->isEmpty() ? null : $this->letter($new);
+        $letter = $new->isEmpty() ? null : $this->letters->to($this->observer, $new);
 
         return array_values($people->map(function (Person $person) use ($ties, $now, $new, $letter): ActStep {
             $tie = $ties->get($person->id);
@@ -66,27 +58,5 @@ final readonly class TieObserver implements PeopleAct
 
             return $tie === null ? new ActStep($person->id, 'are not observed by them') : new ActStep($person->id, 'are not observed by them any more', [new RowChange('observer_ties', $tie->id, $columns, null)], ['observer' => $this->observer->name]);
         })->all());
-    }
-
-    /**
-     * To the observer: with whom they look from now on, at which courses, and where.
-     *
-     * @param  Collection<int, Person>  $learners
-     */
-    private function letter(Collection $learners): Letter
-    {
-        $passes = Pass::query()->with('offer')->whereIn('person_id', $learners->take(self::NAMED)->pluck('id')->all())->orderBy('id')->get();
-        $lines = [];
-        foreach ($learners->take(self::NAMED) as $learner) {
-            $courses = $passes->where('person_id', $learner->id)->filter(fn (Pass $pass): bool => Viewers::pass($pass)->isActive($this->clock->now()))->map(fn (Pass $pass): string => $this->shelf->title($pass->course_id))->unique()->implode(', ');
-            $lines[] = Say::text($courses === '' ? 'letters.observer.line' : 'letters.observer.line_courses', ['name' => $learner->name, 'courses' => $courses, 'address' => SchoolAddress::of('look-in', ['learner' => $learner->id])]);
-        }
-        $more = $learners->count() - count($lines);
-
-        return new Letter(
-            $this->observer->id, $this->observer->address(),
-            Say::text('letters.observer.subject', ['count' => $learners->count(), 'name' => $learners->first()->name ?? '']),
-            Say::text('letters.observer.body', ['name' => $this->observer->name, 'lines' => implode("\n", $lines), 'more' => $more, 'courses' => SchoolAddress::of('courses', [])]),
-        );
     }
 }

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Storage;
 /** The work of bringing in a file that has been begun with, in parts, which any worker can go on with. */
 final readonly class ImportInParts
 {
-    public function __construct(private StagedImport $staged)
+    public function __construct(private StagedImport $staged, private ImportLetters $letters)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class ImportInParts
 
             return false;
         }
-        while ($this->staged->writeSome($import)) {
+        while ($this->letters->writeSome($import)) {
             if (! $time()) {
                 return true;
             }

@@ -9,20 +9,15 @@ use App\Database\Room;
 use App\Models\Import;
 use App\Models\Offer;
 use App\Models\Pass;
-use App\Models\Person;
-use App\People\Accounts\SendSignInLink;
 use App\People\ChangesOfPeople;
 use App\People\Staged\Numbers;
-use App\Standins\Mail\Letter;
-use App\Standins\Mail\Mailer;
-use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Brings in all that was read of a file, or nobody. First it is laid down who is new, and what each gets, in groups, which
  * can be left and gone on with by another worker; numbers of new people are kept for them meanwhile. Then all of it is put
  * in force by a few statements, in one short transaction that checks that nobody of the file was changed meanwhile.
- * Letters go out after that.
+ * ImportLetters go out after that.
  */
 final readonly class StagedImport
 {
@@ -31,7 +26,7 @@ final readonly class StagedImport
     /** So often are those laid down anew who were changed at the last moment. */
     private const TRIES = 5;
 
-    public function __construct(private SchoolClock $clock, private LayRows $rows, private SendSignInLink $links, private Mailer $mailer)
+    public function __construct(private SchoolClock $clock, private LayRows $rows)
     {
     }
 
@@ -95,47 +90,6 @@ final readonly class StagedImport
         foreach (['import_people', 'import_passes', 'import_labels', 'import_ties'] as $table) {
             self::deleteOf($table, $import);
         }
-    }
-
-    /**
-     * Writes to those who are new or got something, a group at a time, once each.
-     *
-     * @return bool whether there are more
-     */
-    public function writeSome(Import $import): bool
-    {
-        $last = $import->refresh()->lettered;
-        if ($last === null) {
-            return false;
-        }
-        $people = DB::table('import_people')->where('import_id', $import->id)->where('id', '>', $last)->orderBy('id')->limit(self::GROUP)->get();
-        $known = Person::query()->whereIn('id', $people->pluck('person_id')->all())->get()->keyBy('id');
-        $got = self::whoGot($import, array_values($people->pluck('person_id')->map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)->all()));
-        $welcome = $letters = [];
-        foreach ($people as $row) {
-            $person = $known->get(is_numeric($row->person_id) ? (int) $row->person_id : 0);
-            if ($person !== null && (bool) $row->is_new) {
-                $welcome[] = ['person' => $person, 'subject' => Say::text('letters.account.subject'), 'before' => Say::text('letters.account.before')];
-            } elseif ($person !== null && isset($got[$person->id])) {
-                $letters[] = new Letter($person->id, $person->email, 'Something new for you', "Dear {$person->name},\n\nsomething has been added to your account. It is the same account as before: sign in as you always do.\n");
-            }
-        }
-        $more = $people->count() === self::GROUP;
-        $to = $people->last()->id ?? null;
-        DB::transaction(function () use ($import, $last, $welcome, $letters, $more, $to): void {
-            // Another worker may have written to them.
-            if (Import::query()->whereKey($import->id)->where('lettered', $last)->update(['lettered' => $more ? $to : null]) === 1) {
-                ($this->links)($welcome);
-                $this->mailer->send($letters);
-            }
-        });
-        if (! $more) {
-            foreach (['import_people', 'import_passes', 'import_labels'] as $table) {
-                self::deleteOf($table, $import);
-            }
-        }
-
-        return $more;
     }
 
     /** @return list<int> people of the file to whom something has happened since it was laid down, and those who have come meanwhile */
@@ -208,13 +162,15 @@ final readonly class StagedImport
         );
         DB::insert('insert into activities (actor_id, course_id, person_id, action, after, happened_at) select ?, course_id, person_id, ?, line, ? from import_passes where import_id = ? order by person_id, id', [$import->author_id, 'pass.given', $now, $import->id]);
         $labels = DB::affectingStatement('insert into labels (person_id, label, source) select person_id, label, ? from import_labels where import_id = ? order by person_id, label', [mb_substr($import->name, 0, 200), $import->id]);
+        // Who looks in on somebody already is not written to again.
+        DB::delete('delete from import_ties where import_id = ? and exists (select 1 from observer_ties s join people o on o.id = s.observer_id join people l on l.id = s.learner_id where o.email = import_ties.observer and l.email = import_ties.learner)', [$import->id]);
         // Observers may stand before those they look in on; who is nowhere is passed over.
         $ties = DB::affectingStatement(
             'insert or ignore into observer_ties (observer_id, learner_id, created_at, updated_at) select o.id, l.id, ?, ? from import_ties t join people o on o.email = t.observer join people l on l.email = t.learner where t.import_id = ? order by t.id',
             [$now, $now, $import->id],
         );
         $done = ['new' => $new, ...$counts, 'passes' => $passes, 'labels' => $labels, 'ties' => $ties];
-        $import->update(['state' => 'done', 'tally' => $done, 'finished_at' => $this->clock->now(), 'lettered' => 0]);
+        $import->update(['state' => 'done', 'tally' => $done, 'finished_at' => $this->clock->now(), 'lettered' => 0, 'lettered_observers' => 0]);
 
         return $done;
     }
@@ -223,29 +179,13 @@ final readonly class StagedImport
     private function sweep(Import $import): void
     {
         self::deleteOf('import_rows', $import);
-        self::deleteOf('import_ties', $import);
     }
 
-    private static function deleteOf(string $table, Import $import): void
+    /** Some thousands at a time, so that nobody waits for long. */
+    public static function deleteOf(string $table, Import $import): void
     {
         do {
             $gone = DB::delete("delete from {$table} where id in (select id from {$table} where import_id = ? limit 5000)", [$import->id]);
         } while ($gone === 5000);
-    }
-
-    /**
-     * @param  list<int>  $people
-     * @return array<int, true>
-     */
-    private static function whoGot(Import $import, array $people): array
-    {
-        $got = [];
-        foreach (['import_passes', 'import_labels'] as $table) {
-            foreach (DB::table($table)->where('import_id', $import->id)->whereIn('person_id', $people)->distinct()->pluck('person_id') as $id) {
-                $got[is_numeric($id) ? (int) $id : 0] = true;
-            }
-        }
-
-        return $got;
     }
 }
