@@ -86,8 +86,10 @@ final class PeopleListTest extends TestCase
         self::assertSame($one, $this->queriesOf('/keep/people'));
         self::assertSame($one, $this->queriesOf('/keep/people?page=7'));
         self::assertLessThan(16, $one);
-        $person = $this->queriesOf("/keep/people/{$this->person('jorunn')->id}");
-        self::assertSame($person, $this->queriesOf("/keep/people/{$this->person('halvard')->id}"));
+        // What was said of a course to somebody is kept: only the first ask of it reads more.
+        $persons = array_map(fn (string $name): string => "/keep/people/{$this->person($name)->id}", ['jorunn', 'halvard']);
+        array_map($this->queriesOf(...), $persons);
+        self::assertSame($this->queriesOf($persons[0]), $this->queriesOf($persons[1]));
     }
 
     /** The list of those on a trial took half a minute at 20,000 people: it asked for the passes of each of them anew. */

@@ -8,6 +8,8 @@ use App\Access\CourseShelf;
 use App\Access\FoundPerson;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
+use App\Access\Viewers;
+use App\Learning\CourseSummaries;
 use App\Learning\Watching\UnderWay;
 use App\Models\Activity;
 use App\Models\Completion;
@@ -20,6 +22,7 @@ use App\People\HeldLabel;
 use App\People\PassWords;
 use App\People\PeoplesLabels;
 use App\School\Log\ActivityWords;
+use Illuminate\Support\Collection;
 
 /** Puts together what is known of one person. */
 final readonly class PersonPageBuilder
@@ -27,7 +30,7 @@ final readonly class PersonPageBuilder
     /** Lines of history that are told. */
     private const HISTORY = 300;
 
-    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private ActivityWords $history, private UnderWay $underWay, private PeoplesLabels $labels)
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private ActivityWords $history, private UnderWay $underWay, private PeoplesLabels $labels, private Viewers $viewers, private CourseSummaries $summaries)
     {
     }
 
@@ -125,11 +128,14 @@ final readonly class PersonPageBuilder
             $done[$completion->course_id][$completion->item_key] = $completion->completed_at->getTimestamp();
         }
         $begun = $this->underWay->of($person, $done);
+        $ids = array_values(array_unique([...$courses, ...array_keys($done), ...array_keys($begun)]));
+        // As their own pages count: what is for them.
+        $sums = $this->summaries->all(fn (array $published): array => $this->viewers->in(new Collection([$person]), array_intersect($published, $ids))[$person->id], $person->id);
         $progress = [];
-        foreach (array_values(array_unique([...$courses, ...array_keys($done), ...array_keys($begun)])) as $course) {
+        foreach ($ids as $course) {
             $finished = array_intersect_key($done[$course] ?? [], array_flip($this->shelf->lessons($course)));
             $last = $finished === [] ? null : $this->shelf->itemTitle($course, (string) array_search(max($finished), $finished, true)).', '.$this->clock->words(max($finished));
-            $progress[] = new CourseProgress($this->courseKey($course), $this->shelf->title($course), count($finished), count($this->shelf->lessons($course)), $last, $begun[$course] ?? []);
+            $progress[] = new CourseProgress($this->courseKey($course), $this->shelf->title($course), $sums[$course]->finished ?? 0, $sums[$course]->lessons ?? 0, $last, $begun[$course] ?? []);
         }
 
         return $progress;

@@ -136,7 +136,7 @@ export default function People(props: PeoplePage) {
                 <th scope="col">Passes</th>
                 <th scope="col">Labels</th>
                 <th scope="col" className="num">
-                  Finished
+                  Finished <span className="soft">of the whole course</span>
                 </th>
                 <th scope="col">Last here</th>
               </tr>
