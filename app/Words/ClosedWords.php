@@ -7,6 +7,7 @@ namespace App\Words;
 use SilentKeep\Core\Deciding\CourseSnapshot;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\PassReading;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
@@ -140,21 +141,27 @@ final readonly class ClosedWords
         if ($this->endsBefore($decision) !== null || array_intersect(self::codes(self::NO_DATE), self::codes($decision->why)) !== []) {
             return null;
         }
-        $release = $this->snapshot->nearestPass($position)?->schedule->release[$position];
+        $release = $this->nearestPass($position)?->schedule->release[$position];
 
         return $release !== null && $release !== Instant::NEVER && in_array(Reason::NotYet, $decision->why, true) ? $release : null;
     }
 
-    /** What ends before the item opens to the nearest pass: `after_pass`, `after_course`; null: neither does, or no date is known. */
+    /** Their own; for whoever looks with a learner, and has none, the learner's. */
+    private function nearestPass(int $position): ?PassReading
+    {
+        return $this->snapshot->nearestPass($position) ?? $this->snapshot->learner()?->nearestPass($position);
+    }
+
+    /** What ends before the item opens to the nearest pass: `after_pass`, `after_their_pass`, `after_course`; null: neither does, or no date is known. */
     private function endsBefore(Decision $decision): ?string
     {
         $position = $this->position($decision);
-        $pass = in_array(Reason::NotYet, $decision->why, true) && $decision->next?->state !== State::Open ? $this->snapshot->nearestPass($position) : null;
+        $pass = in_array(Reason::NotYet, $decision->why, true) && $decision->next?->state !== State::Open ? $this->nearestPass($position) : null;
         $release = $pass?->schedule->release[$position] ?? Instant::NEVER;
 
         return match (true) {
             $pass === null || $release === Instant::NEVER => null,
-            $release >= $pass->pass->until => 'after_pass',
+            $release >= $pass->pass->until => $this->snapshot->nearestPass($position) === null ? 'after_their_pass' : 'after_pass',
             $release >= ($this->decider->course->closes ?? Instant::NEVER) => 'after_course',
             default => null,
         };
@@ -173,7 +180,7 @@ final readonly class ClosedWords
     private function toFinish(int $position): array
     {
         $titles = [];
-        foreach ($this->snapshot->nearestPass($position)?->waitsFor($position) ?? [] as $first) {
+        foreach ($this->nearestPass($position)?->waitsFor($position) ?? [] as $first) {
             if ($this->snapshot->standings[$first]->state !== State::Hidden) {
                 $item = $this->decider->course->outline->items[$first];
                 $titles[] = $item->title ?? $item->key;
@@ -211,7 +218,7 @@ final readonly class ClosedWords
 
     private function closedSince(int $position): Sentence
     {
-        $closing = $this->snapshot->nearestPass($position)?->schedule->closing[$position];
+        $closing = $this->nearestPass($position)?->schedule->closing[$position];
 
         return $closing === null || $closing === Instant::NEVER ? Sentence::say('closed.short.closed') : Sentence::say('closed.short.closed_since', ['at' => $this->instant($closing)]);
     }

@@ -14,6 +14,7 @@ return [
         'tiers' => 'For the tier {tiers}',
         'offers' => 'For {offers}',
         'after_pass' => 'Your pass ends before this opens',
+        'after_their_pass' => 'Their pass ends before this opens',
         'after_course' => 'The course ends before this opens',
         'no_tier' => 'Not part of any pass',
         'not_in_pass' => 'Not part of your pass',

@@ -76,6 +76,11 @@ final class ClosedWordsTest extends TestCase
         yield 'guests_not_here' => [[$a(guests: false)], ['guest_door' => ['open' => true]], ['guest' => true], 'Not open to guests', 'Oars is not open to guests', 'If you hold a pass, sign in with it.'];
         yield 'observers_shut' => [[$a()], [], ['observes' => new \stdClass], 'Not open to observers', 'Oars is not open to observers', 'The school shows this to learners alone.'];
         yield 'observers_not_here' => [[$a()], ['observer_door' => ['open' => true]], ['observes' => new \stdClass], 'Not open to observers', 'Oars is not open to observers', 'The school shows this to learners alone.'];
+        $with = static fn (mixed ...$more): array => ['signed_in' => true, 'observes' => $pass(...$more)];
+        $follows = ['observer_door' => ['open' => true, 'default' => true]];
+        $cannot = ['Oars is not open to your learner', 'You see what the learner you observe may enter, and they cannot enter this now.'];
+        yield 'an observer, of what the learner is to finish first' => [[$z, $a(after: ['all' => ['z']])], $follows, $with(), 'Finish Spars first', ...$cannot];
+        yield 'an observer, of a pass that ends before it opens' => [[$a()], [...$follows, ...$opens(['rule' => 'after_start', 'days' => 30])], $with(until: '2026-03-20T08:00:00Z'), 'Their pass ends before this opens', ...[...$cannot, true]];
         yield 'learner_cannot' => [[$a()], ['observer_door' => ['open' => true, 'default' => true]], ['observes' => new \stdClass], 'Not open to the learner yet', 'Oars is not open to your learner', 'You see what the learner you observe may enter, and they cannot enter this now.'];
     }
 
