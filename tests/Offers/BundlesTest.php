@@ -231,6 +231,9 @@ final class BundlesTest extends TestCase
         $purchase = $this->buys('jonas');
         $this->actingAs($this->person('hege'))->get('/keep/outbox/shop')->assertInertia(fn (Page $p) => $p->where('purchases.0.what', 'The whole yard')->where('purchases.0.standing', 'paid to Fri 10 Apr, 13:00')->where('purchases.0.next', 2)->where('events', []));
         $this->post("/keep/outbox/shop/{$purchase->id}", ['event' => 'e1', 'kind' => 'payment', 'payment' => 2])->assertSessionHas('flash.text', 'Paid to Sun 10 May, 13:00.');
+        // Whose it is can be asked for, by name or address.
+        $this->get('/keep/outbox/shop?find=jonas@')->assertInertia(fn (Page $p) => $p->where('total', 1)->where('told', 1)->has('events', 1)->where('find', 'jonas@'));
+        $this->get('/keep/outbox/shop?find=eira')->assertInertia(fn (Page $p) => $p->where('total', 0)->where('told', 0)->where('events', []));
         $this->post("/keep/outbox/shop/{$purchase->id}", ['event' => 'e2', 'kind' => 'gift'])->assertSessionHasErrors('kind');
         $this->post("/keep/outbox/shop/{$purchase->id}", ['event' => 'e3', 'kind' => 'refund'])->assertSessionHas('flash.text', 'Its 3 passes were withdrawn.');
         $this->get('/keep/outbox/shop')->assertInertia(fn (Page $p) => $p->where('purchases.0.standing', 'refunded')->where('purchases.0.next', null)->where('purchases.0.refundable', false)->has('events', 2));

@@ -7,6 +7,7 @@ namespace Tests\Publishing;
 use App\Access\Plans;
 use App\Access\SchoolOf;
 use App\Access\Viewers;
+use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\DraftEdit;
@@ -122,6 +123,19 @@ final class RehearsalTest extends TestCase
         $this->post('/keep/courses/clinker/revisions', ['version' => 2, 'receipt' => $receipt]);
 
         self::assertSame('refused', session('flash')['kind']);
+    }
+
+    public function test_other_courses_that_ask_for_a_label_which_is_given_are_named(): void
+    {
+        $access = ['offer' => 'yard-trial', 'tier' => 'journeyman', 'plan' => '', 'scope' => [], 'lasts' => 'days', 'days' => 10];
+        $this->post('/keep/courses/clinker/draft/offers', ['version' => 0, ...$access, 'labels' => 'oar-bonus'])->assertSessionHasNoErrors();
+        self::assertSame([], $this->rehearsal()['elsewhere']);
+        $this->post('/keep/courses/steam-frames/draft/edits', ['version' => 0, 'set' => 'only', 'items' => ['l-log'], 'value' => ['label' => 'oar-bonus']])->assertSessionHasNoErrors();
+        // What is only in a draft there touches nobody yet.
+        self::assertSame([], $this->rehearsal()['elsewhere']);
+        $frames = Course::query()->where('key', 'steam-frames')->sole();
+        $frames->liveRevision()->update(['document' => Draft::query()->where('course_id', $frames->id)->sole()->document]);
+        self::assertSame(['The label oar-bonus counts in Steam-bent frames too: what changes there is not in this rehearsal. Look there in Sightlines, with a pass of this course, before you publish.'], $this->rehearsal()['elsewhere']);
     }
 
     public function test_what_only_gives_is_published_at_once(): void

@@ -9,6 +9,7 @@ use App\Access\SchoolClock;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
+use App\Publishing\LabelsElsewhere;
 use App\Publishing\Proposal;
 use App\Publishing\Receipt;
 use App\Publishing\Rehearsal;
@@ -16,11 +17,13 @@ use App\Publishing\RehearsalRuns;
 use App\Publishing\Rehearsing;
 use App\Sightlines\Expectations\Expectations;
 use App\Words\Differences;
+use App\Words\RuleWords;
+use App\Words\Say;
 
 /** What publishing the draft, or going back, would do, as its page shows it. */
 final readonly class RehearsalPageBuilder
 {
-    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Rehearsal $rehearsal, private Rehearsing $rehearsing, private Expectations $expectations)
+    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Rehearsal $rehearsal, private Rehearsing $rehearsing, private Expectations $expectations, private LabelsElsewhere $elsewhere)
     {
     }
 
@@ -63,6 +66,7 @@ final readonly class RehearsalPageBuilder
             course: $this->heads->of($course, $this->plans->named($proposal->document)),
             back: $back,
             changes: Differences::between($proposal->live === null ? null : $this->plans->named($proposal->live), $this->plans->named($proposal->document))->sentences,
+            elsewhere: $this->elsewhere($proposal),
             editors: $proposal->draft === null ? [] : self::editors($proposal->draft),
             finished: $finished,
             looked: $run->looked,
@@ -84,6 +88,17 @@ final readonly class RehearsalPageBuilder
             receipt: $finished && $mayEdit ? Receipt::of($proposal, $setFor, $run->made_at->getTimestamp(), $reader) : null,
             mayEdit: $mayEdit,
         );
+    }
+
+    /** @return list<string> */
+    private function elsewhere(Proposal $proposal): array
+    {
+        $lines = [];
+        foreach ($this->elsewhere->touchedBy($proposal) as $label => $courses) {
+            $lines[] = Say::text('publishing.elsewhere', ['label' => (string) $label, 'courses' => RuleWords::enumeration($courses, 'and'), 'count' => count($courses)]);
+        }
+
+        return $lines;
     }
 
     /** How far a long rehearsal has come; it is begun where nobody has asked for it yet. Null where nothing waits to be published. */

@@ -11,6 +11,9 @@ use App\Models\ShopEvent;
 use App\Offers\Memberships;
 use App\Offers\Sales\Prices;
 use App\People\PassWords;
+use App\People\PeopleFilter;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 
 /** Puts together what the stand-in for a shop has sold and told. */
 final readonly class ShopPageBuilder
@@ -23,10 +26,11 @@ final readonly class ShopPageBuilder
     {
     }
 
-    public function page(int $page): ShopPage
+    /** @param  ?string  $find  part of a name or an address; null: everybody */
+    public function page(int $page, ?string $find): ShopPage
     {
-        $total = Purchase::query()->count();
-        $purchases = Purchase::query()->with(['person', 'offer', 'bundle'])->orderByDesc('id')->forPage($page, self::PER_PAGE)->get();
+        $total = $this->purchases($find)->count();
+        $purchases = $this->purchases($find)->with(['person', 'offer', 'bundle'])->orderByDesc('id')->forPage($page, self::PER_PAGE)->get();
         $passes = Pass::query()->with('offer')->whereIn('purchase_id', $purchases->modelKeys())->orderBy('id')->get()->groupBy('purchase_id');
         $rows = [];
         foreach ($purchases as $purchase) {
@@ -43,7 +47,9 @@ final readonly class ShopPageBuilder
             );
         }
 
-        return new ShopPage($rows, $this->events(), $total, $page, max(1, (int) ceil($total / self::PER_PAGE)));
+        $events = ShopEvent::query()->when($find !== null, fn (Builder $query) => $query->whereIn('purchase_id', $this->purchases($find)->select('id')));
+
+        return new ShopPage($rows, $this->events($events->clone()->orderByDesc('id')->limit(self::EVENTS)->get()), $events->count(), $total, $page, max(1, (int) ceil($total / self::PER_PAGE)), $find);
     }
 
     /** @param  list<Pass>  $passes  that it gave */
@@ -68,11 +74,19 @@ final readonly class ShopPageBuilder
         };
     }
 
-    /** @return list<ShopEventRow> */
-    private function events(): array
+    /** @return Builder<Purchase> */
+    private function purchases(?string $find): Builder
+    {
+        return Purchase::query()->when($find !== null, fn (Builder $query) => $query->whereIn('person_id', (new PeopleFilter(find: (string) $find))->query($this->clock->now(), [])->reorder()->select('people.id')));
+    }
+
+    /**
+     * @param  Collection<int, ShopEvent>  $found
+     * @return list<ShopEventRow>
+     */
+    private function events(Collection $found): array
     {
         $events = [];
-        $found = ShopEvent::query()->orderByDesc('id')->limit(self::EVENTS)->get();
         $purchases = Purchase::query()->with(['person', 'offer', 'bundle'])->whereIn('id', $found->pluck('purchase_id')->all())->get()->keyBy('id');
         foreach ($found as $event) {
             $purchase = $purchases->get($event->purchase_id);

@@ -30,7 +30,7 @@ export function Expectations({ course, expected, mayEdit }: { course: string; ex
 }
 
 export function PublishBlock({ page }: { page: RehearsalPage }) {
-  const { course, back, changes, editors, finished, expected, mayEdit } = page;
+  const { course, back, changes, elsewhere, editors, finished, expected, mayEdit } = page;
   const count = counted(changes.length, 'change');
   const breaks = expected.filter(({ kept, broken }) => !kept && !broken).length;
   return (
@@ -43,6 +43,11 @@ export function PublishBlock({ page }: { page: RehearsalPage }) {
           </li>
         ))}
       </ol>
+      {elsewhere.map((line) => (
+        <p key={line} className="elsewhere">
+          {line}
+        </p>
+      ))}
       {editors.length > 0 && <p>By {editors.join('; ')}.</p>}
       {back === null && course.goesLive !== null && (
         <p className={course.goesLiveAsIs ? 'set' : 'takes'}>

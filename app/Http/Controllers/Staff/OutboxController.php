@@ -25,7 +25,10 @@ final readonly class OutboxController
 
     public function shop(Request $request, ShopPageBuilder $shop): Response
     {
-        return Inertia::render('keep/ShopBook', get_object_vars($shop->page(max(1, $request->integer('page', 1)))));
+        $given = $request->validate(['page' => ['nullable', 'integer', 'between:1,1000000'], 'find' => ['nullable', 'string', 'max:200']]);
+        $find = trim((string) ($given['find'] ?? ''));
+
+        return Inertia::render('keep/ShopBook', get_object_vars($shop->page((int) ($given['page'] ?? 1), $find === '' ? null : $find)));
     }
 
     /** An event, as a shop would send it. */

@@ -780,6 +780,7 @@ export interface RehearsalPage {
   course: CourseHead;
   back: number | null;
   changes: Sentence[];
+  elsewhere: string[];
   editors: string[];
   finished: boolean;
   looked: number;
@@ -911,9 +912,11 @@ export interface ShopEventRow {
 export interface ShopPage {
   purchases: PurchaseRow[];
   events: ShopEventRow[];
+  told: number;
   total: number;
   page: number;
   pages: number;
+  find: string | null;
 }
 
 export interface Sight {

@@ -1,4 +1,6 @@
 import { Link, router } from '@inertiajs/react';
+import { Button, TextInput } from '@mantine/core';
+import type { FormEvent } from 'react';
 
 import { withQuery } from '../../lib/address';
 import type { PurchaseRow, ShopPage } from '../../lib/generated/types';
@@ -9,13 +11,26 @@ import { KeepShell } from '../../ui/KeepShell';
 import { OutboxTabs } from '../../ui/OutboxTabs';
 
 /** What the stand-in for a shop has sold. Each act is an event as a real shop would send it. */
-export default function ShopBook({ purchases, events, total, page, pages }: ShopPage) {
+export default function ShopBook({ purchases, events, told, total, page, pages, find }: ShopPage) {
   return (
     <KeepShell title="Shop">
       <main className="plainpage">
         <h1>Outbox</h1>
         <OutboxTabs here="shop" />
-        {total === 0 ? (
+        {(total > 0 || find !== null) && (
+          <form className="shopfind" role="search" onSubmit={(event) => search(event)}>
+            <TextInput name="find" aria-label="Whose purchases: name or e-mail" placeholder="Name or e-mail" defaultValue={find ?? ''} maxLength={200} />
+            <Button type="submit" variant="default">
+              Find
+            </Button>
+            {find !== null && <Link href={to('keep.shop')}>Everybody’s</Link>}
+          </form>
+        )}
+        {total === 0 && find !== null ? (
+          <div className="empty">
+            <p>Nobody whose name or address has “{find}” in it has bought anything.</p>
+          </div>
+        ) : total === 0 ? (
           <div className="empty">
             <p>
               <b>Nothing has been bought yet.</b> What people buy or claim at a checkout stands here, and the stand-in shop can play what comes afterwards: the next payment of a membership, one
@@ -49,11 +64,11 @@ export default function ShopBook({ purchases, events, total, page, pages }: Shop
             </div>
             {pages > 1 && (
               <nav className="pages" aria-label="Pages">
-                {page > 1 && <Link href={withQuery(to('keep.shop'), { page: page - 1 })}>Before</Link>}
+                {page > 1 && <Link href={withQuery(to('keep.shop'), { ...(find === null ? {} : { find }), page: page - 1 })}>Before</Link>}
                 <span>
                   Page {page} of {pages}
                 </span>
-                {page < pages && <Link href={withQuery(to('keep.shop'), { page: page + 1 })}>Next</Link>}
+                {page < pages && <Link href={withQuery(to('keep.shop'), { ...(find === null ? {} : { find }), page: page + 1 })}>Next</Link>}
               </nav>
             )}
           </>
@@ -61,6 +76,7 @@ export default function ShopBook({ purchases, events, total, page, pages }: Shop
         {events.length > 0 && (
           <section aria-label="What the shop has told">
             <h2>What the shop has told</h2>
+            <p className="soft">{told > events.length ? `The latest ${events.length} of ${told} events.` : `${counted(told, 'event')}, the latest first.`}</p>
             <ul className="shopevents">
               {events.map((event) => (
                 <li key={event.id}>
@@ -73,6 +89,12 @@ export default function ShopBook({ purchases, events, total, page, pages }: Shop
       </main>
     </KeepShell>
   );
+}
+
+function search(event: FormEvent<HTMLFormElement>) {
+  event.preventDefault();
+  const find = new FormData(event.currentTarget).get('find');
+  router.get(to('keep.shop'), typeof find === 'string' && find.trim() !== '' ? { find } : {});
 }
 
 function Purchase({ purchase }: { purchase: PurchaseRow }) {
