@@ -1,5 +1,5 @@
 import { Head, Link, router } from '@inertiajs/react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 
 import type { Looking } from '../lib/generated/types';
 import { useShared } from '../lib/page';
@@ -68,11 +68,18 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
       </header>
       <FlashNote />
       <main className="lwide">
-        {!clocksAgree(school.zone, new Intl.DateTimeFormat().resolvedOptions().timeZone, new Date()) && <p className="zonenote">{say('shell.zone', { zone: school.zoneName })}</p>}
+        <WhoseTime />
         {children}
       </main>
     </div>
   );
+}
+
+/** Told where the reader's own clock shows another time than the school's. */
+function WhoseTime() {
+  const { school } = useShared();
+  const [agree] = useState(() => clocksAgree(school.zone, new Intl.DateTimeFormat().resolvedOptions().timeZone, new Date()));
+  return agree ? null : <p className="zonenote">{say('shell.zone', { zone: school.zoneName })}</p>;
 }
 
 /** With whom an observer looks, on every page. */
