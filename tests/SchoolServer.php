@@ -6,7 +6,6 @@ namespace Tests;
 
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
-use Symfony\Component\Finder\Finder;
 use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 
@@ -48,7 +47,8 @@ final class SchoolServer
         mkdir($this->folder.'/sessions');
         $this->loadedAt = (int) strtotime(getenv('TESTS_AT') ?: self::LOADED_AT);
         $this->ahead = $this->loadedAt - time();
-        $environment === [] ? $this->copy($demo) : $this->fill($demo);
+        $fill = fn () => $this->fill($demo);
+        $environment === [] ? FilledSchools::copy($this->folder, "{$this->loadedAt}-".($demo ? 'demo' : 'empty'), $fill) : $fill();
     }
 
     private function fill(bool $demo): void
@@ -58,33 +58,6 @@ final class SchoolServer
         if ($demo) {
             $this->artisan('keep:demo');
         }
-    }
-
-    /** Takes a school over that was filled once for all tests by the very same code, and leaves it to them if there is none. */
-    private function copy(bool $demo): void
-    {
-        $finder = (new Finder)->files()->in(array_map(static fn (string $folder): string => self::root()."/{$folder}", ['app', 'config', 'core', 'database', 'lang']))->sortByName();
-        $code = hash_init('xxh128');
-        foreach ($finder as $file) {
-            hash_update($code, $file->getPathname());
-            hash_update_file($code, $file->getPathname());
-        }
-        $kept = self::root().'/storage/framework/testing';
-        is_dir($kept) || mkdir($kept, 0o755, true) || is_dir($kept);
-        $lock = fopen("{$kept}/lock", 'c');
-        assert($lock !== false);
-        flock($lock, LOCK_EX);
-        $filled = "{$kept}/school-".hash_final($code)."-{$this->loadedAt}-".($demo ? 'demo' : 'empty');
-        if (is_dir($filled)) {
-            (new Process(['cp', '-a', "{$filled}/.", $this->folder]))->mustRun();
-        } else {
-            $this->fill($demo);
-            // What older code has filled is of no use any more.
-            array_map(static fn (string $old): int => (new Process(['rm', '-rf', $old]))->run(), array_filter(glob("{$kept}/school-*") ?: [], static fn (string $old): bool => filemtime($old) < time() - 86400));
-            (new Process(['cp', '-a', $this->folder, "{$filled}.half"]))->mustRun();
-            rename("{$filled}.half", $filled);
-        }
-        fclose($lock);
     }
 
     public function start(): void

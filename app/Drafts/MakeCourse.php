@@ -26,13 +26,11 @@ final readonly class MakeCourse
             $key = $this->freeKey($title);
             $course = Course::query()->create(['key' => $key]);
             $pattern = $like === null ? null : $like->draft->document ?? $like->liveRevision?->document;
-            $rules = $pattern === null
-                // Invitations only, so that nothing is open by mistake; one release plan, so that openings can be set at once.
-                ? (object) ['key' => $key, 'title' => $title, 'state' => 'live', 'entry' => 'invite', 'main_plan' => 'main', 'plans' => (object) ['main' => new \stdClass], 'items' => []]
-                : CourseDocument::fromJson($pattern)->course;
-            $rules->key = $key;
-            $rules->title = $title;
-            Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => (new CourseDocument($rules, []))->toJson(), 'version' => 1]);
+            // Invitations only, so that nothing is open by mistake; one release plan, so that openings can be set at once.
+            $document = $pattern === null ? CourseDocument::begun($key, $title) : CourseDocument::fromJson($pattern)->withoutOffers();
+            $document->edit()->set('key', $key);
+            $document->edit()->set('title', $title);
+            Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => $document->toJson(), 'version' => 1]);
             $this->log->note('course.made', $author, $course, after: ['title' => $title, 'like' => $like?->key]);
 
             return $course;

@@ -7,18 +7,24 @@ namespace App\Models;
 use App\Models\Document\DocumentCourse;
 use App\Models\Document\DocumentItem;
 use App\Models\Document\DocumentOffer;
+use App\Models\Document\WritableCourse;
+use App\Models\Document\WritableItem;
+use App\Models\Document\WritableOffer;
 use SilentKeep\Core\Format\PlanReader;
 
 /**
  * The rules of one course as they are kept in revisions and drafts: the course and the access side of its
- * offers, decoded, with JSON objects as stdClass so that nothing is lost on the way.
+ * offers, decoded. It is read by the readers of `Document` and changed by its writers alone: nothing is lost on the way.
  */
 final class CourseDocument
 {
     private const JSON = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
 
-    /** @param  list<\stdClass>  $offers */
-    public function __construct(public readonly \stdClass $course, public array $offers)
+    /**
+     * @param  \stdClass  $course  as the plan format has it
+     * @param  list<\stdClass>  $offers  likewise
+     */
+    public function __construct(private readonly \stdClass $course, private array $offers)
     {
     }
 
@@ -30,6 +36,17 @@ final class CourseDocument
         }
 
         return new self($document->course, array_values(array_filter($document->offers, static fn (mixed $offer): bool => $offer instanceof \stdClass)));
+    }
+
+    /** Of a course that is made from nothing: see {@see WritableCourse::make()}. */
+    public static function begun(string $key, string $title): self
+    {
+        return new self(WritableCourse::make($key, $title)->read()->raw(), []);
+    }
+
+    public function withoutOffers(): self
+    {
+        return new self($this->course, []);
     }
 
     public function toJson(): string
@@ -55,7 +72,7 @@ final class CourseDocument
 
     public function title(): string
     {
-        return self::titleOf($this->course);
+        return $this->read()->title();
     }
 
     /** The course, to be read: whoever does not change it reads it so. */
@@ -84,13 +101,6 @@ final class CourseDocument
         }
 
         return $items;
-    }
-
-    public static function titleOf(\stdClass $thing): string
-    {
-        $title = $thing->title ?? $thing->key ?? '';
-
-        return is_string($title) ? $title : '';
     }
 
     /**
@@ -123,9 +133,9 @@ final class CourseDocument
         return $this->toJson() === $other->toJson();
     }
 
-    public function add(\stdClass $offer): void
+    public function add(WritableOffer $offer): void
     {
-        $this->offers[] = $offer;
+        $this->offers[] = $offer->json();
     }
 
     /** Whether there was such an offer. */
@@ -154,47 +164,44 @@ final class CourseDocument
         return new self($this->course, $offers);
     }
 
-    /** @return list<array{string, mixed}> the release plans by name, in the order in which they were made */
-    public function plans(): array
-    {
-        $plans = $this->course->plans ?? null;
-        $all = $plans instanceof \stdClass ? get_object_vars($plans) : [];
-
-        return array_map(static fn (int|string $name, mixed $plan): array => [(string) $name, $plan], array_keys($all), array_values($all));
-    }
-
-    /** @param  list<array{string, mixed}>  $pairs  names and plans */
-    public function setPlans(array $pairs): void
-    {
-        $plans = new \stdClass;
-        foreach ($pairs as [$name, $plan]) {
-            $plans->{$name} = $plan;
-        }
-        $this->course->plans = $plans;
-    }
-
     /** With all that it paces. */
     public function renamePlan(string $name, string $to): void
     {
-        $this->setPlans(array_map(static fn (array $pair): array => $pair[0] === $name ? [$to, $pair[1]] : $pair, $this->plans()));
+        $plans = [];
+        foreach ($this->read()->planNames() as $one) {
+            $plan = $this->edit()->plan($one);
+            if ($plan !== null) {
+                $plans[] = [$one === $name ? $to : $one, $plan];
+            }
+        }
+        $this->edit()->setPlans($plans);
         $this->repace($name, $to);
     }
 
     /** Wherever one plan paces somebody, another does from now on; null: none. */
     public function repace(string $plan, ?string $by): void
     {
-        foreach ([[$this->course, 'main_plan'], ...array_map(static fn (\stdClass $offer): array => [$offer, 'plan'], $this->offers)] as [$on, $field]) {
-            if (($on->{$field} ?? null) === $plan) {
-                $on->{$field} = $by;
+        if ($this->read()->mainPlan() === $plan) {
+            $this->edit()->set('main_plan', $by);
+        }
+        foreach ($this->editOffers() as $offer) {
+            if ($offer->read()->plan() === $plan) {
+                $offer->set('plan', $by);
             }
         }
     }
 
-    /** The item with this key, to be read or changed in place. */
-    public function item(string $key): ?\stdClass
+    /** The course, to be changed in place. */
+    public function edit(): WritableCourse
     {
-        foreach ($this->items() as $item) {
-            if (($item->key ?? null) === $key) {
+        return new WritableCourse($this->course);
+    }
+
+    /** The item with this key, likewise. */
+    public function editItem(string $key): ?WritableItem
+    {
+        foreach ($this->edit()->outline()->allInside() as $item) {
+            if ($item->key() === $key) {
                 return $item;
             }
         }
@@ -202,23 +209,15 @@ final class CourseDocument
         return null;
     }
 
-    /** @return \Generator<int, \stdClass> in reading order */
-    public function items(): \Generator
+    /** @return list<WritableOffer> likewise */
+    public function editOffers(): array
     {
-        yield from self::below($this->course);
+        return array_map(static fn (\stdClass $offer): WritableOffer => new WritableOffer($offer), $this->offers);
     }
 
-    /** @return \Generator<int, \stdClass> */
-    private static function below(\stdClass $container): \Generator
+    /** The course as the plan format has it: itself, not a copy. */
+    public function raw(): \stdClass
     {
-        $items = $container->items ?? [];
-        foreach (is_array($items) ? $items : [] as $item) {
-            if ($item instanceof \stdClass) {
-                yield $item;
-                foreach (self::below($item) as $inside) {
-                    yield $inside;
-                }
-            }
-        }
+        return $this->course;
     }
 }

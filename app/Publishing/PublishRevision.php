@@ -44,7 +44,7 @@ final readonly class PublishRevision
         $changes = Differences::between($proposal->live, $proposal->document)->sentences;
         $told = array_map(strval(...), $changes);
         $document = $proposal->document->toJson();
-        $hidden = ($proposal->document->course->state ?? null) === 'draft';
+        $hidden = $proposal->document->read()->state() === 'draft';
 
         $revision = DB::transaction(function () use ($proposal, $document, $hidden, $told, $note, $author): Revision {
             $before = self::basis($proposal);

@@ -222,8 +222,8 @@ final readonly class Rehearsal
     private static function titles(CourseDocument $before, CourseDocument $after): \Closure
     {
         $titles = [];
-        foreach ([...$before->items(), ...$after->items()] as $item) {
-            $titles[is_string($item->key ?? null) ? $item->key : ''] = CourseDocument::titleOf($item);
+        foreach ([...array_values($before->readItems()), ...array_values($after->readItems())] as $item) {
+            $titles[$item->key()] = $item->title();
         }
 
         return static fn (string $key): string => $titles[$key] ?? $key;

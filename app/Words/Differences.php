@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Words;
 
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentItem;
+use App\Models\Document\DocumentOffer;
 use App\Models\Document\DocumentTime;
 
 /** What differs between two documents of a course, one sentence for each thing that was set. */
@@ -24,7 +26,7 @@ final readonly class Differences
         [$before, $renamed] = self::renamePlans($before, $after);
 
         return new self([
-            ...FieldDifferences::of('The course', $before->course, $after->course, ['items', 'plans', 'key', 'display'], $title),
+            ...FieldDifferences::of('The course', $before->read(), $after->read(), ['items', 'plans', 'key', 'display'], $title),
             ...self::phrase($before, $after),
             ...self::items($before, $after, $title),
             ...$renamed,
@@ -40,12 +42,12 @@ final readonly class Differences
      */
     private static function renamePlans(CourseDocument $before, CourseDocument $after): array
     {
-        $old = self::members($before->course->plans ?? null);
-        $new = self::members($after->course->plans ?? null);
+        $old = self::plansOf($before);
+        $new = self::plansOf($after);
         $sentences = [];
         foreach (array_diff_key($old, $new) as $name => $plan) {
             foreach (array_diff_key($new, $old) as $to => $same) {
-                if (json_encode($plan) === json_encode($same)) {
+                if ($plan === $same) {
                     $before = $sentences === [] ? $before->copy() : $before;
                     $before->renamePlan((string) $name, (string) $to);
                     $sentences[] = Sentence::of('The release plan {} is called {}', (string) $name, (string) $to);
@@ -77,11 +79,8 @@ final readonly class Differences
     private static function titles(CourseDocument $before, CourseDocument $after): \Closure
     {
         $titles = [];
-        foreach ([...$before->offers, ...$after->offers] as $offer) {
-            $titles[is_string($offer->key ?? null) ? $offer->key : ''] = CourseDocument::titleOf($offer);
-        }
-        foreach ([...$before->items(), ...$after->items()] as $item) {
-            $titles[is_string($item->key ?? null) ? $item->key : ''] = CourseDocument::titleOf($item);
+        foreach ([...$before->readOffers(), ...$after->readOffers(), ...array_values($before->readItems()), ...array_values($after->readItems())] as $thing) {
+            $titles[$thing->key()] = $thing->title();
         }
 
         return static fn (string $key): string => $titles[$key] ?? $key;
@@ -93,25 +92,25 @@ final readonly class Differences
      */
     private static function items(CourseDocument $before, CourseDocument $after, \Closure $title): array
     {
-        $old = self::byKey(iterator_to_array($before->items(), false));
-        $new = self::byKey(iterator_to_array($after->items(), false));
+        $old = $before->readItems();
+        $new = $after->readItems();
         $sentences = [];
         $stoodIn = self::containers($before);
         $standsIn = self::containers($after);
         foreach ($new as $key => $item) {
             if (! isset($old[$key])) {
-                $sentences[] = Sentence::of('{} is added', CourseDocument::titleOf($item));
+                $sentences[] = Sentence::of('{} is added', $item->title());
             } else {
                 if (($stoodIn[$key] ?? '') !== ($standsIn[$key] ?? '')) {
                     $sentences[] = ($standsIn[$key] ?? '') === ''
-                        ? Sentence::of('{} moves to the top', CourseDocument::titleOf($item))
-                        : Sentence::of('{} moves into {}', CourseDocument::titleOf($item), $title($standsIn[$key]));
+                        ? Sentence::of('{} moves to the top', $item->title())
+                        : Sentence::of('{} moves into {}', $item->title(), $title($standsIn[$key]));
                 }
-                array_push($sentences, ...FieldDifferences::of('{}', $old[$key], $item, ['items', 'key'], $title, CourseDocument::titleOf($item)));
+                array_push($sentences, ...FieldDifferences::of('{}', $old[$key], $item, ['items', 'key'], $title, $item->title()));
             }
         }
         foreach (array_diff_key($old, $new) as $item) {
-            $sentences[] = Sentence::of('{} is taken out', CourseDocument::titleOf($item));
+            $sentences[] = Sentence::of('{} is taken out', $item->title());
         }
         $moved = array_filter(array_keys($new), static fn (int|string $key): bool => ($stoodIn[$key] ?? '') !== ($standsIn[$key] ?? ''));
         $stayed = array_diff_key(array_intersect_key($new, $old), array_flip($moved));
@@ -126,20 +125,16 @@ final readonly class Differences
     private static function containers(CourseDocument $document): array
     {
         $in = [];
-        foreach ($document->items() as $item) {
-            foreach (is_array($item->items ?? null) ? $item->items : [] as $inside) {
-                if ($inside instanceof \stdClass && is_string($inside->key ?? null)) {
-                    $in[$inside->key] = is_string($item->key ?? null) ? $item->key : '';
-                }
-            }
+        foreach ($document->read()->places() as $place) {
+            $in[$place->item->key()] = $place->path === [] ? '' : $place->path[count($place->path) - 1]->key();
         }
 
         return $in;
     }
 
     /**
-     * @param  array<array-key, \stdClass>  $items
-     * @param  array<array-key, \stdClass>  $others
+     * @param  array<array-key, DocumentItem>  $items
+     * @param  array<array-key, DocumentItem>  $others
      * @return list<array{string, list<string>}> of the items that both have: the key and the keys directly inside
      */
     private static function order(array $items, array $others): array
@@ -147,8 +142,7 @@ final readonly class Differences
         $order = [];
         foreach ($items as $key => $item) {
             if (isset($others[$key])) {
-                $inside = is_array($item->items ?? null) ? array_values(array_filter($item->items, static fn (mixed $one): bool => $one instanceof \stdClass)) : [];
-                $order[] = [(string) $key, array_map(strval(...), array_keys(array_intersect_key(self::byKey($inside), $others)))];
+                $order[] = [(string) $key, array_values(array_filter(array_map(static fn (DocumentItem $inside): string => $inside->key(), $item->items()), static fn (string $inside): bool => isset($others[$inside])))];
             }
         }
 
@@ -161,8 +155,8 @@ final readonly class Differences
      */
     private static function plans(CourseDocument $before, CourseDocument $after, \Closure $title): array
     {
-        $old = self::members($before->course->plans ?? null);
-        $new = self::members($after->course->plans ?? null);
+        $old = self::plansOf($before);
+        $new = self::plansOf($after);
         $sentences = [];
         foreach ($new as $name => $plan) {
             if (! isset($old[$name])) {
@@ -170,10 +164,15 @@ final readonly class Differences
 
                 continue;
             }
-            $was = self::members($old[$name]);
-            $is = self::members($plan);
-            foreach (array_keys($was + $is) as $key) {
-                array_push($sentences, ...self::entry($was[$key] ?? null, $is[$key] ?? null, $title((string) $key), count($new) > 1 ? " in the {$name} plan" : ''));
+            $where = count($new) > 1 ? " in the {$name} plan" : '';
+            foreach (array_keys($old[$name] + $plan) as $key) {
+                foreach (['opens', 'closes'] as $when) {
+                    $was = self::when($when, $before->read()->time((string) $name, (string) $key, $when));
+                    $is = self::when($when, $after->read()->time((string) $name, (string) $key, $when));
+                    if ($was !== $is) {
+                        $sentences[] = Sentence::of("{} {$when} {$is}{$where} (was: {$was})", $title((string) $key));
+                    }
+                }
             }
         }
         foreach (array_keys(array_diff_key($old, $new)) as $name) {
@@ -183,25 +182,21 @@ final readonly class Differences
         return $sentences;
     }
 
-    /** @return list<Sentence> */
-    private static function entry(mixed $was, mixed $is, string $title, string $where): array
+    /** @param  'opens'|'closes'  $when */
+    private static function when(string $when, ?DocumentTime $time): string
     {
-        $opens = static fn (mixed $entry): string => RuleWords::opening(self::time($entry, 'opens')) ?? 'as what it stands in';
-        $closes = static fn (mixed $entry): string => RuleWords::closing(self::time($entry, 'closes')) ?? 'never';
-        $sentences = [];
-        if ($opens($was) !== $opens($is)) {
-            $sentences[] = Sentence::of("{} opens {$opens($is)}{$where} (was: {$opens($was)})", $title);
-        }
-        if ($closes($was) !== $closes($is)) {
-            $sentences[] = Sentence::of("{} closes {$closes($is)}{$where} (was: {$closes($was)})", $title);
-        }
-
-        return $sentences;
+        return $when === 'opens' ? RuleWords::opening($time) ?? 'as what it stands in' : RuleWords::closing($time) ?? 'never';
     }
 
-    private static function time(mixed $entry, string $when): ?DocumentTime
+    /** @return array<array-key, array<array-key, array<array-key, string>>> what each release plan says, by its name */
+    private static function plansOf(CourseDocument $document): array
     {
-        return DocumentTime::of($entry instanceof \stdClass ? $entry->{$when} ?? null : null);
+        $plans = [];
+        foreach ($document->read()->planNames() as $name) {
+            $plans[$name] = $document->read()->times($name);
+        }
+
+        return $plans;
     }
 
     /**
@@ -210,38 +205,27 @@ final readonly class Differences
      */
     private static function offers(CourseDocument $before, CourseDocument $after, \Closure $title): array
     {
-        $old = self::byKey($before->offers);
-        $new = self::byKey($after->offers);
+        $old = self::byKey($before->readOffers());
+        $new = self::byKey($after->readOffers());
         $sentences = [];
         foreach ($new as $key => $offer) {
             array_push($sentences, ...(isset($old[$key])
-                ? FieldDifferences::of('The offer {}', $old[$key], $offer, ['key', 'course'], $title, CourseDocument::titleOf($offer))
-                : [Sentence::of('The offer {} is added', CourseDocument::titleOf($offer))]));
+                ? FieldDifferences::of('The offer {}', $old[$key], $offer, ['key', 'course'], $title, $offer->title())
+                : [Sentence::of('The offer {} is added', $offer->title())]));
         }
         foreach (array_diff_key($old, $new) as $offer) {
-            $sentences[] = Sentence::of('The offer {} is taken out', CourseDocument::titleOf($offer));
+            $sentences[] = Sentence::of('The offer {} is taken out', $offer->title());
         }
 
         return $sentences;
     }
 
     /**
-     * @param  list<\stdClass>  $things
-     * @return array<array-key, \stdClass>
+     * @param  list<DocumentOffer>  $offers
+     * @return array<array-key, DocumentOffer>
      */
-    private static function byKey(array $things): array
+    private static function byKey(array $offers): array
     {
-        $byKey = [];
-        foreach ($things as $thing) {
-            $byKey[is_string($thing->key ?? null) ? $thing->key : ''] = $thing;
-        }
-
-        return $byKey;
-    }
-
-    /** @return array<array-key, mixed> */
-    private static function members(mixed $object): array
-    {
-        return $object instanceof \stdClass ? get_object_vars($object) : [];
+        return array_combine(array_map(static fn (DocumentOffer $offer): string => $offer->key(), $offers), $offers);
     }
 }

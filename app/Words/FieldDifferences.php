@@ -9,6 +9,7 @@ use App\Models\Document\DocumentCondition;
 use App\Models\Document\DocumentDoor;
 use App\Models\Document\DocumentFinish;
 use App\Models\Document\DocumentLasts;
+use App\Models\Document\KeyedFields;
 
 /** What differs in the settings of one thing: the course, an item, an offer. */
 final class FieldDifferences
@@ -37,12 +38,12 @@ final class FieldDifferences
      * @param  \Closure(string): string  $title
      * @return list<Sentence>
      */
-    public static function of(string $what, \stdClass $before, \stdClass $after, array $except, \Closure $title, string $name = ''): array
+    public static function of(string $what, KeyedFields $before, KeyedFields $after, array $except, \Closure $title, string $name = ''): array
     {
         $sentences = [];
-        foreach (array_keys(get_object_vars($before) + get_object_vars($after)) as $key) {
-            $was = $before->{$key} ?? null;
-            $is = $after->{$key} ?? null;
+        foreach (array_unique([...$before->members(), ...$after->members()]) as $key) {
+            $was = $before->member($key);
+            $is = $after->member($key);
             if (! in_array($key, $except, true) && json_encode($was) !== json_encode($is)) {
                 $word = self::WORDS[$key] ?? $key;
                 $sentences[] = $key === 'tiers' && $what !== 'The course'
@@ -59,7 +60,7 @@ final class FieldDifferences
     {
         return match (true) {
             $key === 'finish' => RuleWords::finish(DocumentFinish::of($value)),
-            $key === 'guest_door' || $key === 'observer_door' => RuleWords::door(DocumentDoor::of($value instanceof \stdClass ? $value : null)),
+            $key === 'guest_door' || $key === 'observer_door' => RuleWords::door(DocumentDoor::of($value)),
             $key === 'lasts' => RuleWords::lasts(DocumentLasts::of($value)),
             $key === 'main_plan' && $value === null => 'none',
             $value === null => self::UNSET[$key] ?? 'not set',
@@ -67,7 +68,7 @@ final class FieldDifferences
             $key === 'when_closed' => $value === 'hide' ? 'hidden' : 'title shows',
             is_bool($value) => $value ? 'yes' : 'no',
             $key === 'only' => RuleWords::condition(DocumentCondition::of($value), $title, $title),
-            $key === 'after' && $value instanceof \stdClass => RuleWords::after(DocumentAfter::of($value), $title) ?? 'nothing',
+            $key === 'after' && DocumentAfter::of($value) !== null => RuleWords::after(DocumentAfter::of($value), $title) ?? 'nothing',
             ($key === 'opens' || $key === 'closes') && is_string($value) => RuleWords::local($value),
             is_string($value) => $value,
             is_array($value) && $value === [] => 'none',

@@ -12,6 +12,7 @@ final class NewCourseJourneyTest extends BrowserTestCase
     public function test_a_course_is_made_ordered_and_published_without_the_mouse(): void
     {
         $this->signIn('hege');
+        $this->visit('/keep/courses');
         $this->find('.pagehead button')->sendKeys(Keys::ENTER);
         $this->waitForFocus('.mantine-Modal-content input');
         $this->type('Caulking for beginners'.Keys::ENTER);

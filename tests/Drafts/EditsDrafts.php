@@ -61,7 +61,7 @@ trait EditsDrafts
 
     protected function item(string $key): \stdClass
     {
-        return $this->document()->item($key) ?? self::fail("no item {$key}");
+        return $this->document()->editItem($key)?->read()->raw() ?? self::fail("no item {$key}");
     }
 
     protected function secondAdministrator(): Person

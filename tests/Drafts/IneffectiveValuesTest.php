@@ -25,7 +25,7 @@ final class IneffectiveValuesTest extends TestCase
             'course' => ['key' => 'c', 'state' => 'live', 'entry' => 'offer', 'plans' => ['w' => ['a' => ['opens' => ['rule' => 'held']]]], 'main_plan' => 'w', ...$course, 'items' => [['key' => 'a', 'kind' => 'lesson', ...$item]]],
             'offers' => [],
         ]));
-        $row = (new RuleTable($document, null, 'w', 2026, $schoolGuests, static fn (): Samples => new Samples(PlanReader::fromDecoded((object) ['format' => PlanReader::FORMAT, 'school' => (object) ['zone' => 'Europe/Oslo'], 'offers' => [], 'courses' => [$document->course]])->courses['c']->outline)))->rows()[0];
+        $row = (new RuleTable($document, null, 'w', 2026, $schoolGuests, static fn (): Samples => new Samples(PlanReader::fromDecoded((object) ['format' => PlanReader::FORMAT, 'school' => (object) ['zone' => 'Europe/Oslo'], 'offers' => [], 'courses' => [$document->raw()]])->courses['c']->outline)))->rows()[0];
 
         foreach ($expected as $cell => $reason) {
             $vain = $row->{$cell}->vain;

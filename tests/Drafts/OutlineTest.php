@@ -6,6 +6,7 @@ namespace Tests\Drafts;
 
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Document\WritableItem;
 use App\Models\Draft;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -26,7 +27,7 @@ final class OutlineTest extends TestCase
         $this->outline(['do' => 'add', 'item' => 'm-planks', 'inside' => true, 'kind' => 'lesson', 'titles' => "Beveling\n\n  Øks og høvel \nBeveling"]);
 
         self::assertSame(['l-garboard', 'l-rivets', 'beveling', 'oks-og-hovel', 'beveling-2'], $this->inside('m-planks'));
-        self::assertSame('Øks og høvel', $this->document()->item('oks-og-hovel')?->title);
+        self::assertSame('Øks og høvel', $this->document()->editItem('oks-og-hovel')?->title());
     }
 
     public function test_rows_are_added_after_a_row_and_at_the_end(): void
@@ -86,10 +87,10 @@ final class OutlineTest extends TestCase
         $this->outline(['do' => 'duplicate', 'item' => 'm-tools']);
         $document = $this->document();
 
-        self::assertSame('Tools and timber (copy)', $document->item('m-tools-2')?->title);
+        self::assertSame('Tools and timber (copy)', $document->editItem('m-tools-2')?->title());
         self::assertSame(['l-planes-2', 'l-timber-2', 'l-advanced-2', 'l-steam-2'], $this->inside('m-tools-2'));
-        self::assertEquals($document->course->plans->weekly->{'m-tools'}, $document->course->plans->weekly->{'m-tools-2'});
-        self::assertSame(0.7, $document->item('l-timber-2')?->finish->score);
+        self::assertEquals($document->raw()->plans->weekly->{'m-tools'}, $document->raw()->plans->weekly->{'m-tools-2'});
+        self::assertSame(0.7, $document->editItem('l-timber-2')?->read()->finish()?->needed());
     }
 
     public function test_what_depends_on_a_row_is_named_before_it_is_taken_out(): void
@@ -102,10 +103,10 @@ final class OutlineTest extends TestCase
 
         $this->outline(['do' => 'delete', 'items' => ['m-tools'], 'meant' => true])->assertSessionHasNoErrors();
         $document = $this->document();
-        self::assertNull($document->item('l-steam'));
-        self::assertObjectNotHasProperty('after', (object) $document->item('m-planks'));
-        self::assertObjectNotHasProperty('m-tools', $document->course->plans->weekly);
-        self::assertSame([], $document->offers[3]->scope);
+        self::assertNull($document->editItem('l-steam'));
+        self::assertObjectNotHasProperty('after', (object) $document->editItem('m-planks')?->read()->raw());
+        self::assertObjectNotHasProperty('m-tools', $document->raw()->plans->weekly);
+        self::assertSame([], $document->readOffers()[3]->scope());
     }
 
     public function test_what_nothing_depends_on_is_taken_out_at_once_and_brought_back_by_undo(): void
@@ -119,14 +120,12 @@ final class OutlineTest extends TestCase
     public function test_a_condition_is_never_widened_by_taking_out_what_it_asks_for(): void
     {
         $document = CourseDocument::fromJson((string) $this->course()->liveRevision?->document);
-        $bonus = $document->item('l-bonus');
-        self::assertNotNull($bonus);
-        $bonus->only = (object) ['all' => [(object) ['label' => 'oar-bonus'], (object) ['done' => 'l-rivets']]];
+        $document->editItem('l-bonus')?->set('only', (object) ['all' => [(object) ['label' => 'oar-bonus'], (object) ['done' => 'l-rivets']]]);
         $this->course()->draft()->create(['base_revision_id' => $this->course()->live_revision_id, 'document' => $document->toJson(), 'version' => 1]);
         $this->outline(['do' => 'delete', 'items' => ['l-rivets'], 'meant' => true, 'version' => 1]);
 
         self::assertStringContainsString('only for those who finished Rivets and roves', session('flash')['text']);
-        self::assertNotNull($this->document()->item('l-rivets'));
+        self::assertNotNull($this->document()->editItem('l-rivets'));
     }
 
     public function test_the_form_of_the_course_changes_what_it_says_and_nothing_else(): void
@@ -134,8 +133,8 @@ final class OutlineTest extends TestCase
         $this->settings(['title' => 'Clinker planking, again', 'guestsOpen' => false]);
 
         $this->get('/keep/courses/clinker')->assertInertia(fn ($page) => $page->has('changes', 2));
-        self::assertFalse($this->document()->course->guest_door->open);
-        self::assertFalse($this->document()->course->guest_door->default);
+        self::assertFalse($this->document()->raw()->guest_door->open);
+        self::assertFalse($this->document()->raw()->guest_door->default);
     }
 
     public function test_a_season_ends_after_it_begins(): void
@@ -171,9 +170,9 @@ final class OutlineTest extends TestCase
         $this->post('/keep/courses', ['title' => 'Clinker, second year', 'like' => 'clinker']);
         $document = CourseDocument::fromJson((string) Draft::query()->firstOrFail()->document);
 
-        self::assertSame('clinker-second-year', $document->course->key);
-        self::assertNotNull($document->item('l-garboard'));
-        self::assertSame([], $document->offers);
+        self::assertSame('clinker-second-year', $document->read()->key());
+        self::assertNotNull($document->editItem('l-garboard'));
+        self::assertSame([], $document->readOffers());
         $this->post('/keep/courses', ['title' => ''])->assertSessionHasErrors('title');
         $this->post('/keep/courses', ['title' => 'X', 'like' => 'nothing'])->assertSessionHasErrors('like');
     }
@@ -196,9 +195,9 @@ final class OutlineTest extends TestCase
     /** @return list<string> keys directly inside an item, or the course */
     private function inside(?string $key): array
     {
-        $container = $key === null ? $this->document()->course : $this->document()->item($key);
+        $container = $key === null ? $this->document()->edit()->outline() : $this->document()->editItem($key);
 
-        return array_values(array_map(static fn (\stdClass $item): string => $item->key, $container->items ?? []));
+        return array_map(static fn (WritableItem $item): string => $item->key(), $container?->inside() ?? []);
     }
 
     /**

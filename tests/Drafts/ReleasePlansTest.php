@@ -23,7 +23,7 @@ final class ReleasePlansTest extends TestCase
         $this->plans(0, ['do' => 'make', 'name' => 'daily']);
         $this->plans(1, ['do' => 'make', 'name' => 'weekly for yards', 'like' => 'weekly']);
         self::assertSame(['weekly', 'all-held', 'daily', 'weekly for yards'], $this->names());
-        self::assertEquals($this->document()->course->plans->weekly, $this->document()->course->plans->{'weekly for yards'});
+        self::assertEquals($this->document()->raw()->plans->weekly, $this->document()->raw()->plans->{'weekly for yards'});
 
         $this->plans(2, ['do' => 'rename', 'name' => 'daily', 'to' => 'every day']);
         self::assertSame(['weekly', 'all-held', 'every day', 'weekly for yards'], $this->names());
@@ -36,7 +36,7 @@ final class ReleasePlansTest extends TestCase
     {
         $this->plans(0, ['do' => 'rename', 'name' => 'weekly', 'to' => 'week by week']);
 
-        self::assertSame('week by week', $this->document()->course->main_plan);
+        self::assertSame('week by week', $this->document()->raw()->main_plan);
         self::assertSame(['apprentice-pass' => 'week by week', 'journeyman-pass' => 'week by week'], array_filter($this->paces(), static fn (?string $plan): bool => $plan === 'week by week'));
         $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page->has('changes', 1)
             ->where('changes.0.segments', [['text' => 'The release plan ', 'title' => false], ['text' => 'weekly', 'title' => true], ['text' => ' is called ', 'title' => false], ['text' => 'week by week', 'title' => true]]));
@@ -46,10 +46,10 @@ final class ReleasePlansTest extends TestCase
     {
         $this->plans(0, ['do' => 'delete', 'name' => 'weekly', 'instead' => 'all-held']);
 
-        self::assertSame('all-held', $this->document()->course->main_plan);
+        self::assertSame('all-held', $this->document()->raw()->main_plan);
         self::assertSame('all-held', $this->paces()['apprentice-pass']);
         $this->plans(1, ['do' => 'delete', 'name' => 'all-held']);
-        self::assertNull($this->document()->course->main_plan);
+        self::assertNull($this->document()->read()->mainPlan());
         self::assertNull($this->paces()['apprentice-pass']);
     }
 
@@ -59,7 +59,7 @@ final class ReleasePlansTest extends TestCase
         $this->plans(0, ['do' => 'make', 'name' => 'slow']);
         $this->plans(1, ['do' => 'make', 'name' => 'quick']);
 
-        self::assertSame('slow', $this->document()->course->main_plan);
+        self::assertSame('slow', $this->document()->raw()->main_plan);
     }
 
     public function test_who_is_paced_by_which(): void
@@ -69,7 +69,7 @@ final class ReleasePlansTest extends TestCase
         $this->plans(2, ['do' => 'pace', 'offer' => null, 'plan' => 'all-held']);
 
         self::assertSame(['weekly', null], [$this->paces()['yard-trial'], $this->paces()['apprentice-pass']]);
-        self::assertSame('all-held', $this->document()->course->main_plan);
+        self::assertSame('all-held', $this->document()->raw()->main_plan);
         $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page->has('changes', 3));
     }
 
@@ -94,15 +94,15 @@ final class ReleasePlansTest extends TestCase
     /** @return list<string> */
     private function names(): array
     {
-        return array_map(strval(...), array_keys(get_object_vars($this->document()->course->plans)));
+        return array_map(strval(...), array_keys(get_object_vars($this->document()->raw()->plans)));
     }
 
     /** @return array<string, ?string> */
     private function paces(): array
     {
         $paces = [];
-        foreach ($this->document()->offers as $offer) {
-            $paces[(string) $offer->key] = $offer->plan ?? null;
+        foreach ($this->document()->readOffers() as $offer) {
+            $paces[$offer->key()] = $offer->plan();
         }
 
         return $paces;

@@ -121,7 +121,7 @@ final class RuleEditsTest extends TestCase
         $this->edit(0, 'closes', ['l-bonus'], ['plan' => 'weekly', 'rule' => 'after_open', 'days' => 9]);
         $this->edit(1, 'rules', ['l-garboard', 'l-rivets'], ['from' => 'l-bonus']);
 
-        $plans = $this->document()->course->plans;
+        $plans = $this->document()->raw()->plans;
         foreach (['l-garboard', 'l-rivets'] as $key) {
             self::assertEquals($this->item('l-bonus')->only, $this->item($key)->only);
             self::assertEquals($plans->weekly->{'l-bonus'}, $plans->weekly->{$key});
@@ -159,7 +159,7 @@ final class RuleEditsTest extends TestCase
     {
         $this->outline(0, ['do' => 'place', 'items' => $items, 'target' => $target, 'where' => $where]);
 
-        $inside = $container === '' ? $this->document()->course->items : $this->item($container)->items;
+        $inside = $container === '' ? $this->document()->raw()->items : $this->item($container)->items;
         self::assertSame($order, array_slice(array_column($inside, 'key'), 0, count($order)));
     }
 

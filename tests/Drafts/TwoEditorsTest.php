@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Drafts;
 
 use App\Models\Bundle;
+use App\Models\Document\DocumentItem;
 use App\Models\DraftEdit;
 use App\Models\Import;
 use App\Models\Person;
@@ -37,7 +38,7 @@ final class TwoEditorsTest extends TestCase
         self::assertStringContainsString('Ingrid Vik has edited this draft too', session('flash')['text']);
         self::assertStringContainsString('Hanging planks opens 3 days after joining', self::told());
         self::assertTrue($this->item('l-timber')->sample);
-        self::assertSame(3, $this->document()->course->plans->weekly->{'m-planks'}->opens->days);
+        self::assertSame(3, $this->document()->raw()->plans->weekly->{'m-planks'}->opens->days);
         self::assertSame(2, $this->draft()->version);
         self::assertSame([$this->ingrid->id, $this->hege->id], DraftEdit::query()->orderBy('id')->pluck('author_id')->all());
     }
@@ -55,7 +56,7 @@ final class TwoEditorsTest extends TestCase
 
         // Having seen both, it can be set all the same.
         $this->openAfter(1, 'm-planks', 5);
-        self::assertSame(5, $this->document()->course->plans->weekly->{'m-planks'}->opens->days);
+        self::assertSame(5, $this->document()->raw()->plans->weekly->{'m-planks'}->opens->days);
     }
 
     public function test_what_somebody_has_taken_out_is_not_edited(): void
@@ -116,7 +117,7 @@ final class TwoEditorsTest extends TestCase
 
         self::assertSame('collision', session('flash')['kind']);
         self::assertStringContainsString('You have changed this elsewhere', session('flash')['text']);
-        self::assertCount(1, array_filter(iterator_to_array($this->document()->items(), false), static fn (\stdClass $item): bool => ($item->title ?? '') === 'Oiling the seams'));
+        self::assertCount(1, array_filter($this->document()->readItems(), static fn (DocumentItem $item): bool => $item->title() === 'Oiling the seams'));
     }
 
     public function test_no_version_means_two_things(): void

@@ -183,6 +183,20 @@ final class HouseTest extends TestCase
         }
     }
 
+    /** Whoever walks a document as decoded JSON knows its format a second time. */
+    public function test_documents_are_read_and_changed_by_their_own_readers_and_writers_alone(): void
+    {
+        $elsewhere = [];
+        foreach ((new Finder)->files()->in(dirname(__DIR__, 2).'/app')->name('*.php')->notPath('Models') as $file) {
+            if (str_contains($file->getContents(), 'stdClass')) {
+                $elsewhere[] = $file->getRelativePathname();
+            }
+        }
+        sort($elsewhere);
+        // Asks of files, rows of queries and an empty address have nothing to do with documents.
+        self::assertSame(['Access/AskFile.php', 'Console/Commands/DecideCommand.php', 'Pages/People/PeoplePage.php', 'People/Import/ImportLetters.php'], $elsewhere);
+    }
+
     public function test_no_file_has_more_than_300_lines(): void
     {
         $long = [];

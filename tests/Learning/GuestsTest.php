@@ -87,7 +87,7 @@ final class GuestsTest extends TestCase
     {
         $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
         $document = CourseDocument::fromJson($revision->document);
-        $document->course->display = (object) ['guest_phrase' => 'three strakes'];
+        $document->raw()->display = (object) ['guest_phrase' => 'three strakes'];
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
 
         $this->get($this->link())->assertOk()->assertInertia(fn (Page $page) => $page->component('learner/GuestDoor')->missing('phrase'));

@@ -64,7 +64,7 @@ final class LearnersHeadTest extends TestCase
     {
         $this->post('/keep/notices', ['course' => 'clinker', 'case' => 'course-over', 'version' => 0, 'heading' => '', 'text' => 'The boats are in the water. See you next year.', 'way' => 'notice']);
         $this->rules(static function (CourseDocument $document): void {
-            $document->course->closes = '2026-03-10T13:00';
+            $document->raw()->closes = '2026-03-10T13:00';
         });
         $this->reads('eira')->where('course.left', null)->where('offers', [])->where('closing.text', 'This course has been over since Tue 10 Mar.');
         $this->get('/checkout/apprentice-pass')->assertInertia(fn (Page $page) => $page->where('refusal', 'This course has been over since Tue 10 Mar.'));
@@ -75,7 +75,7 @@ final class LearnersHeadTest extends TestCase
     public function test_a_retired_course_goes_on_for_those_who_hold_it_and_is_sold_to_nobody(): void
     {
         $this->rules(static function (CourseDocument $document): void {
-            $document->course->state = 'retired';
+            $document->raw()->state = 'retired';
         });
         $this->reads('eira')->where('closing', null)->where('course.left', '172 days left')->where('offers', []);
         $this->reads('jonas')->where('closing.text', 'This course is not given any more.')->where('offers', []);

@@ -63,7 +63,7 @@ final class NoticeTextsTest extends TestCase
     {
         $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
         $document = CourseDocument::fromJson($revision->document);
-        $document->course->sample_needs_account = true;
+        $document->raw()->sample_needs_account = true;
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
 
         $this->get('/courses/clinker/l-welcome')->assertUnauthorized()->assertInertia(fn (Page $page) => $page->where('case', 'account')->where('heading.segments.0.text', 'Welcome to the shed'));

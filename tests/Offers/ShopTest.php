@@ -100,9 +100,9 @@ final class ShopTest extends TestCase
         $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
         foreach (['2026-03-10T13:01' => true, '2026-03-10T13:00' => false] as $until => $sold) {
             $document = CourseDocument::fromJson($revision->document);
-            foreach ($document->offers as $offer) {
-                if ($offer->key === 'tools-only') {
-                    $offer->lasts = (object) ['until' => $until];
+            foreach ($document->editOffers() as $offer) {
+                if ($offer->key() === 'tools-only') {
+                    $offer->set('lasts', (object) ['until' => $until]);
                 }
             }
             Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
@@ -209,7 +209,7 @@ final class ShopTest extends TestCase
     {
         $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
         $document = CourseDocument::fromJson($revision->document);
-        $document->course->entry = 'invite';
+        $document->edit()->set('entry', 'invite');
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
 
         $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('offers', []));
@@ -222,15 +222,15 @@ final class ShopTest extends TestCase
     {
         $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
         $document = CourseDocument::fromJson($revision->document);
-        foreach ($document->offers as $offer) {
-            if ($offer->key === 'tools-only') {
-                $offer->scope = ['l-planes'];
+        foreach ($document->editOffers() as $offer) {
+            if ($offer->key() === 'tools-only') {
+                $offer->set('scope', ['l-planes']);
             }
         }
-        $planes = $document->item('l-planes') ?? self::fail();
-        $planes->when_closed = 'hide';
+        $planes = $document->editItem('l-planes') ?? self::fail();
+        $planes->set('when_closed', 'hide');
         // What is inside a hidden lesson would give it away.
-        unset($planes->items);
+        $planes->set('items', null);
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
 
         $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->isNotEmpty() && ! $offers->contains('key', 'tools-only')));

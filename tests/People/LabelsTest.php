@@ -6,6 +6,7 @@ namespace Tests\People;
 
 use App\Access\Plans;
 use App\Access\Viewers;
+use App\Models\Document\DocumentOffer;
 use App\Models\Label;
 use App\Models\Pass;
 use Illuminate\Support\Carbon;
@@ -166,10 +167,10 @@ final class LabelsTest extends TestCase
         $this->get('/keep/people/'.$this->person('eskil')->id)->assertSee('Keeps the label oar-bonus, which Journeyman pass had given');
         self::assertStringContainsString('stay with those who have them: 1', (string) $this->course()->liveRevision?->note);
         // The draft goes on, and what is undone of it keeps the labels.
-        $labels = fn (): array => array_column(array_map(get_object_vars(...), $this->document()->offers), 'labels', 'key');
+        $labels = fn (): array => array_filter(array_column(array_map(static fn (DocumentOffer $offer): array => ['key' => $offer->key(), 'labels' => $offer->labels()], $this->document()->readOffers()), 'labels', 'key'));
         self::assertSame(['journeyman-pass' => ['oar-bonus']], $labels());
         $this->post('/keep/courses/clinker/draft/undo', ['version' => 3])->assertSessionHasNoErrors();
-        self::assertSame(['journeyman-pass' => ['oar-bonus']], $labels());
+        self::assertEquals(['journeyman-pass' => ['oar-bonus']], $labels());
     }
 
     public function test_people_hold_it_at_once_when_a_rehearsed_offer_gives_it(): void

@@ -45,8 +45,8 @@ final class SightlinesTest extends TestCase
             $document = CourseDocument::fromJson((string) $course->liveRevision?->document);
             $people = ["person:{$eira->id}", "person:{$this->person('torvald')->id}", "person:{$this->person('hege')->id}", "observer:person:{$eira->id}"];
             $vantages = ['visitor', 'guest', 'member', ...$people];
-            foreach ($document->offers as $offer) {
-                $key = is_string($offer->key) ? $offer->key : '';
+            foreach ($document->readOffers() as $offer) {
+                $key = $offer->key();
                 array_push($vantages, "holder:3:{$key}", "holder:-4:{$key}", "diligent:40:{$key}", "observer:holder:9:{$key}", "observer:diligent:30:{$key}");
             }
             foreach (array_chunk($vantages, Vantages::MOST) as $some) {

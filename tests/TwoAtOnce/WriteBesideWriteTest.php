@@ -38,10 +38,7 @@ use Symfony\Component\Process\Process;
 use Tests\SchoolFile;
 use Tests\TestCase;
 
-/**
- * While another process holds the write lock, whatever is done waits for it and succeeds. It used to fail at once where a
- * transaction reads before it writes.
- */
+/** While another process holds the write lock, whatever is done waits for it; it used to fail where a transaction reads before it writes. */
 #[Group('long')]
 final class WriteBesideWriteTest extends TestCase
 {

@@ -97,9 +97,7 @@ final class RuleWordsTest extends TestCase
     public static function changes(): \Generator
     {
         $item = static fn (string $field, mixed $value): \Closure => static function (CourseDocument $d) use ($field, $value): void {
-            $item = $d->item('a');
-            self::assertNotNull($item);
-            $item->{$field} = json_decode((string) json_encode($value));
+            $d->editItem('a')?->set($field, json_decode((string) json_encode($value)));
         };
         yield 'nothing' => [static fn () => null];
         yield 'a sample' => [$item('sample', true), 'First: sample is now yes (was: no)'];
@@ -111,77 +109,73 @@ final class RuleWordsTest extends TestCase
         yield 'when closed' => [$item('when_closed', 'hide'), 'First: when closed is now hidden (was: title shows)'];
         yield 'another title' => [$item('title', 'Foremost'), 'Foremost: title is now Foremost (was: First)'];
         yield 'an opening' => [static function (CourseDocument $d): void {
-            $d->course->plans->w->a->opens = (object) ['rule' => 'at_once'];
+            $d->raw()->plans->w->a->opens = (object) ['rule' => 'at_once'];
         }, 'First opens at once (was: only when handed out)'];
         yield 'a closing' => [static function (CourseDocument $d): void {
-            $d->course->plans->w->a->closes = (object) ['rule' => 'after_open', 'days' => 9];
+            $d->raw()->plans->w->a->closes = (object) ['rule' => 'after_open', 'days' => 9];
         }, 'First closes 9 days after opening (was: never)'];
         yield 'an opening among several plans' => [static function (CourseDocument $d): void {
-            $d->course->plans->v = new \stdClass;
-            unset($d->course->plans->w->a);
+            $d->raw()->plans->v = new \stdClass;
+            unset($d->raw()->plans->w->a);
         }, 'First opens as what it stands in in the w plan (was: only when handed out)', 'The release plan v is added'];
         yield 'an item more' => [static function (CourseDocument $d): void {
-            $d->course->items[] = (object) ['key' => 'n', 'kind' => 'lesson', 'title' => 'New'];
+            $d->raw()->items[] = (object) ['key' => 'n', 'kind' => 'lesson', 'title' => 'New'];
         }, 'New is added'];
         yield 'an item less' => [static function (CourseDocument $d): void {
-            array_pop($d->course->items);
+            array_pop($d->raw()->items);
         }, 'Last is taken out'];
         yield 'another order' => [static function (CourseDocument $d): void {
-            $d->course->items[0]->items = array_reverse($d->course->items[0]->items);
+            $d->raw()->items[0]->items = array_reverse($d->raw()->items[0]->items);
         }, 'The outline is in another order'];
         yield 'another place' => [static function (CourseDocument $d): void {
-            $d->course->items[] = array_pop($d->course->items[0]->items);
+            $d->raw()->items[] = array_pop($d->raw()->items[0]->items);
         }, 'Second moves to the top'];
         yield 'into a module' => [static function (CourseDocument $d): void {
-            $d->course->items[0]->items[] = array_pop($d->course->items);
+            $d->raw()->items[0]->items[] = array_pop($d->raw()->items);
         }, 'Last moves into Module'];
         yield 'another order at the top' => [static function (CourseDocument $d): void {
-            $d->course->items = array_reverse($d->course->items);
+            $d->raw()->items = array_reverse($d->raw()->items);
         }, 'The outline is in another order'];
         yield 'finished by a visit' => [$item('finish', ['by' => 'visit']), 'First: how it is finished is now by the first visit (was: by its learner’s mark)'];
         yield 'finished by watching' => [$item('finish', ['by' => 'watch', 'share' => 0.9]), 'First: how it is finished is now by watching 90 % of its video (was: by its learner’s mark)'];
         yield 'finished by a quiz' => [$item('finish', ['by' => 'quiz', 'score' => 0.7]), 'First: how it is finished is now by a quiz, from 70 % (was: by its learner’s mark)'];
         yield 'never for guests' => [$item('never_for', ['guests']), 'First: never for is now guests (was: nobody)'];
         yield 'in order' => [static function (CourseDocument $d): void {
-            $d->course->items[0]->in_order = true;
+            $d->raw()->items[0]->in_order = true;
         }, 'Module: in order is now yes (was: no)'];
         yield 'a draft' => [$item('draft', true), 'First: draft is now yes (was: no)'];
         yield 'observers' => [$item('observers', true), 'First: observers is now yes (was: as above)'];
         yield 'a condition on an offer' => [$item('only', ['offer' => 'o']), 'First: for whom is now by offer Full pass (was: everyone)'];
         yield 'the guest door' => [static function (CourseDocument $d): void {
-            $d->course->guest_door = (object) ['open' => true, 'default' => false];
+            $d->raw()->guest_door = (object) ['open' => true, 'default' => false];
         }, 'The course: guest door is now open, only where marked (was: shut)'];
         yield 'the observer door' => [static function (CourseDocument $d): void {
-            $d->course->observer_door = (object) ['open' => true, 'default' => true, 'follow' => false];
+            $d->raw()->observer_door = (object) ['open' => true, 'default' => true, 'follow' => false];
         }, 'The course: observer door is now open, not bound to what the learner sees (was: shut)'];
         yield 'a pass phrase, which is not told' => [static function (CourseDocument $d): void {
-            $d->course->display = (object) ['guest_phrase' => 'tar and oakum'];
+            $d->raw()->display = (object) ['guest_phrase' => 'tar and oakum'];
         }, 'The guest door asks for a pass phrase'];
         yield 'the main plan' => [static function (CourseDocument $d): void {
-            $d->course->main_plan = 'w';
+            $d->raw()->main_plan = 'w';
         }, 'The course: main plan is now w (was: none)'];
         yield 'the pace of an offer' => [static function (CourseDocument $d): void {
-            [$offer] = $d->offers;
-            $offer->plan = null;
+            $d->editOffers()[0]->set('plan', null);
         }, 'The offer Full pass: pace is now all at once (was: w)'];
         yield 'how long a pass lasts' => [static function (CourseDocument $d): void {
-            [$offer] = $d->offers;
-            $offer->lasts = (object) ['days' => 10];
+            $d->editOffers()[0]->set('lasts', (object) ['days' => 10]);
         }, 'The offer Full pass: how long a pass lasts is now 10 days (was: for good)'];
         yield 'another name of a plan' => [static function (CourseDocument $d): void {
-            $d->course->plans = (object) ['weekly' => $d->course->plans->w];
-            [$offer] = $d->offers;
-            $offer->plan = 'weekly';
+            $d->raw()->plans = (object) ['weekly' => $d->raw()->plans->w];
+            $d->editOffers()[0]->set('plan', 'weekly');
         }, 'The release plan w is called weekly'];
         yield 'the season' => [static function (CourseDocument $d): void {
-            $d->course->opens = '2026-03-09T09:00';
+            $d->raw()->opens = '2026-03-09T09:00';
         }, 'The course: beginning of the season is now Mon 9 Mar 2026, 09:00 (was: not set)'];
         yield 'who gets in' => [static function (CourseDocument $d): void {
-            $d->course->entry = 'anyone';
+            $d->raw()->entry = 'anyone';
         }, 'The course: who gets in is now anyone (was: offer)'];
         yield 'an offer\'s scope' => [static function (CourseDocument $d): void {
-            [$offer] = $d->offers;
-            $offer->scope = ['m'];
+            $d->editOffers()[0]->set('scope', ['m']);
         }, 'The offer Full pass: scope is now Module (was: the whole course)'];
     }
 

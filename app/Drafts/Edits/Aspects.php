@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Drafts\Edits;
 
-use App\Drafts\Outline\OutlineTree;
 use App\Models\CourseDocument;
+use App\Models\Document\KeyedFields;
 
 /**
  * What can be set in a document, each by a name of its own: two edits that change no aspect in common can be
@@ -35,31 +35,23 @@ final class Aspects
     /** @return array<array-key, string> values by name */
     private static function of(CourseDocument $document): array
     {
-        $aspects = self::fields('course', $document->course, ['items', 'plans']);
-        foreach (self::members($document->course->plans ?? null) as $plan => $entries) {
-            $aspects[self::name('plan', (string) $plan)] = 'there';
-            foreach (self::members($entries) as $item => $entry) {
-                foreach (self::members($entry) as $which => $rule) {
-                    $aspects[self::name('time', (string) $plan, (string) $item, (string) $which)] = self::json($rule);
+        $course = $document->read();
+        $aspects = self::fields('course', $course, ['items', 'plans']);
+        foreach ($course->planNames() as $plan) {
+            $aspects[self::name('plan', $plan)] = 'there';
+            foreach ($course->times($plan) as $item => $entry) {
+                foreach ($entry as $which => $rule) {
+                    $aspects[self::name('time', $plan, (string) $item, (string) $which)] = $rule;
                 }
             }
         }
-        foreach ($document->offers as $offer) {
-            $aspects += self::fields(self::name('offer', self::key($offer)), $offer, []);
+        foreach ($document->readOffers() as $offer) {
+            $aspects += self::fields(self::name('offer', $offer->key()), $offer, []);
         }
-
-        return $aspects + self::inside($document->course, '');
-    }
-
-    /** @return array<array-key, string> */
-    private static function inside(\stdClass $container, string $key): array
-    {
-        $aspects = [];
-        foreach (OutlineTree::inside($container) as $item) {
-            $name = self::name('item', self::key($item));
-            $aspects[$name] = 'in '.$key;
-            $aspects += self::fields($name, $item, ['items']);
-            $aspects += self::inside($item, self::key($item));
+        foreach ($course->places() as $place) {
+            $name = self::name('item', $place->item->key());
+            $aspects[$name] = 'in '.($place->path === [] ? '' : $place->path[count($place->path) - 1]->key());
+            $aspects += self::fields($name, $place->item, ['items']);
         }
 
         return $aspects;
@@ -69,13 +61,11 @@ final class Aspects
      * @param  list<string>  $except
      * @return array<array-key, string>
      */
-    private static function fields(string $of, \stdClass $thing, array $except): array
+    private static function fields(string $of, KeyedFields $thing, array $except): array
     {
         $fields = [];
-        foreach (get_object_vars($thing) as $field => $value) {
-            if (! in_array($field, $except, true) && $value !== null) {
-                $fields[$of.'/'.$field] = self::json($value);
-            }
+        foreach ($thing->told($except) as $field => $value) {
+            $fields[$of.'/'.$field] = $value;
         }
 
         return $fields;
@@ -84,21 +74,5 @@ final class Aspects
     private static function name(string ...$parts): string
     {
         return implode('/', array_map(rawurlencode(...), $parts));
-    }
-
-    private static function json(mixed $value): string
-    {
-        return json_encode($value, JSON_THROW_ON_ERROR);
-    }
-
-    private static function key(\stdClass $thing): string
-    {
-        return is_string($thing->key ?? null) ? $thing->key : '';
-    }
-
-    /** @return array<array-key, mixed> */
-    private static function members(mixed $object): array
-    {
-        return $object instanceof \stdClass ? get_object_vars($object) : [];
     }
 }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Drafts\Edits;
 
-use App\Drafts\Outline\ItemReferences;
-use App\Drafts\Outline\OutlineTree;
 use App\Models\CourseDocument;
+use App\Models\Document\WritableItem;
 
 /** Sets on items all the rules that another one has, in every release plan. Titles, drafts and what is inside stay. */
 final readonly class PasteRules implements Edit
@@ -23,47 +22,35 @@ final readonly class PasteRules implements Edit
 
     public function applyTo(CourseDocument $document): void
     {
-        $from = $document->item($this->from) ?? throw CannotEdit::noSuchItem($this->from);
+        $from = $document->editItem($this->from) ?? throw CannotEdit::noSuchItem($this->from);
         foreach ($this->items as $key) {
-            $item = $document->item($key) ?? throw CannotEdit::noSuchItem($key);
+            $item = $document->editItem($key) ?? throw CannotEdit::noSuchItem($key);
             if ($key === $this->from) {
                 continue;
             }
             $this->refuseWaitingForItself($document, $from, $item);
             foreach (self::FIELDS as $field) {
-                self::copy($from, $item, $field);
+                $item->copy($from, $field);
             }
             foreach (self::BY_KIND as $field => $kinds) {
                 // A rule that the copied row could not have says nothing about the others.
-                if (in_array($item->kind ?? null, $kinds, true) && in_array($from->kind ?? null, $kinds, true)) {
-                    self::copy($from, $item, $field);
+                if (in_array($item->read()->kind(), $kinds, true) && in_array($from->read()->kind(), $kinds, true)) {
+                    $item->copy($from, $field);
                 }
             }
-            foreach (get_object_vars($document->course->plans ?? new \stdClass) as $plan) {
-                if ($plan instanceof \stdClass) {
-                    self::copy($plan, $plan, $this->from, $key);
-                }
+            foreach ($document->edit()->plans() as $plan) {
+                $plan->copy($this->from, $key);
             }
         }
     }
 
-    private static function copy(\stdClass $from, \stdClass $to, string $field, ?string $as = null): void
+    private function refuseWaitingForItself(CourseDocument $document, WritableItem $from, WritableItem $item): void
     {
-        $as ??= $field;
-        if (isset($from->{$field})) {
-            $to->{$as} = json_decode((string) json_encode($from->{$field}, JSON_PRESERVE_ZERO_FRACTION));
-        } else {
-            unset($to->{$as});
-        }
-    }
-
-    private function refuseWaitingForItself(CourseDocument $document, \stdClass $from, \stdClass $item): void
-    {
-        $within = OutlineTree::keysWithin($item);
-        foreach (ItemReferences::inPrerequisites($from->after ?? null) as $asked) {
-            $named = $document->item($asked);
-            if (in_array($asked, $within, true) || ($named !== null && in_array($item->key, OutlineTree::keysWithin($named), true))) {
-                throw CannotEdit::wouldWaitForItself(CourseDocument::titleOf($from), CourseDocument::titleOf($item), CourseDocument::titleOf($named ?? $item));
+        $within = $item->keysWithin();
+        foreach ($from->read()->after()?->named() ?? [] as $asked) {
+            $named = $document->editItem($asked);
+            if (in_array($asked, $within, true) || ($named !== null && in_array($item->key(), $named->keysWithin(), true))) {
+                throw CannotEdit::wouldWaitForItself($from->title(), $item->title(), ($named ?? $item)->title());
             }
         }
     }

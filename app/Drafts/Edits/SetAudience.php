@@ -21,21 +21,15 @@ final readonly class SetAudience implements Edit
     public function applyTo(CourseDocument $document): void
     {
         foreach ($this->items as $key) {
-            $item = $document->item($key) ?? throw CannotEdit::noSuchItem($key);
-            $never = array_values(array_filter(is_array($item->never_for ?? null) ? $item->never_for : [], fn (mixed $one): bool => $one !== $this->audience));
+            $item = $document->editItem($key) ?? throw CannotEdit::noSuchItem($key);
+            $never = array_values(array_diff($item->read()->neverFor(), [$this->audience]));
             if ($this->to === 'never') {
                 $never[] = $this->audience;
             }
-            if ($never !== []) {
-                $item->never_for = $never;
-            } elseif (($item->never_for ?? []) !== []) {
-                unset($item->never_for);
+            if ($never !== [] || $item->read()->neverFor() !== []) {
+                $item->set('never_for', $never === [] ? null : $never);
             }
-            if ($this->to === 'yes' || $this->to === 'no') {
-                $item->{$this->audience} = $this->to === 'yes';
-            } else {
-                unset($item->{$this->audience});
-            }
+            $item->set($this->audience, $this->to === 'yes' || $this->to === 'no' ? $this->to === 'yes' : null);
         }
     }
 

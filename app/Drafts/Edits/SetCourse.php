@@ -27,31 +27,13 @@ final readonly class SetCourse implements Edit
     public function applyTo(CourseDocument $document): void
     {
         foreach ($this->fields as $field => $value) {
-            if (self::effective($field, $document->course->{$field} ?? null) === self::effective($field, $value)) {
-                // What says the same as before stays as it was written.
-                continue;
-            }
-            if ($value === null) {
-                unset($document->course->{$field});
-            } else {
-                $document->course->{$field} = $value;
+            // What says the same as before stays as it was written.
+            if (self::effective($field, $document->read()->member($field)) !== self::effective($field, $value)) {
+                $document->edit()->set($field, $value);
             }
         }
         if ($document->guestPhrase() !== $this->guestPhrase) {
-            $this->setPhrase($document->course);
-        }
-    }
-
-    private function setPhrase(\stdClass $course): void
-    {
-        $display = ($course->display ?? null) instanceof \stdClass ? $course->display : new \stdClass;
-        unset($display->guest_phrase);
-        if ($this->guestPhrase !== null) {
-            $display->guest_phrase = $this->guestPhrase;
-        }
-        unset($course->display);
-        if (get_object_vars($display) !== []) {
-            $course->display = $display;
+            $document->edit()->setGuestPhrase($this->guestPhrase);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Drafts\Edits;
 
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentTime;
 use SilentKeep\Core\Format\Pointer;
 
 /** Says when items open or close in a release plan, or leaves it to what they stand in. */
@@ -13,40 +14,26 @@ final readonly class SetTime implements Edit
     /**
      * @param  'opens'|'closes'  $which
      * @param  list<string>  $items
-     * @param  ?\stdClass  $rule  as the plan format has it; null: no rule of its own
+     * @param  ?DocumentTime  $rule  null: no rule of its own
      */
-    public function __construct(private string $which, private string $plan, private array $items, private ?\stdClass $rule)
+    public function __construct(private string $which, private string $plan, private array $items, private ?DocumentTime $rule)
     {
     }
 
     public function applyTo(CourseDocument $document): void
     {
-        $plan = ($document->course->plans ?? null)->{$this->plan} ?? null;
-        if (! $plan instanceof \stdClass) {
-            throw CannotEdit::noSuchPlan($this->plan);
-        }
+        $plan = $document->edit()->plan($this->plan) ?? throw CannotEdit::noSuchPlan($this->plan);
         foreach ($this->items as $item) {
-            if ($document->item($item) === null) {
+            if ($document->editItem($item) === null) {
                 throw CannotEdit::noSuchItem($item);
             }
-            $entry = $plan->{$item} ?? null;
-            $entry = $entry instanceof \stdClass ? $entry : new \stdClass;
-            if ($this->rule === null) {
-                unset($entry->{$this->which});
-            } else {
-                $entry->{$this->which} = clone $this->rule;
-            }
-            if (get_object_vars($entry) === []) {
-                unset($plan->{$item});
-            } else {
-                $plan->{$item} = $entry;
-            }
+            $plan->set($item, $this->which, $this->rule);
         }
     }
 
     public function toArray(): array
     {
-        return ['set' => $this->which, 'plan' => $this->plan, 'items' => $this->items, 'to' => $this->rule];
+        return ['set' => $this->which, 'plan' => $this->plan, 'items' => $this->items, 'to' => $this->rule?->raw()];
     }
 
     public function pointer(): string

@@ -7,6 +7,7 @@ namespace App\Drafts\Outline;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Edits\Edit;
 use App\Models\CourseDocument;
+use App\Models\Document\WritableItem;
 
 /** Adds items of one kind, one a title, after an item or inside it, or at the end of the course. */
 final readonly class AddItems implements Edit
@@ -23,19 +24,18 @@ final readonly class AddItems implements Edit
     public function applyTo(CourseDocument $document): void
     {
         $tree = new OutlineTree($document);
-        [$container, $at] = $this->after === null ? [$document->course, count(OutlineTree::inside($document->course))] : $this->placeAfter($tree, $document);
+        [$container, $at] = $this->after === null ? [$document->edit()->outline(), null] : $this->placeAfter($tree, $document);
         foreach ($this->titles as $title) {
-            OutlineTree::insert($container, $at++, [(object) ['key' => $tree->freeKey($title), 'kind' => $this->kind, 'title' => $title]]);
+            $container->insert($at, WritableItem::make($tree->freeKey($title), $this->kind, $title));
+            $at = $at === null ? null : $at + 1;
         }
     }
 
-    /** @return array{\stdClass, int} */
+    /** @return array{WritableItem, ?int} */
     private function placeAfter(OutlineTree $tree, CourseDocument $document): array
     {
         if ($this->inside) {
-            $container = $document->item((string) $this->after) ?? throw CannotEdit::noSuchItem((string) $this->after);
-
-            return [$container, count(OutlineTree::inside($container))];
+            return [$document->editItem((string) $this->after) ?? throw CannotEdit::noSuchItem((string) $this->after), null];
         }
         [$container, $at] = $tree->place((string) $this->after);
 

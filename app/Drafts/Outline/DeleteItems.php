@@ -21,22 +21,20 @@ final readonly class DeleteItems implements Edit
     public function dependents(CourseDocument $document): array
     {
         $gone = $this->gone($document);
-        $title = static fn (string $key): string => ($item = $document->item($key)) === null ? $key : CourseDocument::titleOf($item);
+        $items = $document->readItems();
+        $title = static fn (string $key): string => isset($items[$key]) ? $items[$key]->title() : $key;
         $sentences = [];
-        foreach ($document->items() as $item) {
-            if (isset($gone[is_string($item->key ?? null) ? $item->key : ''])) {
-                continue;
-            }
-            foreach (ItemReferences::inPrerequisites($item->after ?? null) as $key) {
+        foreach (array_diff_key($items, $gone) as $item) {
+            foreach ($item->after()?->named() ?? [] as $key) {
                 if (isset($gone[$key])) {
-                    $sentences[] = Sentence::of('{} waits for {}', CourseDocument::titleOf($item), $title($key));
+                    $sentences[] = Sentence::of('{} waits for {}', $item->title(), $title($key));
                 }
             }
         }
-        foreach ($document->offers as $offer) {
-            foreach (is_array($offer->scope ?? null) ? $offer->scope : [] as $key) {
-                if (is_string($key) && isset($gone[$key])) {
-                    $sentences[] = Sentence::of('The offer {} covers {}', CourseDocument::titleOf($offer), $title($key));
+        foreach ($document->readOffers() as $offer) {
+            foreach ($offer->scope() ?? [] as $key) {
+                if (isset($gone[$key])) {
+                    $sentences[] = Sentence::of('The offer {} covers {}', $offer->title(), $title($key));
                 }
             }
         }
@@ -50,44 +48,23 @@ final readonly class DeleteItems implements Edit
         self::refuseConditions($document, $gone);
         $tree = new OutlineTree($document);
         foreach ($this->items as $key) {
-            if ($document->item($key) !== null) {
-                OutlineTree::remove(...$tree->place($key));
+            if ($document->editItem($key) !== null) {
+                [$container, $at] = $tree->place($key);
+                $container->remove($at);
             }
         }
-        foreach ($document->items() as $item) {
-            $this->forget($item, $gone);
+        $left = static fn (string $key): ?string => isset($gone[$key]) ? null : $key;
+        foreach ($document->edit()->outline()->allInside() as $item) {
+            $item->set('after', $item->read()->after()?->mapped($left));
         }
-        foreach (get_object_vars($document->course->plans ?? new \stdClass) as $plan) {
+        foreach ($document->edit()->plans() as $plan) {
             foreach (array_keys($gone) as $key) {
-                if ($plan instanceof \stdClass) {
-                    unset($plan->{$key});
-                }
+                $plan->forget((string) $key);
             }
         }
-        foreach ($document->offers as $offer) {
-            if (is_array($offer->scope ?? null)) {
-                $offer->scope = array_values(array_filter($offer->scope, static fn (mixed $key): bool => ! is_string($key) || ! isset($gone[$key])));
-            }
-        }
-    }
-
-    /** @param  array<array-key, true>  $gone */
-    private function forget(\stdClass $item, array $gone): void
-    {
-        $after = $item->after ?? null;
-        if ($after instanceof \stdClass) {
-            foreach (['all', 'any', 'of'] as $list) {
-                if (is_array($after->{$list} ?? null)) {
-                    $after->{$list} = array_values(array_filter($after->{$list}, static fn (mixed $key): bool => ! is_string($key) || ! isset($gone[$key])));
-                }
-            }
-            $left = count(is_array($after->of ?? null) ? $after->of : []);
-            if (isset($after->at_least) && $after->at_least > $left) {
-                $after->at_least = $left;
-            }
-            if (ItemReferences::inPrerequisites($after) === []) {
-                unset($item->after);
-            }
+        foreach ($document->editOffers() as $offer) {
+            $scope = $offer->read()->scope();
+            $offer->set('scope', $scope === null ? null : array_values(array_filter(array_map($left, $scope), is_string(...))));
         }
     }
 
@@ -99,10 +76,11 @@ final readonly class DeleteItems implements Edit
      */
     private static function refuseConditions(CourseDocument $document, array $gone): void
     {
-        foreach ($document->items() as $item) {
-            foreach (isset($gone[is_string($item->key ?? null) ? $item->key : '']) ? [] : ItemReferences::inCondition($item->only ?? null) as $key) {
+        $items = $document->readItems();
+        foreach (array_diff_key($items, $gone) as $item) {
+            foreach ($item->only()?->itemsDone() ?? [] as $key) {
                 if (isset($gone[$key])) {
-                    throw CannotEdit::stillAsked(CourseDocument::titleOf($item), CourseDocument::titleOf($document->item($key) ?? new \stdClass));
+                    throw CannotEdit::stillAsked($item->title(), isset($items[$key]) ? $items[$key]->title() : $key);
                 }
             }
         }
@@ -113,8 +91,8 @@ final readonly class DeleteItems implements Edit
     {
         $gone = [];
         foreach ($this->items as $key) {
-            $item = $document->item($key) ?? throw CannotEdit::noSuchItem($key);
-            $gone += array_fill_keys(OutlineTree::keysWithin($item), true);
+            $item = $document->editItem($key) ?? throw CannotEdit::noSuchItem($key);
+            $gone += array_fill_keys($item->keysWithin(), true);
         }
 
         return $gone;

@@ -18,45 +18,23 @@ final readonly class DuplicateItem implements Edit
     {
         $tree = new OutlineTree($document);
         [$container, $at] = $tree->place($this->item);
-        $original = OutlineTree::inside($container)[$at];
-        $copy = json_decode((string) json_encode($original, JSON_PRESERVE_ZERO_FRACTION));
-        assert($copy instanceof \stdClass);
-        $copy->title = CourseDocument::titleOf($original).' (copy)';
-        OutlineTree::insert($container, $at + 1, [$copy]);
-        $renamed = $this->rename($copy, $tree);
-        $this->follow($copy, $renamed);
-        foreach (get_object_vars($document->course->plans ?? new \stdClass) as $plan) {
-            foreach ($plan instanceof \stdClass ? $renamed : [] as $old => $new) {
-                if (isset($plan->{$old})) {
-                    $plan->{$new} = json_decode((string) json_encode($plan->{$old}));
-                }
+        $original = $container->inside()[$at];
+        $copy = $original->duplicate();
+        $copy->set('title', $original->title().' (copy)');
+        $container->insert($at + 1, $copy);
+        $renamed = [];
+        foreach ([$copy, ...iterator_to_array($copy->allInside(), false)] as $item) {
+            $old = $item->key();
+            $renamed[$old] = $tree->freeKey($old);
+            $item->set('key', $renamed[$old]);
+        }
+        foreach ([$copy, ...iterator_to_array($copy->allInside(), false)] as $item) {
+            $item->set('after', $item->read()->after()?->mapped(static fn (string $key): string => $renamed[$key] ?? $key));
+        }
+        foreach ($document->edit()->plans() as $plan) {
+            foreach ($renamed as $old => $new) {
+                $plan->copy((string) $old, $new);
             }
-        }
-    }
-
-    /** @return array<array-key, string> the new key by the old */
-    private function rename(\stdClass $item, OutlineTree $tree): array
-    {
-        $old = is_string($item->key ?? null) ? $item->key : '';
-        $item->key = $tree->freeKey($old);
-        $renamed = [$old => $item->key];
-        foreach (OutlineTree::inside($item) as $inside) {
-            $renamed += $this->rename($inside, $tree);
-        }
-
-        return $renamed;
-    }
-
-    /** @param  array<array-key, string>  $renamed */
-    private function follow(\stdClass $item, array $renamed): void
-    {
-        foreach (['all', 'any', 'of'] as $list) {
-            if (($item->after ?? null) instanceof \stdClass && is_array($item->after->{$list} ?? null)) {
-                $item->after->{$list} = array_map(static fn (mixed $key): mixed => is_string($key) ? $renamed[$key] ?? $key : $key, $item->after->{$list});
-            }
-        }
-        foreach (OutlineTree::inside($item) as $inside) {
-            $this->follow($inside, $renamed);
         }
     }
 

@@ -20,19 +20,19 @@ final readonly class MoveItem implements Edit
     {
         $tree = new OutlineTree($document);
         [$container, $at] = $tree->place($this->item);
-        $siblings = OutlineTree::inside($container);
+        $siblings = $container->inside();
         if ($this->step === 'in') {
             $into = $siblings[$at - 1] ?? throw CannotEdit::nowhereToMove('There is nothing before it that it could move into.');
-            OutlineTree::insert($into, count(OutlineTree::inside($into)), [OutlineTree::remove($container, $at)]);
+            $into->insert(null, $container->remove($at));
 
             return;
         }
         if ($this->step === 'out') {
-            if (! is_string($container->key ?? null) || $container === $document->course) {
+            if ($container->is($document->edit()->outline())) {
                 throw CannotEdit::nowhereToMove('It stands at the top already.');
             }
-            [$outer, $place] = $tree->place($container->key);
-            OutlineTree::insert($outer, $place + 1, [OutlineTree::remove($container, $at)]);
+            [$outer, $place] = $tree->place($container->key());
+            $outer->insert($place + 1, $container->remove($at));
 
             return;
         }
@@ -40,7 +40,7 @@ final readonly class MoveItem implements Edit
         if (! isset($siblings[$to])) {
             throw CannotEdit::nowhereToMove($this->step === 'up' ? 'It stands first already.' : 'It stands last already.');
         }
-        OutlineTree::insert($container, $to, [OutlineTree::remove($container, $at)]);
+        $container->insert($to, $container->remove($at));
     }
 
     public function toArray(): array

@@ -6,6 +6,7 @@ namespace App\Drafts\Outline;
 
 use App\Drafts\Edits\CannotEdit;
 use App\Models\CourseDocument;
+use App\Models\Document\WritableItem;
 use Illuminate\Support\Str;
 
 /** Finds and moves items of a document in place. */
@@ -18,16 +19,16 @@ final readonly class OutlineTree
     /**
      * What an item stands in (the course itself at the top), and at which place.
      *
-     * @return array{\stdClass, int}
+     * @return array{WritableItem, int}
      *
      * @throws CannotEdit if it is not there
      */
     public function place(string $key): array
     {
-        $containers = [$this->document->course, ...iterator_to_array($this->document->items(), false)];
-        foreach ($containers as $container) {
-            foreach (self::inside($container) as $at => $item) {
-                if (($item->key ?? null) === $key) {
+        $course = $this->document->edit()->outline();
+        foreach ([$course, ...iterator_to_array($course->allInside(), false)] as $container) {
+            foreach ($container->inside() as $at => $item) {
+                if ($item->key() === $key) {
                     return [$container, $at];
                 }
             }
@@ -35,38 +36,10 @@ final readonly class OutlineTree
         throw CannotEdit::noSuchItem($key);
     }
 
-    /** @return list<\stdClass> */
-    public static function inside(\stdClass $container): array
-    {
-        $items = $container->items ?? [];
-
-        return is_array($items) ? array_values(array_filter($items, static fn (mixed $item): bool => $item instanceof \stdClass)) : [];
-    }
-
-    /** @param  list<\stdClass>  $items */
-    public static function insert(\stdClass $container, int $at, array $items): void
-    {
-        $inside = self::inside($container);
-        array_splice($inside, $at, 0, $items);
-        $container->items = $inside;
-    }
-
-    public static function remove(\stdClass $container, int $at): \stdClass
-    {
-        $inside = self::inside($container);
-        [$item] = array_splice($inside, $at, 1);
-        $container->items = $inside;
-
-        return $item;
-    }
-
     /** A key that no item of the course has: told from the title, so that addresses can be read. */
     public function freeKey(string $title): string
     {
-        $taken = [];
-        foreach ($this->document->items() as $item) {
-            $taken[is_string($item->key ?? null) ? $item->key : ''] = true;
-        }
+        $taken = $this->document->readItems();
         $stem = substr(trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower(Str::ascii($title))), '-'), 0, 40);
         $stem = $stem === '' ? 'item' : $stem;
         for ($n = 1, $key = $stem; isset($taken[$key]); $n++) {
@@ -74,16 +47,5 @@ final readonly class OutlineTree
         }
 
         return $key;
-    }
-
-    /** @return list<string> the item's key and those of all inside it */
-    public static function keysWithin(\stdClass $item): array
-    {
-        $keys = is_string($item->key ?? null) ? [$item->key] : [];
-        foreach (self::inside($item) as $inside) {
-            array_push($keys, ...self::keysWithin($inside));
-        }
-
-        return $keys;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Drafts\Outline;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Edits\Edit;
 use App\Models\CourseDocument;
+use App\Models\Document\WritableItem;
 
 /** Puts items, each with all inside it and in the order given, before or after another one, or at the end of what is inside it. */
 final readonly class PlaceItems implements Edit
@@ -21,38 +22,38 @@ final readonly class PlaceItems implements Edit
 
     public function applyTo(CourseDocument $document): void
     {
-        $target = $document->item($this->target) ?? throw CannotEdit::noSuchItem($this->target);
+        $target = $document->editItem($this->target) ?? throw CannotEdit::noSuchItem($this->target);
         $tree = new OutlineTree($document);
         $moved = [];
         foreach ($this->outermost($document) as $item) {
-            if (in_array($this->target, OutlineTree::keysWithin($item), true)) {
-                throw CannotEdit::nowhereToMove(CourseDocument::titleOf($item).' cannot move into itself.');
+            if (in_array($this->target, $item->keysWithin(), true)) {
+                throw CannotEdit::nowhereToMove($item->title().' cannot move into itself.');
             }
-            [$container, $at] = $tree->place(is_string($item->key ?? null) ? $item->key : '');
-            $moved[] = OutlineTree::remove($container, $at);
+            [$container, $at] = $tree->place($item->key());
+            $moved[] = $container->remove($at);
         }
         if ($this->where === 'inside') {
-            OutlineTree::insert($target, count(OutlineTree::inside($target)), $moved);
+            $target->insert(null, ...$moved);
 
             return;
         }
         [$container, $at] = $tree->place($this->target);
-        OutlineTree::insert($container, $at + ($this->where === 'after' ? 1 : 0), $moved);
+        $container->insert($at + ($this->where === 'after' ? 1 : 0), ...$moved);
     }
 
     /**
      * What is moved with what it stands in is not moved out of it.
      *
-     * @return list<\stdClass>
+     * @return list<WritableItem>
      */
     private function outermost(CourseDocument $document): array
     {
         $inside = [];
         $items = [];
         foreach ($this->items as $key) {
-            $item = $document->item($key) ?? throw CannotEdit::noSuchItem($key);
+            $item = $document->editItem($key) ?? throw CannotEdit::noSuchItem($key);
             $items[$key] = $item;
-            $inside += array_fill_keys(array_diff(OutlineTree::keysWithin($item), [$key]), true);
+            $inside += array_fill_keys(array_diff($item->keysWithin(), [$key]), true);
         }
 
         return array_values(array_diff_key($items, $inside));

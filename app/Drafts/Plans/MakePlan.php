@@ -6,6 +6,7 @@ namespace App\Drafts\Plans;
 
 use App\Drafts\Edits\Edit;
 use App\Models\CourseDocument;
+use App\Models\Document\WritablePlan;
 
 /** Makes a release plan, empty or with the times of another. The first one of a course is its main plan. */
 final readonly class MakePlan implements Edit
@@ -18,9 +19,9 @@ final readonly class MakePlan implements Edit
     {
         $plans = PlanList::of($document);
         $plans->refuseTaken($this->name);
-        $plans->put($this->name, $this->like === null ? new \stdClass : $plans->copyOf($this->like));
-        if (count($plans->names()) === 1 && ($document->course->main_plan ?? null) === null) {
-            $document->course->main_plan = $this->name;
+        $plans->put($this->name, $this->like === null ? WritablePlan::none() : $plans->get($this->like));
+        if (count($plans->names()) === 1 && $document->read()->mainPlan() === null) {
+            $document->edit()->set('main_plan', $this->name);
         }
     }
 

@@ -6,6 +6,7 @@ namespace App\Drafts\Plans;
 
 use App\Drafts\Edits\CannotEdit;
 use App\Models\CourseDocument;
+use App\Models\Document\WritablePlan;
 
 /** The release plans of a document, changed in place. */
 final readonly class PlanList
@@ -22,24 +23,13 @@ final readonly class PlanList
     /** @return list<string> in the order in which they were made */
     public function names(): array
     {
-        return array_column($this->document->plans(), 0);
+        return $this->document->read()->planNames();
     }
 
     /** @throws CannotEdit if there is none of this name */
-    public function get(string $name): \stdClass
+    public function get(string $name): WritablePlan
     {
-        $plan = array_column($this->document->plans(), 1, 0)[$name] ?? null;
-
-        return $plan instanceof \stdClass ? $plan : throw CannotEdit::noSuchPlan($name);
-    }
-
-    /** @throws CannotEdit */
-    public function copyOf(string $name): \stdClass
-    {
-        $copy = json_decode((string) json_encode($this->get($name)));
-        assert($copy instanceof \stdClass);
-
-        return $copy;
+        return $this->document->edit()->plan($name) ?? throw CannotEdit::noSuchPlan($name);
     }
 
     /** @throws CannotEdit if there is one of this name, in whatever case */
@@ -52,14 +42,21 @@ final readonly class PlanList
         }
     }
 
-    public function put(string $name, \stdClass $plan): void
+    /** A copy of it. */
+    public function put(string $name, WritablePlan $plan): void
     {
-        $this->document->setPlans([...$this->document->plans(), [$name, $plan]]);
+        $this->document->edit()->setPlans([...$this->all(), [$name, $plan]]);
     }
 
     public function remove(string $name): void
     {
-        $this->document->setPlans(array_values(array_filter($this->document->plans(), static fn (array $pair): bool => $pair[0] !== $name)));
+        $this->document->edit()->setPlans(array_values(array_filter($this->all(), static fn (array $pair): bool => $pair[0] !== $name)));
+    }
+
+    /** @return list<array{string, WritablePlan}> */
+    private function all(): array
+    {
+        return array_map(fn (string $name): array => [$name, $this->get($name)], $this->names());
     }
 
     /** @throws CannotEdit */

@@ -25,27 +25,18 @@ final readonly class SetPace implements Edit
             PlanList::of($document)->get($this->plan);
         }
         if ($this->offer === null) {
-            self::set($document->course, 'main_plan', $this->plan);
+            $document->edit()->set('main_plan', $this->plan);
 
             return;
         }
-        foreach ($document->offers as $offer) {
-            if (($offer->key ?? null) === $this->offer) {
-                self::set($offer, 'plan', $this->plan);
+        foreach ($document->editOffers() as $offer) {
+            if ($offer->key() === $this->offer) {
+                $offer->set('plan', $this->plan);
 
                 return;
             }
         }
         throw CannotEdit::noSuchOffer($this->offer);
-    }
-
-    private static function set(\stdClass $on, string $field, ?string $plan): void
-    {
-        if ($plan === null) {
-            unset($on->{$field});
-        } else {
-            $on->{$field} = $plan;
-        }
     }
 
     public function toArray(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drafts\Rules;
 
+use App\Models\Document\DocumentCondition;
 use OpenApi\Attributes as OA;
 
 /** The rules of one row. */
@@ -15,7 +16,7 @@ final readonly class RuleRow implements \JsonSerializable
      * @param  ?string  $afterWords  what must be finished first; null: nothing is set
      * @param  ?bool  $turn  true: what it stands in opens one thing after the other
      * @param  ?list<string>  $tiers  null: every pass
-     * @param  ?\stdClass  $only  a condition as the plan format has it; null: everyone
+     * @param  ?DocumentCondition  $only  as the plan format has it; null: everyone
      * @param  ?string  $onlyWords  the condition as a sentence
      * @param  ?HeldUp  $holdsUp  where it is for a label, who has it and must finish it first
      * @param  ?FinishRule  $finish  null: nothing that is finished by itself
@@ -31,7 +32,7 @@ final readonly class RuleRow implements \JsonSerializable
         #[OA\Property(x: ['optional' => true])] public ?bool $turn,
         #[OA\Property] public RuleCell $forWhom,
         #[OA\Property(items: new OA\Items(type: 'string'), x: ['optional' => true])] public ?array $tiers,
-        #[OA\Property(type: 'object', x: ['optional' => true])] public ?\stdClass $only,
+        #[OA\Property(type: 'object', x: ['optional' => true])] public ?DocumentCondition $only,
         #[OA\Property(x: ['optional' => true])] public ?string $onlyWords,
         #[OA\Property] public RuleCell $optional,
         #[OA\Property(x: ['optional' => true])] public ?HeldUp $holdsUp,

@@ -76,7 +76,7 @@ final readonly class RuleTable
                 turn: $place->inOrder ? true : null,
                 forWhom: self::cell(self::forWhom($item, $title, $offer), 'every pass', $item, $before, 'tiers', 'only'),
                 tiers: $item->tiers(),
-                only: $item->only()?->raw(),
+                only: $item->only(),
                 onlyWords: $item->only() === null ? null : RuleWords::condition($item->only(), $title, $offer),
                 optional: self::vain(self::cell(self::yes($item->optional()), 'no', $item, $before, 'optional'), $vain->optional($item)),
                 holdsUp: $waiting->heldUpBy($place),

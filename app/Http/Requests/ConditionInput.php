@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Document\DocumentCondition;
+
 /** A condition as a form sends it, in the shape of the plan format. Whether it is a good one is for the core to say. */
 final class ConditionInput
 {
@@ -12,23 +14,16 @@ final class ConditionInput
     }
 
     /** Null: no condition. Text that was left empty comes as null and stays text here. */
-    public static function read(mixed $input): ?\stdClass
+    public static function read(mixed $input): ?DocumentCondition
     {
-        $read = self::part($input);
+        $read = is_array($input) && ! array_is_list($input) ? self::part($input) : null;
 
-        return $read instanceof \stdClass ? $read : null;
+        return is_array($read) ? DocumentCondition::from($read) : null;
     }
 
     private static function part(mixed $input): mixed
     {
-        if (! is_array($input)) {
-            return $input ?? '';
-        }
-        if (array_is_list($input)) {
-            return array_map(self::part(...), $input);
-        }
-
-        return (object) array_map(self::part(...), $input);
+        return is_array($input) ? array_map(self::part(...), $input) : $input ?? '';
     }
 
     /**
@@ -36,13 +31,18 @@ final class ConditionInput
      *
      * @return array<string, string> messages by the part, as in `only.all.1.label`
      */
-    public static function emptyLabels(mixed $condition, string $at = 'only'): array
+    public static function emptyLabels(?DocumentCondition $condition, string $at = 'only'): array
     {
+        if ($condition === null) {
+            return [];
+        }
+        $asks = $condition->asks();
+        if ($asks === 'label') {
+            return trim($condition->value()) === '' ? ["{$at}.label" => 'Please type a label.'] : [];
+        }
         $found = [];
-        foreach (is_array($condition) || $condition instanceof \stdClass ? (array) $condition : [] as $key => $part) {
-            $found += $key === 'label' && is_string($part) && trim($part) === ''
-                ? ["{$at}.label" => 'Please type a label.']
-                : self::emptyLabels($part, "{$at}.{$key}");
+        foreach ($condition->parts() as $index => $part) {
+            $found += self::emptyLabels($part, "{$at}.{$asks}".(is_array($condition->member($asks)) ? ".{$index}" : ''));
         }
 
         return $found;

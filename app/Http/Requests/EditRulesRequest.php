@@ -11,6 +11,9 @@ use App\Drafts\Edits\SetAudience;
 use App\Drafts\Edits\SetField;
 use App\Drafts\Edits\SetFinish;
 use App\Drafts\Edits\SetTime;
+use App\Models\Document\DocumentAfter;
+use App\Models\Document\DocumentFinish;
+use App\Models\Document\DocumentTime;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -168,45 +171,45 @@ final class EditRulesRequest extends FormRequest
         };
     }
 
-    private function finish(): ?\stdClass
+    private function finish(): ?DocumentFinish
     {
         $share = fn (): float|int => $this->integer('percent') === 100 ? 1 : $this->integer('percent') / 100;
 
         return match ($this->input('by')) {
-            'visit' => (object) ['by' => 'visit'],
-            'watch' => (object) ['by' => 'watch', 'share' => $share()],
-            'quiz' => (object) ['by' => 'quiz', 'score' => $share()],
+            'visit' => DocumentFinish::from(['by' => 'visit']),
+            'watch' => DocumentFinish::from(['by' => 'watch', 'share' => $share()]),
+            'quiz' => DocumentFinish::from(['by' => 'quiz', 'score' => $share()]),
             default => null,
         };
     }
 
-    private function prerequisites(): ?\stdClass
+    private function prerequisites(): ?DocumentAfter
     {
         $of = array_values(array_filter((array) $this->input('of'), is_string(...)));
 
         return match (true) {
             $of === [] => null,
-            $this->input('mode') === 'any' => (object) ['any' => $of],
-            $this->input('mode') === 'at_least' => (object) ['at_least' => $this->integer('count'), 'of' => $of],
-            default => (object) ['all' => $of],
+            $this->input('mode') === 'any' => DocumentAfter::from(['any' => $of]),
+            $this->input('mode') === 'at_least' => DocumentAfter::from(['at_least' => $this->integer('count'), 'of' => $of]),
+            default => DocumentAfter::from(['all' => $of]),
         };
     }
 
-    private function timeRule(string $set): ?\stdClass
+    private function timeRule(string $set): ?DocumentTime
     {
         $name = $this->input('rule');
         if (! is_string($name)) {
             return null;
         }
-        $rule = (object) ['rule' => $name];
+        $rule = ['rule' => $name];
         foreach (self::takes($set)[$name] ?? [] as $index => $key) {
             // The first is needed, the others may be left out.
             if ($index === 0 || $this->filled($key)) {
-                $rule->{$key} = $key === 'at' || $key === 'time' ? $this->string($key)->toString() : $this->integer($key);
+                $rule[$key] = $key === 'at' || $key === 'time' ? $this->string($key)->toString() : $this->integer($key);
             }
         }
 
-        return $rule;
+        return DocumentTime::from($rule);
     }
 
     /** @return array<string, list<string>> by the rule's name */

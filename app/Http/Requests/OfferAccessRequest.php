@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Drafts\Edits\SetOffer;
+use App\Models\Document\DocumentLasts;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -53,8 +54,8 @@ final class OfferAccessRequest extends FormRequest
         $scope = array_values(array_filter((array) $this->input('scope'), is_string(...)));
 
         return new SetOffer($key, $title, $text('tier'), $text('plan'), $scope === [] ? null : $scope, match ($this->input('lasts')) {
-            'days' => (object) ['days' => $this->integer('days')],
-            'until' => (object) ['until' => $this->string('until')->toString()],
+            'days' => DocumentLasts::from(['days' => $this->integer('days')]),
+            'until' => DocumentLasts::from(['until' => $this->string('until')->toString()]),
             default => null,
         }, self::labels($this->string('labels')->toString()));
     }

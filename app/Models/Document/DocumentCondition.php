@@ -27,9 +27,9 @@ final readonly class DocumentCondition extends Fields
         return array_map(self::of(...), is_array($value) ? array_values($value) : [$value]);
     }
 
-    /** As the plan format has it. */
-    public function raw(): \stdClass
+    /** @return list<string> keys of items that it wants done, or not done */
+    public function itemsDone(): array
     {
-        return $this->json;
+        return $this->asks() === 'done' ? [$this->value()] : array_merge([], ...array_map(static fn (?self $part): array => $part?->itemsDone() ?? [], $this->parts()));
     }
 }

@@ -86,6 +86,23 @@ final readonly class DocumentCourse extends KeyedFields
         return DocumentTime::of($entry instanceof \stdClass ? $entry->{$when} ?? null : null);
     }
 
+    /**
+     * All that a release plan says.
+     *
+     * @return array<array-key, array<array-key, string>> rules of openings and closings as JSON, by item and by `opens` or `closes`
+     */
+    public function times(string $plan): array
+    {
+        $times = [];
+        foreach (get_object_vars(($this->object('plans')->{$plan} ?? null) ?? new \stdClass) as $item => $entry) {
+            foreach ($entry instanceof \stdClass ? get_object_vars($entry) : [] as $when => $rule) {
+                $times[$item][$when] = json_encode($rule, JSON_THROW_ON_ERROR);
+            }
+        }
+
+        return $times;
+    }
+
     /** @return list<DocumentItem> at the top */
     public function items(): array
     {

@@ -12,8 +12,10 @@ final readonly class DocumentDoor
     }
 
     /** Where there is none it is shut. */
-    public static function of(?\stdClass $door): self
+    public static function of(mixed $door): self
     {
+        $door = $door instanceof \stdClass ? $door : null;
+
         return new self(($door->open ?? false) === true, ($door->default ?? false) === true, ($door->follow ?? true) === true);
     }
 }

@@ -13,6 +13,7 @@ use App\Drafts\Edits\SetOffer;
 use App\Models\Bundle;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentLasts;
 use App\Models\Document\DocumentOffer;
 use App\Models\Offer;
 use App\Models\Pass;
@@ -185,7 +186,7 @@ final readonly class OffersPageBuilder
     public function trial(Course $course, int $days, ?string $tier, ?string $plan): TrialPreview
     {
         $copy = SightlinesPageBuilder::seen($course, RulesVersion::Draft)->copy();
-        (new SetOffer('trial-preview', 'Trial', $tier, $plan, null, (object) ['days' => $days]))->applyTo($copy);
+        (new SetOffer('trial-preview', 'Trial', $tier, $plan, null, DocumentLasts::from(['days' => $days])))->applyTo($copy);
         $decider = $this->plans->of($copy);
         $offer = $decider->prepared->plan->offer('trial-preview') ?? throw new \LogicException('The offer was added just now.');
         $now = $this->clock->minute();

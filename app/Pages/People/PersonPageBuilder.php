@@ -130,7 +130,7 @@ final readonly class PersonPageBuilder
         $begun = $this->underWay->of($person, $done);
         $ids = array_values(array_unique([...$courses, ...array_keys($done), ...array_keys($begun)]));
         // As their own pages count: what is for them.
-        $sums = $this->summaries->all(fn (array $published): array => $this->viewers->in(new Collection([$person]), array_intersect($published, $ids))[$person->id], $person->id);
+        $sums = $this->summaries->all(fn (array $published): array => $this->viewers->in(new Collection([$person]), array_intersect($published, $ids))[$person->id] ?? [], $person->id);
         $progress = [];
         foreach ($ids as $course) {
             $finished = array_intersect_key($done[$course] ?? [], array_flip($this->shelf->lessons($course)));

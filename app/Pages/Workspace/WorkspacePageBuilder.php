@@ -17,6 +17,7 @@ use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentCondition;
 use App\Models\Document\DocumentOffer;
+use App\Models\Document\WritableItem;
 use App\Models\Draft;
 use App\Models\Pass;
 use App\Models\Person;
@@ -115,7 +116,7 @@ final readonly class WorkspacePageBuilder
     }
 
     /** A condition that somebody is building, as a sentence, and what is wrong with it. */
-    public function conditionWords(Course $course, ?\stdClass $only): ConditionWords
+    public function conditionWords(Course $course, ?DocumentCondition $only): ConditionWords
     {
         [$live, $draft] = $this->heads->documents($course);
         $document = ($draft ?? $live ?? throw new \LogicException('A course has a revision or a draft.'))->copy();
@@ -126,10 +127,12 @@ final readonly class WorkspacePageBuilder
         foreach ($document->readOffers() as $offer) {
             $offers[$offer->key()] = $offer->title();
         }
-        $words = RuleWords::condition(DocumentCondition::of($only), static fn (string $key): string => $titles[$key] ?? $key, static fn (string $key): string => $offers[$key] ?? $key);
+        $words = RuleWords::condition($only, static fn (string $key): string => $titles[$key] ?? $key, static fn (string $key): string => $offers[$key] ?? $key);
         // An item of its own to ask the core about, at the end so that its pointers are known.
-        $items = is_array($document->course->items ?? null) ? $document->course->items : [];
-        $document->course->items = [...$items, (object) ['key' => (new OutlineTree($document))->freeKey('probe'), 'kind' => 'lesson', 'only' => $only]];
+        $items = $document->edit()->outline()->inside();
+        $probe = WritableItem::make((new OutlineTree($document))->freeKey('probe'), 'lesson', '');
+        $probe->set('only', $only);
+        $document->edit()->outline()->insert(null, $probe);
         $errors = [];
         try {
             $this->plans->read($document);

@@ -74,7 +74,7 @@ final readonly class PeopleActs
     {
         $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct('That course is not there any more.', 'item');
         $document = $this->shelf->all()[$course->id][1] ?? null;
-        if ($document === null || $document->item($item) === null) {
+        if ($document === null || ! isset($document->readItems()[$item])) {
             throw new CannotAct('That row is not published, or not there any more.', 'item');
         }
 

@@ -7,7 +7,6 @@ namespace App\Sightlines\Why;
 use App\Access\Answer;
 use App\Access\SchoolClock;
 use App\Models\CourseDocument;
-use App\Models\Document\DocumentCondition;
 use App\Words\RuleWords;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\CourseSnapshot;
@@ -68,7 +67,7 @@ final readonly class CellContext
         }
 
         return RuleWords::condition(
-            DocumentCondition::of($this->document->item($this->key($item))->only ?? null),
+            ($this->document->readItems()[$this->key($item)] ?? null)?->only(),
             static fn (string $key): string => $titles[$key] ?? $key,
             static fn (string $key): string => $offers[$key] ?? $key,
         );

@@ -11,6 +11,7 @@ use App\Drafts\Edits\SetCourse;
 use App\Drafts\Edits\SetField;
 use App\Drafts\Edits\SetTime;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentTime;
 
 /** One change of the rules that lets somebody in: the edit itself, and what is said of it. */
 final readonly class Fix
@@ -34,8 +35,8 @@ final readonly class Fix
     {
         if ($this->kind === FixKind::TierToo) {
             foreach ($this->items as $key) {
-                $item = $document->item($key) ?? throw CannotEdit::noSuchItem($key);
-                $item->tiers = [...array_values((array) ($item->tiers ?? [])), (string) $this->tier];
+                $item = $document->editItem($key) ?? throw CannotEdit::noSuchItem($key);
+                $item->set('tiers', [...$item->read()->tiers() ?? [], (string) $this->tier]);
             }
 
             return;
@@ -46,7 +47,7 @@ final readonly class Fix
     private function edit(CourseDocument $document): Edit
     {
         $course = static fn (array $fields): SetCourse => new SetCourse($fields, $document->guestPhrase());
-        $door = static fn (string $name, array $set): SetCourse => $course([$name => (object) [...(array) ($document->course->{$name} ?? []), ...$set]]);
+        $door = static fn (string $name, array $set): SetCourse => $course([$name => (object) [...(array) ($document->read()->member($name) ?? []), ...$set]]);
 
         return match ($this->kind) {
             FixKind::CourseLive => $course(['state' => 'live']),
@@ -65,7 +66,7 @@ final readonly class Fix
             FixKind::NothingFirst => new SetField('after', $this->items, null),
             FixKind::AnyOrder => new SetField('in_order', $this->items, null),
             FixKind::Sample => new SetField('sample', $this->items, true),
-            FixKind::AtOnce => new SetTime('opens', (string) $this->plan, $this->items, (object) ['rule' => 'at_once']),
+            FixKind::AtOnce => new SetTime('opens', (string) $this->plan, $this->items, DocumentTime::from(['rule' => 'at_once'])),
             FixKind::NeverCloses => new SetTime('closes', (string) $this->plan, $this->items, null),
             FixKind::EveryPass, FixKind::TierToo => new SetField('tiers', $this->items, null),
         };

@@ -244,8 +244,7 @@ final readonly class PossibleFixes
         $titles = [];
         foreach ($fixes as $fix) {
             foreach ($fix->items as $key) {
-                $item = $document->item($key);
-                $titles[] = $item === null ? $key : CourseDocument::titleOf($item);
+                $titles[] = ($document->readItems()[$key] ?? null)?->title() ?? $key;
             }
         }
 
