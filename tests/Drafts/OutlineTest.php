@@ -109,6 +109,24 @@ final class OutlineTest extends TestCase
         self::assertSame([], $document->readOffers()[3]->scope());
     }
 
+    public function test_no_more_is_asked_for_than_is_left(): void
+    {
+        $this->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'after', 'items' => ['l-rivets'], 'mode' => 'at_least', 'count' => 2, 'of' => ['l-garboard', 'l-steam'], 'inOrder' => false])->assertSessionHasNoErrors();
+        $this->outline(['version' => 1, 'do' => 'delete', 'items' => ['l-steam'], 'meant' => true]);
+
+        $after = $this->document()->editItem('l-rivets')?->read()->after();
+        self::assertSame([1, ['l-garboard']], [$after?->atLeast(), $after?->items()]);
+    }
+
+    public function test_what_waits_in_a_copy_waits_for_the_copy(): void
+    {
+        $this->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'after', 'items' => ['l-steam'], 'mode' => 'all', 'of' => ['l-timber', 'l-welcome'], 'inOrder' => false])->assertSessionHasNoErrors();
+        $this->outline(['version' => 1, 'do' => 'duplicate', 'item' => 'm-tools']);
+
+        self::assertSame(['l-timber-2', 'l-welcome'], $this->document()->editItem('l-steam-2')?->read()->after()?->items());
+        self::assertSame(['l-timber', 'l-welcome'], $this->document()->editItem('l-steam')?->read()->after()?->items());
+    }
+
     public function test_what_nothing_depends_on_is_taken_out_at_once_and_brought_back_by_undo(): void
     {
         $this->outline(['do' => 'delete', 'items' => ['l-rivets', 'l-next']]);

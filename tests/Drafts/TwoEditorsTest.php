@@ -59,6 +59,15 @@ final class TwoEditorsTest extends TestCase
         self::assertSame(5, $this->document()->raw()->plans->weekly->{'m-planks'}->opens->days);
     }
 
+    public function test_one_row_put_into_two_modules_collides(): void
+    {
+        $this->actingAs($this->ingrid)->outline(0, ['do' => 'place', 'items' => ['l-rivets'], 'target' => 'm-tools', 'where' => 'inside']);
+        $this->actingAs($this->hege)->outline(0, ['do' => 'place', 'items' => ['l-rivets'], 'target' => 'l-welcome', 'where' => 'after']);
+
+        self::assertSame('collision', session('flash')['kind']);
+        self::assertSame(1, $this->draft()->version);
+    }
+
     public function test_what_somebody_has_taken_out_is_not_edited(): void
     {
         $this->actingAs($this->ingrid)->outline(0, ['do' => 'delete', 'items' => ['l-rivets'], 'meant' => true]);

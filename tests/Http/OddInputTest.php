@@ -45,7 +45,9 @@ final class OddInputTest extends TestCase
             $address = '/'.preg_replace(['/\{course\}/', '/\{item\??\}/', '/\{offer\}/', '/\{token\}/', '/\{case\}/', '/\{\w+\??\}/'], ['clinker', 'l-planes', str_contains($route->uri(), 'keep/') ? (string) $offer : 'tools-only', str_repeat('a', 32), 'too-early', '1'], $route->uri());
             $who === '' ? $this->app['auth']->forgetGuards() : $this->actingAs($this->person($who));
             $this->app->forgetScopedInstances();
-            foreach ($who === 'hege' ? [$this->call($method, $address, $form), $this->json($method, $address, $form)] : [$this->json($method, $address, $form)] as $answer) {
+            // A form sends text and lists alone.
+            $asForm = $who === 'hege' && (is_string($odd) || is_array($odd));
+            foreach ([...($asForm ? [$this->call($method, $address, $form)] : []), $this->json($method, $address, $form)] as $answer) {
                 if ($answer->getStatusCode() >= 500) {
                     self::fail("{$method} {$address}: {$answer->exception?->getMessage()}, {$answer->exception?->getFile()}:{$answer->exception?->getLine()}");
                 }

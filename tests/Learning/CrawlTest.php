@@ -133,7 +133,7 @@ final class CrawlTest extends TestCase
                     $items[$item] = isset($open[$mark]);
                 }
             }
-            $may = md5(serialize([array_keys($open), array_keys($known)]));
+            $may = md5((string) json_encode(preg_grep("/^[A-Z]+x{$course->id}x/", [...array_keys($open), ...array_keys($known)])));
             foreach ($items as $item => $isOpen) {
                 // Dozens are shut out of the same: one of them at each door is enough, and all of them at the open ones.
                 if (! $isOpen && isset($this->stoodAt["{$may} {$course->id} {$item}"])) {
