@@ -136,8 +136,10 @@ final class BringInTest extends TestCase
         self::assertSame(['mor@alder.test: You can look in on 2 learners', 'sun@alder.test: You can look in on 2 learners'], $letters());
         self::assertStringContainsString('Eira Holm: Clinker planking', (string) Message::query()->where('subject', 'You can look in on 2 learners')->first()?->body);
         // Again, with one more.
-        $this->bringIn($this->read($this->upload("name,email,observes\nMor Ness,mor@alder.test,\"eira@alder.test; alva@alder.test; ragna@alder.test\"\nSun,sun@alder.test,eira@alder.test\n"), $columns));
-        self::assertSame(['mor@alder.test: You can look in on Ragna Lie'], array_slice($letters(), 2));
+        $this->bringIn($this->read($this->upload("name,email,observes\nMor Ness,mor@alder.test,\"eira@alder.test; alva@alder.test; gro@alder.test\"\nSun,sun@alder.test,eira@alder.test\n"), $columns));
+        self::assertSame(['mor@alder.test: You can look in on Gro Tangen'], array_slice($letters(), 2));
+        // Whose pass has ended: there is no course to look at.
+        self::assertMatchesRegularExpression('~\nGro Tangen\n +http~', (string) Message::query()->latest('id')->first()?->body);
         self::assertSame(0, DB::table('import_ties')->count());
     }
 
