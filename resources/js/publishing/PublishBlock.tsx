@@ -4,7 +4,8 @@ import { type FormEvent, useState } from 'react';
 
 import { withQuery } from '../lib/address';
 import type { CourseHead, Expected, RehearsalPage } from '../lib/generated/types';
-import { counted, plainText } from '../lib/words';
+import { say } from '../lib/keepSay';
+import { plainText } from '../lib/words';
 import { ExpectedLine } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
 import { to } from '../lib/route';
@@ -17,7 +18,7 @@ export function Expectations({ course, expected, mayEdit }: { course: string; ex
   }
   return (
     <section className="expected">
-      <h3>{broken.length === 0 ? `All ${counted(expected.length, 'expectation')} kept` : `${broken.length} of ${counted(expected.length, 'expectation')} not kept`}</h3>
+      <h3>{broken.length === 0 ? say('publishing.expected.all_kept', { count: expected.length }) : say('publishing.expected.not_kept', { broken: broken.length, count: expected.length })}</h3>
       {broken.length > 0 && (
         <ul className="vains">
           {broken.map((one) => (
@@ -31,11 +32,11 @@ export function Expectations({ course, expected, mayEdit }: { course: string; ex
 
 export function PublishBlock({ page }: { page: RehearsalPage }) {
   const { course, back, changes, elsewhere, editors, finished, expected, mayEdit } = page;
-  const count = counted(changes.length, 'change');
+  const count = changes.length;
   const breaks = expected.filter(({ kept, broken }) => !kept && !broken).length;
   return (
     <aside className="publish">
-      <h2>{back === null ? `${count} in the draft` : `${count} from what is live`}</h2>
+      <h2>{say(back === null ? 'publishing.block.draft' : 'publishing.block.live', { count })}</h2>
       <ol>
         {changes.map((change) => (
           <li key={plainText(change)}>
@@ -48,28 +49,28 @@ export function PublishBlock({ page }: { page: RehearsalPage }) {
           {line}
         </p>
       ))}
-      {editors.length > 0 && <p>By {editors.join('; ')}.</p>}
+      {editors.length > 0 && <p>{say('publishing.block.editors', { editors: editors.join('; ') })}</p>}
       {back === null && course.goesLive !== null && (
         <p className={course.goesLiveAsIs ? 'set' : 'takes'}>
-          {course.goesLiveAsIs ? `Set to go live ${course.goesLive}. ` : `It was set to go live ${course.goesLive}, but has been changed since: as it is, it will not. `}
+          {say(course.goesLiveAsIs ? 'publishing.block.set' : 'publishing.block.set_changed', { at: course.goesLive })}
           {mayEdit && (
             <button
               type="button"
               className="linklike"
               onClick={() => router.delete(to('keep.publication.set', { course: course.key }), { data: { version: course.draftVersion }, preserveScroll: true, preserveState: true })}
             >
-              Take the time back
+              {say('publishing.block.unset')}
             </button>
           )}
         </p>
       )}
       <Expectations course={course.key} expected={expected} mayEdit={mayEdit} />
       {!mayEdit ? (
-        <p className="soft">Only administrators publish.</p>
+        <p className="soft">{say('publishing.block.administrators')}</p>
       ) : finished ? (
         <PublishForm page={page} count={count} breaks={breaks} />
       ) : (
-        <p className="soft">It can be published once the rehearsal is finished.</p>
+        <p className="soft">{say('publishing.block.unfinished')}</p>
       )}
       {mayEdit && back === null && <Discard course={course} changes={changes.length} />}
     </aside>
@@ -78,7 +79,8 @@ export function PublishBlock({ page }: { page: RehearsalPage }) {
 
 export interface PublishFormProps {
   page: RehearsalPage;
-  count: string;
+  /** How many changes. */
+  count: number;
   /** Expectations that are kept now and would not be any more. */
   breaks: number;
 }
@@ -109,20 +111,20 @@ export function PublishForm({ page: { course, back, setFor, losers, receipt }, c
   };
   return (
     <form onSubmit={publish} noValidate>
-      {losers > 0 && <p className="takes">{back === null ? 'Publishing' : 'Going back'} takes something from {counted(losers, 'person', 'people')}, or puts it off.</p>}
+      {losers > 0 && <p className="takes">{say(back === null ? 'publishing.form.takes' : 'publishing.form.takes_back', { count: losers })}</p>}
       {breaks > 0 && (
         <label className="tick takes">
-          <input type="checkbox" checked={meant} onChange={(event) => setMeant(event.currentTarget.checked)} /> Publish although {counted(breaks, 'expectation')} {breaks === 1 ? 'is' : 'are'} not kept any more
+          <input type="checkbox" checked={meant} onChange={(event) => setMeant(event.currentTarget.checked)} /> {say('publishing.form.although', { count: breaks })}
         </label>
       )}
       {back === null && (
         <fieldset className="whenlive">
-          <legend>When</legend>
+          <legend>{say('publishing.form.when')}</legend>
           <label>
-            <input type="radio" name="when" checked={!later} onChange={() => choose(false)} /> At once
+            <input type="radio" name="when" checked={!later} onChange={() => choose(false)} /> {say('publishing.form.at_once')}
           </label>
           <label>
-            <input type="radio" name="when" checked={later} onChange={() => choose(true)} /> At a set time
+            <input type="radio" name="when" checked={later} onChange={() => choose(true)} /> {say('publishing.form.later')}
           </label>
         </fieldset>
       )}
@@ -130,26 +132,26 @@ export function PublishForm({ page: { course, back, setFor, losers, receipt }, c
         <>
           <TextInput
             type="datetime-local"
-            label="Day and time, school time"
+            label={say('publishing.form.at')}
             value={form.data.at}
             error={form.errors.at}
             onChange={(event) => form.setData('at', event.currentTarget.value)}
             onBlur={() => form.data.at !== '' && form.data.at !== setFor && rehearseFor(form.data.at)}
           />
-          <p>What is shown beside this is then reckoned for that time. If the draft is changed before, it does not go live, and the course says so.</p>
+          <p>{say('publishing.form.at_told')}</p>
         </>
       )}
       <TextInput
-        label="Note for the history (may be left empty)"
+        label={say('publishing.form.note')}
         maxLength={255}
         value={form.data.note}
         error={form.errors.note}
         onChange={(event) => form.setData('note', event.currentTarget.value)}
       />
       <Button type="submit" loading={form.processing} disabled={breaks > 0 && !meant} fullWidth>
-        {back !== null ? `Make revision ${back} live again` : later ? `Set the time for ${count}` : `Publish ${count}`}
+        {back !== null ? say('publishing.form.go_back', { number: back }) : say(later ? 'publishing.form.set' : 'publishing.form.publish', { count })}
       </Button>
-      {!later && <p>It is live from that moment, and can be taken back in one step.</p>}
+      {!later && <p>{say('publishing.form.live')}</p>}
     </form>
   );
 }
@@ -158,23 +160,23 @@ export function Discard({ course, changes }: { course: CourseHead; changes: numb
   const [discarding, setDiscarding] = useState(false);
   return discarding ? (
     <div className="review-acts">
-      <span>All {counted(changes, 'change')} would be lost.</span>
+      <span>{say('publishing.discard.lost', { count: changes })}</span>
       <Button
         type="button"
         variant="outline"
         color="red"
         onClick={() => router.delete(to('keep.draft.discard', { course: course.key }), { data: { version: course.draftVersion } })}
       >
-        Throw {changes === 1 ? 'it' : `all ${changes}`} away
+        {say('publishing.discard.do', { count: changes })}
       </Button>
       <Button type="button" variant="default" onClick={() => setDiscarding(false)}>
-        Keep the draft
+        {say('publishing.discard.keep')}
       </Button>
     </div>
   ) : (
     <p>
       <button type="button" className="linklike" onClick={() => setDiscarding(true)}>
-        Discard the draft…
+        {say('publishing.discard.ask')}
       </button>
     </p>
   );

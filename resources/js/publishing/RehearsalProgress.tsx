@@ -2,6 +2,7 @@ import { router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 
 import { postJson } from '../lib/http';
+import { say, saying } from '../lib/keepSay';
 import type { RehearsalProgress } from '../lib/generated/types';
 import { to } from '../lib/route';
 
@@ -44,20 +45,19 @@ export function Progress({ course, back, setFor, looked, of }: ProgressProps) {
     };
   }, [course, back, setFor]);
   return (
-    <section aria-label="Progress" className="progress">
-      <h2>Looking at everybody who holds something of it</h2>
-      <progress max={of} value={done} aria-label="People looked at" />
+    <section aria-label={say('publishing.progress.title')} className="progress">
+      <h2>{say('publishing.progress.heading')}</h2>
+      <progress max={of} value={done} aria-label={say('publishing.progress.looked')} />
       <p role="status">
-        {stopped ? (
-          <>
-            It stopped: the server did not answer, or the draft is gone.{' '}
-            <button type="button" className="linklike" onClick={() => router.reload()}>
-              Go on
-            </button>
-          </>
-        ) : (
-          `${done.toLocaleString('en')} of ${of.toLocaleString('en')} people and observers. You can leave this page: it goes on by itself, and is here when you come back.`
-        )}
+        {stopped
+          ? saying('publishing.progress.stopped', {
+              go_on: (
+                <button key="on" type="button" className="linklike" onClick={() => router.reload()}>
+                  {say('publishing.progress.go_on')}
+                </button>
+              ),
+            })
+          : say('publishing.progress.far', { done, of })}
       </p>
     </section>
   );

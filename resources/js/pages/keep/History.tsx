@@ -3,6 +3,7 @@ import { Button } from '@mantine/core';
 
 import { withQuery } from '../../lib/address';
 import type { HistoryPage } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
@@ -10,15 +11,25 @@ import { to } from '../../lib/route';
 
 export default function History({ course, revisions, mayEdit }: HistoryPage) {
   return (
-    <KeepShell title={`History of ${course.title}`}>
+    <KeepShell title={say('publishing.history.title', { course: course.title })}>
       <div className="head">
         <div>
           <div className="title">
-            <h1>History</h1>
+            <h1>{say('publishing.history.heading')}</h1>
           </div>
           <p className="doors">
-            <Link href={to('keep.course', { course: course.key })}>{course.title}</Link> · every publication, the newest first ·{' '}
-            <a href={to('keep.plan-file', { course: course.key })}>plan file of what is live</a>
+            {saying('publishing.history.told', {
+              course: (
+                <Link key="course" href={to('keep.course', { course: course.key })}>
+                  {course.title}
+                </Link>
+              ),
+              file: (
+                <a key="file" href={to('keep.plan-file', { course: course.key })}>
+                  {say('publishing.history.file')}
+                </a>
+              ),
+            })}
           </p>
         </div>
       </div>
@@ -27,12 +38,12 @@ export default function History({ course, revisions, mayEdit }: HistoryPage) {
           {revisions.map((revision) => (
             <li key={revision.number}>
               <h2>
-                Revision {revision.number}
-                {revision.live && <span className="state state-live">live</span>}
+                {say('publishing.history.revision', { number: revision.number })}
+                {revision.live && <span className="state state-live">{say('publishing.history.live')}</span>}
               </h2>
               <p className="soft">
-                {revision.publishedAt} · {revision.author ?? 'the program itself'}
-                {revision.note !== null && ` · “${revision.note}”`}
+                {revision.publishedAt} · {revision.author ?? say('publishing.history.program')}
+                {revision.note !== null && say('publishing.history.note', { note: revision.note })}
               </p>
               <ul>
                 {revision.changes.map((change) => (
@@ -43,7 +54,7 @@ export default function History({ course, revisions, mayEdit }: HistoryPage) {
               </ul>
               {mayEdit && !revision.live && (
                 <Button component={Link} href={withQuery(to('keep.rehearsal', { course: course.key }), { back: revision.number })} variant="default" size="compact-sm">
-                  Rehearse going back to it
+                  {say('publishing.history.go_back')}
                 </Button>
               )}
             </li>

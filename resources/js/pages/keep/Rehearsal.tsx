@@ -2,7 +2,8 @@ import { Link } from '@inertiajs/react';
 
 import { withQuery } from '../../lib/address';
 import type { EffectCount, KindRow, RehearsalPage, RehearsalRow } from '../../lib/generated/types';
-import { counted, plainText } from '../../lib/words';
+import { say, saying } from '../../lib/keepSay';
+import { plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
@@ -15,30 +16,32 @@ export default function Rehearsal(page: RehearsalPage) {
   const { course, back, finished, people, observers, setFor, atWords, madeAtWords, kept, untilWords, totals, rows, observerTotals, observerRows, kinds } = page;
   const address = (more: Record<string, string | number | null>) => withQuery(to('keep.rehearsal', { course: course.key }), { back, ...more });
   return (
-    <KeepShell title={`Rehearsal of ${course.title}`}>
+    <KeepShell title={say('publishing.rehearsal.title', { course: course.title })}>
       <div className="head">
         <div>
           <div className="title">
-            <h1>{back === null ? 'Rehearsal' : `Rehearsal: back to revision ${back}`}</h1>
+            <h1>{back === null ? say('publishing.rehearsal.heading') : say('publishing.rehearsal.heading_back', { number: back })}</h1>
           </div>
           <p className="doors">
             <Link href={to('keep.course', { course: course.key })}>{course.title}</Link>
+            {finished && say('publishing.rehearsal.looked_at', { people, observers, at: setFor === null ? say('publishing.rehearsal.now') : atWords, until: untilWords })}
             {finished &&
-              ` · looked at ${counted(people, 'person', 'people')} who hold something of it${observers === 0 ? '' : ` and ${counted(observers, 'observer')}`}, as if published ${setFor === null ? 'now' : atWords}, ahead to ${untilWords}`}
-            {finished && kept && (
-              <>
-                {' '}
-                · reckoned {madeAtWords},{' '}
-                <Link href={address({ for: setFor, anew: 1 })}>rehearse anew</Link>
-              </>
-            )}
+              kept &&
+              saying('publishing.rehearsal.kept', {
+                at: madeAtWords,
+                anew: (
+                  <Link key="anew" href={address({ for: setFor, anew: 1 })}>
+                    {say('publishing.rehearsal.anew')}
+                  </Link>
+                ),
+              })}
           </p>
         </div>
       </div>
       <main className="rehearsal review">
         <div className="rehearsal-main">
           {course.findings.length > 0 && (
-            <ul className="findings" aria-label="Findings">
+            <ul className="findings" aria-label={say('publishing.rehearsal.findings')}>
               {course.findings.map((finding) => (
                 <li key={plainText(finding)}>
                   <Words segments={finding.segments} />
@@ -48,18 +51,18 @@ export default function Rehearsal(page: RehearsalPage) {
           )}
           {finished ? (
             <>
-              <section aria-label="In all">
-                <h2>{totals.length === 0 ? observerTotals.length === 0 ? 'Nobody who holds something of this course is touched.' : 'Nobody who holds something of this course is touched, but observers are.' : 'Of those who hold something of it'}</h2>
+              <section aria-label={say('publishing.rehearsal.in_all')}>
+                <h2>{say(totals.length > 0 ? 'publishing.rehearsal.holders' : observerTotals.length > 0 ? 'publishing.rehearsal.observers_alone' : 'publishing.rehearsal.nobody')}</h2>
                 {totals.length > 0 && <Totals totals={totals} />}
               </section>
-              {rows.length > 0 && <Items title="Item by item" rows={rows} />}
+              {rows.length > 0 && <Items title={say('publishing.rehearsal.items')} rows={rows} />}
               {observerTotals.length > 0 && (
-                <section aria-label="Observers">
-                  <h2>Of their observers, each with one learner</h2>
+                <section aria-label={say('publishing.rehearsal.observers')}>
+                  <h2>{say('publishing.rehearsal.of_observers')}</h2>
                   <Totals totals={observerTotals} />
                 </section>
               )}
-              {observerRows.length > 0 && <Items title="What observers see, item by item" rows={observerRows} />}
+              {observerRows.length > 0 && <Items title={say('publishing.rehearsal.observers_items')} rows={observerRows} />}
               {kinds.length > 0 && <Kinds kinds={kinds} />}
             </>
           ) : (
@@ -114,8 +117,7 @@ function Named({ effect }: { effect: EffectCount }) {
         <b>{effect.count}</b> {effect.words}
       </summary>
       <p>
-        {effect.names.join(', ')}
-        {more > 0 ? ` and ${more} more` : ''}
+        {say('publishing.rehearsal.names', { names: effect.names.join(', '), more: Math.max(0, more) })}
       </p>
     </details>
   );
@@ -123,8 +125,8 @@ function Named({ effect }: { effect: EffectCount }) {
 
 function Kinds({ kinds }: { kinds: KindRow[] }) {
   return (
-    <section aria-label="Kinds of viewers">
-      <h2>Those who come anew</h2>
+    <section aria-label={say('publishing.rehearsal.kinds')}>
+      <h2>{say('publishing.rehearsal.newcomers')}</h2>
       <ul className="touched">
         {kinds.map((kind) => (
           <li key={kind.who}>
