@@ -45,7 +45,7 @@ final class TypesCommand extends Command
     public function handle(): int
     {
         $stale = 0;
-        foreach (['types.ts' => $this->types(), 'routes.ts' => self::routes(), 'words.ts' => self::words('learn.php and rules.php', 'words', 'Parts', [...(array) Lang::get('learn', [], 'en'), 'rules' => Lang::get('rules', [], 'en')]), 'keepWords.ts' => self::words('publishing.php', 'keepWords', 'KeepParts', ['publishing' => Lang::get('publishing', [], 'en')]), 'rules.ts' => self::rules()] as $name => $text) {
+        foreach (['types.ts' => $this->types(), 'routes.ts' => self::routes(), 'words.ts' => self::words('learn.php and rules.php', 'words', 'Parts', [...(array) Lang::get('learn', [], 'en'), 'rules' => Lang::get('rules', [], 'en')]), 'keepWords.ts' => self::words('keep.php, outbox.php and publishing.php', 'keepWords', 'KeepParts', ['keep' => Lang::get('keep', [], 'en'), 'outbox' => Lang::get('outbox', [], 'en'), 'publishing' => Lang::get('publishing', [], 'en')]), 'rules.ts' => self::rules()] as $name => $text) {
             $file = resource_path("js/lib/generated/{$name}");
             $fresh = is_file($file) && file_get_contents($file) === $text;
             $stale += $fresh ? 0 : 1;

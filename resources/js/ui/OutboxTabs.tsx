@@ -1,16 +1,17 @@
 import { Link } from '@inertiajs/react';
 
+import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 
 /** The stand-ins, each with what it has sent and received. */
 export function OutboxTabs({ here }: { here: 'mail' | 'shop' }) {
   return (
-    <nav className="tabs" aria-label="Stand-ins">
+    <nav className="tabs" aria-label={say('outbox.stand_ins')}>
       <Link href={to('keep.outbox')} aria-current={here === 'mail' ? 'page' : undefined}>
-        Letters
+        {say('outbox.letters')}
       </Link>
       <Link href={to('keep.shop')} aria-current={here === 'shop' ? 'page' : undefined}>
-        Shop
+        {say('outbox.shop')}
       </Link>
     </nav>
   );

@@ -8,6 +8,7 @@ import { counted } from '../../lib/words';
 import { ActDialog } from '../../people/ActDialog';
 import type { Act, Whom } from '../../people/acts';
 import { KeepShell } from '../../ui/KeepShell';
+import { Pager } from '../../ui/Pager';
 import { to } from '../../lib/route';
 import { FilterBar } from '../../people/FilterBar';
 import { SavedFilters } from '../../people/SavedFilters';
@@ -160,15 +161,7 @@ export default function People(props: PeoplePage) {
             </tbody>
           </table>
         )}
-        {pages > 1 && (
-          <nav className="pages" aria-label="Pages">
-            {page > 1 && <Link href={addressOf(filter, page - 1)}>Before</Link>}
-            <span>
-              Page {page} of {pages}
-            </span>
-            {page < pages && <Link href={addressOf(filter, page + 1)}>Next</Link>}
-          </nav>
-        )}
+        <Pager page={page} pages={pages} address={(at) => addressOf(filter, at)} />
         {act !== null && <ActDialog title={act.title} act={act.act} whom={whom} offers={offers} courses={courses} labels={labels} onClose={() => setAct(null)} />}
       </main>
     </KeepShell>

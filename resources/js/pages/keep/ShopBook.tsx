@@ -6,52 +6,52 @@ import { withQuery } from '../../lib/address';
 import type { PurchaseRow, ShopPage } from '../../lib/generated/types';
 import { to } from '../../lib/route';
 import { uuid } from '../../lib/uuid';
-import { counted } from '../../lib/words';
+import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { OutboxTabs } from '../../ui/OutboxTabs';
+import { Pager } from '../../ui/Pager';
 
 /** What the stand-in for a shop has sold. Each act is an event as a real shop would send it. */
 export default function ShopBook({ purchases, events, told, total, page, pages, find }: ShopPage) {
   return (
-    <KeepShell title="Shop">
+    <KeepShell title={say('outbox.shop')}>
       <main className="plainpage">
-        <h1>Outbox</h1>
+        <h1>{say('outbox.title')}</h1>
         <OutboxTabs here="shop" />
         {(total > 0 || find !== null) && (
           <form className="shopfind" role="search" onSubmit={(event) => search(event)}>
-            <TextInput name="find" aria-label="Whose purchases: name or e-mail" placeholder="Name or e-mail" defaultValue={find ?? ''} maxLength={200} />
+            <TextInput name="find" aria-label={say('outbox.sold.find_label')} placeholder={say('outbox.sold.find_hint')} defaultValue={find ?? ''} maxLength={200} />
             <Button type="submit" variant="default">
-              Find
+              {say('outbox.sold.find')}
             </Button>
-            {find !== null && <Link href={to('keep.shop')}>Everybody’s</Link>}
+            {find !== null && <Link href={to('keep.shop')}>{say('outbox.sold.everybody')}</Link>}
           </form>
         )}
         {total === 0 && find !== null ? (
           <div className="empty">
-            <p>Nobody whose name or address has “{find}” in it has bought anything.</p>
+            <p>{say('outbox.sold.nobody', { find })}</p>
           </div>
         ) : total === 0 ? (
           <div className="empty">
             <p>
-              <b>Nothing has been bought yet.</b> What people buy or claim at a checkout stands here, and the stand-in shop can play what comes afterwards: the next payment of a membership, one
-              that does not come, a refund.
+              <b>{say('outbox.sold.none')}</b> {say('outbox.sold.none_told')}
             </p>
           </div>
         ) : (
           <>
-            <p className="soft">{counted(total, 'purchase')}, the latest first. No money moves: what a shop would tell is played here.</p>
+            <p className="soft">{say('outbox.sold.told', { count: total })}</p>
             <div className="scrollx">
               <table className="list">
-                <caption className="vh">What was bought or claimed</caption>
+                <caption className="vh">{say('outbox.sold.caption')}</caption>
                 <thead>
                   <tr>
-                    <th scope="col">What</th>
-                    <th scope="col">Who</th>
-                    <th scope="col">When</th>
-                    <th scope="col">Price</th>
-                    <th scope="col">Standing</th>
+                    <th scope="col">{say('outbox.sold.what')}</th>
+                    <th scope="col">{say('outbox.sold.who')}</th>
+                    <th scope="col">{say('outbox.sold.when')}</th>
+                    <th scope="col">{say('outbox.sold.price')}</th>
+                    <th scope="col">{say('outbox.sold.standing')}</th>
                     <th scope="col">
-                      <span className="vh">What the shop can tell</span>
+                      <span className="vh">{say('outbox.sold.acts')}</span>
                     </th>
                   </tr>
                 </thead>
@@ -62,21 +62,13 @@ export default function ShopBook({ purchases, events, told, total, page, pages, 
                 </tbody>
               </table>
             </div>
-            {pages > 1 && (
-              <nav className="pages" aria-label="Pages">
-                {page > 1 && <Link href={withQuery(to('keep.shop'), { ...(find === null ? {} : { find }), page: page - 1 })}>Before</Link>}
-                <span>
-                  Page {page} of {pages}
-                </span>
-                {page < pages && <Link href={withQuery(to('keep.shop'), { ...(find === null ? {} : { find }), page: page + 1 })}>Next</Link>}
-              </nav>
-            )}
+            <Pager page={page} pages={pages} address={(at) => withQuery(to('keep.shop'), { ...(find === null ? {} : { find }), page: at })} />
           </>
         )}
         {events.length > 0 && (
-          <section aria-label="What the shop has told">
-            <h2>What the shop has told</h2>
-            <p className="soft">{told > events.length ? `The latest ${events.length} of ${told} events.` : `${counted(told, 'event')}, the latest first.`}</p>
+          <section className="shoptold" aria-label={say('outbox.events.title')}>
+            <h2>{say('outbox.events.title')}</h2>
+            <p className="soft">{told > events.length ? say('outbox.events.some', { shown: events.length, count: told }) : say('outbox.events.all', { count: told })}</p>
             <ul className="shopevents">
               {events.map((event) => (
                 <li key={event.id}>
@@ -116,16 +108,22 @@ function Purchase({ purchase }: { purchase: PurchaseRow }) {
         {purchase.next !== null && (
           <>
             <button type="button" className="linklike" onClick={() => tell('payment', purchase.next)}>
-              Payment {purchase.next} comes
+              {say('outbox.sold.payment', { number: purchase.next })}
             </button>
             <button type="button" className="linklike" onClick={() => tell('missed', purchase.next)}>
-              It does not
+              {say('outbox.sold.missed')}
             </button>
           </>
         )}
         {purchase.refundable && (
           <button type="button" className="linklike" onClick={() => tell('refund', null)}>
-            Refund<span className="vh"> {purchase.what} of {purchase.personName}</span>
+            {saying('outbox.sold.refund', {
+              what: (
+                <span key="what" className="vh">
+                  {say('outbox.sold.refund_of', { what: purchase.what, person: purchase.personName })}
+                </span>
+              ),
+            })}
           </button>
         )}
       </td>
