@@ -53,7 +53,7 @@ final class SentencesTest extends TestCase
     /** @return list<array{string}> folders and files of pages */
     public static function pages(): array
     {
-        return [['pages/learner'], ['learn'], ['pages/SignIn.tsx'], ['pages/SignInLink.tsx'], ['pages/Account.tsx'], ['pages/Error.tsx'], ['ui/AccountFields.tsx'], ['ui/Arch.tsx'], ['publishing'], ['pages/keep/Rehearsal.tsx'], ['pages/keep/History.tsx'], ['pages/keep/Outbox.tsx'], ['pages/keep/ShopBook.tsx'], ['ui/OutboxTabs.tsx'], ['ui/Pager.tsx']];
+        return [['pages/learner'], ['learn'], ['pages/SignIn.tsx'], ['pages/SignInLink.tsx'], ['pages/Account.tsx'], ['pages/Error.tsx'], ['ui/AccountFields.tsx'], ['ui/Arch.tsx'], ['publishing'], ['pages/keep/Rehearsal.tsx'], ['pages/keep/History.tsx'], ['pages/keep/Outbox.tsx'], ['pages/keep/ShopBook.tsx'], ['ui/OutboxTabs.tsx'], ['ui/Pager.tsx'], ['pages/keep/Notices.tsx']];
     }
 
     #[DataProvider('pages')]
@@ -105,7 +105,7 @@ final class SentencesTest extends TestCase
         foreach (Finder::create()->files()->name('*.tsx')->in(self::ROOT.'/resources/js') as $file) {
             $pages .= file_get_contents((string) $file);
         }
-        $told = [...Arr::dot(require self::ROOT.'/lang/en/learn.php'), ...Arr::dot(['keep' => require self::ROOT.'/lang/en/keep.php', 'outbox' => require self::ROOT.'/lang/en/outbox.php', 'publishing' => array_filter((array) require self::ROOT.'/lang/en/publishing.php', is_array(...))])];
+        $told = [...Arr::dot(require self::ROOT.'/lang/en/learn.php'), ...Arr::dot(['keep' => require self::ROOT.'/lang/en/keep.php', 'notices' => require self::ROOT.'/lang/en/notices.php', 'outbox' => require self::ROOT.'/lang/en/outbox.php', 'publishing' => array_filter((array) require self::ROOT.'/lang/en/publishing.php', is_array(...))])];
         $unsaid = array_filter(array_keys($told), static fn (string $key): bool => ! str_contains($pages, "'{$key}'") && preg_match('/^(error|state)\./', $key) !== 1);
         self::assertSame([], array_values($unsaid));
     }

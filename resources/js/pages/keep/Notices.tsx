@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Prose } from '../../learn/Prose';
 import { withQuery } from '../../lib/address';
 import type { Glyph, NoticeCase, NoticePreview, NoticeRow, NoticesPage, PlaceholderRow } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
@@ -12,33 +13,39 @@ import { useAsked } from '../../lib/useAsked';
 /** The wall above it, where it is not a plain one. */
 const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', ended: 'over', closed: 'over', 'course-over': 'over' };
 
-const FROM: Record<string, string> = { usual: 'usual words', school: 'the school’s words', course: 'words of this course' };
+const FROM: Record<string, string> = { usual: say('notices.from.usual'), school: say('notices.from.school'), course: say('notices.from.course') };
 
 /** What people meet at closed doors. */
 export default function Notices({ course, title, notices, placeholders, open, mayEdit }: NoticesPage) {
   const base = course === null ? to('keep.notices') : to('keep.course-notices', { course });
   const shown = notices.find((notice) => notice.case === open);
   return (
-    <KeepShell title={title === null ? 'Notices' : `Notices of ${title}`}>
+    <KeepShell title={title === null ? say('notices.title') : say('notices.title_of', { course: title })}>
       <div className="head">
         <div>
           <div className="title">
-            <h1>Notices</h1>
+            <h1>{say('notices.title')}</h1>
           </div>
           <p className="doors">
-            {course === null ? (
-              'What people meet at a closed door, in every course that has no words of its own'
-            ) : (
-              <>
-                <Link href={to('keep.course', { course })}>{title}</Link> · what people meet at a closed door of this course ·{' '}
-                <Link href={withQuery(to('keep.notices'), { case: open })}>the school’s words</Link>
-              </>
-            )}
+            {course === null
+              ? say('notices.school_told')
+              : saying('notices.course_told', {
+                  course: (
+                    <Link key="course" href={to('keep.course', { course })}>
+                      {title}
+                    </Link>
+                  ),
+                  school: (
+                    <Link key="school" href={withQuery(to('keep.notices'), { case: open })}>
+                      {say('notices.school')}
+                    </Link>
+                  ),
+                })}
           </p>
         </div>
       </div>
       <main className="notices">
-        <nav aria-label="Kinds of closed doors">
+        <nav aria-label={say('notices.kinds')}>
           <ul>
             {notices.map((notice) => (
               <li key={notice.case}>
@@ -60,9 +67,9 @@ function told(notice: NoticeRow): string {
   const from = FROM[notice.from] ?? notice.from;
   switch (notice.way) {
     case 'sign-in':
-      return `sent to sign in (${from})`;
+      return say('notices.from.sign_in', { from });
     case 'address':
-      return `sent to ${notice.address} (${from})`;
+      return say('notices.from.address', { address: notice.address, from });
     default:
       return from;
   }
@@ -86,7 +93,7 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
   });
   const { data, errors, setData } = form;
   const [letsGo, setLetsGo] = useState(false);
-  const without = isCourse ? 'the school’s words' : 'the usual words';
+  const back = say(isCourse ? 'notices.back.to_school' : 'notices.back.to_usual');
   return (
     <div className="notice-edit">
       <form
@@ -99,22 +106,22 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
       >
         <h2>{notice.who}</h2>
         <p className="soft">
-          {notice.version > 0 ? (isCourse ? 'This course has words of its own here.' : 'The school has words of its own here.') : `${notice.from === 'school' && isCourse ? 'The school’s words hold here' : 'The usual words hold here'}; what you save takes their place.`} The page answers with {notice.status}.
+          {say(notice.version > 0 ? (isCourse ? 'notices.form.own_course' : 'notices.form.own_school') : notice.from === 'school' && isCourse ? 'notices.form.hold_school' : 'notices.form.hold_usual', { status: notice.status })}
         </p>
-        <Radio.Group label="Whoever meets it" value={data.way} error={errors.way} onChange={(way) => setData('way', way)}>
-          <Radio value="show" label="reads a notice, in the frame of the course" disabled={!mayEdit} />
-          {notice.canSendToSignIn && <Radio value="sign-in" label="is sent to sign in, and comes back to exactly this page" disabled={!mayEdit} />}
-          <Radio value="address" label="is sent to an address" disabled={!mayEdit} />
+        <Radio.Group label={say('notices.form.way')} value={data.way} error={errors.way} onChange={(way) => setData('way', way)}>
+          <Radio value="show" label={say('notices.form.show')} disabled={!mayEdit} />
+          {notice.canSendToSignIn && <Radio value="sign-in" label={say('notices.form.sign_in')} disabled={!mayEdit} />}
+          <Radio value="address" label={say('notices.form.address')} disabled={!mayEdit} />
         </Radio.Group>
         {data.way === 'address' && (
-          <TextInput label="Address" description="A page of this site that begins with /, or one that begins with https://" placeholder={to('courses')} maxLength={500} disabled={!mayEdit} value={data.address} error={errors.address} onChange={(event) => setData('address', event.currentTarget.value)} />
+          <TextInput label={say('notices.form.address_field')} description={say('notices.form.address_told')} placeholder={to('courses')} maxLength={500} disabled={!mayEdit} value={data.address} error={errors.address} onChange={(event) => setData('address', event.currentTarget.value)} />
         )}
         {data.way === 'show' && (
           <>
-            <TextInput label="Heading" maxLength={200} disabled={!mayEdit} value={data.heading} error={errors.heading} onChange={(event) => setData('heading', event.currentTarget.value)} />
-            <Textarea label="Text" description="Markdown. Offers, sign-in and whom to ask stand under it by themselves, where they lead somewhere." autosize minRows={4} maxRows={14} maxLength={5000} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
+            <TextInput label={say('notices.form.heading')} maxLength={200} disabled={!mayEdit} value={data.heading} error={errors.heading} onChange={(event) => setData('heading', event.currentTarget.value)} />
+            <Textarea label={say('notices.form.text')} description={say('notices.form.text_told')} autosize minRows={4} maxRows={14} maxLength={5000} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
             <details className="placeholders">
-              <summary>Names and dates that can stand in it</summary>
+              <summary>{say('notices.form.placeholders')}</summary>
               <dl>
                 {placeholders.map(({ name, means }) => (
                   <div key={name}>
@@ -134,23 +141,23 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
           <div className="review-acts">
             {notice.version > 0 && (
               <Button type="button" variant="default" onClick={() => setLetsGo(true)}>
-                Back to {without}
+                {back}
               </Button>
             )}
             <Button type="submit" loading={form.processing} disabled={notice.version > 0 && !form.isDirty}>
-              Save
+              {say('notices.form.save')}
             </Button>
           </div>
         )}
       </form>
       <Preview base={base} met={notice.case} way={data.way} heading={data.heading} text={data.text} address={data.address} />
-      <Modal opened={letsGo} onClose={() => setLetsGo(false)} title={`Back to ${without}?`}>
-        <p>What is written here is let go, and whoever meets this door reads {without} from now on.</p>
+      <Modal opened={letsGo} onClose={() => setLetsGo(false)} title={say('notices.back.ask', { back })}>
+        <p>{say(isCourse ? 'notices.back.told_school' : 'notices.back.told_usual')}</p>
         <div className="review-acts modal-acts">
           <Button variant="default" onClick={() => setLetsGo(false)} data-autofocus>
-            Leave it
+            {say('notices.back.leave')}
           </Button>
-          <Button onClick={() => router.delete(`${base}/${notice.case}`, { data: { version: notice.version }, preserveScroll: true, onFinish: () => setLetsGo(false) })}>Back to {without}</Button>
+          <Button onClick={() => router.delete(`${base}/${notice.case}`, { data: { version: notice.version }, preserveScroll: true, onFinish: () => setLetsGo(false) })}>{back}</Button>
         </div>
       </Modal>
     </div>
@@ -171,8 +178,8 @@ interface PreviewProps {
 function Preview({ base, met, way, heading, text, address }: PreviewProps) {
   const { last: preview } = useAsked<NoticePreview>(`${base}/preview`, { heading, text }, 250);
   return (
-    <section className="notice-preview" aria-label="Preview" aria-live="polite">
-      <p className="soft">{way === 'show' ? 'As Eira Holm might meet it' : 'Nothing is shown'}</p>
+    <section className="notice-preview" aria-label={say('notices.preview.title')} aria-live="polite">
+      <p className="soft">{say(way === 'show' ? 'notices.preview.example' : 'notices.preview.nothing')}</p>
       {way === 'show' && preview !== null && (
         <div className="learn">
           <div className="notice">
@@ -184,9 +191,9 @@ function Preview({ base, met, way, heading, text, address }: PreviewProps) {
           </div>
         </div>
       )}
-      {way === 'show' && preview !== null && preview.unknown.length > 0 && <p className="wrongly">Nothing stands for {preview.unknown.map((name) => `{${name}}`).join(', ')}.</p>}
-      {way === 'sign-in' && <p>They find themselves at the sign-in page, and afterwards where they wanted to go.</p>}
-      {way === 'address' && <p>{address === '' ? 'They are sent to the address, once there is one.' : `They find themselves at ${address}.`}</p>}
+      {way === 'show' && preview !== null && preview.unknown.length > 0 && <p className="wrongly">{say('notices.preview.unknown', { names: preview.unknown.map((name) => `{${name}}`).join(', ') })}</p>}
+      {way === 'sign-in' && <p>{say('notices.preview.sign_in')}</p>}
+      {way === 'address' && <p>{address === '' ? say('notices.preview.no_address') : say('notices.preview.address', { address })}</p>}
     </section>
   );
 }
