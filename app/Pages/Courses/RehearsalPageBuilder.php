@@ -95,7 +95,7 @@ final readonly class RehearsalPageBuilder
     {
         $lines = [];
         foreach ($this->elsewhere->touchedBy($proposal) as $label => $courses) {
-            $lines[] = Say::text('publishing.elsewhere', ['label' => (string) $label, 'courses' => RuleWords::enumeration($courses, 'and'), 'count' => count($courses)]);
+            $lines[] = Say::text('publishing.elsewhere', ['label' => (string) $label, 'courses' => RuleWords::enumeration($courses, 'and')]);
         }
 
         return $lines;
