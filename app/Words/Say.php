@@ -31,15 +31,39 @@ final class Say
     }
 
     /**
-     * What stands in braces in a pattern.
+     * What must go in a pattern, branches of its plurals and choices included.
      *
      * @return list<string>
      */
     public static function placeholders(string $pattern): array
     {
-        preg_match_all('/\{(\w+)(?=[,}])/', $pattern, $found);
+        $at = 0;
 
-        return array_values(array_unique($found[1]));
+        return array_values(array_unique(self::arguments($pattern, $at)));
+    }
+
+    /** @return list<string> of a message up to the brace that ends it, at which it leaves off */
+    private static function arguments(string $pattern, int &$at): array
+    {
+        $found = [];
+        for (; $at < strlen($pattern) && $pattern[$at] !== '}'; $at++) {
+            if ($pattern[$at] !== '{') {
+                continue;
+            }
+            preg_match('/\G\{\s*(\w+)\s*(,\s*(?:plural|select|selectordinal)\s*,)?/', $pattern, $begun, 0, $at);
+            $found[] = $begun[1] ?? '';
+            $at += max(1, strlen($begun[0] ?? ''));
+            // Of a plural or a choice each branch is a message; of all else nothing up to the brace that ends it matters.
+            $branches = isset($begun[2]);
+            for (; $at < strlen($pattern) && $pattern[$at] !== '}'; $at++) {
+                if ($branches && $pattern[$at] === '{') {
+                    $at++;
+                    array_push($found, ...self::arguments($pattern, $at));
+                }
+            }
+        }
+
+        return array_values(array_filter($found, static fn (string $name): bool => $name !== ''));
     }
 
     /** @return array{MessageFormatter, list<string>} */

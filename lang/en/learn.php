@@ -7,6 +7,7 @@ declare(strict_types=1);
  * what stands for a link or a time in them is put there by the page.
  */
 return [
+    'close' => 'Close',
     'lessons' => '{count, plural, one {# lesson} other {# lessons}}',
     'videos' => '{count, plural, one {# video} other {# videos}}',
     'quizzes' => '{count, plural, one {# quiz} other {# quizzes}}',

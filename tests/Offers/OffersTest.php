@@ -54,7 +54,7 @@ final class OffersTest extends TestCase
         self::assertIsArray($clinker['offers']);
         self::assertSame(
             ['Apprentice pass' => ['1 of 2', '3 of 4', '2 of 2', '1 of 2'], 'Journeyman pass' => ['1 of 2', '4 of 4', '2 of 2', '1 of 2'], 'Yard trial' => ['1 of 2', '4 of 4', '2 of 2', '1 of 2'], 'Tools only' => ['0 of 2', '3 of 4', '0 of 2', '0 of 2'], 'Taster' => ['0 of 2', '0 of 4', '0 of 2', '0 of 2']],
-            array_column($clinker['offers'], 'opens', 'name'),
+            array_map(static fn (mixed $opens): array => array_map(static fn (mixed $module): string => is_array($module) && is_int($module['open']) && is_int($module['all']) ? "{$module['open']} of {$module['all']}" : '', (array) $opens), array_column($clinker['offers'], 'opens', 'name')),
         );
         self::assertSame([15, '240 EUR', true], [$clinker['offers'][0]['holders'], $clinker['offers'][0]['priceWords'], $clinker['offers'][0]['live']]);
     }

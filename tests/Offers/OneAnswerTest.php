@@ -161,7 +161,7 @@ final class OneAnswerTest extends TestCase
                 // Of a sample the forecast cannot tell by which way it is open.
                 $byPass = (new DatesForPass($decider->prepared))->reached($offer, $pass, []);
                 $opened = array_filter(array_keys($outline->items), static fn (int $at): bool => $outline->isPublishedLesson($at) && $reach->open[$at] !== null && ($outside->open[$at] === null || $byPass[$at]));
-                self::assertSame(count($opened), array_sum(array_map(intval(...), $row['opens'])), $row['key']);
+                self::assertSame(count($opened), array_sum(array_column($row['opens'], 'open')), $row['key']);
                 if (isset($cards[$row['key']])) {
                     // The bonus that it opens is hidden from a visitor, and so not counted.
                     self::assertStringStartsWith((count($opened) - ($row['key'] === 'oar-bonus' ? 1 : 0)).' of ', is_string($cards[$row['key']]['detail']) ? $cards[$row['key']]['detail'] : '', $row['key']);

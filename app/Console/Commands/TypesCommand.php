@@ -37,7 +37,7 @@ final class TypesCommand extends Command
     private const SETS = [CourseState::class, Effect::class, Entry::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, NoticeCase::class, OpeningKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, VantageKind::class];
 
     /** Files of words of the administrator's side. */
-    private const KEEP = ['keep', 'notices', 'outbox', 'publishing'];
+    public const KEEP = ['keep', 'contents', 'courses', 'edits', 'imports', 'lenses', 'notices', 'offers', 'outbox', 'people', 'person', 'publishing', 'rules', 'school', 'sheet', 'workspace'];
 
     private const JSON = JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
@@ -48,7 +48,7 @@ final class TypesCommand extends Command
     public function handle(): int
     {
         $stale = 0;
-        foreach (['types.ts' => $this->types(), 'routes.ts' => self::routes(), 'words.ts' => self::words('learn.php and rules.php', 'words', 'Parts', [...(array) Lang::get('learn', [], 'en'), 'rules' => Lang::get('rules', [], 'en')]), 'keepWords.ts' => self::words(implode('.php, ', self::KEEP).'.php', 'keepWords', 'KeepParts', array_combine(self::KEEP, array_map(static fn (string $file): mixed => Lang::get($file, [], 'en'), self::KEEP))), 'rules.ts' => self::rules()] as $name => $text) {
+        foreach (['types.ts' => $this->types(), 'routes.ts' => self::routes(), 'words.ts' => self::words('learn.php', 'words', 'Parts', (array) Lang::get('learn', [], 'en')), 'keepWords.ts' => self::words(implode('.php, ', self::KEEP).'.php', 'keepWords', 'KeepParts', array_combine(self::KEEP, array_map(static fn (string $file): mixed => Lang::get($file, [], 'en'), self::KEEP))), 'rules.ts' => self::rules()] as $name => $text) {
             $file = resource_path("js/lib/generated/{$name}");
             $fresh = is_file($file) && file_get_contents($file) === $text;
             $stale += $fresh ? 0 : 1;

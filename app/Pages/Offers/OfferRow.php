@@ -23,7 +23,7 @@ final readonly class OfferRow
      * @param  string  $lastsWords
      * @param  int  $holders  people who hold an active pass of it
      * @param  bool  $live  whether it is published
-     * @param  list<string>  $opens  by module: how many lessons of how many
+     * @param  list<ModuleReach>  $opens  by module
      * @param  list<string>  $edited  what the draft says otherwise than what is published: tier, plan, scope, lasts, labels
      * @param  list<string>  $terms  who may take it, in words
      * @param  list<string>  $notAfter  keys of offers
@@ -51,7 +51,7 @@ final readonly class OfferRow
         #[OA\Property] public string $lastsWords,
         #[OA\Property] public int $holders,
         #[OA\Property] public bool $live,
-        #[OA\Property(items: new OA\Items(type: 'string'))] public array $opens,
+        #[OA\Property(items: new OA\Items(ref: ModuleReach::class))] public array $opens,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $edited,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $terms,
         #[OA\Property(enum: TakenAgain::class)] public string $again,

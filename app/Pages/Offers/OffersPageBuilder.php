@@ -97,7 +97,7 @@ final readonly class OffersPageBuilder
             $core = $decider->prepared->plan->offer($offer->key());
             if ($model !== null && $core !== null) {
                 $reached = (new DatesForPass($decider->prepared))->reached($core, NewPass::of($core, $this->clock->now(), [], $decider->prepared, $decider->prepared->plan->zone), []);
-                $rows[] = $this->row($model, $offer, self::published($live, $model->key), $holders[$model->id] ?? 0, array_map(static fn (int $top): string => self::opens($outline, $reached, $top), $tops), $terms($model));
+                $rows[] = $this->row($model, $offer, self::published($live, $model->key), $holders[$model->id] ?? 0, array_map(static fn (int $top): ModuleReach => self::opens($outline, $reached, $top), $tops), $terms($model));
             }
         }
 
@@ -129,11 +129,11 @@ final readonly class OffersPageBuilder
     }
 
     /** @param  list<bool>  $reached  by whoever takes the offer now and has no label of their own, by position */
-    private static function opens(Outline $outline, array $reached, int $top): string
+    private static function opens(Outline $outline, array $reached, int $top): ModuleReach
     {
         $lessons = self::lessons($outline, $top);
 
-        return count(array_filter($lessons, static fn (int $lesson): bool => $reached[$lesson])).' of '.count($lessons);
+        return new ModuleReach(count(array_filter($lessons, static fn (int $lesson): bool => $reached[$lesson])), count($lessons));
     }
 
     private static function published(?CourseDocument $live, string $key): ?DocumentOffer
@@ -149,7 +149,7 @@ final readonly class OffersPageBuilder
 
     /**
      * @param  ?DocumentOffer  $live  as it is published; null: it is not
-     * @param  list<string>  $opens
+     * @param  list<ModuleReach>  $opens
      * @param  list<string>  $terms
      */
     private function row(Offer $model, DocumentOffer $offer, ?DocumentOffer $live, int $holders, array $opens, array $terms): OfferRow

@@ -1,6 +1,7 @@
 import { Button, Checkbox, TextInput } from '@mantine/core';
 
 import type { QuizEntry } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 
 export interface QuizEditorProps {
   quiz: QuizEntry[];
@@ -14,30 +15,30 @@ export function QuizEditor({ quiz, errors, mayEdit, onSet }: QuizEditorProps) {
   const set = (index: number, changes: Partial<QuizEntry>) => onSet(quiz.map((question, at) => (at === index ? { ...question, ...changes } : question)));
   return (
     <fieldset className="quizedit" disabled={!mayEdit}>
-      <legend>Quiz</legend>
-      {quiz.length === 0 && <p className="soft">No questions.</p>}
+      <legend>{say('contents.quiz_editor.quiz')}</legend>
+      {quiz.length === 0 && <p className="soft">{say('contents.quiz_editor.no_questions')}</p>}
       {quiz.map((question, index) => (
         // Questions and answers have no identity beyond their place.
         // oxlint-disable-next-line react/no-array-index-key
-        <div key={index} className="quizedit-question" role="group" aria-label={`Question ${index + 1}`}>
-          <TextInput label={`Question ${index + 1}`} maxLength={1000} value={question.ask} error={errors[`quiz.${index}.ask`]} onChange={(event) => set(index, { ask: event.currentTarget.value })} />
+        <div key={index} className="quizedit-question" role="group" aria-label={say('contents.quiz_editor.question', { number: index + 1 })}>
+          <TextInput label={say('contents.quiz_editor.question', { number: index + 1 })} maxLength={1000} value={question.ask} error={errors[`quiz.${index}.ask`]} onChange={(event) => set(index, { ask: event.currentTarget.value })} />
           {question.answers.map((answer, at) => (
             // oxlint-disable-next-line react/no-array-index-key
             <div key={at} className="quizedit-answer">
               <Checkbox
-                aria-label={`Answer ${at + 1} is right`}
+                aria-label={say('contents.quiz_editor.is_right', { number: at + 1 })}
                 checked={question.right.includes(at)}
                 onChange={(event) => set(index, { right: event.currentTarget.checked ? [...question.right, at].toSorted((a, b) => a - b) : question.right.filter((one) => one !== at) })}
               />
-              <TextInput aria-label={`Answer ${at + 1}`} maxLength={500} value={answer} error={errors[`quiz.${index}.answers.${at}`]} onChange={(event) => set(index, { answers: question.answers.map((one, place) => (place === at ? event.currentTarget.value : one)) })} />
+              <TextInput aria-label={say('contents.quiz_editor.answer', { number: at + 1 })} maxLength={500} value={answer} error={errors[`quiz.${index}.answers.${at}`]} onChange={(event) => set(index, { answers: question.answers.map((one, place) => (place === at ? event.currentTarget.value : one)) })} />
               {question.answers.length > 2 && mayEdit && (
                 <button
                   type="button"
                   className="linklike"
-                  aria-label={`Take answer ${at + 1} out`}
+                  aria-label={say('contents.quiz_editor.take_out_answer', { number: at + 1 })}
                   onClick={() => set(index, { answers: question.answers.filter((_, place) => place !== at), right: question.right.filter((one) => one !== at).map((one) => (one > at ? one - 1 : one)) })}
                 >
-                  Out
+                  {say('contents.quiz_editor.out')}
                 </button>
               )}
             </div>
@@ -46,11 +47,11 @@ export function QuizEditor({ quiz, errors, mayEdit, onSet }: QuizEditorProps) {
           {mayEdit && (
             <p>
               <button type="button" className="linklike" onClick={() => set(index, { answers: [...question.answers, ''] })}>
-                One more answer
+                {say('contents.quiz_editor.one_more_answer')}
               </button>{' '}
               ·{' '}
               <button type="button" className="linklike" onClick={() => onSet(quiz.filter((_, at) => at !== index))}>
-                Take the question out
+                {say('contents.quiz_editor.take_the_question_out')}
               </button>
             </p>
           )}
@@ -58,7 +59,7 @@ export function QuizEditor({ quiz, errors, mayEdit, onSet }: QuizEditorProps) {
       ))}
       {mayEdit && (
         <Button type="button" variant="default" size="compact-sm" onClick={() => onSet([...quiz, { ask: '', answers: ['', ''], right: [] }])}>
-          One more question
+          {say('contents.quiz_editor.one_more_question')}
         </Button>
       )}
     </fieldset>

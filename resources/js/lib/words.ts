@@ -1,8 +1,14 @@
 import type { Sentence } from './generated/types';
 
-/** `1 change`, `4 changes`. */
-export function counted(count: number, one: string, many = `${one}s`): string {
-  return `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
+// The language of the words, without a comma before the last: "a, b or c".
+const LISTS = {
+  and: new Intl.ListFormat('en-GB', { type: 'conjunction' }),
+  or: new Intl.ListFormat('en-GB', { type: 'disjunction' }),
+};
+
+/** `a, b or c`. */
+export function listed(names: string[], by: keyof typeof LISTS): string {
+  return LISTS[by].format(names);
 }
 
 export function plainText(sentence: Sentence): string {

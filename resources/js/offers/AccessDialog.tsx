@@ -3,14 +3,15 @@ import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 
 import { useShared } from '../lib/page';
 import type { CourseOffers, OfferRow } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 import { DialogForm } from '../ui/DialogForm';
 import { SellingFields, sellingOf } from './SellingFields';
 
 const LASTING = [
-  { value: 'good', label: 'For good' },
-  { value: 'days', label: 'Days from joining' },
-  { value: 'until', label: 'Until a date' },
+  { value: 'good', label: say('offers.access_dialog.for_good') },
+  { value: 'days', label: say('offers.access_dialog.days_from_joining') },
+  { value: 'until', label: say('offers.access_dialog.until_a_date') },
 ];
 
 export function AccessDialog({ course, offer, offers, onClose }: { course: CourseOffers; offer: OfferRow | null; offers: { key: string; name: string }[]; onClose: () => void }) {
@@ -30,14 +31,14 @@ export function AccessDialog({ course, offer, offers, onClose }: { course: Cours
   const { data, errors, setData } = form;
   const loose = errors as Partial<Record<string, string>>;
   return (
-    <DialogForm title={offer === null ? `A new offer for ${course.title}` : `What ${offer.name} opens`} size={560} keep="Keep in the draft" busy={form.processing} error={loose['rule']} onKeep={() => form.post(to('keep.draft.offers', { course: course.key }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
+    <DialogForm title={offer === null ? say('offers.access_dialog.new_offer_for_title', { title: course.title }) : say('offers.access_dialog.what_name_opens', { name: offer.name })} size={560} keep={say('keep.keep_in_the_draft')} busy={form.processing} error={loose['rule']} onKeep={() => form.post(to('keep.draft.offers', { course: course.key }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
       {offer === null && <SellingFields data={data} errors={loose} offers={offers} onSet={(changes) => setData((now) => ({ ...now, ...changes }))} />}
       <div className="pair">
-        <Select label="Tier" data={[{ value: '', label: 'None' }, ...course.tiers.map((tier) => ({ value: tier, label: tier }))]} value={data.tier} allowDeselect={false} error={loose['tier']} onChange={(tier) => setData('tier', tier ?? '')} />
-        <Select label="Pace" data={[{ value: '', label: 'All at once' }, ...course.plans.map((plan) => ({ value: plan, label: `The ${plan} plan` }))]} value={data.plan} allowDeselect={false} error={loose['plan']} onChange={(plan) => setData('plan', plan ?? '')} />
+        <Select label={say('keep.tier')} data={[{ value: '', label: say('offers.access_dialog.none') }, ...course.tiers.map((tier) => ({ value: tier, label: tier }))]} value={data.tier} allowDeselect={false} error={loose['tier']} onChange={(tier) => setData('tier', tier ?? '')} />
+        <Select label={say('keep.pace')} data={[{ value: '', label: say('offers.access_dialog.all_at_once') }, ...course.plans.map((plan) => ({ value: plan, label: say('offers.access_dialog.the_plan_plan', { plan }) }))]} value={data.plan} allowDeselect={false} error={loose['plan']} onChange={(plan) => setData('plan', plan ?? '')} />
       </div>
       <MultiSelect
-        label="Scope (left empty: the whole course)"
+        label={say('offers.access_dialog.scope_left_empty_whole')}
         data={course.rows.map(({ key, title }) => ({ value: key, label: title }))}
         value={data.scope}
         searchable
@@ -45,13 +46,13 @@ export function AccessDialog({ course, offer, offers, onClose }: { course: Cours
         error={loose['scope']}
         onChange={(scope) => setData('scope', scope)}
       />
-      <TextInput label="Labels that its holders have while a pass is active, divided by commas" value={data.labels} error={loose['labels']} onChange={(event) => setData('labels', event.currentTarget.value)} />
+      <TextInput label={say('offers.access_dialog.labels_that_its_holders')} value={data.labels} error={loose['labels']} onChange={(event) => setData('labels', event.currentTarget.value)} />
       <div className="pair">
-        <Select label="A pass of it lasts" data={LASTING} value={data.lasts} allowDeselect={false} onChange={(lasts) => setData('lasts', lasts ?? 'good')} />
-        {data.lasts === 'days' && <NumberInput label="Days" min={1} allowDecimal={false} value={data.days ?? ''} error={loose['days']} onChange={(days) => setData('days', days === '' ? null : Number(days))} />}
-        {data.lasts === 'until' && <TextInput type="datetime-local" label="Until, school time" value={data.until} error={loose['until']} onChange={(event) => setData('until', event.currentTarget.value)} />}
+        <Select label={say('offers.access_dialog.pass_lasts')} data={LASTING} value={data.lasts} allowDeselect={false} onChange={(lasts) => setData('lasts', lasts ?? 'good')} />
+        {data.lasts === 'days' && <NumberInput label={say('keep.days')} min={1} allowDecimal={false} value={data.days ?? ''} error={loose['days']} onChange={(days) => setData('days', days === '' ? null : Number(days))} />}
+        {data.lasts === 'until' && <TextInput type="datetime-local" label={say('offers.access_dialog.until_school_time')} value={data.until} error={loose['until']} onChange={(event) => setData('until', event.currentTarget.value)} />}
       </div>
-      <p className="soft">It goes to the draft of the course{offer === null ? '; passes of it can be given once that is published.' : ', where a rehearsal shows what it does to those who hold it. How long present passes last does not change.'}</p>
+      <p className="soft">{say(offer === null ? 'offers.access_dialog.drafted_new' : 'offers.access_dialog.drafted')}</p>
     </DialogForm>
   );
 }

@@ -2,6 +2,7 @@ import { useForm } from '@inertiajs/react';
 import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 
 import type { BundleRow } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { useShared } from '../lib/page';
 import { to } from '../lib/route';
 import { DialogForm } from '../ui/DialogForm';
@@ -37,20 +38,20 @@ export function BundleDialog({ bundle, offers, onClose }: BundleDialogProps) {
     }
   };
   return (
-    <DialogForm title={bundle === null ? 'A new bundle' : bundle.name} size={560} keep="Save" busy={form.processing} onKeep={keep} onLeave={onClose}>
-      <TextInput label="Name" data-autofocus maxLength={100} value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />
-      <MultiSelect label="Offers, each of which gives a pass" data={offers} value={data.offers} searchable error={errors.offers} onChange={(chosen) => setData('offers', chosen)} />
+    <DialogForm title={bundle === null ? say('offers.bundle_dialog.a_new_bundle') : bundle.name} size={560} keep={say('keep.save')} busy={form.processing} onKeep={keep} onLeave={onClose}>
+      <TextInput label={say('keep.name')} data-autofocus maxLength={100} value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />
+      <MultiSelect label={say('offers.bundle_dialog.offers_each_which_gives')} data={offers} value={data.offers} searchable error={errors.offers} onChange={(chosen) => setData('offers', chosen)} />
       <div className="pair">
-        <Select label="Sale" data={SALES} value={data.sale} allowDeselect={false} error={errors.sale} onChange={(sale) => setData('sale', sale ?? 'none')} />
+        <Select label={say('offers.bundle_dialog.sale')} data={SALES} value={data.sale} allowDeselect={false} error={errors.sale} onChange={(sale) => setData('sale', sale ?? 'none')} />
         {data.sale === 'price' && (
           <div className="pair">
-            <NumberInput label="Price" min={0} decimalScale={2} value={data.price ?? ''} error={errors.price} onChange={(price) => setData('price', price === '' ? null : Number(price))} />
-            <TextInput label="Currency" maxLength={3} value={data.currency} error={errors.currency} onChange={(event) => setData('currency', event.currentTarget.value.toUpperCase())} />
+            <NumberInput label={say('keep.price')} min={0} decimalScale={2} value={data.price ?? ''} error={errors.price} onChange={(price) => setData('price', price === '' ? null : Number(price))} />
+            <TextInput label={say('offers.bundle_dialog.currency')} maxLength={3} value={data.currency} error={errors.currency} onChange={(event) => setData('currency', event.currentTarget.value.toUpperCase())} />
           </div>
         )}
       </div>
-      {data.sale === 'price' && <Select label="It is paid for" data={EVERY} value={data.every} allowDeselect={false} error={errors.every} onChange={(every) => setData('every', (every ?? '') as typeof data.every)} />}
-      <p className="soft">This changes at once, for those who buy it from now on. Nobody gets a pass of what they hold already.</p>
+      {data.sale === 'price' && <Select label={say('offers.bundle_dialog.it_is_paid_for')} data={EVERY} value={data.every} allowDeselect={false} error={errors.every} onChange={(every) => setData('every', (every ?? '') as typeof data.every)} />}
+      <p className="soft">{say('offers.bundle_dialog.this_changes_at_once')}</p>
     </DialogForm>
   );
 }

@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 
 import type { BundleRow } from '../lib/generated/types';
+import { say, saying } from '../lib/keepSay';
 import { to } from '../lib/route';
 
 function drop(bundle: BundleRow): void {
@@ -19,30 +20,30 @@ export function Bundles({ bundles, mayRun, onChange }: BundlesProps) {
   return (
     <section className="offersof" id="bundles">
       <div className="secthead">
-        <h2>Bundles</h2>
+        <h2>{say('offers.bundles.bundles')}</h2>
         {mayRun && (
           <button type="button" className="linklike" onClick={() => onChange(null)}>
-            New bundle…
+            {say('offers.bundles.new_bundle')}
           </button>
         )}
       </div>
       {bundles.length === 0 ? (
-        <p className="soft">None yet. A bundle sells several offers at one price, once or as a membership, and gives all their passes in one step.</p>
+        <p className="soft">{say('offers.bundles.none_yet_bundle_sells')}</p>
       ) : (
         <div className="scrollx">
           <table className="list matrix">
-            <caption className="vh">What each bundle gives</caption>
+            <caption className="vh">{say('offers.bundles.what_each_bundle_gives')}</caption>
             <thead>
               <tr>
-                <th scope="col">Bundle</th>
-                <th scope="col">Price</th>
-                <th scope="col">Offers</th>
+                <th scope="col">{say('offers.bundles.bundle')}</th>
+                <th scope="col">{say('keep.price')}</th>
+                <th scope="col">{say('keep.offers')}</th>
                 <th scope="col" className="num">
-                  Bought
+                  {say('offers.bundles.bought')}
                 </th>
                 {mayRun && (
                   <th scope="col">
-                    <span className="vh">What can be done</span>
+                    <span className="vh">{say('offers.bundles.what_can_be_done')}</span>
                   </th>
                 )}
               </tr>
@@ -57,10 +58,10 @@ export function Bundles({ bundles, mayRun, onChange }: BundlesProps) {
                   {mayRun && (
                     <td className="rowacts">
                       <button type="button" className="linklike" onClick={() => onChange(bundle)}>
-                        Change<span className="vh"> {bundle.name}</span>
+                        {saying('offers.bundles.change', { what: <span className="vh">{bundle.name}</span> })}
                       </button>
                       <button type="button" className="linklike" onClick={() => drop(bundle)}>
-                        Drop<span className="vh"> {bundle.name}</span>
+                        {saying('offers.bundles.drop', { what: <span className="vh">{bundle.name}</span> })}
                       </button>
                     </td>
                   )}

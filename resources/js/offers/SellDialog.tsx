@@ -2,6 +2,7 @@ import { useForm } from '@inertiajs/react';
 
 import { useShared } from '../lib/page';
 import type { OfferRow } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 import { DialogForm } from '../ui/DialogForm';
 import { SellingFields, sellingOf } from './SellingFields';
@@ -10,9 +11,9 @@ export function SellDialog({ offer, offers, onClose }: { offer: OfferRow; offers
   const { school } = useShared();
   const form = useForm(sellingOf(offer, school.currency));
   return (
-    <DialogForm title={`The sale of ${offer.name}`} size={560} keep="Save" busy={form.processing} onKeep={() => form.put(to('keep.offers.sell', { offer: offer.id }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
+    <DialogForm title={say('offers.sell_dialog.the_sale_of_name', { name: offer.name })} size={560} keep={say('keep.save')} busy={form.processing} onKeep={() => form.put(to('keep.offers.sell', { offer: offer.id }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
       <SellingFields data={form.data} errors={form.errors} offers={offers.filter(({ key }) => key !== offer.key)} onSet={(changes) => form.setData((now) => ({ ...now, ...changes }))} />
-      <p className="soft">This changes at once. What it opens to its holders does not change by it.</p>
+      <p className="soft">{say('offers.sell_dialog.this_changes_at_once')}</p>
     </DialogForm>
   );
 }

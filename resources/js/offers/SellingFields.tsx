@@ -1,24 +1,25 @@
 import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 
 import type { OfferRow } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 
 export const SALES = [
-  { value: 'none', label: 'Not sold' },
-  { value: 'free', label: 'Free' },
-  { value: 'price', label: 'For a price' },
+  { value: 'none', label: say('offers.selling_fields.not_sold') },
+  { value: 'free', label: say('offers.selling_fields.free') },
+  { value: 'price', label: say('offers.selling_fields.for_a_price') },
 ];
 
 /** How often it is paid for. */
 export const EVERY: { value: '' | 'month' | 'year'; label: string }[] = [
-  { value: '', label: 'Once' },
-  { value: 'month', label: 'Each month: a payment carries it on' },
-  { value: 'year', label: 'Each year: a payment carries it on' },
+  { value: '', label: say('offers.selling_fields.once') },
+  { value: 'month', label: say('offers.selling_fields.each_month_payment_carries') },
+  { value: 'year', label: say('offers.selling_fields.each_year_payment_carries') },
 ];
 
 const AGAIN: { value: OfferRow['again']; label: string }[] = [
-  { value: 'renewal', label: 'Again, as a renewal from where theirs ends' },
-  { value: 'afterwards', label: 'Again, once theirs has ended' },
-  { value: 'once', label: 'Once, whatever became of their pass' },
+  { value: 'renewal', label: say('offers.selling_fields.again_as_renewal_from') },
+  { value: 'afterwards', label: say('offers.selling_fields.again_once_theirs_has') },
+  { value: 'once', label: say('offers.selling_fields.once_whatever_became_their') },
 ];
 
 /** Stands among the offers for all of them. */
@@ -78,23 +79,23 @@ function numberOrNull(value: number | string): number | null {
 export function SellingFields({ data, errors, offers, onSet }: SellingFieldsProps) {
   return (
     <>
-      <TextInput label="Name" data-autofocus maxLength={100} value={data.name} error={errors['name']} onChange={(event) => onSet({ name: event.currentTarget.value })} />
+      <TextInput label={say('keep.name')} data-autofocus maxLength={100} value={data.name} error={errors['name']} onChange={(event) => onSet({ name: event.currentTarget.value })} />
       <div className="pair">
-        <Select label="Sale" data={SALES} value={data.sale} allowDeselect={false} error={errors['sale']} onChange={(sale) => onSet({ sale: sale ?? 'none' })} />
+        <Select label={say('offers.selling_fields.sale')} data={SALES} value={data.sale} allowDeselect={false} error={errors['sale']} onChange={(sale) => onSet({ sale: sale ?? 'none' })} />
         {data.sale === 'price' && (
           <div className="pair">
-            <NumberInput label="Price" min={0} decimalScale={2} value={data.price ?? ''} error={errors['price']} onChange={(price) => onSet({ price: numberOrNull(price) })} />
-            <TextInput label="Currency" maxLength={3} value={data.currency} error={errors['currency']} onChange={(event) => onSet({ currency: event.currentTarget.value.toUpperCase() })} />
+            <NumberInput label={say('keep.price')} min={0} decimalScale={2} value={data.price ?? ''} error={errors['price']} onChange={(price) => onSet({ price: numberOrNull(price) })} />
+            <TextInput label={say('offers.selling_fields.currency')} maxLength={3} value={data.currency} error={errors['currency']} onChange={(event) => onSet({ currency: event.currentTarget.value.toUpperCase() })} />
           </div>
         )}
       </div>
-      {data.sale === 'price' && <Select label="It is paid for" data={EVERY} value={data.every} allowDeselect={false} error={errors['every']} onChange={(every) => onSet({ every: (every ?? '') as Selling['every'] })} />}
+      {data.sale === 'price' && <Select label={say('offers.selling_fields.it_is_paid_for')} data={EVERY} value={data.every} allowDeselect={false} error={errors['every']} onChange={(every) => onSet({ every: (every ?? '') as Selling['every'] })} />}
       <label className="tick">
         {/* A trial is for those who are new; who thinks otherwise says so below. */}
-        <input type="checkbox" checked={data.trial} onChange={(event) => onSet(event.currentTarget.checked ? { trial: true, again: 'once', notAfterCourse: true } : { trial: false })} /> it is a trial
+        <input type="checkbox" checked={data.trial} onChange={(event) => onSet(event.currentTarget.checked ? { trial: true, again: 'once', notAfterCourse: true } : { trial: false })} /> {say('offers.selling_fields.is_trial')}
       </label>
       <label className="tick">
-        <input type="checkbox" checked={data.erases} onChange={(event) => onSet({ erases: event.currentTarget.checked })} /> some days after it has ended, what was finished is erased (left empty: it is kept for those who come back)
+        <input type="checkbox" checked={data.erases} onChange={(event) => onSet({ erases: event.currentTarget.checked })} /> {say('offers.selling_fields.erases')}
       </label>
       {data.sale !== 'none' && <TakerFields data={data} errors={errors} offers={offers} onSet={onSet} />}
     </>
@@ -104,12 +105,12 @@ export function SellingFields({ data, errors, offers, onSet }: SellingFieldsProp
 function TakerFields({ data, errors, offers, onSet }: SellingFieldsProps) {
   return (
     <fieldset className="takers">
-      <legend>Who may take it</legend>
-      <Select label="How often one person takes it" data={AGAIN} value={data.again} allowDeselect={false} error={errors['again']} onChange={(again) => onSet({ again: (again ?? 'renewal') as OfferRow['again'] })} />
+      <legend>{say('offers.selling_fields.who_may_take_it')}</legend>
+      <Select label={say('offers.selling_fields.how_often_one_person')} data={AGAIN} value={data.again} allowDeselect={false} error={errors['again']} onChange={(again) => onSet({ again: (again ?? 'renewal') as OfferRow['again'] })} />
       <MultiSelect
-        label="Not for those who hold, or have held"
-        placeholder={data.notAfter.length === 0 && !data.notAfterCourse ? 'nothing of the kind' : ''}
-        data={[{ value: ANY, label: 'any other pass of the course' }, ...offers.map(({ key, name }) => ({ value: key, label: name }))]}
+        label={say('offers.selling_fields.not_for_those_who')}
+        placeholder={data.notAfter.length === 0 && !data.notAfterCourse ? say('offers.selling_fields.nothing_of_the_kind') : ''}
+        data={[{ value: ANY, label: say('offers.selling_fields.any_other_pass_course') }, ...offers.map(({ key, name }) => ({ value: key, label: name }))]}
         value={[...(data.notAfterCourse ? [ANY] : []), ...data.notAfter]}
         searchable
         clearable
@@ -117,15 +118,15 @@ function TakerFields({ data, errors, offers, onSet }: SellingFieldsProps) {
         onChange={(chosen) => onSet({ notAfterCourse: chosen.includes(ANY), notAfter: chosen.filter((key) => key !== ANY) })}
       />
       <div className="pair">
-        <TextInput label="Only for people with the label" placeholder="anybody" maxLength={60} value={data.onlyLabel} error={errors['onlyLabel']} onChange={(event) => onSet({ onlyLabel: event.currentTarget.value })} />
-        <NumberInput label="For so many people at most" placeholder="any number" min={1} allowDecimal={false} value={data.most ?? ''} error={errors['most']} onChange={(most) => onSet({ most: numberOrNull(most) })} />
+        <TextInput label={say('offers.selling_fields.only_for_people_with')} placeholder={say('offers.selling_fields.anybody')} maxLength={60} value={data.onlyLabel} error={errors['onlyLabel']} onChange={(event) => onSet({ onlyLabel: event.currentTarget.value })} />
+        <NumberInput label={say('offers.selling_fields.for_so_many_people')} placeholder={say('offers.selling_fields.any_number')} min={1} allowDecimal={false} value={data.most ?? ''} error={errors['most']} onChange={(most) => onSet({ most: numberOrNull(most) })} />
       </div>
       <div className="pair">
-        <TextInput type="datetime-local" label="From, school time" value={data.soldFrom} error={errors['soldFrom']} onChange={(event) => onSet({ soldFrom: event.currentTarget.value })} />
-        <TextInput type="datetime-local" label="Until, school time" value={data.soldUntil} error={errors['soldUntil']} onChange={(event) => onSet({ soldUntil: event.currentTarget.value })} />
+        <TextInput type="datetime-local" label={say('offers.selling_fields.from_school_time')} value={data.soldFrom} error={errors['soldFrom']} onChange={(event) => onSet({ soldFrom: event.currentTarget.value })} />
+        <TextInput type="datetime-local" label={say('offers.selling_fields.until_school_time')} value={data.soldUntil} error={errors['soldUntil']} onChange={(event) => onSet({ soldUntil: event.currentTarget.value })} />
       </div>
       {data.sale === 'price' && (
-        <NumberInput label="Price for those who give up a lesser pass for it" placeholder="as for others" min={0} decimalScale={2} value={data.upgradePrice ?? ''} error={errors['upgradePrice']} onChange={(upgradePrice) => onSet({ upgradePrice: numberOrNull(upgradePrice) })} />
+        <NumberInput label={say('offers.selling_fields.price_for_those_who')} placeholder={say('offers.selling_fields.as_for_others')} min={0} decimalScale={2} value={data.upgradePrice ?? ''} error={errors['upgradePrice']} onChange={(upgradePrice) => onSet({ upgradePrice: numberOrNull(upgradePrice) })} />
       )}
     </fieldset>
   );

@@ -4,7 +4,7 @@ import { NumberInput, Select, TextInput } from '@mantine/core';
 import { useShared } from '../lib/page';
 import { useAsked } from '../lib/useAsked';
 import type { CourseOffers, TrialPreview } from '../lib/generated/types';
-import { counted } from '../lib/words';
+import { say, saying } from '../lib/keepSay';
 import { to } from '../lib/route';
 import { DialogForm } from '../ui/DialogForm';
 
@@ -12,49 +12,49 @@ import { DialogForm } from '../ui/DialogForm';
 export function TrialDialog({ course, onClose }: { course: CourseOffers; onClose: () => void }) {
   const { school } = useShared();
   const form = useForm({
-    version: course.version, offer: '', name: `${course.title}, ten-day trial`, sale: 'free', price: null as number | null, currency: school.currency, labels: '', trial: true, erases: false,
+    version: course.version, offer: '', name: say('offers.trial_dialog.title_ten_day_trial', { title: course.title }), sale: 'free', price: null as number | null, currency: school.currency, labels: '', trial: true, erases: false,
     tier: course.tiers[course.tiers.length - 1] ?? '', plan: '', scope: [] as string[], lasts: 'days', days: 10 as number | null, until: '',
   });
   const { data, setData } = form;
   const loose = form.errors as Partial<Record<string, string>>;
   const { answer: preview } = useAsked<TrialPreview>(to('keep.trial', { course: course.key }), { days: data.days, tier: data.tier, plan: data.plan });
   return (
-    <DialogForm title={`A trial of ${course.title}`} size={560} keep="Keep in the draft" busy={form.processing} error={loose['rule']} onKeep={() => form.post(to('keep.draft.offers', { course: course.key }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
+    <DialogForm title={say('offers.trial_dialog.a_trial_of_title', { title: course.title })} size={560} keep={say('keep.keep_in_the_draft')} busy={form.processing} error={loose['rule']} onKeep={() => form.post(to('keep.draft.offers', { course: course.key }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
       <div className="pair">
-        <TextInput label="Name" maxLength={100} value={data.name} error={loose['name']} onChange={(event) => setData('name', event.currentTarget.value)} />
-        <NumberInput label="Days" min={1} max={3660} allowDecimal={false} data-autofocus value={data.days ?? ''} error={loose['days']} onChange={(days) => setData('days', days === '' ? null : Number(days))} />
+        <TextInput label={say('keep.name')} maxLength={100} value={data.name} error={loose['name']} onChange={(event) => setData('name', event.currentTarget.value)} />
+        <NumberInput label={say('keep.days')} min={1} max={3660} allowDecimal={false} data-autofocus value={data.days ?? ''} error={loose['days']} onChange={(days) => setData('days', days === '' ? null : Number(days))} />
       </div>
       <div className="pair">
-        <Select label="Tier" data={[{ value: '', label: 'None' }, ...course.tiers.map((tier) => ({ value: tier, label: tier }))]} value={data.tier} allowDeselect={false} onChange={(tier) => setData('tier', tier ?? '')} />
-        <Select label="Pace" data={[{ value: '', label: 'All at once' }, ...course.plans.map((plan) => ({ value: plan, label: `The ${plan} plan` }))]} value={data.plan} allowDeselect={false} onChange={(plan) => setData('plan', plan ?? '')} />
+        <Select label={say('keep.tier')} data={[{ value: '', label: say('offers.trial_dialog.none') }, ...course.tiers.map((tier) => ({ value: tier, label: tier }))]} value={data.tier} allowDeselect={false} onChange={(tier) => setData('tier', tier ?? '')} />
+        <Select label={say('keep.pace')} data={[{ value: '', label: say('offers.trial_dialog.all_at_once') }, ...course.plans.map((plan) => ({ value: plan, label: say('offers.trial_dialog.the_plan_plan', { plan }) }))]} value={data.plan} allowDeselect={false} onChange={(plan) => setData('plan', plan ?? '')} />
       </div>
       <fieldset className="whenlive">
-        <legend>Afterwards, what was finished</legend>
+        <legend>{say('offers.trial_dialog.afterwards_what_was_finished')}</legend>
         <label>
-          <input type="radio" name="erases" checked={!data.erases} onChange={() => setData('erases', false)} /> is kept for those who come back
+          <input type="radio" name="erases" checked={!data.erases} onChange={() => setData('erases', false)} /> {say('offers.trial_dialog.kept')}
         </label>
         <label>
-          <input type="radio" name="erases" checked={data.erases} onChange={() => setData('erases', true)} /> is erased
+          <input type="radio" name="erases" checked={data.erases} onChange={() => setData('erases', true)} /> {say('offers.trial_dialog.erased')}
         </label>
       </fieldset>
       <div className="outcomes" role="status">
         {preview === null ? (
-          <p className="soft">Looking how far one comes…</p>
+          <p className="soft">{say('offers.trial_dialog.looking_how_far_one')}</p>
         ) : (
           <>
             <details>
               <summary>
-                One who finishes nothing sees <b>{preview.lazy.length}</b> of {counted(preview.lessons, 'lesson')}
+                {saying('offers.trial_dialog.lazy', { seen: <b key="seen">{preview.lazy.length}</b>, lessons: preview.lessons })}
               </summary>
               <p>{preview.lazy.join(', ')}</p>
             </details>
             <details>
               <summary>
-                One who finishes all at once sees <b>{preview.lazy.length + preview.diligent.length}</b> of {preview.lessons}
+                {saying('offers.trial_dialog.diligent', { seen: <b key="seen">{preview.lazy.length + preview.diligent.length}</b>, lessons: preview.lessons })}
               </summary>
               <p>{[...preview.lazy, ...preview.diligent].join(', ')}</p>
             </details>
-            <p className="soft">Begun now, it would end {preview.until}. The course is not copied.</p>
+            <p className="soft">{say('offers.trial_dialog.begun_now_would_end', { until: preview.until })}</p>
           </>
         )}
       </div>

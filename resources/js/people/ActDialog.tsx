@@ -3,8 +3,8 @@ import { NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 
 import type { ActPreview, CoursePick, OfferPick, OutlineRow } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { uuid } from '../lib/uuid';
-import { counted } from '../lib/words';
 import type { Act, Whom } from './acts';
 import { OutcomeList } from './OutcomeList';
 import { to } from '../lib/route';
@@ -77,41 +77,41 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
   const { answer: fetched, state: fetching } = useAsked<OutlineRow[]>(fields.includes('item') && listed.length === 0 && data.course !== '' ? to('keep.people.rows', { course: data.course }) : null);
   const items = listed.length > 0 ? listed : (fetched ?? []);
   return (
-    <DialogForm title={title} size={520} keep={preview === null ? title : preview.long ? 'Look what it would do' : `${title}: ${counted(touched, 'person', 'people')}`} busy={form.processing} disabled={preview !== null && !preview.long && touched === 0} onKeep={perform} onLeave={onClose}>
+    <DialogForm title={title} size={520} keep={preview === null ? title : preview.long ? say('people.act_dialog.look_what_would_do') : say('people.act_dialog.title_for', { title, people: say('keep.people_counted', { count: touched }) })} busy={form.processing} disabled={preview !== null && !preview.long && touched === 0} onKeep={perform} onLeave={onClose}>
       {fields.includes('offer') && (
-        <Select label="Offer" data={offers.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.offer} error={message('offer')} searchable selectFirstOptionOnChange data-autofocus onChange={(value) => setData('offer', value ?? '')} />
+        <Select label={say('keep.offer')} data={offers.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.offer} error={message('offer')} searchable selectFirstOptionOnChange data-autofocus onChange={(value) => setData('offer', value ?? '')} />
       )}
       {fields.includes('from') && (
-        <TextInput type="datetime-local" label="From (left empty: now)" value={data.from} error={message('from')} onChange={(event) => setData('from', event.currentTarget.value)} />
+        <TextInput type="datetime-local" label={say('people.act_dialog.from_left_empty_now')} value={data.from} error={message('from')} onChange={(event) => setData('from', event.currentTarget.value)} />
       )}
       {fields.includes('anew') && (
         <label className="tick">
-          <input type="checkbox" checked={data.anew} onChange={(event) => setData('anew', event.currentTarget.checked)} /> its days count anew, though an earlier pass would carry its pacing on
+          <input type="checkbox" checked={data.anew} onChange={(event) => setData('anew', event.currentTarget.checked)} /> {say('people.act_dialog.anew')}
         </label>
       )}
       {fields.includes('days') && (
-        <NumberInput label="By how many days, from its end" min={1} max={3660} allowDecimal={false} value={data.days} error={message('days')} data-autofocus onChange={(value) => setData('days', value === '' ? 0 : Number(value))} />
+        <NumberInput label={say('people.act_dialog.by_how_many_days')} min={1} max={3660} allowDecimal={false} value={data.days} error={message('days')} data-autofocus onChange={(value) => setData('days', value === '' ? 0 : Number(value))} />
       )}
       {fields.includes('stops') && (
         <fieldset className="whenlive">
-          <legend>Meanwhile its days</legend>
+          <legend>{say('people.act_dialog.meanwhile_its_days')}</legend>
           <label>
-            <input type="radio" name="stops" checked={data.stops} onChange={() => setData('stops', true)} /> stand still
+            <input type="radio" name="stops" checked={data.stops} onChange={() => setData('stops', true)} /> {say('people.act_dialog.stand_still')}
           </label>
           <label>
-            <input type="radio" name="stops" checked={!data.stops} onChange={() => setData('stops', false)} /> go on
+            <input type="radio" name="stops" checked={!data.stops} onChange={() => setData('stops', false)} /> {say('people.act_dialog.go_on')}
           </label>
         </fieldset>
       )}
       {fields.includes('item') && (
         <>
-          <Select label="Course" data={courses.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.course} allowDeselect={false} onChange={(value) => setData((now) => ({ ...now, course: value ?? '', item: '' }))} />
-          <Select label="Row, with all inside it" data={items.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.item} error={message('item')} searchable selectFirstOptionOnChange placeholder={fetching === 'waiting' ? 'The rows are being read…' : ''} onChange={(value) => setData('item', value ?? '')} />
+          <Select label={say('people.act_dialog.course')} data={courses.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.course} allowDeselect={false} onChange={(value) => setData((now) => ({ ...now, course: value ?? '', item: '' }))} />
+          <Select label={say('people.act_dialog.row_with_all_inside')} data={items.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.item} error={message('item')} searchable selectFirstOptionOnChange placeholder={fetching === 'waiting' ? say('people.act_dialog.rows_being_read') : ''} onChange={(value) => setData('item', value ?? '')} />
         </>
       )}
       {fields.includes('label') && (
         <>
-          <TextInput label="Label" list="labels" maxLength={60} value={data.label} error={message('label')} data-autofocus onChange={(event) => setData('label', event.currentTarget.value)} />
+          <TextInput label={say('keep.label')} list="labels" maxLength={60} value={data.label} error={message('label')} data-autofocus onChange={(event) => setData('label', event.currentTarget.value)} />
           <datalist id="labels">
             {labels.map((label) => (
               <option key={label}>{label}</option>
@@ -120,18 +120,18 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
         </>
       )}
       {fields.includes('until') && (
-        <TextInput type="datetime-local" label="Until (left empty: for good)" value={data.until} error={message('until')} onChange={(event) => setData('until', event.currentTarget.value)} />
+        <TextInput type="datetime-local" label={say('people.act_dialog.until_left_empty_for')} value={data.until} error={message('until')} onChange={(event) => setData('until', event.currentTarget.value)} />
       )}
-      {fields.includes('subject') && <TextInput label="Subject" maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
-      {fields.includes('body') && <Textarea label="Letter ({name} stands for their name)" autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}
+      {fields.includes('subject') && <TextInput label={say('people.act_dialog.subject')} maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
+      {fields.includes('body') && <Textarea label={say('people.act_dialog.letter_name_stands_for', { placeholder: '{name}' })} autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}
       {(message('do') ?? message('people')) !== undefined && <p className="takes">{message('do') ?? message('people')}</p>}
       <div className="outcomes" role="status">
-        {state === 'waiting' && preview === null && <p className="soft">Looking what it would do…</p>}
+        {state === 'waiting' && preview === null && <p className="soft">{say('people.act_dialog.looking_what_would_do')}</p>}
         {preview !== null && (
           <>
             <OutcomeList outcomes={preview.outcomes} />
-            {preview.long && <p>What it would do to each of {counted(preview.people, 'person', 'people')} is looked at first. You can leave meanwhile; nothing is done before you have seen it and say so.</p>}
-            {!preview.canBeUndone && <p className="soft">This cannot be taken back.</p>}
+            {preview.long && <p>{say('people.act_dialog.long', { people: say('keep.people_counted', { count: preview.people }) })}</p>}
+            {!preview.canBeUndone && <p className="soft">{say('people.act_dialog.this_cannot_be_taken')}</p>}
           </>
         )}
       </div>

@@ -3,23 +3,24 @@ import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 
 import type { PeoplePage } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 
 const STANDINGS = [
-  { value: '', label: 'Anybody' },
-  { value: 'trial', label: 'On a trial' },
-  { value: 'samples', label: 'Only looked at samples' },
-  { value: 'none', label: 'Never held a pass' },
-  { value: 'observes', label: 'Observe somebody' },
-  { value: 'observed', label: 'Are observed' },
-  { value: 'staff', label: 'Staff' },
+  { value: '', label: say('people.filter_bar.anybody') },
+  { value: 'trial', label: say('people.filter_bar.on_a_trial') },
+  { value: 'samples', label: say('people.filter_bar.only_looked_at_samples') },
+  { value: 'none', label: say('people.filter_bar.never_held_a_pass') },
+  { value: 'observes', label: say('people.filter_bar.observe_somebody') },
+  { value: 'observed', label: say('people.filter_bar.are_observed') },
+  { value: 'staff', label: say('people.filter_bar.staff') },
 ];
 
 const SORTS = [
-  { value: 'name', label: 'by name' },
-  { value: 'ends', label: 'whose pass ends first' },
-  { value: 'seen', label: 'last here first' },
-  { value: 'newest', label: 'newest first' },
+  { value: 'name', label: say('people.filter_bar.by_name') },
+  { value: 'ends', label: say('people.filter_bar.whose_pass_ends_first') },
+  { value: 'seen', label: say('people.filter_bar.last_here_first') },
+  { value: 'newest', label: say('people.filter_bar.newest_first') },
 ];
 
 type Filter = PeoplePage['filter'];
@@ -58,22 +59,22 @@ export function FilterBar({ filter, offers, courses, labels, onShow }: FilterBar
   const any = { value: '', label: 'any' };
   return (
     <div className="peoplefilter" role="search">
-      <TextInput id="find" aria-label="Name or e-mail" placeholder="Name or e-mail" value={find} onChange={(event) => setFind(event.currentTarget.value)} onKeyDown={(event) => event.key === 'Enter' && onShow({ find })} onBlur={() => find !== (filter['find'] ?? '') && onShow({ find })} rightSection={<kbd>/</kbd>} />
-      {pick('standing', 'Who', STANDINGS)}
-      {pick('holds', 'Holds', [any, ...offers.map(({ key, title }) => ({ value: key, label: title }))])}
-      {pick('label', 'Label', [any, ...labels.map((label) => ({ value: label, label }))])}
-      {number('ends_in', 'Ends within', 'days')}
-      {number('ended', 'Ended in the last', 'days')}
-      {number('unseen', 'Not here for', 'days')}
-      {pick('course', 'Progress in', [any, ...courses.map(({ key, title }) => ({ value: key, label: title }))])}
+      <TextInput id="find" aria-label={say('keep.name_or_e_mail')} placeholder={say('keep.name_or_e_mail')} value={find} onChange={(event) => setFind(event.currentTarget.value)} onKeyDown={(event) => event.key === 'Enter' && onShow({ find })} onBlur={() => find !== (filter['find'] ?? '') && onShow({ find })} rightSection={<kbd>/</kbd>} />
+      {pick('standing', say('people.filter_bar.who'), STANDINGS)}
+      {pick('holds', say('people.filter_bar.holds'), [any, ...offers.map(({ key, title }) => ({ value: key, label: title }))])}
+      {pick('label', say('keep.label'), [any, ...labels.map((label) => ({ value: label, label }))])}
+      {number('ends_in', say('people.filter_bar.ends_within'), 'days')}
+      {number('ended', say('people.filter_bar.ended_in_the_last'), 'days')}
+      {number('unseen', say('people.filter_bar.not_here_for'), 'days')}
+      {pick('course', say('people.filter_bar.progress_in'), [any, ...courses.map(({ key, title }) => ({ value: key, label: title }))])}
       {(filter['course'] ?? '') !== '' && (
         <>
           {number('from', 'from', '%')}
           {number('to', 'to', '%')}
         </>
       )}
-      {pick('sort', 'Sorted', SORTS)}
-      {Object.keys(filter).length > 0 && <Link href={to('keep.people.list')}>Clear</Link>}
+      {pick('sort', say('people.filter_bar.sorted'), SORTS)}
+      {Object.keys(filter).length > 0 && <Link href={to('keep.people.list')}>{say('people.filter_bar.clear')}</Link>}
     </div>
   );
 }

@@ -1,15 +1,15 @@
 import type { ActOutcome } from '../lib/generated/types';
+import { say, saying } from '../lib/keepSay';
 
 /** What an act does to how many, with the names of the first. */
 export function OutcomeList({ outcomes }: { outcomes: ActOutcome[] }) {
   return outcomes.map((outcome) => (
     <details key={outcome.words} className={outcome.changes ? '' : 'soft'}>
       <summary>
-        <b>{outcome.count.toLocaleString('en')}</b> {outcome.words}
+        {saying('people.outcome_list.line', { count: <b key="count">{say('people.outcome_list.count', { count: outcome.count })}</b>, what: outcome.words })}
       </summary>
       <p>
-        {outcome.names.join(', ')}
-        {outcome.count > outcome.names.length && ` and ${(outcome.count - outcome.names.length).toLocaleString('en')} more`}
+        {say('people.outcome_list.names', { names: outcome.names.join(', '), more: Math.max(0, outcome.count - outcome.names.length) })}
       </p>
     </details>
   ));

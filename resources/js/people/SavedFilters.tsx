@@ -2,6 +2,7 @@ import { Link, router, useForm } from '@inertiajs/react';
 import { Button, Menu, TextInput } from '@mantine/core';
 
 import type { PeoplePage } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 
 export function SavedFilters({ filter, segments }: Pick<PeoplePage, 'filter' | 'segments'>) {
@@ -10,20 +11,20 @@ export function SavedFilters({ filter, segments }: Pick<PeoplePage, 'filter' | '
     <Menu width={280} position="bottom-end" withArrow closeOnItemClick={false}>
       <Menu.Target>
         <button type="button" className="linklike segments">
-          Segments{segments.length > 0 ? ` (${segments.length})` : ''}
+          {say('people.saved_filters.segments', { count: segments.length })}
         </button>
       </Menu.Target>
       <Menu.Dropdown>
         {segments.map((segment) => (
           <div key={segment.id} className="segment">
             <Link href={`${to('keep.people.list')}?${segment.query}`}>{segment.name}</Link>
-            <button type="button" className="linklike" aria-label={`Forget ${segment.name}`} onClick={() => router.delete(to('keep.segments.forget', { segment: segment.id }), { preserveState: true, preserveScroll: true })}>
-              Forget
+            <button type="button" className="linklike" aria-label={say('people.saved_filters.forget_name', { name: segment.name })} onClick={() => router.delete(to('keep.segments.forget', { segment: segment.id }), { preserveState: true, preserveScroll: true })}>
+              {say('people.saved_filters.forget')}
             </button>
           </div>
         ))}
         {Object.keys(filter).length === 0 ? (
-          <p className="soft segment">Filter the list, and keep the filter here under a name.</p>
+          <p className="soft segment">{say('people.saved_filters.filter_list_and_keep')}</p>
         ) : (
           <form
             className="segment"
@@ -33,9 +34,9 @@ export function SavedFilters({ filter, segments }: Pick<PeoplePage, 'filter' | '
               form.post(to('keep.segments.save'), { preserveState: true, preserveScroll: true, onSuccess: () => form.reset() });
             }}
           >
-            <TextInput size="xs" aria-label="Keep this filter as" placeholder="Keep this filter as" maxLength={60} value={form.data.name} error={form.errors.name} onChange={(event) => form.setData('name', event.currentTarget.value)} />
+            <TextInput size="xs" aria-label={say('people.saved_filters.keep_this_filter_as')} placeholder={say('people.saved_filters.keep_this_filter_as')} maxLength={60} value={form.data.name} error={form.errors.name} onChange={(event) => form.setData('name', event.currentTarget.value)} />
             <Button size="xs" type="submit" variant="default" loading={form.processing}>
-              Keep
+              {say('people.saved_filters.keep')}
             </Button>
           </form>
         )}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 
 import { withQuery } from '../lib/address';
 import type { FoundPerson } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 import { useAsked } from '../lib/useAsked';
 
@@ -16,8 +17,8 @@ export function TieDialog({ person, name, as, onClose }: { person: number; name:
     router.post(to('keep.people.act'), { ...data, do: 'observe' }, { preserveScroll: true, preserveState: true, onFinish: onClose });
   };
   return (
-    <Modal opened onClose={onClose} title={as === 'observer' ? `Who looks in on ${name}` : `On whom ${name} looks in`}>
-      <TextInput aria-label="Name or e-mail" placeholder="Name or e-mail" data-autofocus value={typed} onChange={(event) => setTyped(event.currentTarget.value)} />
+    <Modal opened onClose={onClose} title={as === 'observer' ? say('people.tie_dialog.who_looks_in_on', { name }) : say('people.tie_dialog.on_whom_name_looks', { name })}>
+      <TextInput aria-label={say('keep.name_or_e_mail')} placeholder={say('keep.name_or_e_mail')} data-autofocus value={typed} onChange={(event) => setTyped(event.currentTarget.value)} />
       <ul className="found">
         {(found ?? [])
           .filter(({ id }) => id !== person)
@@ -26,8 +27,8 @@ export function TieDialog({ person, name, as, onClose }: { person: number; name:
               <span>
                 <b>{one.name}</b> {one.email}
               </span>
-              <button type="button" className="linklike" aria-label={`Tie ${one.name}`} onClick={() => tie(one.id)}>
-                Tie
+              <button type="button" className="linklike" aria-label={say('people.tie_dialog.tie_name', { name: one.name })} onClick={() => tie(one.id)}>
+                {say('people.tie_dialog.tie')}
               </button>
             </li>
           ))}

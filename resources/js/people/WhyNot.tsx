@@ -5,6 +5,7 @@ import { Fragment, useState } from 'react';
 import { Arch } from '../ui/Arch';
 import { withQuery } from '../lib/address';
 import type { CoursePick, FoundPerson, WhyLink } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { plainText } from '../lib/words';
 import { useWhy } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
@@ -39,16 +40,16 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
     window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { why: value }));
   };
   // Who only looks with somebody is let in by that, and by nothing else: so it is told first.
-  const withThem = observes.slice(0, MOST_WAYS).map((learner) => ({ id: `observer:person:${learner.id}`, words: `With ${learner.name}` }));
-  const alone = { id: `person:${person}`, words: 'As themselves' };
+  const withThem = observes.slice(0, MOST_WAYS).map((learner) => ({ id: `observer:person:${learner.id}`, words: say('people.why_not.with_name', { name: learner.name }) }));
+  const alone = { id: `person:${person}`, words: say('people.why_not.as_themselves') };
   const ways = theirs.length === 0 ? [...withThem, alone] : [alone, ...withThem];
   const [course, item] = chosen === null ? [null, null] : [chosen.slice(0, chosen.indexOf('/')), chosen.slice(chosen.indexOf('/') + 1)];
   return (
     <section className="whynot">
-      <h2>Why can’t they see…</h2>
+      <h2>{say('people.why_not.why_cant_they_see')}</h2>
       <Select
-        aria-label={`What ${name} cannot see`}
-        placeholder="Type the title of a lesson, module or board"
+        aria-label={say('people.why_not.what_name_cannot_see', { name })}
+        placeholder={say('people.why_not.type_title_lesson_module')}
         searchable
         clearable
         data={sorted.map(({ key, title, rows }) => ({ group: title, items: rows.map((row) => ({ value: `${key}/${row.key}`, label: row.title })) }))}
@@ -81,7 +82,7 @@ interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | '
 function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExtend, onMended }: ReasonsProps) {
   const { card, state } = useWhy(course, item, vantage, now, 'published', String(round));
   if (card === null) {
-    return <p className={state === 'failed' ? 'takes' : 'soft'}>{state === 'failed' ? 'The reasons could not be loaded.' : 'Looking for the reasons…'}</p>;
+    return <p className={state === 'failed' ? 'takes' : 'soft'}>{state === 'failed' ? say('people.why_not.reasons_could_not_be') : say('people.why_not.looking_for_the_reasons')}</p>;
   }
   return (
     <div aria-live="polite">
@@ -132,7 +133,7 @@ function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExt
         </>
       )}
       <p>
-        <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', row: item, who: vantage, v: [vantage] })}>See the whole course through their eyes</Link>
+        <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', row: item, who: vantage, v: [vantage] })}>{say('people.why_not.see_whole_course_through')}</Link>
       </p>
     </div>
   );

@@ -1,5 +1,6 @@
 import { Button, Modal } from '@mantine/core';
 import type { FormEvent, ReactNode } from 'react';
+import { say } from '../lib/keepSay';
 
 export interface DialogFormProps {
   title: string;
@@ -32,7 +33,7 @@ export function DialogForm({ title, size, keep, busy, disabled = false, error, o
         {error !== undefined && <p className="takes">{error}</p>}
         <div className="review-acts">
           <Button type="button" variant="default" onClick={onLeave}>
-            Leave
+            {say('keep.leave')}
           </Button>
           <Button type="submit" loading={busy} disabled={disabled}>
             {keep}

@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
+import { say } from '../lib/keepSay';
 
 import { useShared } from '../lib/page';
 import { plainText } from '../lib/words';
@@ -31,11 +32,11 @@ export function FlashNote() {
           )}
           {undo !== null && (
             <button type="button" onClick={() => router.post(to('keep.people.undo', { act: undo }), {}, { preserveScroll: true, preserveState: true })}>
-              Take it back
+              {say('keep.take_it_back')}
             </button>
           )}
           <button type="button" onClick={() => setClosed(flash)}>
-            Close
+            {say('keep.close')}
           </button>
         </div>
       )}

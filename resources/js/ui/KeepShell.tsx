@@ -1,5 +1,6 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import type { ReactNode } from 'react';
+import { say } from '../lib/keepSay';
 
 import { Mark } from './Arch';
 import { useShared } from '../lib/page';
@@ -12,12 +13,12 @@ export interface KeepShellProps {
 }
 
 const PLACES: { href: string; title: string; run?: boolean }[] = [
-  { href: to('keep.courses'), title: 'Courses' },
-  { href: to('keep.people.list'), title: 'People' },
-  { href: to('keep.offers'), title: 'Offers' },
-  { href: to('keep.notices'), title: 'Notices' },
-  { href: to('keep.outbox'), title: 'Outbox', run: true },
-  { href: to('keep.school'), title: 'School' },
+  { href: to('keep.courses'), title: say('keep.keep_shell.courses') },
+  { href: to('keep.people.list'), title: say('keep.people') },
+  { href: to('keep.offers'), title: say('keep.offers') },
+  { href: to('keep.notices'), title: say('keep.keep_shell.notices') },
+  { href: to('keep.outbox'), title: say('keep.keep_shell.outbox'), run: true },
+  { href: to('keep.school'), title: say('keep.keep_shell.school') },
 ];
 
 /** The frame of the administrator's side. */
@@ -29,9 +30,9 @@ export function KeepShell({ title, children }: KeepShellProps) {
       <Head title={title} />
       <header className="top">
         <Link href={to('keep.courses')} className="brand">
-          <Mark /> Silent Keep
+          <Mark /> {say('keep.product')}
         </Link>
-        <nav aria-label="Main">
+        <nav aria-label={say('keep.keep_shell.main')}>
           <ul className="nav">
             {PLACES.filter(({ run }) => run !== true || signedIn?.runs === true).map(({ href, title: place }) => (
               <li key={href}>
@@ -45,7 +46,7 @@ export function KeepShell({ title, children }: KeepShellProps) {
         <p className="who">
           <b>{school.name}</b>, {school.zoneName} · <Link href={to('account')}>{signedIn?.name}</Link> ·{' '}
           <button type="button" className="linklike" onClick={() => router.post(to('sign-out'))}>
-            Sign out
+            {say('keep.keep_shell.sign_out')}
           </button>
         </p>
       </header>

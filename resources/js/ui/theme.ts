@@ -1,5 +1,7 @@
 import { createTheme, type MantineColorsTuple } from '@mantine/core';
 
+import { say } from '../lib/say';
+
 /** The accent in ten steps around #2B4C7E. */
 const accent: MantineColorsTuple = [
   '#eff3f9', '#dde5f0', '#b8c8e0', '#90aad0', '#6f91c3', '#5a81bb', '#4f79b8', '#3f67a2', '#2B4C7E', '#223e69',
@@ -20,5 +22,5 @@ export const theme = createTheme({
   defaultRadius: 4,
   black: '#1F2D35',
   cursorType: 'pointer',
-  components: { Modal: { defaultProps: { closeButtonProps: { 'aria-label': 'Close' } } } },
+  components: { Modal: { defaultProps: { closeButtonProps: { 'aria-label': say('close') } } } },
 });

@@ -2,7 +2,8 @@ import { Link, router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
 import type { CourseHead, Sentence, SightlinesGrid } from '../lib/generated/types';
-import { counted, plainText } from '../lib/words';
+import { say, saying } from '../lib/keepSay';
+import { plainText } from '../lib/words';
 import { Words } from '../ui/Words';
 import { to } from '../lib/route';
 
@@ -19,9 +20,9 @@ export interface CourseHeadLineProps {
 }
 
 const SEES = [
-  { see: 'published', title: 'As published' },
-  { see: 'draft', title: 'With the changes' },
-  { see: 'both', title: 'Both' },
+  { see: 'published', title: say('workspace.course_head_line.as_published') },
+  { see: 'draft', title: say('workspace.course_head_line.with_the_changes') },
+  { see: 'both', title: say('workspace.course_head_line.both') },
 ];
 
 /** What stands above the grid: who gets in, and what waits to be published. */
@@ -35,7 +36,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
         </p>
         {mayEdit && (
           <button type="button" onClick={() => router.delete(to('keep.publication.set', { course: course.key }), { data: { version: course.draftVersion }, preserveScroll: true })}>
-            Close
+            {say('keep.close')}
           </button>
         )}
       </div>
@@ -45,7 +46,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
         <div className="title">
           <h1>{course.title}</h1>
           {course.revision === null ? (
-            <span className="state state-draft">not live yet</span>
+            <span className="state state-draft">{say('keep.not_live_yet')}</span>
           ) : (
             <span className={`state state-${course.state}`}>{course.state}</span>
           )}
@@ -56,7 +57,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
             <>
               {' '}
               <button type="button" className="linklike" onClick={onCourse}>
-                change
+                {say('workspace.course_head_line.change')}
               </button>
             </>
           )}
@@ -65,7 +66,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
       </div>
       <div className="acts">
         {seen !== null && changes.length > 0 && (
-          <div className="seg" role="group" aria-label="Which rules are looked at">
+          <div className="seg" role="group" aria-label={say('workspace.course_head_line.which_rules_looked_at')}>
             {SEES.map(({ see, title }) => (
               <button key={see} type="button" aria-pressed={seen.see === see} disabled={course.revision === null && see !== 'draft'} onClick={() => onSee(see === 'draft' ? null : see)}>
                 {title}
@@ -75,30 +76,30 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
         )}
         {onWho !== undefined && (
           <button type="button" className="linklike" onClick={onWho}>
-            <kbd>V</kbd> who looks
+            {saying('workspace.course_head_line.who_looks', { key: <kbd>V</kbd> })}
           </button>
         )}
         {mayEdit && course.edits > 0 && (
           <button type="button" className="linklike" onClick={() => onStep('undo')}>
-            <kbd>Ctrl Z</kbd> undo the last edit
+            {saying('workspace.course_head_line.undo', { key: <kbd>{say('keep.keys.ctrl_z')}</kbd> })}
           </button>
         )}
         {mayEdit && course.undone > 0 && (
           <button type="button" className="linklike" onClick={() => onStep('redo')}>
-            <kbd>Ctrl Y</kbd> redo
+            {saying('workspace.course_head_line.redo', { key: <kbd>{say('keep.keys.ctrl_y')}</kbd> })}
           </button>
         )}
         {course.goesLive !== null && (
           <Link href={to('keep.rehearsal', { course: course.key })} className={course.goesLiveAsIs ? 'golive' : 'golive stale'}>
-            {course.goesLiveAsIs ? `Goes live ${course.goesLive}` : `Changed since it was set for ${course.goesLive}: set it again`}
+            {course.goesLiveAsIs ? say('workspace.course_head_line.goes_live_goes_live', { goes_live: course.goesLive }) : say('workspace.course_head_line.changed_since_was_set', { goes_live: course.goesLive })}
           </Link>
         )}
-        <Link href={to('keep.contents', { course: course.key })}>Contents</Link>
-        <Link href={to('keep.course-notices', { course: course.key })}>Notices</Link>
-        <Link href={to('keep.history', { course: course.key })}>History</Link>
+        <Link href={to('keep.contents', { course: course.key })}>{say('workspace.course_head_line.contents')}</Link>
+        <Link href={to('keep.course-notices', { course: course.key })}>{say('workspace.course_head_line.notices')}</Link>
+        <Link href={to('keep.history', { course: course.key })}>{say('workspace.course_head_line.history')}</Link>
         {changes.length > 0 && (
           <Button component={Link} href={to('keep.rehearsal', { course: course.key })} h={30} size="sm">
-            Review {counted(changes.length, 'unpublished change')}
+            {say('workspace.course_head_line.review', { changes: changes.length })}
           </Button>
         )}
       </div>
@@ -116,7 +117,7 @@ function Findings({ course }: { course: CourseHead }) {
   return (
     <p className="findingline" title={course.findings.map(plainText).join('\n')}>
       <Words segments={first.segments} />{' '}
-      <Link href={`${to('keep.offers')}#${course.key}`}>{course.findings.length > 1 ? `and ${counted(course.findings.length - 1, 'more finding')}` : 'Offers'}</Link>
+      <Link href={`${to('keep.offers')}#${course.key}`}>{course.findings.length > 1 ? say('workspace.course_head_line.more_findings', { count: course.findings.length - 1 }) : say('keep.offers')}</Link>
     </p>
   );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 
 import type { DraftNews } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 import { plainText } from '../lib/words';
 import { Words } from '../ui/Words';
 
@@ -14,7 +15,7 @@ export function DraftNewsNote({ news }: { news: DraftNews | null }) {
     <div role="status" aria-live="polite">
       <div className="flash flash-news">
         <p>
-          <b>{news.version === 0 ? 'The draft was published or thrown away elsewhere.' : `${news.who ?? 'Somebody'} is editing this draft too${news.sentences.length > 0 ? ':' : '.'}`}</b>
+          <b>{news.version === 0 ? say('workspace.draft_news_note.draft_was_published_or') : say('workspace.draft_news_note.editing_too', { who: news.who ?? say('workspace.draft_news_note.somebody'), more: news.sentences.length })}</b>
         </p>
         {news.sentences.length > 0 && (
           <ul>
@@ -26,7 +27,7 @@ export function DraftNewsNote({ news }: { news: DraftNews | null }) {
           </ul>
         )}
         <button type="button" onClick={() => setClosed(news)}>
-          Close
+          {say('keep.close')}
         </button>
       </div>
     </div>

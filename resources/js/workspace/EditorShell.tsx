@@ -1,5 +1,6 @@
 import { Button, Popover } from '@mantine/core';
 import type { FormEvent, KeyboardEvent, ReactNode } from 'react';
+import { say } from '../lib/keepSay';
 
 export interface EditorShellProps {
   /** What the form is, for those who do not see it. */
@@ -34,10 +35,10 @@ export function EditorShell({ label, width, busy = false, onSubmit, onClose, tar
           {children}
           <div className="editor-acts">
             <Button type="button" variant="default" onClick={onClose}>
-              Leave
+              {say('keep.leave')}
             </Button>
             <Button type="submit" loading={busy}>
-              Keep in the draft
+              {say('keep.keep_in_the_draft')}
             </Button>
           </div>
         </form>

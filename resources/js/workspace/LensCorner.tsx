@@ -3,11 +3,12 @@ import type { RefObject } from 'react';
 
 import { withQuery } from '../lib/address';
 import type { WorkspacePage } from '../lib/generated/types';
+import { say } from '../lib/keepSay';
 
 const LENSES: { id: WorkspacePage['lens']; title: string }[] = [
-  { id: 'rules', title: 'Rules' },
-  { id: 'sightlines', title: 'Sightlines' },
-  { id: 'timeline', title: 'Timeline' },
+  { id: 'rules', title: say('workspace.lens_corner.rules') },
+  { id: 'sightlines', title: say('workspace.lens_corner.sightlines') },
+  { id: 'timeline', title: say('workspace.lens_corner.timeline') },
 ];
 
 interface LensCornerProps {
@@ -42,13 +43,13 @@ export function LensCorner({ lens, row, filter, field, onFilter, shown, rows }: 
         <input
           ref={field}
           type="search"
-          placeholder="Filter rows"
-          aria-label="Filter rows"
+          placeholder={say('workspace.lens_corner.filter_rows')}
+          aria-label={say('workspace.lens_corner.filter_rows')}
           value={filter}
           onChange={(event) => onFilter(event.currentTarget.value)}
           onBlur={() => window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { find: filter === '' ? null : filter }))}
         />
-        <span>{shown === rows ? `${rows} rows` : `${shown} of ${rows}`}</span>
+        <span>{shown === rows ? say('workspace.lens_corner.all_rows', { rows }) : say('workspace.lens_corner.shown_of_rows', { shown, rows })}</span>
       </label>
     </>
   );

@@ -1,9 +1,9 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { say, saying } from '../lib/keepSay';
 
 import type { Tick } from '../lib/sights';
 import { DAY, monthName, type SchoolTime } from '../lib/time';
 import type { Sights } from './useSights';
-import { counted } from '../lib/words';
 
 export interface TimeRailProps {
   sights: Sights;
@@ -70,13 +70,13 @@ export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
       <div className="at">
         <WhenField key={at} at={at} time={time} zoneName={zoneName} onAt={setAt} />
         <span className="then" role="status">
-          {state === 'waiting' ? 'Looking ahead…' : state === 'failed' ? 'What comes could not be loaded' : next === undefined ? 'Nothing changes after this' : `Next ${time.words(next.at)}`}
-          {state === 'ready' && next !== undefined && <span className="cells">, {counted(next.cells, 'cell')}</span>}
+          {state === 'waiting' ? say('workspace.time_rail.looking_ahead') : state === 'failed' ? say('workspace.time_rail.what_comes_could_not') : next === undefined ? say('workspace.time_rail.nothing_changes_after_this') : say('workspace.time_rail.next', { when: time.words(next.at) })}
+          {state === 'ready' && next !== undefined && <span className="cells">{say('workspace.time_rail.next_cells', { count: next.cells })}</span>}
         </span>
         <div className="steps">
-          <Step label="To the change before" keyName="[" disabled={before === undefined} onClick={() => before !== undefined && setAt(before.at)} />
-          <Step label="Back to now" keyName="0" disabled={isNow} onClick={() => setAt(null)} />
-          <Step label="To the next change" keyName="]" disabled={next === undefined} onClick={() => next !== undefined && setAt(next.at)} />
+          <Step label={say('workspace.time_rail.to_the_change_before')} keyName="[" disabled={before === undefined} onClick={() => before !== undefined && setAt(before.at)} />
+          <Step label={say('workspace.time_rail.back_to_now')} keyName="0" disabled={isNow} onClick={() => setAt(null)} />
+          <Step label={say('workspace.time_rail.to_the_next_change')} keyName="]" disabled={next === undefined} onClick={() => next !== undefined && setAt(next.at)} />
         </div>
       </div>
       <svg
@@ -84,7 +84,7 @@ export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
         className={state === 'ready' ? 'ruler' : 'ruler waits'}
         role="slider"
         tabIndex={0}
-        aria-label={`Time that is looked at, ${zoneName}`}
+        aria-label={say('workspace.time_rail.time_that_looked_at', { zone_name: zoneName })}
         aria-valuemin={from}
         aria-valuemax={to}
         aria-valuenow={at}
@@ -120,8 +120,8 @@ export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
 }
 
 function tickWords({ cells, opens, shuts }: Tick): string {
-  const parts = [opens > 0 ? `${opens} open` : '', shuts > 0 ? `${shuts} shut` : ''].filter((part) => part !== '');
-  return parts.length === 0 ? `${counted(cells, 'cell')} change` : parts.join(', ');
+  const parts = [opens > 0 ? say('workspace.time_rail.opens_open', { opens }) : '', shuts > 0 ? say('workspace.time_rail.shuts_shut', { shuts }) : ''].filter((part) => part !== '');
+  return parts.length === 0 ? say('workspace.time_rail.cells_change', { count: cells }) : parts.join(', ');
 }
 
 function Step({ label, keyName, disabled, onClick }: { label: string; keyName: string; disabled: boolean; onClick: () => void }) {
@@ -139,10 +139,13 @@ function WhenField({ at, time, zoneName, onAt }: { at: number; time: SchoolTime;
   if (!typing) {
     return (
       <p>
-        As of{' '}
-        <button type="button" className="when" title="Jump to a date" onClick={() => setTyping(true)}>
-          {time.words(at)}
-        </button>
+        {saying('workspace.time_rail.as_of', {
+              when: (
+                <button type="button" className="when" title={say('workspace.time_rail.jump_to_a_date')} onClick={() => setTyping(true)}>
+                  {time.words(at)}
+                </button>
+              ),
+            })}
       </p>
     );
   }
@@ -150,7 +153,7 @@ function WhenField({ at, time, zoneName, onAt }: { at: number; time: SchoolTime;
     <input
       type="datetime-local"
       autoFocus
-      aria-label={`Jump to a date and time, ${zoneName}`}
+      aria-label={say('workspace.time_rail.jump_date_and_time', { zone_name: zoneName })}
       defaultValue={time.wall(at)}
       onBlur={(event) => {
         const instant = time.instant(event.currentTarget.value);

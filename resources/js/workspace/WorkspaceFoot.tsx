@@ -1,4 +1,5 @@
 import type { OutlineRow } from '../lib/generated/types';
+import { say, saying } from '../lib/keepSay';
 
 export interface RulesFootProps {
   plan: string | null;
@@ -13,29 +14,43 @@ export interface RulesFootProps {
 /** Under the Rules lens: what the keys do, or how many rows are set together. */
 export function RulesFoot({ plan, mayEdit, selected, copied, onClear }: RulesFootProps) {
   if (!mayEdit) {
-    return <p className="hint">You see every rule; only administrators change them.</p>;
+    return <p className="hint">{say('workspace.workspace_foot.you_see_every_rule')}</p>;
   }
   if (selected > 1) {
     return (
       <p className="hint" role="status">
-        <b>{selected} rows selected.</b> Setting a cell of one of them sets all {selected} ·{' '}
-        <button type="button" className="linklike" onClick={onClear}>
-          <kbd>Esc</kbd> let go
-        </button>
+        {saying('workspace.workspace_foot.selected', {
+          selected,
+          count: <b key="count">{say('workspace.workspace_foot.selected_rows_selected', { selected })}</b>,
+          let_go: (
+            <button key="let-go" type="button" className="linklike" onClick={onClear}>
+              {saying('workspace.workspace_foot.let_go', { key: <kbd>{say('keep.keys.esc')}</kbd> })}
+            </button>
+          ),
+        })}
       </p>
     );
   }
   if (copied !== null) {
     return (
       <p className="hint" role="status">
-        <b>The rules of {copied.title} are copied.</b> <kbd>Ctrl V</kbd> sets them on the row you are on, or on all that are selected
+        {saying('workspace.workspace_foot.copied', { what: <b key="what">{say('workspace.workspace_foot.rules_title_copied', { title: copied.title })}</b>, key: <kbd key="key">{say('keep.keys.ctrl_v')}</kbd> })}
       </p>
     );
   }
   return (
     <p className="hint">
-      <kbd>↑</kbd> <kbd>↓</kbd> move · <kbd>Shift</kbd> selects several · <kbd>Enter</kbd> opens the sheet · <kbd>N</kbd> adds rows · edits gather in the draft, learners
-      see them once published{plan === null ? ' · no release plan: everything opens at once' : ''}
+      {saying('workspace.workspace_foot.keys', {
+        arrows: (
+          <span key="arrows">
+            <kbd>↑</kbd> <kbd>↓</kbd>
+          </span>
+        ),
+        shift: <kbd key="shift">{say('keep.keys.shift')}</kbd>,
+        enter: <kbd key="enter">{say('keep.keys.enter')}</kbd>,
+        new: <kbd key="new">N</kbd>,
+        plans: plan === null ? 'none' : 'some',
+      })}
     </p>
   );
 }

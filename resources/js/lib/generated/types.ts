@@ -514,6 +514,11 @@ export interface MediumCard {
   size: string;
 }
 
+export interface ModuleReach {
+  open: number;
+  all: number;
+}
+
 export interface MovedDates {
   lines: Sentence[];
 }
@@ -613,7 +618,7 @@ export interface OfferRow {
   lastsWords: string;
   holders: number;
   live: boolean;
-  opens: string[];
+  opens: ModuleReach[];
   edited: string[];
   terms: string[];
   again: 'once' | 'renewal' | 'afterwards';

@@ -4,12 +4,12 @@ import { useState } from 'react';
 
 import { useReloads } from '../../lib/useReloads';
 import type { ActPage } from '../../lib/generated/types';
-import { counted } from '../../lib/words';
+import { say, saying } from '../../lib/keepSay';
 import { OutcomeList } from '../../people/OutcomeList';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 
-const many = (people: number) => counted(people, 'person', 'people');
+const many = (count: number) => say('keep.people_counted', { count });
 
 /** An act on many people: looked at by the queue first, then done in one go, and taken back in one. */
 export default function Act(page: ActPage) {
@@ -25,45 +25,53 @@ export default function Act(page: ActPage) {
             <h1>{told}</h1>
           </div>
           <p className="doors">
-            <Link href={to('keep.people.list')}>People</Link> · {many(of)} chosen · asked for {made}
-            {actor !== null && ` by ${actor}`}
+            {saying(actor === null ? 'people.act.asked' : 'people.act.asked_by', {
+              people: (
+                <Link key="people" href={to('keep.people.list')}>
+                  {say('keep.people')}
+                </Link>
+              ),
+              of: many(of),
+              made,
+              actor,
+            })}
           </p>
         </div>
       </div>
       <main className="plainpage actpage">
-        <section className="progress" aria-label="How it stands" role="status">
+        <section className="progress" aria-label={say('people.act.how_it_stands')} role="status">
           {state === 'preparing' && (
             <>
-              <h2>Looking what it would do</h2>
-              <progress max={of} value={looked} aria-label="People looked at" />
+              <h2>{say('people.act.looking_what_would_do')}</h2>
+              <progress max={of} value={looked} aria-label={say('people.act.people_looked_at')} />
               <p>
-                {looked.toLocaleString('en')} of {many(of)}. Nothing is done yet. You can leave this page: it goes on by itself, and is under People when you come back.
+                {say('people.act.looked', { looked, of: many(of) })}
               </p>
             </>
           )}
-          {state === 'prepared' && <h2>{touched === 0 ? 'It would change nothing for them' : `Nothing is done yet. It would do something to ${many(touched)}.`}</h2>}
-          {state === 'done' && undone === null && <h2>Done for {many(touched)}</h2>}
-          {state === 'done' && undone !== null && <h2>Taken back {undone}, for {many(touched)}</h2>}
+          {state === 'prepared' && <h2>{touched === 0 ? say('people.act.would_change_nothing_for') : say('people.act.would_do', { people: many(touched) })}</h2>}
+          {state === 'done' && undone === null && <h2>{say('people.act.done_for', { people: many(touched) })}</h2>}
+          {state === 'done' && undone !== null && <h2>{say('people.act.taken_back', { when: undone, people: many(touched) })}</h2>}
           {state === 'undoing' && (
             <>
-              <h2>Taking it back</h2>
-              <progress aria-label="Taking it back" />
-              <p>For {many(touched)}, all at once or not at all. You can leave this page: it goes on by itself.</p>
+              <h2>{say('people.act.taking_it_back')}</h2>
+              <progress aria-label={say('people.act.taking_it_back')} />
+              <p>{say('people.act.at_once', { people: many(touched) })}</p>
             </>
           )}
-          {state === 'refused' && <h2>This cannot be done</h2>}
+          {state === 'refused' && <h2>{say('people.act.this_cannot_be_done')}</h2>}
           {problem !== null && <p className="takes">{problem}</p>}
-          {stale && <p className="takes">It was looked at more than a quarter of an hour ago, and may be otherwise by now. Choose the people again to look anew.</p>}
+          {stale && <p className="takes">{say('people.act.was_looked_at_more')}</p>}
         </section>
         {outcomes.length > 0 && state !== 'undoing' && undone === null && (
-          <section className="outcomes" aria-label={state === 'done' ? 'What it did' : 'What it would do'}>
+          <section className="outcomes" aria-label={state === 'done' ? say('people.act.what_it_did') : say('people.act.what_it_would_do')}>
             <OutcomeList outcomes={outcomes} />
           </section>
         )}
         <div className="review-acts">
           {(state === 'preparing' || state === 'prepared' || state === 'refused') && (
             <Button type="button" variant="default" disabled={busy} onClick={() => router.delete(to('keep.act', { act: id }), visit)}>
-              Leave it
+              {say('keep.leave_it')}
             </Button>
           )}
           {state === 'prepared' && touched > 0 && (
@@ -73,12 +81,12 @@ export default function Act(page: ActPage) {
           )}
           {canBeUndone && (
             <Button type="button" variant="default" loading={busy} onClick={() => router.post(to('keep.people.undo', { act: id }), {}, visit)}>
-              Take it back
+              {say('keep.take_it_back')}
             </Button>
           )}
           {state === 'done' && (
             <Button component={Link} href={to('keep.people.list')} variant="default">
-              To the people
+              {say('people.act.to_the_people')}
             </Button>
           )}
         </div>

@@ -6,29 +6,31 @@ import { Prose } from '../../learn/Prose';
 import type { ContentForm, ContentMedium, ContentRow, ContentsPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
 import { QuizEditor } from '../../contents/QuizEditor';
+import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
 
 /** What the lessons and boards of a course hold. */
 export default function Contents({ course, title, about, items, open, mayEdit }: ContentsPage) {
   return (
-    <KeepShell title={`Contents of ${title}`}>
+    <KeepShell title={say('contents.contents.contents_of_title', { title })}>
       <div className="head">
         <div>
           <div className="title">
-            <h1>Contents</h1>
+            <h1>{say('contents.contents.contents')}</h1>
           </div>
           <p className="doors">
-            <Link href={to('keep.course', { course })}>{title}</Link> · what lessons and boards hold; it goes live as it is saved, to whoever the rules let in
+            {saying('contents.contents.told', { course: <Link href={to('keep.course', { course })}>{title}</Link> })}
           </p>
         </div>
       </div>
       <main className="notices">
-        <nav aria-label="Items">
+        <nav aria-label={say('contents.contents.items')}>
           <ul>
             <li>
               <Link href={to('keep.contents', { course })} aria-current={open === null ? 'page' : undefined}>
-                What the course says of itself<span>{about === '' ? 'nothing yet' : 'text'}</span>
+                {say('contents.contents.what_course_says_itself')}
+            <span>{about === '' ? say('contents.contents.nothing_yet') : say('contents.contents.has_text')}</span>
               </Link>
             </li>
             {items.map((row) => (
@@ -48,7 +50,7 @@ function ItemLink({ course, row, here }: { course: string; row: ContentRow; here
   return (
     <Link href={to('keep.contents', { course, item: row.key })} aria-current={here ? 'page' : undefined} preserveScroll>
       {row.title}
-      <span>{row.holds === '' ? (row.kind === 'module' ? '' : 'nothing yet') : row.holds}</span>
+      <span>{row.holds === '' ? (row.kind === 'module' ? '' : say('contents.contents.nothing_yet')) : row.holds}</span>
     </Link>
   );
 }
@@ -65,12 +67,12 @@ function About({ course, about, mayEdit }: { course: string; about: string; mayE
           form.put(to('keep.contents.about', { course }), { preserveScroll: true });
         }}
       >
-        <h2>What the course says of itself</h2>
-        <Textarea label="Text" description="Markdown. It stands on the public page of the course." autosize minRows={8} maxRows={24} disabled={!mayEdit} value={form.data.about} error={form.errors.about} onChange={(event) => form.setData('about', event.currentTarget.value)} />
+        <h2>{say('contents.contents.what_course_says_itself')}</h2>
+        <Textarea label={say('contents.contents.text')} description={say('contents.contents.markdown_stands_on_public')} autosize minRows={8} maxRows={24} disabled={!mayEdit} value={form.data.about} error={form.errors.about} onChange={(event) => form.setData('about', event.currentTarget.value)} />
         {mayEdit && (
           <div className="review-acts">
             <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
-              Save
+              {say('keep.save')}
             </Button>
           </div>
         )}
@@ -81,10 +83,10 @@ function About({ course, about, mayEdit }: { course: string; about: string; mayE
 }
 
 const BOARDS = [
-  { board: 'announcements', label: 'Announcements: what is written here' },
-  { board: 'calendar', label: 'Calendar: everybody’s own openings' },
-  { board: 'discussion', label: 'Discussion: learners talk to each other' },
-  { board: 'marks', label: 'Marks: what one has finished, and the scores of one’s quizzes' },
+  { board: 'announcements', label: say('contents.contents.announcements_what_written_here') },
+  { board: 'calendar', label: say('contents.contents.calendar_everybodys_own_openings') },
+  { board: 'discussion', label: say('contents.contents.discussion_learners_talk_each') },
+  { board: 'marks', label: say('contents.contents.marks_what_one_has') },
 ];
 
 function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm; mayEdit: boolean }) {
@@ -106,18 +108,18 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
           <h2>{open.title}</h2>
           {open.missing !== null && <p className="takes">{open.missing}</p>}
           {open.kind === 'board' && (
-            <Radio.Group label="What the board is for" value={data.board} error={errors.board} onChange={(board) => setData('board', board)}>
+            <Radio.Group label={say('contents.contents.what_board_for')} value={data.board} error={errors.board} onChange={(board) => setData('board', board)}>
               {BOARDS.map(({ board, label }) => (
                 <Radio key={board} value={board} label={label} disabled={!mayEdit} />
               ))}
             </Radio.Group>
           )}
-          <Textarea label="Text" description="Markdown" autosize minRows={6} maxRows={24} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
+          <Textarea label={say('contents.contents.text')} description={say('contents.contents.markdown')} autosize minRows={6} maxRows={24} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
           {(open.kind === 'lesson' || open.kind === 'part') && <QuizEditor quiz={data.quiz} errors={errors} mayEdit={mayEdit} onSet={(quiz) => setData('quiz', quiz)} />}
           {mayEdit && (
             <div className="review-acts">
               <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
-                Save
+                {say('keep.save')}
               </Button>
             </div>
           )}
@@ -132,9 +134,9 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
 function MediaEditor({ address, media, mayEdit }: { address: string; media: ContentMedium[]; mayEdit: boolean }) {
   const [leaving, setLeaving] = useState<ContentMedium | null>(null);
   return (
-    <section className="review media-edit" aria-label="Pictures, recordings, videos and files">
-      <h3>Pictures, recordings, videos and files</h3>
-      {media.length === 0 && <p className="soft">There are none. What browsers show or play stands in the lesson; all else is there to be downloaded.</p>}
+    <section className="review media-edit" aria-label={say('contents.contents.pictures_recordings_videos_and')}>
+      <h3>{say('contents.contents.pictures_recordings_videos_and')}</h3>
+      {media.length === 0 && <p className="soft">{say('contents.contents.there_none_what_browsers')}</p>}
       <ol>
         {media.map((medium, index) => (
           <li key={medium.id}>
@@ -148,11 +150,11 @@ function MediaEditor({ address, media, mayEdit }: { address: string; media: Cont
               <span>
                 {index > 0 && (
                   <button type="button" className="linklike" onClick={() => router.put(`${address}/${medium.id}`, { up: true }, { preserveScroll: true })}>
-                    Up<span className="vh"> {medium.title}</span>
+                    {saying('contents.contents.up', { what: <span className="vh">{medium.title}</span> })}
                   </button>
                 )}{' '}
                 <button type="button" className="linklike" onClick={() => setLeaving(medium)}>
-                  Take out<span className="vh"> {medium.title}</span>
+                  {saying('contents.contents.take_out', { what: <span className="vh">{medium.title}</span> })}
                 </button>
               </span>
             )}
@@ -160,14 +162,14 @@ function MediaEditor({ address, media, mayEdit }: { address: string; media: Cont
         ))}
       </ol>
       {mayEdit && <Upload address={address} key={media.length} />}
-      <Modal opened={leaving !== null} onClose={() => setLeaving(null)} title={`Take out ${leaving?.title ?? ''}?`}>
-        <p>{leaving?.kind === 'video' ? 'The file is deleted, and with it how much of it everybody has watched; what they have finished stays finished.' : 'The file is deleted.'} This cannot be undone.</p>
+      <Modal opened={leaving !== null} onClose={() => setLeaving(null)} title={say('contents.contents.take_out_ask', { title: leaving?.title ?? '' })}>
+        <p>{say('contents.contents.no_undo', { what: say(leaving?.kind === 'video' ? 'contents.contents.file_deleted_and_with' : 'contents.contents.the_file_is_deleted') })}</p>
         <div className="review-acts modal-acts">
           <Button variant="default" onClick={() => setLeaving(null)} data-autofocus>
-            Leave it
+            {say('keep.leave_it')}
           </Button>
           <Button color="red" onClick={() => router.delete(`${address}/${leaving?.id}`, { preserveScroll: true, onFinish: () => setLeaving(null) })}>
-            Take it out
+            {say('contents.contents.take_it_out')}
           </Button>
         </div>
       </Modal>
@@ -190,15 +192,15 @@ function Upload({ address }: { address: string }) {
         form.post(address, { preserveScroll: true });
       }}
     >
-      <FileInput label="Another file" placeholder="Choose a file" clearable value={form.data.file} error={form.errors.file ?? form.errors.seconds} onChange={(file) => void choose(file)} />
-      <TextInput label="Its title" maxLength={200} value={form.data.title} error={form.errors.title} onChange={(event) => form.setData('title', event.currentTarget.value)} />
+      <FileInput label={say('contents.contents.another_file')} placeholder={say('keep.choose_a_file')} clearable value={form.data.file} error={form.errors.file ?? form.errors.seconds} onChange={(file) => void choose(file)} />
+      <TextInput label={say('contents.contents.its_title')} maxLength={200} value={form.data.title} error={form.errors.title} onChange={(event) => form.setData('title', event.currentTarget.value)} />
       {form.progress !== null && (
         <progress max={100} value={form.progress.percentage ?? 0}>
-          {form.progress.percentage} %
+          {say('contents.contents.percent', { percent: form.progress.percentage ?? 0 })}
         </progress>
       )}
       <Button type="submit" variant="default" loading={form.processing} disabled={form.data.file === null}>
-        Put it in
+        {say('contents.contents.put_it_in')}
       </Button>
     </form>
   );
@@ -227,9 +229,9 @@ function lengthOf(file: File): Promise<number | null> {
 function Preview({ text }: { text: string }) {
   const html = useAsked<{ html: string }>(to('keep.contents.preview'), { text }, 250).last?.html ?? '';
   return (
-    <section className="notice-preview" aria-label="Preview">
-      <p className="soft">As it is read</p>
-      <div className="learn">{html === '' ? <p className="soft">Nothing has been written yet.</p> : <Prose html={html} />}</div>
+    <section className="notice-preview" aria-label={say('contents.contents.preview')}>
+      <p className="soft">{say('contents.contents.as_it_is_read')}</p>
+      <div className="learn">{html === '' ? <p className="soft">{say('contents.contents.nothing_has_been_written')}</p> : <Prose html={html} />}</div>
     </section>
   );
 }

@@ -3,7 +3,7 @@ import { Button, FileInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 
 import type { CourseRow, CoursesPage } from '../../lib/generated/types';
-import { counted } from '../../lib/words';
+import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
@@ -11,11 +11,11 @@ import { DialogForm } from '../../ui/DialogForm';
 export default function Courses({ courses, mayEdit }: CoursesPage) {
   const [making, setMaking] = useState(false);
   return (
-    <KeepShell title="Courses">
+    <KeepShell title={say('courses.courses.courses')}>
       <main className="plainpage">
         <div className="pagehead">
-          <h1>Courses</h1>
-          {mayEdit && <Button onClick={() => setMaking(true)}>New course</Button>}
+          <h1>{say('courses.courses.courses')}</h1>
+          {mayEdit && <Button onClick={() => setMaking(true)}>{say('courses.courses.new_course')}</Button>}
         </div>
         {making && <NewCourse courses={courses} onClose={() => setMaking(false)} />}
         {courses.length === 0 ? <NoCourses /> : <CourseTable courses={courses} />}
@@ -28,10 +28,10 @@ function NoCourses() {
   return (
     <div className="empty">
       <p>
-        <b>No course yet.</b> A course is an outline of modules and lessons with rules for who sees what, and when.
+        {saying('courses.courses.what_it_is', { none: <b key="none">{say('courses.courses.no_course_yet')}</b> })}
       </p>
       <p>
-        Begin with <i>New course</i>: from nothing, or from a plan file.
+        {saying('courses.courses.begin_with', { new: <i key="new">{say('courses.courses.new_course')}</i> })}
       </p>
     </div>
   );
@@ -47,10 +47,10 @@ function NewCourse({ courses, onClose }: { courses: CourseRow[]; onClose: () => 
     form.post(fromFile ? to('keep.courses.from-file') : to('keep.courses'));
   };
   return (
-    <DialogForm title="New course" keep={fromFile ? 'Read the file' : 'Make the course'} busy={form.processing} onKeep={submit} onLeave={onClose}>
+    <DialogForm title={say('courses.courses.new_course')} keep={fromFile ? say('courses.courses.read_the_file') : say('courses.courses.make_the_course')} busy={form.processing} onKeep={submit} onLeave={onClose}>
       {!fromFile && (
         <TextInput
-          label="Title"
+          label={say('keep.title')}
           data-autofocus
           maxLength={255}
           value={form.data.title}
@@ -59,11 +59,11 @@ function NewCourse({ courses, onClose }: { courses: CourseRow[]; onClose: () => 
         />
       )}
       <Select
-        label="Outline and rules"
+        label={say('courses.courses.outline_and_rules')}
         data={[
-          { value: '', label: 'From nothing' },
-          ...courses.map(({ key, title }) => ({ value: key, label: `Like ${title}` })),
-          { value: FROM_FILE, label: 'From a plan file' },
+          { value: '', label: say('courses.courses.from_nothing') },
+          ...courses.map(({ key, title }) => ({ value: key, label: say('courses.courses.like_title', { title }) })),
+          { value: FROM_FILE, label: say('courses.courses.from_a_plan_file') },
         ]}
         value={form.data.like}
         error={form.errors.like}
@@ -72,16 +72,16 @@ function NewCourse({ courses, onClose }: { courses: CourseRow[]; onClose: () => 
       />
       {fromFile && (
         <FileInput
-          label="Plan file (silent-keep.plan/1, JSON)"
+          label={say('courses.courses.plan_file_silent_keep')}
           accept=".json,application/json"
-          placeholder="Choose a file"
+          placeholder={say('keep.choose_a_file')}
           classNames={{ error: 'offences' }}
           value={form.data.plan}
           error={form.errors.plan}
           onChange={(plan) => form.setData('plan', plan)}
         />
       )}
-      <p className="soft">{fromFile ? 'All the courses in the file, or none. ' : ''}Nobody sees it before it is published.</p>
+      <p className="soft">{say(fromFile ? 'courses.courses.unseen_file' : 'courses.courses.unseen')}</p>
     </DialogForm>
   );
 }
@@ -91,17 +91,17 @@ function CourseTable({ courses }: { courses: CourseRow[] }) {
     <table className="list">
       <thead>
         <tr>
-          <th scope="col">Course</th>
-          <th scope="col">State</th>
-          <th scope="col">Who gets in</th>
+          <th scope="col">{say('courses.courses.course')}</th>
+          <th scope="col">{say('courses.courses.state')}</th>
+          <th scope="col">{say('courses.courses.who_gets_in')}</th>
           <th scope="col" className="num">
-            Lessons
+            {say('courses.courses.lessons')}
           </th>
           <th scope="col" className="num">
-            Holders now
+            {say('courses.courses.holders_now')}
           </th>
-          <th scope="col">Published</th>
-          <th scope="col">In the draft</th>
+          <th scope="col">{say('courses.courses.published')}</th>
+          <th scope="col">{say('courses.courses.in_the_draft')}</th>
         </tr>
       </thead>
       <tbody>
@@ -120,18 +120,18 @@ function Row({ course }: { course: CourseRow }) {
         <Link href={to('keep.course', { course: course.key })}>{course.title}</Link>
       </th>
       {course.revision === null ? (
-        <td className="state-draft">not live yet</td>
+        <td className="state-draft">{say('keep.not_live_yet')}</td>
       ) : (
         <td className={`state-${course.state}`}>{course.state}</td>
       )}
       <td>{course.entry}</td>
       <td className="num">{course.lessons}</td>
       <td className="num">{course.holders}</td>
-      <td>{course.revision === null ? 'not yet' : `revision ${course.revision}, ${course.publishedAt}`}</td>
+      <td>{course.revision === null ? say('courses.courses.not_yet') : say('courses.courses.revision', { number: course.revision, when: course.publishedAt ?? '' })}</td>
       <td>
-        {course.changes === 0 ? '' : <b>{counted(course.changes, 'change')}</b>}
-        {course.goesLive !== null && <span className="soft">, live {course.goesLive}</span>}
-        {course.notPublished && <span className="takes">, did not go live</span>}
+        {course.changes === 0 ? '' : <b>{say('courses.courses.changes', { count: course.changes })}</b>}
+        {course.goesLive !== null && <span className="soft">{say('courses.courses.goes_live', { when: course.goesLive })}</span>}
+        {course.notPublished && <span className="takes">{say('courses.courses.did_not')}</span>}
       </td>
     </tr>
   );

@@ -4,17 +4,17 @@ import { useEffect, useState } from 'react';
 
 import { getJson, postJson } from '../../lib/http';
 import type { ImportPage, ImportProgress } from '../../lib/generated/types';
-import { counted } from '../../lib/words';
+import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 
 const FIELDS = [
-  { field: 'name', label: 'Name' },
-  { field: 'email', label: 'E-mail address' },
-  { field: 'labels', label: 'Labels' },
-  { field: 'offer', label: 'Offer' },
-  { field: 'start', label: 'Start' },
-  { field: 'observes', label: 'Looks in on (addresses)' },
+  { field: 'name', label: say('keep.name') },
+  { field: 'email', label: say('imports.import.e_mail_address') },
+  { field: 'labels', label: say('keep.labels') },
+  { field: 'offer', label: say('keep.offer') },
+  { field: 'start', label: say('imports.import.start') },
+  { field: 'observes', label: say('imports.import.looks_in_on_addresses') },
 ];
 
 export default function Import(page: ImportPage) {
@@ -29,49 +29,49 @@ export default function Import(page: ImportPage) {
   const progress = useImportProgress(id, state);
   const lookAt = async () => {
     setFailed(null);
-    setBusy('Reading…');
+    setBusy(say('imports.import.reading'));
     const options = { columns, offer, labels: labels.split(',').map((label) => label.trim()).filter((label) => label !== ''), classes };
     const begun = await postJson<ImportProgress>(to('keep.import.read', { import: id }), { options });
     setBusy(null);
     if (begun === null) {
-      setFailed('The file could not be read. Please try again.');
+      setFailed(say('imports.import.file_could_not_be'));
     }
     router.reload();
   };
-  const bringIn = () => router.post(to('keep.import', { import: id }), {}, { onStart: () => setBusy('Beginning…'), onFinish: () => setBusy(null) });
+  const bringIn = () => router.post(to('keep.import', { import: id }), {}, { onStart: () => setBusy(say('imports.import.beginning')), onFinish: () => setBusy(null) });
   return (
     <KeepShell title={name}>
       <main className="plainpage person">
         <div className="pagehead">
           <div>
             <h1>{name}</h1>
-            <p className="soft">{kind === 'csv' ? 'CSV' : 'OneRoster 1.1 bundle'}</p>
+            <p className="soft">{kind === 'csv' ? say('imports.import.csv') : say('imports.import.oneroster_1_1_bundle')}</p>
           </div>
-          <Link href={to('keep.bring-in')}>Back</Link>
+          <Link href={to('keep.bring-in')}>{say('imports.import.back')}</Link>
         </div>
         {state === 'done' ? (
           <p>
-            <b>It is brought in:</b> {outcomes.join(', ')}. <Link href={to('keep.people.list')}>To the people</Link>
+            <b>{say('imports.import.it_is_brought_in')}</b> {outcomes.join(', ')}. <Link href={to('keep.people.list')}>{say('imports.import.to_the_people')}</Link>
           </p>
         ) : state === 'reading' || state === 'bringing in' ? (
           <section className="progress">
-            <h2>{state === 'reading' ? 'Reading the file' : 'Bringing them in'}</h2>
-            <progress {...(state === 'bringing in' ? { max: read, value: progress?.in ?? 0 } : {})} aria-label="Rows" />
+            <h2>{state === 'reading' ? say('imports.import.reading_the_file') : say('imports.import.bringing_them_in')}</h2>
+            <progress {...(state === 'bringing in' ? { max: read, value: progress?.in ?? 0 } : {})} aria-label={say('imports.import.rows')} />
             <p role="status">
-              {state === 'reading' ? `Read ${counted(progress?.read ?? read, 'row')}.` : `${(progress?.in ?? 0).toLocaleString('en')} of ${counted(read, 'row')} are prepared; then all of them come in at once.`} You can leave this page: it goes on by itself.
+              {state === 'reading' ? say('imports.import.read_rows', { rows: say('keep.rows', { count: progress?.read ?? read }) }) : say('imports.import.prepared', { in: progress?.in ?? 0, rows: say('keep.rows', { count: read }) })}
             </p>
           </section>
         ) : (
           <div className="personcols">
             <section>
-              <h2>{kind === 'csv' ? 'Which column is what' : 'What each class gets'}</h2>
+              <h2>{kind === 'csv' ? say('imports.import.which_column_is_what') : say('imports.import.what_each_class_gets')}</h2>
               <div className="review">
                 {kind === 'csv'
                   ? FIELDS.map(({ field, label }) => (
                       <label key={field} className="match">
                         <span>{label}</span>
                         <select value={columns[field] ?? ''} onChange={(event) => setColumns({ ...columns, [field]: event.currentTarget.value === '' ? null : Number(event.currentTarget.value) })}>
-                          <option value="">not in the file</option>
+                          <option value="">{say('imports.import.not_in_the_file')}</option>
                           {head.map((column, index) => (
                             <option key={`${column} ${head.indexOf(column) === index ? '' : index}`} value={index}>
                               {column}
@@ -84,7 +84,7 @@ export default function Import(page: ImportPage) {
                       <label key={key} className="match">
                         <span>{head[index]}</span>
                         <select value={classes[key] ?? ''} onChange={(event) => setClasses({ ...classes, [key]: event.currentTarget.value })}>
-                          <option value="">nothing: pass it over</option>
+                          <option value="">{say('imports.import.nothing_pass_it_over')}</option>
                           {offers.map((one) => (
                             <option key={one.key} value={one.key}>
                               {one.title}
@@ -95,9 +95,9 @@ export default function Import(page: ImportPage) {
                     ))}
                 {kind === 'csv' && (
                   <label className="match">
-                    <span>Offer for rows that name none</span>
+                    <span>{say('imports.import.offer_for_rows_that')}</span>
                     <select value={offer} onChange={(event) => setOffer(event.currentTarget.value)}>
-                      <option value="">no pass</option>
+                      <option value="">{say('imports.import.no_pass')}</option>
                       {offers.map((one) => (
                         <option key={one.key} value={one.key}>
                           {one.title}
@@ -106,10 +106,10 @@ export default function Import(page: ImportPage) {
                     </select>
                   </label>
                 )}
-                <TextInput label="Labels for everybody, divided by commas" value={labels} onChange={(event) => setLabels(event.currentTarget.value)} />
+                <TextInput label={say('imports.import.labels_for_everybody_divided')} value={labels} onChange={(event) => setLabels(event.currentTarget.value)} />
                 <div className="review-acts">
                   <Button variant={state === 'ready' ? 'default' : 'filled'} loading={busy !== null} onClick={() => void lookAt()}>
-                    See what it would do
+                    {say('imports.import.see_what_would_do')}
                   </Button>
                 </div>
                 <p role="status">{busy}</p>
@@ -117,14 +117,14 @@ export default function Import(page: ImportPage) {
               </div>
             </section>
             <section>
-              <h2>What it would do</h2>
+              <h2>{say('imports.import.what_it_would_do')}</h2>
               <div className="review">
-                {state === 'new' && <p className="soft">Say which column is what, then look.</p>}
+                {state === 'new' && <p className="soft">{say('imports.import.say_which_column_what')}</p>}
                 {outcomes.length > 0 && <p>{outcomes.join(', ')}.</p>}
                 {state === 'refused' && (
                   <>
                     <p className="takes">
-                      <b>{read === 0 ? 'The file has no rows.' : 'Nobody is brought in while a row is wrong.'}</b> Put the file right and choose it again.
+                      {saying('imports.import.put_right', { what: <b key="what">{read === 0 ? say('imports.import.file_has_no_rows') : say('imports.import.nobody_brought_in_while')}</b> })}
                     </p>
                     <ul className="wrong">
                       {errors.map((error) => (
@@ -137,7 +137,7 @@ export default function Import(page: ImportPage) {
                 {state === 'ready' && (
                   <div>
                     <Button loading={busy !== null} onClick={bringIn}>
-                      Bring in {counted(read, 'row')}
+                      {say('imports.import.bring_in', { rows: say('keep.rows', { count: read }) })}
                     </Button>
                   </div>
                 )}
@@ -147,15 +147,15 @@ export default function Import(page: ImportPage) {
         )}
         {rows.length > 0 && (
           <table className="list people">
-            <caption className="vh">The first rows of the file and what each would do</caption>
+            <caption className="vh">{say('imports.import.first_rows_file_and')}</caption>
             <thead>
               <tr>
                 <th scope="col" className="num">
-                  Line
+                  {say('imports.import.line')}
                 </th>
-                <th scope="col">Name</th>
-                <th scope="col">Is</th>
-                <th scope="col">Gets</th>
+                <th scope="col">{say('keep.name')}</th>
+                <th scope="col">{say('imports.import.is')}</th>
+                <th scope="col">{say('imports.import.gets')}</th>
               </tr>
             </thead>
             <tbody>
@@ -173,7 +173,7 @@ export default function Import(page: ImportPage) {
             </tbody>
           </table>
         )}
-        {rows.length > 0 && read > rows.length && <p className="soft">The first {rows.length} of {counted(read, 'row')}.</p>}
+        {rows.length > 0 && read > rows.length && <p className="soft">{say('imports.import.first_of', { shown: rows.length, rows: say('keep.rows', { count: read }) })}</p>}
       </main>
     </KeepShell>
   );

@@ -4,6 +4,7 @@ import { type ReactNode, useState } from 'react';
 
 import { withQuery } from '../../lib/address';
 import type { BundleRow, CourseOffers, OfferRow, OffersPage } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
@@ -20,13 +21,13 @@ export default function Offers({ courses, bundles, mayRun }: OffersPage) {
   const [task, setTask] = useState<Task | null>(null);
   const offers = courses.flatMap((course) => course.offers.map(({ key, name }) => ({ key, name })));
   return (
-    <KeepShell title="Offers">
+    <KeepShell title={say('keep.offers')}>
       <main className="plainpage">
-        <h1>Offers</h1>
+        <h1>{say('keep.offers')}</h1>
         {courses.length === 0 && (
           <div className="empty">
             <p>
-              <b>No course yet.</b> An offer is sold, claimed or handed out for a course; make a course first.
+              {saying('offers.offers.first_a_course', { none: <b key="none">{say('offers.offers.no_course_yet')}</b> })}
             </p>
           </div>
         )}
@@ -55,10 +56,10 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
         {mayRun && (
           <span>
             <button type="button" className="linklike" onClick={() => onTask({ task: 'trial', course })}>
-              Make a trial of this course…
+              {say('offers.offers.make_trial_this_course')}
             </button>{' '}
             <button type="button" className="linklike" onClick={() => onTask({ task: 'new', course })}>
-              New offer…
+              {say('offers.offers.new_offer')}
             </button>
           </span>
         )}
@@ -73,20 +74,20 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
         </ul>
       )}
       {course.offers.length === 0 ? (
-        <p className="soft">Nobody can come in by an offer: there is none.</p>
+        <p className="soft">{say('offers.offers.nobody_can_come_in')}</p>
       ) : (
         <div className="scrollx">
           <table className="list matrix">
-            <caption className="vh">What each offer of {course.title} opens, module by module</caption>
+            <caption className="vh">{say('offers.offers.what_each_offer_title', { title: course.title })}</caption>
             <thead>
               <tr>
-                <th scope="col">Offer</th>
-                <th scope="col">Price</th>
-                <th scope="col">Tier</th>
-                <th scope="col">Pace</th>
-                <th scope="col">Lasts</th>
+                <th scope="col">{say('keep.offer')}</th>
+                <th scope="col">{say('keep.price')}</th>
+                <th scope="col">{say('keep.tier')}</th>
+                <th scope="col">{say('keep.pace')}</th>
+                <th scope="col">{say('offers.offers.lasts')}</th>
                 <th scope="col" className="num">
-                  Hold it
+                  {say('offers.offers.hold_it')}
                 </th>
                 {course.modules.map((module, index) => (
                   <th key={`${module} ${course.modules.indexOf(module) === index ? '' : index}`} scope="col" className="mod" title={module}>
@@ -95,7 +96,7 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
                 ))}
                 {mayRun && (
                   <th scope="col">
-                    <span className="vh">What can be done</span>
+                    <span className="vh">{say('offers.offers.what_can_be_done')}</span>
                   </th>
                 )}
               </tr>
@@ -106,36 +107,36 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
                   <th scope="row">
                     {offer.name}
                     <span>
-                      {[offer.trial ? 'trial' : '', offer.erases ? 'erased afterwards' : '', ...offer.terms, offer.live ? '' : 'not live yet'].filter((part) => part !== '').join(' · ')}
-                      <DraftValue edited={offer.edited.includes('labels')}>{offer.labels === '' ? (offer.edited.includes('labels') ? 'no labels' : '') : `${offer.terms.length > 0 || offer.trial || offer.erases || !offer.live ? ' · ' : ''}gives ${offer.labels}`}</DraftValue>
+                      {[offer.trial ? say('offers.offers.trial') : '', offer.erases ? say('offers.offers.erased_afterwards') : '', ...offer.terms, offer.live ? '' : say('keep.not_live_yet')].filter((part) => part !== '').join(' · ')}
+                      <DraftValue edited={offer.edited.includes('labels')}>{offer.labels === '' ? (offer.edited.includes('labels') ? say('offers.offers.no_labels') : '') : `${offer.terms.length > 0 || offer.trial || offer.erases || !offer.live ? ' · ' : ''}${say('offers.offers.gives', { labels: offer.labels })}`}</DraftValue>
                     </span>
                   </th>
                   <td>{offer.priceWords}</td>
                   <td>
-                    <DraftValue edited={offer.edited.includes('tier')}>{offer.tier ?? 'none'}</DraftValue>
+                    <DraftValue edited={offer.edited.includes('tier')}>{offer.tier ?? say('offers.offers.no_tier')}</DraftValue>
                   </td>
                   <td>
-                    <DraftValue edited={offer.edited.includes('plan')}>{offer.plan ?? 'all at once'}</DraftValue>
+                    <DraftValue edited={offer.edited.includes('plan')}>{offer.plan ?? say('offers.offers.all_at_once')}</DraftValue>
                   </td>
                   <td>
                     <DraftValue edited={offer.edited.includes('lasts')}>{offer.lastsWords}</DraftValue>
                   </td>
                   <td className="num">{offer.holders === 0 ? '0' : <Link href={withQuery(to('keep.people.list'), { holds: offer.key })}>{offer.holders}</Link>}</td>
-                  {offer.opens.map((count, index) => (
-                    <td key={course.modules[index] ?? ''} className={count.startsWith('0 ') ? 'mod none' : isWhole(count) ? 'mod whole' : 'mod'}>
-                      {count}
+                  {offer.opens.map(({ open, all }, index) => (
+                    <td key={course.modules[index] ?? ''} className={open === 0 ? 'mod none' : open === all ? 'mod whole' : 'mod'}>
+                      {say('offers.offers.open_of_all', { open, all })}
                     </td>
                   ))}
                   {mayRun && (
                     <td className="rowacts">
                       <button type="button" className="linklike" onClick={() => onTask({ task: 'sell', course, offer })}>
-                        Sale<span className="vh"> of {offer.name}</span>
+                        {saying('offers.offers.sale', { what: <span className="vh">{say('offers.offers.sale_what', { name: offer.name })}</span> })}
                       </button>
                       <button type="button" className="linklike" onClick={() => onTask({ task: 'access', course, offer })}>
-                        Access<span className="vh"> by {offer.name}</span>
+                        {saying('offers.offers.access', { what: <span className="vh">{say('offers.offers.access_what', { name: offer.name })}</span> })}
                       </button>
                       <button type="button" className="linklike" onClick={() => drop(offer)}>
-                        Take out<span className="vh"> {offer.name}</span>
+                        {saying('offers.offers.take_out', { what: <span className="vh">{offer.name}</span> })}
                       </button>
                     </td>
                   )}
@@ -147,7 +148,7 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
       )}
       {course.draft && (
         <p className="soft">
-          Changes of this course wait in its draft. <Link href={to('keep.rehearsal', { course: course.key })}>Rehearse and publish</Link>
+          {saying('offers.offers.waits', { rehearse: <Link href={to('keep.rehearsal', { course: course.key })}>{say('offers.offers.rehearse_and_publish')}</Link> })}
         </p>
       )}
     </section>
@@ -157,16 +158,12 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
 /** A value that only the draft says is marked: it is not what is sold now. */
 function DraftValue({ edited, children }: { edited: boolean; children: string }): ReactNode {
   return edited ? (
-    <span className="indraft" title="In the draft, not published yet">
+    <span className="indraft" title={say('offers.offers.in_draft_not_published')}>
       {children}
-      <span className="vh"> (in the draft)</span>
+      <span className="vh"> {say('offers.offers.drafted')}</span>
     </span>
   ) : (
     children
   );
 }
 
-function isWhole(count: string): boolean {
-  const [some, all] = count.split(' of ');
-  return some === all;
-}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 
 import { useShortcuts } from '../../lib/shortcuts';
 import type { ActUnderWay, PeoplePage, PersonRow } from '../../lib/generated/types';
-import { counted } from '../../lib/words';
+import { say, saying } from '../../lib/keepSay';
 import { ActDialog } from '../../people/ActDialog';
 import type { Act, Whom } from '../../people/acts';
 import { KeepShell } from '../../ui/KeepShell';
@@ -14,16 +14,16 @@ import { FilterBar } from '../../people/FilterBar';
 import { SavedFilters } from '../../people/SavedFilters';
 
 const ACTS: { do: string; title: string; run: boolean }[] = [
-  { do: 'give', title: 'Give a pass', run: true },
-  { do: 'extend', title: 'Extend a pass', run: false },
-  { do: 'pause', title: 'Pause a pass', run: true },
-  { do: 'resume', title: 'Take a pass up again', run: true },
-  { do: 'end', title: 'End a pass', run: true },
-  { do: 'grant', title: 'Hand something out', run: false },
-  { do: 'take-back', title: 'Take back what was handed out', run: false },
-  { do: 'label', title: 'Give a label', run: true },
-  { do: 'unlabel', title: 'Take a label away', run: true },
-  { do: 'write', title: 'Write to them', run: true },
+  { do: 'give', title: say('people.people.give_a_pass'), run: true },
+  { do: 'extend', title: say('people.people.extend_a_pass'), run: false },
+  { do: 'pause', title: say('people.people.pause_a_pass'), run: true },
+  { do: 'resume', title: say('people.people.take_pass_up_again'), run: true },
+  { do: 'end', title: say('people.people.end_a_pass'), run: true },
+  { do: 'grant', title: say('people.people.hand_something_out'), run: false },
+  { do: 'take-back', title: say('people.people.take_back_what_was'), run: false },
+  { do: 'label', title: say('people.people.give_a_label'), run: true },
+  { do: 'unlabel', title: say('people.people.take_a_label_away'), run: true },
+  { do: 'write', title: say('people.people.write_to_them'), run: true },
 ];
 
 type Filter = PeoplePage['filter'];
@@ -38,7 +38,7 @@ function addressOf(filter: Filter, page = 1, base = to('keep.people.list')): str
 }
 
 /** How an act on many people stands. */
-const UNDER_WAY: Record<ActUnderWay['state'], string> = { preparing: 'it is being looked at', prepared: 'waits for you to do it', undoing: 'is being taken back' };
+const UNDER_WAY: Record<ActUnderWay['state'], string> = { preparing: say('people.people.being_looked_at'), prepared: say('people.people.waits_for_you_do'), undoing: say('people.people.is_being_taken_back') };
 
 export default function People(props: PeoplePage) {
   const { people, total, page, pages, filter, offers, courses, labels, segments, underWay, mayRun } = props;
@@ -55,22 +55,22 @@ export default function People(props: PeoplePage) {
   const whole = people.length > 0 && people.every(({ id }) => picked.has(id));
   useShortcuts({ '/': () => document.querySelector<HTMLInputElement>('#find')?.focus() });
   return (
-    <KeepShell title="People">
+    <KeepShell title={say('keep.people')}>
       <main className="plainpage">
         <div className="pagehead">
-          <h1>People</h1>
+          <h1>{say('keep.people')}</h1>
           {mayRun && (
             <Button component={Link} href={to('keep.bring-in')}>
-              Bring people in
+              {say('people.people.bring_people_in')}
             </Button>
           )}
         </div>
         {underWay.length > 0 && (
-          <ul className="underway" aria-label="Under way">
+          <ul className="underway" aria-label={say('people.people.under_way')}>
             {underWay.map((one) => (
               <li key={one.id}>
                 <Link href={to('keep.act', { act: one.id })}>
-                  {one.told} for {counted(one.of, 'person', 'people')}
+                  {say('people.people.act_for', { act: one.told, people: say('keep.people_counted', { count: one.of }) })}
                 </Link>{' '}
                 · {UNDER_WAY[one.state] ?? one.state}
               </li>
@@ -80,13 +80,13 @@ export default function People(props: PeoplePage) {
         <FilterBar key={JSON.stringify(filter)} filter={filter} offers={offers} courses={courses} labels={labels} onShow={show} />
         <div className="listhead">
           <p role="status">
-            <b>{counted(total, 'person', 'people')}</b>
-            {count > 0 && ` · ${count} chosen`}
+            <b>{say('keep.people_counted', { count: total })}</b>
+            {count > 0 && ` · ${say('people.people.chosen', { count })}`}
             {whole && !all && total > people.length && (
               <>
                 {' · '}
                 <button type="button" className="linklike" onClick={() => setAll(true)}>
-                  choose all {total}
+                  {say('people.people.choose_all_total', { total })}
                 </button>
               </>
             )}
@@ -94,7 +94,7 @@ export default function People(props: PeoplePage) {
           {count > 0 && (
             <Menu width={230} position="bottom-start" withArrow>
               <Menu.Target>
-                <Button size="xs">Do something with {counted(count, 'person', 'people')}</Button>
+                <Button size="xs">{say('people.people.do_with', { people: say('keep.people_counted', { count }) })}</Button>
               </Menu.Target>
               <Menu.Dropdown>
                 {ACTS.filter(({ run }) => mayRun || !run).map((one) => (
@@ -106,20 +106,20 @@ export default function People(props: PeoplePage) {
             </Menu>
           )}
           <SavedFilters filter={filter} segments={segments} />
-          <a href={addressOf(filter, 1, to('keep.people.csv'))}>These as CSV</a>
+          <a href={addressOf(filter, 1, to('keep.people.csv'))}>{say('people.people.these_as_csv')}</a>
         </div>
         {people.length === 0 ? (
           <div className="empty">
             <p>
               {Object.keys(filter).length === 0 ? (
                 <>
-                  <b>Nobody is here yet.</b> Bring people in one by one, or from a file.
+                  {saying('people.people.bring', { nobody: <b>{say('people.people.nobody_is_here_yet')}</b> })}
                 </>
               ) : (
                 <>
-                  <b>Nobody is like that.</b>{' '}
+                  <b>{say('people.people.nobody_is_like_that')}</b>{' '}
                   <button type="button" className="linklike" onClick={() => router.get(to('keep.people.list'))}>
-                    Show everybody
+                    {say('people.people.show_everybody')}
                   </button>
                 </>
               )}
@@ -127,19 +127,19 @@ export default function People(props: PeoplePage) {
           </div>
         ) : (
           <table className="list people">
-            <caption className="vh">People, page {page} of {pages}</caption>
+            <caption className="vh">{say('people.people.people_page_page_pages', { page, pages })}</caption>
             <thead>
               <tr>
                 <th scope="col" className="tickcell">
-                  <input type="checkbox" aria-label="Choose all on this page" checked={whole} onChange={() => [setAll(false), setPicked(new Set(whole ? [] : people.map(({ id }) => id)))]} />
+                  <input type="checkbox" aria-label={say('people.people.choose_all_on_this')} checked={whole} onChange={() => [setAll(false), setPicked(new Set(whole ? [] : people.map(({ id }) => id)))]} />
                 </th>
-                <th scope="col">Name</th>
-                <th scope="col">Passes</th>
-                <th scope="col">Labels</th>
+                <th scope="col">{say('keep.name')}</th>
+                <th scope="col">{say('people.people.passes')}</th>
+                <th scope="col">{say('keep.labels')}</th>
                 <th scope="col" className="num">
-                  Finished <span className="soft">of the whole course</span>
+                  {saying('people.people.finished', { whole: <span className="soft">{say('people.people.of_the_whole_course')}</span> })}
                 </th>
-                <th scope="col">Last here</th>
+                <th scope="col">{say('people.people.last_here')}</th>
               </tr>
             </thead>
             <tbody>
@@ -172,7 +172,7 @@ function Line({ person, picked, onPick }: { person: PersonRow; picked: boolean; 
   return (
     <tr className={picked ? 'picked' : ''}>
       <td className="tickcell">
-        <input type="checkbox" aria-label={`Choose ${person.name}`} checked={picked} onChange={onPick} />
+        <input type="checkbox" aria-label={say('people.people.choose_name', { name: person.name })} checked={picked} onChange={onPick} />
       </td>
       <th scope="row">
         <Link href={to('keep.person', { person: person.id })}>{person.name}</Link>
@@ -185,11 +185,11 @@ function Line({ person, picked, onPick }: { person: PersonRow; picked: boolean; 
         {[...new Set(person.passes)].slice(0, 2).map((pass) => (
           <div key={pass}>{pass}</div>
         ))}
-        {person.passes.length > 2 && <div className="soft">and {person.passes.length - 2} more</div>}
+        {person.passes.length > 2 && <div className="soft">{say('people.people.more_passes', { count: person.passes.length - 2 })}</div>}
       </td>
       <td>{person.labels.join(', ')}</td>
       <td className="num">{person.progress}</td>
-      <td>{person.seen ?? 'never'}</td>
+      <td>{person.seen ?? say('people.people.never')}</td>
     </tr>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 
 import { withQuery } from '../../lib/address';
 import type { FoundPerson, HeldPass, PersonPage } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { ActDialog } from '../../people/ActDialog';
 import type { Act } from '../../people/acts';
 import { WhyNot } from '../../people/WhyNot';
@@ -30,12 +31,12 @@ export default function Person(page: PersonPage) {
             <h1>{name}</h1>
             <p className="soft">
               <a href={`mailto:${email}`}>{email}</a>
-              {role !== null && ` · ${role}`} · last here {seen ?? 'never'}
+              {role !== null && ` · ${role}`} · {say('person.person.last_here', { when: seen ?? say('person.person.never') })}
             </p>
           </div>
           {mayRun && (
-            <Button variant="default" onClick={() => ask('Write to them', { do: 'write' })}>
-              Write to them
+            <Button variant="default" onClick={() => ask(say('person.asks.write_to_them'), { do: 'write' })}>
+              {say('person.person.write_to_them')}
             </Button>
           )}
         </div>
@@ -43,14 +44,14 @@ export default function Person(page: PersonPage) {
           <div>
             <section>
               <div className="secthead">
-                <h2>Passes</h2>
+                <h2>{say('person.person.passes')}</h2>
                 {mayRun && offers.length > 0 && (
-                  <button type="button" className="linklike" onClick={() => ask('Give a pass', { do: 'give' })}>
-                    Give a pass…
+                  <button type="button" className="linklike" onClick={() => ask(say('person.asks.give_pass'), { do: 'give' })}>
+                    {say('person.person.give_a_pass')}
                   </button>
                 )}
               </div>
-              {passes.length === 0 && <p className="soft">They hold no pass.</p>}
+              {passes.length === 0 && <p className="soft">{say('person.person.they_hold_no_pass')}</p>}
               <ul className="held">
                 {passes.map((pass) => (
                   <PassLine key={pass.id} pass={pass} person={id} mayRun={mayRun} onAsk={ask} />
@@ -59,22 +60,22 @@ export default function Person(page: PersonPage) {
             </section>
             <section>
               <div className="secthead">
-                <h2>Handed out</h2>
-                <button type="button" className="linklike" onClick={() => ask('Hand something out', { do: 'grant', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
-                  Hand something out…
+                <h2>{say('person.person.handed_out')}</h2>
+                <button type="button" className="linklike" onClick={() => ask(say('person.asks.hand_out'), { do: 'grant', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
+                  {say('person.person.hand_something_out')}
                 </button>
               </div>
-              {grants.length === 0 && <p className="soft">Nothing was handed to them.</p>}
+              {grants.length === 0 && <p className="soft">{say('person.person.nothing_was_handed_them')}</p>}
               <ul className="held">
                 {grants.map((grant) => (
                   <li key={grant.id} className={grant.active ? '' : 'soft'}>
                     <b>{grant.title}</b>
                     <span>
-                      {grant.course}, {grant.from} {grant.until === null ? 'for good' : `to ${grant.until}`}
+                      {grant.course}, {grant.from} {grant.until === null ? say('person.person.for_good') : say('person.person.to_until', { until: grant.until })}
                     </span>
                     {grant.active && (
                       <button type="button" className="linklike" onClick={() => at(id, { do: 'take-back', grant: grant.id })}>
-                        Take it back
+                        {say('keep.take_it_back')}
                       </button>
                     )}
                   </li>
@@ -83,25 +84,25 @@ export default function Person(page: PersonPage) {
             </section>
             <section>
               <div className="secthead">
-                <h2>Labels</h2>
+                <h2>{say('keep.labels')}</h2>
                 {mayRun && (
-                  <button type="button" className="linklike" onClick={() => ask('Give a label', { do: 'label' })}>
-                    Give a label…
+                  <button type="button" className="linklike" onClick={() => ask(say('person.asks.give_label'), { do: 'label' })}>
+                    {say('person.person.give_a_label')}
                   </button>
                 )}
               </div>
-              {labels.length === 0 && <p className="soft">They have no label.</p>}
+              {labels.length === 0 && <p className="soft">{say('person.person.they_have_no_label')}</p>}
               <ul className="held">
                 {labels.map(({ label, source, byPass, until }) => (
                   <li key={`${label} ${source}`}>
                     <b>{label}</b>
                     <span>
-                      {byPass ? `by the pass ${source}, while it is active` : source}
-                      {until === null ? '' : `, to ${until}`}
+                      {byPass ? say('person.person.by_pass_source_while', { source }) : source}
+                      {until === null ? '' : say('person.person.label_to', { until })}
                     </span>
                     {mayRun && !byPass && (
                       <button type="button" className="linklike" onClick={() => at(id, { do: 'unlabel', label })}>
-                        Take it away
+                        {say('person.person.take_it_away')}
                       </button>
                     )}
                   </li>
@@ -110,52 +111,52 @@ export default function Person(page: PersonPage) {
             </section>
             <section>
               <div className="secthead">
-                <h2>Observers</h2>
+                <h2>{say('keep.observers')}</h2>
                 {mayRun && (
                   <span>
                     <button type="button" className="linklike" onClick={() => setTying('observer')}>
-                      Let somebody observe them…
+                      {say('person.person.let_somebody_observe_them')}
                     </button>{' '}
                     <button type="button" className="linklike" onClick={() => setTying('learner')}>
-                      Let them observe somebody…
+                      {say('person.person.let_them_observe_somebody')}
                     </button>
                   </span>
                 )}
               </div>
-              {observers.length === 0 && observes.length === 0 && <p className="soft">Nobody looks in on them, and they on nobody.</p>}
+              {observers.length === 0 && observes.length === 0 && <p className="soft">{say('person.person.nobody_looks_in_on')}</p>}
               <ul className="held">
                 {observers.map((one) => (
-                  <Tie key={one.id} one={one} words="looks in on them" mayRun={mayRun} onUntie={() => at(id, { do: 'unobserve', observer: one.id })} />
+                  <Tie key={one.id} one={one} words={say('person.person.looks_in_on_them')} mayRun={mayRun} onUntie={() => at(id, { do: 'unobserve', observer: one.id })} />
                 ))}
                 {observes.map((one) => (
-                  <Tie key={one.id} one={one} words="is looked in on by them" mayRun={mayRun} onUntie={() => router.post(to('keep.people.act'), { people: [one.id], do: 'unobserve', observer: id }, { preserveScroll: true, preserveState: true })} />
+                  <Tie key={one.id} one={one} words={say('person.person.looked_in_on_by')} mayRun={mayRun} onUntie={() => router.post(to('keep.people.act'), { people: [one.id], do: 'unobserve', observer: id }, { preserveScroll: true, preserveState: true })} />
                 ))}
               </ul>
             </section>
           </div>
           <div>
-            <WhyNot person={id} name={name} courses={courses} theirs={theirs} now={now} mayRun={mayRun} observes={observes} onExtend={(offer) => ask('Extend the pass', { do: 'extend', ...passOf(passes, offer) })} />
+            <WhyNot person={id} name={name} courses={courses} theirs={theirs} now={now} mayRun={mayRun} observes={observes} onExtend={(offer) => ask(say('person.asks.extend'), { do: 'extend', ...passOf(passes, offer) })} />
             <section>
-              <h2>Progress</h2>
-              {progress.length === 0 && <p className="soft">Nothing is finished.</p>}
+              <h2>{say('person.person.progress_heading')}</h2>
+              {progress.length === 0 && <p className="soft">{say('person.person.nothing_is_finished')}</p>}
               <ul className="held">
                 {progress.map((one) => (
                   <li key={one.course}>
                     <b>{one.title}</b>
                     <span>
-                      {one.finished} of {one.lessons} lessons{one.last === null ? '' : ` · last ${one.last}`}
+                      {one.last === null ? say('person.person.progress', one) : say('person.person.progress_last', { ...one, when: one.last })}
                     </span>
                     {one.begun.map((line) => (
                       <span key={line}>{line}</span>
                     ))}
-                    <Link href={withQuery(to('keep.course', { course: one.course }), { lens: 'sightlines', v: [`person:${id}`] })}>See it as they do</Link>
+                    <Link href={withQuery(to('keep.course', { course: one.course }), { lens: 'sightlines', v: [`person:${id}`] })}>{say('person.person.see_as_they_do')}</Link>
                   </li>
                 ))}
               </ul>
             </section>
             <section>
-              <h2>What happened</h2>
-              {history.length === 0 && <p className="soft">Nothing yet.</p>}
+              <h2>{say('person.person.what_happened')}</h2>
+              {history.length === 0 && <p className="soft">{say('person.person.nothing_yet')}</p>}
               <ol className="happened">
                 {history.map((line, index) => (
                   <li key={`${history.length - index}`}>
@@ -193,11 +194,11 @@ function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
     <li className={`pass-${pass.standing}`}>
       <b>{pass.offerName}</b>
       <span>
-        <Link href={to('keep.course', { course: pass.course })}>{pass.courseTitle}</Link> · {pass.from} {pass.until === null ? 'for good' : `to ${pass.until}`}
+        <Link href={to('keep.course', { course: pass.course })}>{pass.courseTitle}</Link> · {pass.from} {pass.until === null ? say('person.person.for_good') : say('person.person.to_until', { until: pass.until })}
         <br />
         {pass.standing}
         {pass.left !== null && `, ${pass.left}`} · {pass.source}
-        {pass.paced !== null && ` · its days count from ${pass.paced}`}
+        {pass.paced !== null && ` · ${say('person.person.counts_from', { date: pass.paced })}`}
         {pass.erased !== null && (
           <>
             <br />
@@ -208,31 +209,31 @@ function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
       <Menu width={240} position="bottom-end" withArrow>
         <Menu.Target>
           <button type="button" className="linklike">
-            Do… <span className="vh">something with the {pass.offerName} from {pass.from}</span>
+            {saying('person.person.do', { what: <span className="vh">{say('person.person.something_with_offer_name', { offer_name: pass.offerName, from: pass.from })}</span> })}
           </button>
         </Menu.Target>
         <Menu.Dropdown>
-          <Menu.Item disabled={pass.until === null || pass.standing === 'withdrawn'} onClick={() => onAsk('Extend the pass', { do: 'extend', pass: pass.id })}>
-            Extend…
+          <Menu.Item disabled={pass.until === null || pass.standing === 'withdrawn'} onClick={() => onAsk(say('person.asks.extend'), { do: 'extend', pass: pass.id })}>
+            {say('person.person.extend')}
           </Menu.Item>
           {mayRun && (
             <>
               {pass.standing === 'paused' ? (
-                <Menu.Item onClick={() => onAsk('Take it up again', { do: 'resume', pass: pass.id })}>Take it up again…</Menu.Item>
+                <Menu.Item onClick={() => onAsk(say('person.asks.resume'), { do: 'resume', pass: pass.id })}>{say('person.person.take_it_up_again')}</Menu.Item>
               ) : (
-                <Menu.Item disabled={ended || pass.standing === 'withdrawn'} onClick={() => onAsk('Pause the pass', { do: 'pause', pass: pass.id })}>
-                  Pause…
+                <Menu.Item disabled={ended || pass.standing === 'withdrawn'} onClick={() => onAsk(say('person.asks.pause'), { do: 'pause', pass: pass.id })}>
+                  {say('person.person.pause')}
                 </Menu.Item>
               )}
-              <Menu.Item onClick={() => onAsk('Change the pass', { do: 'change', pass: pass.id })}>Change tier or offer…</Menu.Item>
-              <Menu.Item disabled={ended} onClick={() => onAsk('End the pass', { do: 'end', pass: pass.id })}>
-                End now…
+              <Menu.Item onClick={() => onAsk(say('person.asks.change'), { do: 'change', pass: pass.id })}>{say('person.person.change_tier_or_offer')}</Menu.Item>
+              <Menu.Item disabled={ended} onClick={() => onAsk(say('person.asks.end'), { do: 'end', pass: pass.id })}>
+                {say('person.person.end_now')}
               </Menu.Item>
               {pass.standing === 'withdrawn' ? (
-                <Menu.Item onClick={() => at(person, { do: 'give-back', pass: pass.id })}>Give it back</Menu.Item>
+                <Menu.Item onClick={() => at(person, { do: 'give-back', pass: pass.id })}>{say('person.person.give_it_back')}</Menu.Item>
               ) : (
-                <Menu.Item color="red" onClick={() => onAsk('Withdraw the pass', { do: 'withdraw', pass: pass.id })}>
-                  Withdraw…
+                <Menu.Item color="red" onClick={() => onAsk(say('person.asks.withdraw'), { do: 'withdraw', pass: pass.id })}>
+                  {say('person.person.withdraw')}
                 </Menu.Item>
               )}
             </>
@@ -252,7 +253,7 @@ function Tie({ one, words, mayRun, onUntie }: { one: FoundPerson; words: string;
       <span>{words}</span>
       {mayRun && (
         <button type="button" className="linklike" onClick={onUntie}>
-          Untie
+          {say('person.person.untie')}
         </button>
       )}
     </li>

@@ -5,6 +5,7 @@ import { withQuery } from '../../lib/address';
 import { useShared } from '../../lib/page';
 import { isoOf, SchoolTime } from '../../lib/time';
 import type { StandInPage, Vantage } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { capital } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
@@ -21,13 +22,13 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
   const beside = others.filter(({ id }) => id !== ids[0]);
   const named = vantages[1] === undefined || beside.some(({ id }) => id === ids[1]) ? beside : [vantages[1], ...beside];
   return (
-    <KeepShell title={`Stand-in: ${title}`}>
+    <KeepShell title={say('workspace.stand_in.stand_in_title', { title })}>
       <div className="standin-head">
         <h1>
-          Stand-in <span>{title}</span>
+          {saying('workspace.stand_in.heading', { title: <span key="title">{title}</span> })}
         </h1>
         <label>
-          As of{' '}
+          {say('workspace.stand_in.as_of')}{' '}
           <input
             key={at}
             type="datetime-local"
@@ -44,13 +45,13 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
         </label>
         {at !== now && (
           <button type="button" className="linklike" onClick={() => go({ at: null })}>
-            back to now
+            {say('workspace.stand_in.back_to_now')}
           </button>
         )}
         <label>
-          Beside{' '}
+          {say('workspace.stand_in.beside')}{' '}
           <select value={ids[1] ?? ''} onChange={(event) => go({ v: event.currentTarget.value === '' ? ids.slice(0, 1) : [...ids.slice(0, 1), event.currentTarget.value] })}>
-            <option value="">nobody</option>
+            <option value="">{say('workspace.stand_in.nobody')}</option>
             {named.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
@@ -59,27 +60,27 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
           </select>
         </label>
         {hasDraft && (
-          <div className="seg" role="group" aria-label="Which rules are looked at">
+          <div className="seg" role="group" aria-label={say('workspace.stand_in.which_rules_looked_at')}>
             <button type="button" aria-pressed={see === 'published'} onClick={() => go({ see: 'published' })}>
-              As published
+              {say('workspace.stand_in.as_published')}
             </button>
             <button type="button" aria-pressed={see !== 'published'} onClick={() => go({ see: 'draft' })}>
-              With the changes
+              {say('workspace.stand_in.with_the_changes')}
             </button>
           </div>
         )}
-        <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>Back to Sightlines</Link>
+        <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>{say('workspace.stand_in.back_to_sightlines')}</Link>
       </div>
       <main className={vantages.length > 1 ? 'standin two-of-them' : 'standin'}>
         {vantages.map((vantage) => (
-          <section key={vantage.id} aria-label={`What ${vantage.name} sees`}>
+          <section key={vantage.id} aria-label={say('workspace.stand_in.what_name_sees', { name: vantage.name })}>
             <h2>{capital(vantage.name)}</h2>
             <p>
-              What they would see {at === now ? 'now' : `on ${time.words(at)}`}. You look on: nothing is finished, bought or recorded here.
+              {at === now ? say('workspace.stand_in.see_now') : say('workspace.stand_in.see_on', { when: time.words(at) })}
             </p>
             {/* Our own page, which needs its scripts and the session: a sandbox with both would keep nothing in. */}
             {/* oxlint-disable-next-line react/iframe-missing-sandbox */}
-            <iframe key={view(vantage)} src={view(vantage)} title={`The course as ${vantage.name} sees it`} />
+            <iframe key={view(vantage)} src={view(vantage)} title={say('workspace.stand_in.course_as_name_sees', { name: vantage.name })} />
           </section>
         ))}
       </main>

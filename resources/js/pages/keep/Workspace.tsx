@@ -12,6 +12,7 @@ import { useShortcuts } from '../../lib/shortcuts';
 import { isoOf } from '../../lib/time';
 import { useSights } from '../../workspace/useSights';
 import type { OutlineRow, WorkspacePage } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { RuleSheet, type SheetRow } from '../../workspace/sheet/RuleSheet';
 import { CollisionDialog } from '../../workspace/dialogs/CollisionDialog';
 import { CourseForm } from '../../workspace/dialogs/CourseForm';
@@ -158,12 +159,11 @@ export default function Workspace(page: WorkspacePage) {
         {rows.length === 0 ? (
           <div className="empty">
             <p>
-              <b>This course has no modules or lessons yet.</b> Type or paste their titles, one a line; openings, orders and samples are set in
-              the grid afterwards.
-            </p>
+              {saying('workspace.workspace.type_titles', { none: <b key="none">{say('workspace.workspace.this_course_has_no')}</b> })}
+              </p>
             {mayEdit && (
               <Button mt={14} onClick={() => setTask({ task: 'add', row: null })}>
-                Add the first rows
+                {say('workspace.workspace.add_the_first_rows')}
               </Button>
             )}
           </div>
@@ -190,7 +190,7 @@ export default function Workspace(page: WorkspacePage) {
           />
         ) : (
           <Grid
-            caption={`What is set for each row of ${course.title}`}
+            caption={say('workspace.workspace.what_set_for_each', { title: course.title })}
             corner={corner(shown.length)}
             columns={rulesColumns({
               plans,

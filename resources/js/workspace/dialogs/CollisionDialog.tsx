@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useShared } from '../../lib/page';
 import { plainText } from '../../lib/words';
 import type { Sentence } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import { Words } from '../../ui/Words';
 
 type Sent = { url: string; data: Parameters<typeof router.post>[1] };
@@ -36,23 +37,23 @@ export function CollisionDialog({ version }: { version: number }) {
     }
   };
   return (
-    <Modal opened={flash !== answered} onClose={() => setAnswered(flash)} title="Two edits of the same" size="lg">
+    <Modal opened={flash !== answered} onClose={() => setAnswered(flash)} title={say('edits.collision_dialog.two_edits_same')} size="lg">
       <p>{flash.text}</p>
       <div className="collision">
         <section>
-          <h3>Saved now</h3>
-          <Lines lines={flash.lines} none="Something was undone or redone." />
+          <h3>{say('edits.collision_dialog.saved_now')}</h3>
+          <Lines lines={flash.lines} none={say('edits.collision_dialog.something_was_undone_or')} />
         </section>
         <section>
-          <h3>Yours, not saved</h3>
-          <Lines lines={flash.mine ?? []} none="The same as what is saved now." />
+          <h3>{say('edits.collision_dialog.yours_not_saved')}</h3>
+          <Lines lines={flash.mine ?? []} none={say('edits.collision_dialog.same_as_what_saved')} />
         </section>
       </div>
       <div className="review-acts modal-acts">
         <Button variant="default" onClick={() => setAnswered(flash)} data-autofocus>
-          Leave it as it is
+          {say('edits.collision_dialog.leave_as')}
         </Button>
-        {(flash.mine ?? []).length > 0 && <Button onClick={setMine}>Set mine all the same</Button>}
+        {(flash.mine ?? []).length > 0 && <Button onClick={setMine}>{say('edits.collision_dialog.set_mine_all_same')}</Button>}
       </div>
     </Modal>
   );

@@ -3,6 +3,7 @@ import { CopyButton, Checkbox, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 
 import type { CourseSettings } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
 
@@ -23,27 +24,27 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
     <Checkbox label={label} checked={form.data[name]} onChange={(event) => form.setData(name, event.currentTarget.checked)} />
   );
   return (
-    <DialogForm title="The course: who gets in, and when" size={620} keep="Keep in the draft" busy={form.processing} onKeep={submit} onLeave={onClose}>
-        <TextInput label="Title" data-autofocus value={form.data.title} error={form.errors.title} onChange={(event) => form.setData('title', event.currentTarget.value)} />
+    <DialogForm title={say('edits.course_form.course_who_gets_in')} size={620} keep={say('keep.keep_in_the_draft')} busy={form.processing} onKeep={submit} onLeave={onClose}>
+        <TextInput label={say('keep.title')} data-autofocus value={form.data.title} error={form.errors.title} onChange={(event) => form.setData('title', event.currentTarget.value)} />
         <div className="pair">
           <Select
-            label="State"
+            label={say('edits.course_form.state')}
             data={[
-              { value: 'draft', label: 'Draft: hidden from everybody' },
-              { value: 'live', label: 'Live' },
-              { value: 'retired', label: 'Retired' },
+              { value: 'draft', label: say('edits.course_form.draft_hidden_from_everybody') },
+              { value: 'live', label: say('edits.course_form.live') },
+              { value: 'retired', label: say('edits.course_form.retired') },
             ]}
             value={form.data.state}
             allowDeselect={false}
             onChange={(state) => form.setData('state', state ?? 'draft')}
           />
           <Select
-            label="Who gets in"
+            label={say('edits.course_form.who_gets_in')}
             data={[
-              { value: 'anyone', label: 'Anyone, without a pass' },
-              { value: 'signup', label: 'Whoever signs up' },
-              { value: 'offer', label: 'Whoever takes an offer' },
-              { value: 'invite', label: 'By invitation only' },
+              { value: 'anyone', label: say('edits.course_form.anyone_without_a_pass') },
+              { value: 'signup', label: say('edits.course_form.whoever_signs_up') },
+              { value: 'offer', label: say('edits.course_form.whoever_takes_an_offer') },
+              { value: 'invite', label: say('edits.course_form.by_invitation_only') },
             ]}
             value={form.data.entry}
             allowDeselect={false}
@@ -51,32 +52,32 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
           />
           <TextInput
             type="datetime-local"
-            label="Season begins (left empty: no beginning)"
+            label={say('edits.course_form.season_begins_left_empty')}
             value={form.data.opens}
             error={form.errors.opens}
             onChange={(event) => form.setData('opens', event.currentTarget.value)}
           />
           <TextInput
             type="datetime-local"
-            label="Season ends (left empty: no end)"
+            label={say('edits.course_form.season_ends_left_empty')}
             value={form.data.closes}
             error={form.errors.closes}
             onChange={(event) => form.setData('closes', event.currentTarget.value)}
           />
         </div>
         <TextInput
-          label="Tiers, with commas between them"
+          label={say('edits.course_form.tiers_with_commas_between')}
           value={form.data.tiers}
           error={form.errors.tiers ?? form.errors.rule}
           onChange={(event) => form.setData('tiers', event.currentTarget.value)}
         />
         <div className="pair">
           <fieldset>
-            <legend>Guest door</legend>
-            {check('guestsOpen', 'Open to whoever has the link')}
-            {check('guestsDefault', 'They see what says nothing of guests')}
+            <legend>{say('edits.course_form.guest_door')}</legend>
+            {check('guestsOpen', say('edits.course_form.open_whoever_has_link'))}
+            {check('guestsDefault', say('edits.course_form.they_see_what_says'))}
             <TextInput
-              label="Pass phrase (left empty: the link is enough)"
+              label={say('edits.course_form.pass_phrase_left_empty')}
               autoComplete="off"
               value={form.data.guestPhrase}
               error={form.errors.guestPhrase}
@@ -85,15 +86,15 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
             <GuestLink course={course} link={settings.guestLink} />
           </fieldset>
           <fieldset>
-            <legend>Observer door</legend>
-            {check('observersOpen', 'Open to observers')}
-            {check('observersDefault', 'They see what says nothing of observers')}
-            {check('observersFollow', 'They see what their learner sees')}
+            <legend>{say('edits.course_form.observer_door')}</legend>
+            {check('observersOpen', say('edits.course_form.open_to_observers'))}
+            {check('observersDefault', say('edits.course_form.they_see_what_says_nothing'))}
+            {check('observersFollow', say('edits.course_form.they_see_what_their'))}
           </fieldset>
         </div>
-        {check('inOrder', 'Its modules one after the other')}
-        {check('sampleNeedsAccount', 'Samples need an account')}
-        {check('keepAfterRetiring', 'Those who hold it keep it once it is retired')}
+        {check('inOrder', say('edits.course_form.its_modules_one_after'))}
+        {check('sampleNeedsAccount', say('edits.course_form.samples_need_an_account'))}
+        {check('keepAfterRetiring', say('edits.course_form.those_who_hold_keep'))}
     </DialogForm>
   );
 }
@@ -104,21 +105,24 @@ function GuestLink({ course, link }: { course: string; link: string | null }) {
   const make = () => router.post(to('keep.guest-link', { course }), {}, { preserveScroll: true, preserveState: true, onSuccess: () => setSure(false) });
   return link === null ? (
     <button type="button" className="linklike" onClick={make}>
-      Make a link for guests
+      {say('edits.course_form.make_link_for_guests')}
     </button>
   ) : (
     <div className="guestlink">
-      <TextInput label="Their link" readOnly value={link} onFocus={(event) => event.currentTarget.select()} rightSection={<CopyButton value={link}>{({ copied, copy }) => <button type="button" className="linklike" onClick={copy}>{copied ? 'Copied' : 'Copy'}</button>}</CopyButton>} rightSectionWidth={64} />
+      <TextInput label={say('edits.course_form.their_link')} readOnly value={link} onFocus={(event) => event.currentTarget.select()} rightSection={<CopyButton value={link}>{({ copied, copy }) => <button type="button" className="linklike" onClick={copy}>{copied ? say('edits.course_form.copied') : say('edits.course_form.copy')}</button>}</CopyButton>} rightSectionWidth={64} />
       {sure ? (
         <span>
-          The present link dies, with all who came by it.{' '}
-          <button type="button" className="linklike" onClick={make}>
-            Make a new one
-          </button>
+          {saying('edits.course_form.link_dies', {
+              anew: (
+                <button type="button" className="linklike" onClick={make}>
+                  {say('edits.course_form.make_a_new_one')}
+                </button>
+              ),
+            })}
         </span>
       ) : (
         <button type="button" className="linklike" onClick={() => setSure(true)}>
-          Change it…
+          {say('edits.course_form.change_it')}
         </button>
       )}
     </div>

@@ -2,6 +2,7 @@ import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
 
 import type { Flash } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { Words } from '../../ui/Words';
 
@@ -16,8 +17,8 @@ export function LeavingDialog({ asks, onLeave }: LeavingDialogProps) {
   const [answered, setAnswered] = useState<Flash | null>(null);
   const opened = asks?.kind === 'asks' && asks !== answered;
   return (
-    <Modal opened={opened} onClose={() => setAnswered(asks)} title="Take it out all the same?">
-      <p>{asks?.text}:</p>
+    <Modal opened={opened} onClose={() => setAnswered(asks)} title={say('edits.leaving_dialog.take_out_all_same')}>
+      <p>{say('edits.leaving_dialog.asks', { what: asks?.text ?? '' })}</p>
       <ul>
         {asks?.lines.map((line) => (
           <li key={plainText(line)}>
@@ -25,10 +26,10 @@ export function LeavingDialog({ asks, onLeave }: LeavingDialogProps) {
           </li>
         ))}
       </ul>
-      <p>That would be taken out too. One step of undo brings everything back.</p>
+      <p>{say('edits.leaving_dialog.that_would_be_taken')}</p>
       <div className="review-acts modal-acts">
         <Button variant="default" onClick={() => setAnswered(asks)} data-autofocus>
-          Leave it
+          {say('keep.leave_it')}
         </Button>
         <Button
           color="red"
@@ -37,7 +38,7 @@ export function LeavingDialog({ asks, onLeave }: LeavingDialogProps) {
             onLeave();
           }}
         >
-          Take it out
+          {say('edits.leaving_dialog.take_it_out')}
         </Button>
       </div>
     </Modal>

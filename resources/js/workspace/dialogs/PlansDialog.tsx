@@ -3,9 +3,10 @@ import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 
 import type { OfferPick } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 
-const AT_ONCE = 'Everything at once';
+const AT_ONCE = say('edits.plans_dialog.everything_at_once');
 
 export interface PlansDialogProps {
   course: string;
@@ -24,10 +25,10 @@ export function PlansDialog({ course, version, plans, mainPlan, offers, onClose 
   const pace = (offer: string | null, plan: string | null) => send({ do: 'pace', offer, plan: plan === '' ? null : plan });
   const choices = [...plans.map((name) => ({ value: name, label: name })), { value: '', label: AT_ONCE }];
   return (
-    <Modal opened onClose={onClose} title="Release plans" size="lg">
+    <Modal opened onClose={onClose} title={say('edits.plans_dialog.release_plans')} size="lg">
       <div className="review">
         {plans.length === 0 ? (
-          <p className="soft">No release plan yet: everything opens at once. A plan says when each row opens and closes; several can stand beside each other.</p>
+          <p className="soft">{say('edits.plans_dialog.no_release_plan_yet')}</p>
         ) : (
           <ul className="planlist">
             {plans.map((name) => (
@@ -52,10 +53,10 @@ export function PlansDialog({ course, version, plans, mainPlan, offers, onClose 
         <NamePlan course={course} version={version} act="make" plan={null} onClose={() => undefined} />
         {plans.length > 0 && (
           <fieldset className="paces">
-            <legend>Who is paced by which</legend>
+            <legend>{say('edits.plans_dialog.who_paced_by_which')}</legend>
             <Select
-              label="Whoever has no pass: visitors, guests, observers (the main plan; only its dates count for them)"
-              data={[...plans.map((name) => ({ value: name, label: name })), { value: '', label: 'No plan: no dates' }]}
+              label={say('edits.plans_dialog.whoever_has_no_pass')}
+              data={[...plans.map((name) => ({ value: name, label: name })), { value: '', label: say('edits.plans_dialog.no_plan_no_dates') }]}
               value={mainPlan ?? ''}
               allowDeselect={false}
               onChange={(plan) => pace(null, plan)}
@@ -66,8 +67,8 @@ export function PlansDialog({ course, version, plans, mainPlan, offers, onClose 
           </fieldset>
         )}
         <div className="review-acts">
-          <span className="soft">Kept in the draft, one by one; Ctrl Z takes back the last.</span>
-          <Button onClick={onClose}>Done</Button>
+          <span className="soft">{say('edits.plans_dialog.kept_in_draft_one')}</span>
+          <Button onClick={onClose}>{say('edits.plans_dialog.done')}</Button>
         </div>
       </div>
     </Modal>
@@ -76,8 +77,8 @@ export function PlansDialog({ course, version, plans, mainPlan, offers, onClose 
 
 function paced(name: string, mainPlan: string | null, offers: OfferPick[]): string {
   const users = offers.filter(({ plan }) => plan === name).map(({ title }) => title);
-  const parts = [...(mainPlan === name ? ['the main plan'] : []), ...(users.length > 0 ? [`paces ${users.join(', ')}`] : [])];
-  return parts.length === 0 ? 'nobody is paced by it' : parts.join('; ');
+  const parts = [...(mainPlan === name ? [say('edits.plans_dialog.the_main_plan')] : []), ...(users.length > 0 ? [say('edits.plans_dialog.paces', { offers: users.join(', ') })] : [])];
+  return parts.length === 0 ? say('edits.plans_dialog.nobody_paced_by') : parts.join('; ');
 }
 
 interface NamePlanProps {
@@ -90,7 +91,7 @@ interface NamePlanProps {
 }
 
 function NamePlan({ course, version, act, plan, onClose }: NamePlanProps) {
-  const form = useForm({ name: act === 'rename' ? (plan ?? '') : act === 'duplicate' ? `${plan} (copy)` : '' });
+  const form = useForm({ name: act === 'rename' ? (plan ?? '') : act === 'duplicate' ? say('edits.plans_dialog.plan_copy', { plan: plan ?? '' }) : '' });
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const { name } = form.data;
@@ -108,7 +109,7 @@ function NamePlan({ course, version, act, plan, onClose }: NamePlanProps) {
   return (
     <form className="planname" onSubmit={submit} noValidate>
       <TextInput
-        label={act === 'make' ? 'Name of a new plan' : act === 'rename' ? `Another name for ${plan}` : `Name of the copy of ${plan}`}
+        label={act === 'make' ? say('edits.plans_dialog.name_new_plan') : act === 'rename' ? say('edits.plans_dialog.another_name_for_plan', { plan: plan ?? '' }) : say('edits.plans_dialog.name_copy_plan', { plan: plan ?? '' })}
         data-autofocus={act !== 'make' || undefined}
         maxLength={60}
         value={form.data.name}
@@ -116,11 +117,11 @@ function NamePlan({ course, version, act, plan, onClose }: NamePlanProps) {
         onChange={(event) => form.setData('name', event.currentTarget.value)}
       />
       <Button type="submit" variant="default" loading={form.processing}>
-        {act === 'make' ? 'Make the plan' : act === 'rename' ? 'Rename' : 'Duplicate'}
+        {act === 'make' ? say('edits.plans_dialog.make_the_plan') : act === 'rename' ? say('edits.plans_dialog.rename') : say('edits.plans_dialog.duplicate')}
       </Button>
       {act !== 'make' && (
         <button type="button" className="linklike" onClick={onClose}>
-          Leave
+          {say('keep.leave')}
         </button>
       )}
     </form>
@@ -141,17 +142,17 @@ function DeletePlan({ name, plans, users, onDelete, onClose }: DeletePlanProps) 
   return (
     <div className="planname">
       <Select
-        label={users === 0 ? 'Its openings and closings go with it. Instead of it, where it is the main plan:' : 'Its openings and closings go with it. Its offers are paced by:'}
+        label={users === 0 ? say('edits.plans_dialog.its_openings_and_closings') : say('edits.plans_dialog.its_openings_and_closings_go')}
         data={[{ value: '', label: AT_ONCE }, ...plans.filter((other) => other !== name).map((other) => ({ value: other, label: other }))]}
         value={instead}
         allowDeselect={false}
         onChange={(plan) => setInstead(plan ?? '')}
       />
       <Button color="red" onClick={() => onDelete(instead === '' ? null : instead)}>
-        Delete {name}
+        {say('edits.plans_dialog.delete_name', { name })}
       </Button>
       <button type="button" className="linklike" onClick={onClose}>
-        Keep it
+        {say('edits.plans_dialog.keep_it')}
       </button>
     </div>
   );

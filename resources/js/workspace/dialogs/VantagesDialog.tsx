@@ -4,6 +4,7 @@ import { useState } from 'react';
 
 import { withQuery } from '../../lib/address';
 import type { FoundPerson, OfferPick, SavedVantages, Vantage } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { labelled, labelsOf } from '../../lib/vantage';
 import { useAsked } from '../../lib/useAsked';
@@ -36,37 +37,37 @@ export function VantagesDialog({ course, offers, vantages, saved, onShow, csv, o
     }
   };
   return (
-    <Modal opened onClose={onClose} title="Who looks" size={720}>
+    <Modal opened onClose={onClose} title={say('edits.vantages_dialog.who_looks')} size={720}>
       <div className="whos">
         <section>
-          <h3>Columns, from the left</h3>
-          {vantages.length === 0 && <p className="soft">No column is left. Add one, or go back to the usual ones.</p>}
+          <h3>{say('edits.vantages_dialog.columns_from_the_left')}</h3>
+          {vantages.length === 0 && <p className="soft">{say('edits.vantages_dialog.no_column_left_add')}</p>}
           <ol className="planlist">
             {vantages.map((vantage, index) => (
               <li key={vantage.id} className="wholine">
                 <b title={vantage.name}>{vantage.title}</b>
                 <span title={vantage.detail ?? ''}>{vantage.detail ?? vantage.name.slice(vantage.title.length + 2)}</span>
-                <button type="button" className="linklike" aria-label={`Move ${vantage.name} up`} disabled={index === 0} onClick={() => place(index, -1)}>
+                <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.move_name_up', { name: vantage.name })} disabled={index === 0} onClick={() => place(index, -1)}>
                   ↑
                 </button>
-                <button type="button" className="linklike" aria-label={`Move ${vantage.name} down`} disabled={index === vantages.length - 1} onClick={() => place(index, 1)}>
+                <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.move_name_down', { name: vantage.name })} disabled={index === vantages.length - 1} onClick={() => place(index, 1)}>
                   ↓
                 </button>
-                <button type="button" className="linklike" aria-label={`Take ${vantage.name} away`} onClick={() => onShow(ids.filter((id) => id !== vantage.id))}>
+                <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.take_name_away', { name: vantage.name })} onClick={() => onShow(ids.filter((id) => id !== vantage.id))}>
                   ×
                 </button>
               </li>
             ))}
           </ol>
           <button type="button" className="linklike" onClick={() => onShow(null)}>
-            Back to the usual columns
+            {say('edits.vantages_dialog.back_usual_columns')}
           </button>
-          <a href={csv}>The grid as a CSV file</a>
+          <a href={csv}>{say('edits.vantages_dialog.grid_as_csv_file')}</a>
         </section>
         <section>
-          <h3>Add a column</h3>
+          <h3>{say('edits.vantages_dialog.add_a_column')}</h3>
           <AddVantage course={course} offers={offers} onAdd={add} />
-          <h3>Kept under a name</h3>
+          <h3>{say('edits.vantages_dialog.kept_under_a_name')}</h3>
           <SavedSets course={course} ids={ids} saved={saved} onShow={onShow} />
         </section>
       </div>
@@ -75,11 +76,11 @@ export function VantagesDialog({ course, offers, vantages, saved, onShow, csv, o
 }
 
 const KINDS = [
-  { value: 'person', label: 'A person' },
-  { value: 'holder', label: 'A holder of an offer, on a day' },
-  { value: 'visitor', label: 'A visitor' },
-  { value: 'guest', label: 'A guest' },
-  { value: 'member', label: 'Somebody signed in, without a pass' },
+  { value: 'person', label: say('edits.vantages_dialog.a_person') },
+  { value: 'holder', label: say('edits.vantages_dialog.holder_offer_on_day') },
+  { value: 'visitor', label: say('edits.vantages_dialog.a_visitor') },
+  { value: 'guest', label: say('edits.vantages_dialog.a_guest') },
+  { value: 'member', label: say('edits.vantages_dialog.somebody_signed_in_without') },
 ];
 
 function AddVantage({ course, offers, onAdd }: { course: string; offers: OfferPick[]; onAdd: (id: string) => void }) {
@@ -91,21 +92,21 @@ function AddVantage({ course, offers, onAdd }: { course: string; offers: OfferPi
   const holder = `${labelled(labelsOf(labels))}${finished ? 'diligent' : 'holder'}:${DAY_AT_FIRST}:${offer}`;
   return (
     <div className="whoadd">
-      <Select aria-label="What kind of viewer" data={kinds} value={kind} allowDeselect={false} onChange={(value) => setKind(value ?? 'person')} />
+      <Select aria-label={say('edits.vantages_dialog.what_kind_of_viewer')} data={kinds} value={kind} allowDeselect={false} onChange={(value) => setKind(value ?? 'person')} />
       {kind === 'person' && <PersonSearch course={course} onPick={(person) => onAdd(`person:${person.id}`)} onObserve={(person) => onAdd(`observer:person:${person.id}`)} />}
       {kind === 'holder' && (
         <>
-          <Select aria-label="Offer" data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={offer} allowDeselect={false} onChange={(value) => setOffer(value ?? '')} />
-          <TextInput aria-label="Labels that they have besides, divided by commas" placeholder="with labels, divided by commas" maxLength={200} value={labels} onChange={(event) => setLabels(event.currentTarget.value)} />
+          <Select aria-label={say('keep.offer')} data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={offer} allowDeselect={false} onChange={(value) => setOffer(value ?? '')} />
+          <TextInput aria-label={say('edits.vantages_dialog.labels_that_they_have')} placeholder={say('edits.vantages_dialog.with_labels_divided_by')} maxLength={200} value={labels} onChange={(event) => setLabels(event.currentTarget.value)} />
           <label className="tick">
-            <input type="checkbox" checked={finished} onChange={(event) => setFinished(event.currentTarget.checked)} /> has finished everything so far
+            <input type="checkbox" checked={finished} onChange={(event) => setFinished(event.currentTarget.checked)} /> {say('edits.vantages_dialog.finished_so_far')}
           </label>
           <div className="whobuttons">
             <Button size="xs" onClick={() => onAdd(holder)}>
-              Add the holder
+              {say('edits.vantages_dialog.add_the_holder')}
             </Button>
             <Button size="xs" variant="default" onClick={() => onAdd(`observer:${holder}`)}>
-              Add their observer
+              {say('edits.vantages_dialog.add_their_observer')}
             </Button>
           </div>
         </>
@@ -113,7 +114,7 @@ function AddVantage({ course, offers, onAdd }: { course: string; offers: OfferPi
       {kind !== 'person' && kind !== 'holder' && (
         <div className="whobuttons">
           <Button size="xs" onClick={() => onAdd(kind)}>
-            Add the column
+            {say('edits.vantages_dialog.add_the_column')}
           </Button>
         </div>
       )}
@@ -135,23 +136,23 @@ function PersonSearch({ course, onPick, onObserve }: PersonSearchProps) {
   const people = wanted === '' ? [] : (last ?? []);
   return (
     <>
-      <TextInput aria-label="Name or e-mail" placeholder="Name or e-mail" data-autofocus value={typed} onChange={(event) => setTyped(event.currentTarget.value)} />
+      <TextInput aria-label={say('keep.name_or_e_mail')} placeholder={say('keep.name_or_e_mail')} data-autofocus value={typed} onChange={(event) => setTyped(event.currentTarget.value)} />
       <p className="vh" role="status">
-        {state === 'ready' ? `${people.length} found` : ''}
+        {state === 'ready' ? say('edits.vantages_dialog.found', { length: people.length }) : ''}
       </p>
-      {state === 'failed' && <p className="takes">The search could not be made. Please try again.</p>}
-      {state === 'ready' && people.length === 0 && <p className="soft">Nobody is called that.</p>}
+      {state === 'failed' && <p className="takes">{say('edits.vantages_dialog.search_could_not_be')}</p>}
+      {state === 'ready' && people.length === 0 && <p className="soft">{say('edits.vantages_dialog.nobody_is_called_that')}</p>}
       <ul className="found">
         {people.map((person) => (
           <li key={person.id}>
             <span title={person.email}>
               <b>{person.name}</b> {person.email}
             </span>
-            <button type="button" className="linklike" aria-label={`Add ${person.name}`} onClick={() => onPick(person)}>
-              Add
+            <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.add_name', { name: person.name })} onClick={() => onPick(person)}>
+              {say('edits.vantages_dialog.add')}
             </button>
-            <button type="button" className="linklike" aria-label={`Add an observer of ${person.name}`} onClick={() => onObserve(person)}>
-              Add an observer
+            <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.add_observer_of', { name: person.name })} onClick={() => onObserve(person)}>
+              {say('edits.vantages_dialog.add_an_observer')}
             </button>
           </li>
         ))}
@@ -171,14 +172,14 @@ function SavedSets({ course, ids, saved, onShow }: { course: string; ids: string
             <button type="button" className="linklike" onClick={() => onShow(set.vantages)}>
               {set.name}
             </button>
-            <span>{set.vantages.length === 1 ? '1 column' : `${set.vantages.length} columns`}</span>
+            <span>{say('edits.vantages_dialog.columns', { length: set.vantages.length })}</span>
             <button
               type="button"
               className="linklike"
-              aria-label={`Forget ${set.name}`}
+              aria-label={say('edits.vantages_dialog.forget_name', { name: set.name })}
               onClick={() => router.delete(to('keep.vantages.forget', { course, set: set.id }), { preserveScroll: true, preserveState: true })}
             >
-              Forget
+              {say('edits.vantages_dialog.forget')}
             </button>
           </li>
         ))}
@@ -192,14 +193,14 @@ function SavedSets({ course, ids, saved, onShow }: { course: string; ids: string
         }}
       >
         <TextInput
-          label="Keep these columns as"
+          label={say('edits.vantages_dialog.keep_these_columns_as')}
           maxLength={60}
           value={form.data.name}
           error={form.errors.name ?? form.errors.vantages}
           onChange={(event) => form.setData('name', event.currentTarget.value)}
         />
         <Button type="submit" size="xs" variant="default" h={36} loading={form.processing} disabled={ids.length === 0}>
-          {replaces ? 'Replace' : 'Keep'}
+          {replaces ? say('edits.vantages_dialog.replace') : say('edits.vantages_dialog.keep')}
         </Button>
       </form>
     </>

@@ -3,6 +3,7 @@ import { Menu, Select, Textarea, TextInput } from '@mantine/core';
 import type { KeyboardEvent } from 'react';
 
 import type { OutlineRow } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import type { DropPlace } from '../Grid';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
@@ -13,11 +14,11 @@ type Step = 'up' | 'down' | 'in' | 'out';
 
 const KINDS: Record<string, { value: string; label: string }[]> = {
   module: [
-    { value: 'lesson', label: 'Lessons' },
-    { value: 'module', label: 'Modules' },
-    { value: 'board', label: 'Boards' },
+    { value: 'lesson', label: say('edits.outline.lessons') },
+    { value: 'module', label: say('edits.outline.modules') },
+    { value: 'board', label: say('edits.outline.boards') },
   ],
-  lesson: [{ value: 'part', label: 'Parts' }],
+  lesson: [{ value: 'part', label: say('edits.outline.parts') }],
 };
 
 const TOP = KINDS['module'] ?? [];
@@ -81,40 +82,40 @@ export function RowMenu({ row, acts, onTask, onCopy }: RowMenuProps) {
   return (
     <Menu position="bottom-start" width={236} withArrow>
       <Menu.Target>
-        <button type="button" className="rowmenu" tabIndex={-1} aria-label={`What can be done with ${row.title}`} onClick={(event) => event.stopPropagation()}>
+        <button type="button" className="rowmenu" tabIndex={-1} aria-label={say('edits.outline.what_can_be_done', { title: row.title })} onClick={(event) => event.stopPropagation()}>
           +
         </button>
       </Menu.Target>
       <Menu.Dropdown onClick={(event) => event.stopPropagation()}>
         <Menu.Item rightSection={<kbd>N</kbd>} onClick={() => onTask({ task: 'add', row })}>
-          Add rows…
+          {say('edits.outline.add_rows')}
         </Menu.Item>
         <Menu.Item rightSection={<kbd>F2</kbd>} onClick={() => onTask({ task: 'rename', row })}>
-          Rename…
+          {say('edits.outline.rename')}
         </Menu.Item>
-        <Menu.Item rightSection={<kbd>Ctrl D</kbd>} onClick={() => acts.duplicate(row)}>
-          Duplicate
+        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_d')}</kbd>} onClick={() => acts.duplicate(row)}>
+          {say('edits.outline.duplicate')}
         </Menu.Item>
-        <Menu.Item rightSection={<kbd>Ctrl C</kbd>} onClick={() => onCopy(row)}>
-          Copy its rules
-        </Menu.Item>
-        <Menu.Divider />
-        <Menu.Item rightSection={<kbd>Alt ↑</kbd>} onClick={() => acts.move(row, 'up')}>
-          Move up
-        </Menu.Item>
-        <Menu.Item rightSection={<kbd>Alt ↓</kbd>} onClick={() => acts.move(row, 'down')}>
-          Move down
-        </Menu.Item>
-        <Menu.Item rightSection={<kbd>Alt →</kbd>} onClick={() => acts.move(row, 'in')}>
-          Move into the one before
-        </Menu.Item>
-        <Menu.Item rightSection={<kbd>Alt ←</kbd>} onClick={() => acts.move(row, 'out')}>
-          Move out
+        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_c')}</kbd>} onClick={() => onCopy(row)}>
+          {say('edits.outline.copy_its_rules')}
         </Menu.Item>
         <Menu.Divider />
-        <Menu.Item onClick={() => acts.setDraft(row)}>{row.draft ? 'No draft any more' : 'Make it a draft'}</Menu.Item>
-        <Menu.Item color="red" rightSection={<kbd>Del</kbd>} onClick={() => acts.remove([row.key])}>
-          Take out
+        <Menu.Item rightSection={<kbd>{say('keep.keys.alt_up')}</kbd>} onClick={() => acts.move(row, 'up')}>
+          {say('edits.outline.move_up')}
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>{say('keep.keys.alt_down')}</kbd>} onClick={() => acts.move(row, 'down')}>
+          {say('edits.outline.move_down')}
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>{say('keep.keys.alt_right')}</kbd>} onClick={() => acts.move(row, 'in')}>
+          {say('edits.outline.move_into_one_before')}
+        </Menu.Item>
+        <Menu.Item rightSection={<kbd>{say('keep.keys.alt_left')}</kbd>} onClick={() => acts.move(row, 'out')}>
+          {say('edits.outline.move_out')}
+        </Menu.Item>
+        <Menu.Divider />
+        <Menu.Item onClick={() => acts.setDraft(row)}>{row.draft ? say('edits.outline.no_draft_any_more') : say('edits.outline.make_it_a_draft')}</Menu.Item>
+        <Menu.Item color="red" rightSection={<kbd>{say('keep.keys.del')}</kbd>} onClick={() => acts.remove([row.key])}>
+          {say('edits.outline.take_out')}
         </Menu.Item>
       </Menu.Dropdown>
     </Menu>
@@ -153,22 +154,22 @@ function AddDialog({ course, version, row, onClose }: DialogProps & { row: Outli
     form.post(to('keep.draft.outline', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   return (
-    <DialogForm title="Add rows to the outline" keep="Add to the draft" busy={form.processing} onKeep={submit} onLeave={onClose}>
+    <DialogForm title={say('edits.outline.add_rows_outline')} keep={say('edits.outline.add_to_the_draft')} busy={form.processing} onKeep={submit} onLeave={onClose}>
       {row !== null && within !== undefined && (
         <Select
-          label="Where"
+          label={say('edits.outline.where')}
           data={[
-            { value: 'inside', label: `Inside ${row.title}, at its end` },
-            { value: 'after', label: `After ${row.title}` },
+            { value: 'inside', label: say('edits.outline.inside_title_at_its', { title: row.title }) },
+            { value: 'after', label: say('edits.outline.after_title', { title: row.title }) },
           ]}
           value={form.data.inside ? 'inside' : 'after'}
           allowDeselect={false}
           onChange={(where) => form.setData('inside', where === 'inside')}
         />
       )}
-      <Select label="What" data={kinds} value={kind} allowDeselect={false} onChange={(value) => form.setData('kind', value ?? '')} />
+      <Select label={say('edits.outline.what')} data={kinds} value={kind} allowDeselect={false} onChange={(value) => form.setData('kind', value ?? '')} />
       <Textarea
-        label="Titles, one a line"
+        label={say('edits.outline.titles_one_a_line')}
         autosize
         minRows={4}
         maxRows={14}
@@ -193,9 +194,9 @@ function RenameDialog({ course, version, row, onClose }: DialogProps & { row: Ou
     form.post(to('keep.draft.outline', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   return (
-    <DialogForm title={`Rename ${row.title}`} keep="Rename" busy={form.processing} onKeep={submit} onLeave={onClose}>
+    <DialogForm title={say('edits.outline.rename_title', { title: row.title })} keep={say('edits.outline.rename_dialog')} busy={form.processing} onKeep={submit} onLeave={onClose}>
       <TextInput
-        label="Title"
+        label={say('keep.title')}
         data-autofocus
         maxLength={255}
         value={form.data.title}

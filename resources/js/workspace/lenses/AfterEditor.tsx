@@ -3,6 +3,7 @@ import { Checkbox, MultiSelect, NumberInput, Select } from '@mantine/core';
 import type { ReactNode } from 'react';
 
 import type { AfterRule, OutlineRow } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
 
@@ -21,9 +22,9 @@ export interface AfterEditorProps {
 }
 
 const MODES = [
-  { value: 'all', label: 'All of these are finished' },
-  { value: 'any', label: 'Any one of these is finished' },
-  { value: 'at_least', label: 'So many of these are finished' },
+  { value: 'all', label: say('lenses.after_editor.all_these_finished') },
+  { value: 'any', label: say('lenses.after_editor.any_one_these_finished') },
+  { value: 'at_least', label: say('lenses.after_editor.so_many_these_finished') },
 ];
 
 /** Says what must be finished before rows, in the cell. */
@@ -32,29 +33,29 @@ export function AfterEditor({ course, version, outline, items, title, rule, modu
   const { data, errors, setData } = form;
   const choices = outline
     .filter((row) => row.kind !== 'board' && !items.includes(row.key))
-    .map((row) => ({ value: row.key, label: row.kind === 'module' ? `${row.title} (module)` : row.title }));
+    .map((row) => ({ value: row.key, label: row.kind === 'module' ? say('lenses.after_editor.title_module', { title: row.title }) : row.title }));
   const keep = () => {
     form.transform((sent) => ({ ...sent, inOrder: modules && sent.inOrder }));
     form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   return (
-    <EditorShell label={`What comes before ${title}`} width={340} busy={form.processing} onSubmit={keep} onClose={onClose} target={children}>
+    <EditorShell label={say('lenses.after_editor.what_comes_before_title', { title })} width={340} busy={form.processing} onSubmit={keep} onClose={onClose} target={children}>
       <MultiSelect
-        label={`${title} opens once this is finished`}
-        placeholder={data.of.length === 0 ? 'nothing' : ''}
+        label={say('lenses.after_editor.title_opens_once_this', { title })}
+        placeholder={data.of.length === 0 ? say('lenses.after_editor.nothing') : ''}
         data={choices}
         value={data.of}
         error={errors.of ?? errors.rule}
         searchable
         clearable
         hidePickedOptions
-        nothingFoundMessage="No such row"
+        nothingFoundMessage={say('lenses.after_editor.no_such_row')}
         comboboxProps={{ withinPortal: false }}
         onChange={(of) => setData('of', of)}
       />
       {data.of.length > 1 && (
         <Select
-          label="Which of them"
+          label={say('lenses.after_editor.which_of_them')}
           data={MODES}
           value={data.mode}
           allowDeselect={false}
@@ -64,7 +65,7 @@ export function AfterEditor({ course, version, outline, items, title, rule, modu
       )}
       {data.of.length > 1 && data.mode === 'at_least' && (
         <NumberInput
-          label="How many"
+          label={say('lenses.after_editor.how_many')}
           min={1}
           max={data.of.length}
           allowDecimal={false}
@@ -75,7 +76,7 @@ export function AfterEditor({ course, version, outline, items, title, rule, modu
       )}
       {modules && (
         <Checkbox
-          label="What is inside comes one after the other"
+          label={say('lenses.after_editor.what_inside_comes_one')}
           checked={data.inOrder}
           onChange={(event) => setData('inOrder', event.currentTarget.checked)}
         />

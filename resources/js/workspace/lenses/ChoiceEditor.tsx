@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Menu } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { say } from '../../lib/keepSay';
 
 import { to } from '../../lib/route';
 
@@ -8,8 +9,8 @@ import { to } from '../../lib/route';
 export const CHOICES = {
   optional: { set: 'optional', values: ['yes', 'no'] },
   sample: { set: 'sample', values: ['yes', 'no'] },
-  guests: { set: 'guests', values: ['yes', 'no', 'as above', 'never'] },
-  observers: { set: 'observers', values: ['yes', 'no', 'as above', 'never'] },
+  guests: { set: 'guests', values: ['yes', 'no', say('lenses.choice_editor.as_above'), 'never'] },
+  observers: { set: 'observers', values: ['yes', 'no', say('lenses.choice_editor.as_above'), 'never'] },
   whenClosed: { set: 'when_closed', values: ['shows', 'hidden'] },
   inOrder: { set: 'in_order', values: ['yes', 'no'] },
 } as const;
@@ -57,7 +58,7 @@ export function ChoiceEditor({ course, version, column, items, title, onClose, c
         {values.map((value) => (
           <Menu.Item key={value} onClick={() => choose(value)}>
             {value}
-            {value === 'never' && <span className="soft">, whatever is said inside</span>}
+            {value === 'never' && <span className="soft">{say('lenses.choice_editor.whatever_inside')}</span>}
           </Menu.Item>
         ))}
       </Menu.Dropdown>

@@ -1,12 +1,12 @@
 import { useForm } from '@inertiajs/react';
 import { Button, NumberInput, Popover, TextInput } from '@mantine/core';
-import { type FormEvent, type ReactNode } from 'react';
+import { Fragment, type FormEvent, type ReactNode } from 'react';
 
 import { withQuery } from '../../lib/address';
 import { openings } from '../../lib/generated/rules';
-import { say } from '../../lib/say';
 import type { SchoolTime } from '../../lib/time';
 import type { OpeningRule, OutlineRow, Sentence } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
@@ -23,7 +23,7 @@ export interface MovedRule {
 }
 
 /** From Monday, as rules count them. */
-const WEEKDAYS = ['Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays', 'Sundays'];
+const WEEKDAYS = [say('lenses.move_opening.mondays'), say('lenses.move_opening.tuesdays'), say('lenses.move_opening.wednesdays'), say('lenses.move_opening.thursdays'), say('lenses.move_opening.fridays'), say('lenses.move_opening.saturdays'), say('lenses.move_opening.sundays')];
 
 /** The same rule so many days later. */
 export function movedBy({ rule, opens, since }: MovedRule, days: number, time: SchoolTime) {
@@ -65,46 +65,56 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
     form.transform(() => body);
     form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
-  const was = moved.rule?.rule === 'on' ? time.words(time.instant(moved.rule.at ?? '') ?? moved.opens) : moved.rule === null || moved.rule.days === null ? 'nothing set' : String(moved.rule.days);
+  const was = moved.rule?.rule === 'on' ? time.words(time.instant(moved.rule.at ?? '') ?? moved.opens) : moved.rule === null || moved.rule.days === null ? say('lenses.move_opening.nothing_set') : String(moved.rule.days);
   const error = form.errors.days ?? form.errors.at ?? form.errors.rule;
   return (
     <Popover opened onClose={onClose} position="bottom-start" width={480} withArrow trapFocus={!held} returnFocus closeOnClickOutside={!held}>
       <Popover.Target>{children}</Popover.Target>
       <Popover.Dropdown className="editor moving">
-        <form onSubmit={keep} aria-label={`Move the opening of ${moved.row.title}`} noValidate>
+        <form onSubmit={keep} aria-label={say('lenses.move_opening.move_opening_title', { title: moved.row.title })} noValidate>
           <p className="moveline">
-            <b>{moved.row.title}</b> opens{' '}
-            {dated ? (
-              <TextInput
-                type="datetime-local"
-                aria-label="Date and time, school time"
-                size="xs"
-                data-autofocus
-                value={next.at ?? ''}
-                onChange={(event) => {
-                  const chosen = time.instant(event.currentTarget.value);
-                  if (chosen !== null) {
-                    onDays(time.daysBetween(moved.rule?.rule === 'on' ? (time.instant(moved.rule.at ?? '') ?? moved.opens) : moved.opens, chosen));
-                  }
-                }}
-              />
-            ) : (
-              <>
-                <NumberInput aria-label="Days" size="xs" w={72} min={0} allowDecimal={false} data-autofocus value={next.days ?? 0} onChange={(value) => value !== '' && onDays(days + Number(value) - (next.days ?? 0))} />{' '}
-                {next.days === 1 ? 'day' : 'days'} {say(next.rule === 'after_previous' ? 'rules.opens.after_previous.after' : 'rules.opens.after_start.after')}
-                {next.weekday === null ? '' : `, on ${WEEKDAYS[next.weekday - 1] ?? ''}`}
-                {next.time === null ? '' : `, ${next.time}`}
-              </>
-            )}{' '}
-            <span className="soft">(was {was})</span>
+            {saying('lenses.move_opening.line', {
+              title: <b key="title">{moved.row.title}</b>,
+              when: dated ? (
+                <TextInput
+                  key="when"
+                  type="datetime-local"
+                  aria-label={say('keep.date_and_time_school')}
+                  size="xs"
+                  data-autofocus
+                  value={next.at ?? ''}
+                  onChange={(event) => {
+                    const chosen = time.instant(event.currentTarget.value);
+                    if (chosen !== null) {
+                      onDays(time.daysBetween(moved.rule?.rule === 'on' ? (time.instant(moved.rule.at ?? '') ?? moved.opens) : moved.opens, chosen));
+                    }
+                  }}
+                />
+              ) : (
+                <Fragment key="when">
+                  {saying('lenses.move_opening.counted', {
+                    days: <NumberInput key="days" aria-label={say('keep.days')} size="xs" w={72} min={0} allowDecimal={false} data-autofocus value={next.days ?? 0} onChange={(value) => value !== '' && onDays(days + Number(value) - (next.days ?? 0))} />,
+                    count: next.days ?? 0,
+                    after: say(next.rule === 'after_previous' ? 'rules.opens.after_previous.after' : 'rules.opens.after_start.after'),
+                  })}
+                  {next.weekday !== null && say('lenses.move_opening.on_weekday', { weekday: WEEKDAYS[next.weekday - 1] ?? '' })}
+                  {next.time !== null && `, ${next.time}`}
+                </Fragment>
+              ),
+              was: (
+                <span key="was" className="soft">
+                  {say('lenses.move_opening.was_was', { was })}
+                </span>
+              ),
+            })}
           </p>
           <ul className="eff" role="status">
             {told.state === 'waiting' ? (
-              <li className="soft">Looking what follows…</li>
+              <li className="soft">{say('lenses.move_opening.looking_what_follows')}</li>
             ) : told.answer === null ? (
-              <li className="takes">What follows could not be computed.</li>
+              <li className="takes">{say('lenses.move_opening.what_follows_could_not')}</li>
             ) : told.answer.lines.length === 0 ? (
-              <li className="soft">No date changes for them.</li>
+              <li className="soft">{say('lenses.move_opening.no_date_changes_for')}</li>
             ) : (
               told.answer.lines.map((line) => (
                 <li key={JSON.stringify(line)}>
@@ -116,10 +126,10 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
           {error !== undefined && <p className="takes">{error}</p>}
           <div className="editor-acts">
             <Button type="button" variant="default" size="xs" onClick={onClose}>
-              Leave it as it was
+              {say('lenses.move_opening.leave_as_was')}
             </Button>
             <Button type="submit" size="xs" loading={form.processing}>
-              Keep in the draft
+              {say('keep.keep_in_the_draft')}
             </Button>
           </div>
         </form>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 
 import type { OutlineRow, RuleRow } from '../../lib/generated/types';
-import { counted } from '../../lib/words';
+import { say } from '../../lib/keepSay';
 import { ConditionEditor, type ConditionNames } from '../sheet/ConditionEditor';
 import { FinishEditor } from '../sheet/FinishEditor';
 import { AfterEditor } from './AfterEditor';
@@ -34,7 +34,7 @@ export function editorOf(column: string, plan: string | null, tiers: string[]): 
 /** The editor that fits a rule, for one row or for several at once. */
 export function RuleEditor({ course, version, plan, names, column, row, rows, onClose, children }: RuleEditorProps) {
   const items = rows.map((one) => one.key);
-  const title = rows.length === 1 ? (rows[0]?.title ?? '') : counted(rows.length, 'row');
+  const title = rows.length === 1 ? (rows[0]?.title ?? '') : say('keep.rows', { count: rows.length });
   const common = { course, version, items, title, onClose };
   if (isChoice(column)) {
     return (

@@ -7,6 +7,7 @@ import { countInside, differ, sightAt, ticksOf } from '../../lib/sights';
 import { isoOf, SchoolTime } from '../../lib/time';
 import { labelled } from '../../lib/vantage';
 import type { OutlineRow, Vantage, WorkspacePage } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import type { Sights } from '../useSights';
 import { WhySheet } from '../sheet/WhySheet';
 import { Grid } from '../Grid';
@@ -152,7 +153,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             <ul>
               {grid.vantages.map((one, index) => (
                 <li key={one.id}>
-                  <button type="button" aria-pressed={lanes.includes(index)} title={lanes.includes(index) ? 'Take the bars away' : 'Show their bars'} onClick={() => toggleLane(index)}>
+                  <button type="button" aria-pressed={lanes.includes(index)} title={lanes.includes(index) ? say('lenses.sight_lenses.take_the_bars_away') : say('lenses.sight_lenses.show_their_bars')} onClick={() => toggleLane(index)}>
                     {lanes.includes(index) && <i className={`key bar-${lanes.indexOf(index)}`} aria-hidden />}
                     {capital(one.name)}
                   </button>
@@ -161,10 +162,10 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             </ul>
             {lanes[0] !== undefined && (
               <span>
-                <i className="key best" aria-hidden /> the most diligent, as {grid.vantages[lanes[0]]?.name}
+                {saying('lenses.sight_lenses.most_diligent', { bar: <i key="bar" className="key best" aria-hidden />, name: grid.vantages[lanes[0]]?.name })}
               </span>
             )}
-            <div className="seg" role="group" aria-label="Scale of time">
+            <div className="seg" role="group" aria-label={say('lenses.sight_lenses.scale_of_time')}>
               {ZOOMS.map((one) => (
                 <button key={one.zoom} type="button" aria-pressed={zoom === one.zoom} onClick={() => setZoom(one.zoom)}>
                   {one.title}
@@ -173,33 +174,39 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             </div>
           </div>
         )}
-        {grid.missing && <p className="strip">Some of those who were to look are not there any more, and are left out.</p>}
+        {grid.missing && <p className="strip">{say('lenses.sight_lenses.some_those_who_were')}</p>}
         {comparing && (
           <p className="strip" role="status">
-            <b>
-              {names[0]} and {names[1]} differ in {shown.length} of {rows.length} rows
-            </b>{' '}
-            as of {time.words(at)} ·{' '}
-            <button type="button" className="linklike" onClick={() => setCompared([])}>
-              show all columns again
-            </button>
+          {saying('lenses.sight_lenses.differ', {
+            what: <b key="what">{say('lenses.sight_lenses.differ_in', { one: names[0] ?? '', other: names[1] ?? '', shown: shown.length, rows: rows.length })}</b>,
+            when: time.words(at),
+            all: (
+              <button key="all" type="button" className="linklike" onClick={() => setCompared([])}>
+                {say('lenses.sight_lenses.show_all_columns_again')}
+              </button>
+            ),
+          })}
           </p>
         )}
         {grid.before !== null && (
           <p className="strip" role="status">
-            <b>{rows.filter(({ index }) => isChanged(index)).length === 0 ? 'Nothing changes for these columns at this instant' : `${rows.filter(({ index }) => isChanged(index)).length} of ${rows.length} rows change`}</b> once the draft is published ·{' '}
-            <button type="button" className="linklike" onClick={() => setOnlyChanged(!onlyChanged)}>
-              {onlyChanged ? 'show all rows' : 'show only those'}
-            </button>
-          </p>
+            {saying('lenses.sight_lenses.once_published', {
+            what: <b key="what">{say('lenses.sight_lenses.rows_change', { count: rows.filter(({ index }) => isChanged(index)).length, rows: rows.length })}</b>,
+            toggle: (
+              <button key="toggle" type="button" className="linklike" onClick={() => setOnlyChanged(!onlyChanged)}>
+                {onlyChanged ? say('lenses.sight_lenses.show_all_rows') : say('lenses.sight_lenses.show_only_those')}
+              </button>
+            ),
+          })}
+        </p>
         )}
         {grid.vantages.length === 0 ? (
           <div className="empty">
             <p>
-              <b>Nobody looks.</b> Choose whose eyes to look through: a visitor, a guest, a learner on some day, or somebody by name.
+              {saying('lenses.sight_lenses.choose_eyes', { nobody: <b key="nobody">{say('lenses.sight_lenses.nobody_looks')}</b> })}
             </p>
             <button type="button" className="linklike" onClick={onWho}>
-              Choose who looks
+              {say('lenses.sight_lenses.choose_who_looks')}
             </button>
           </div>
         ) : page.lens === 'timeline' ? (
@@ -220,7 +227,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
           />
         ) : (
           <Grid
-            caption={`What each vantage sees of ${course.title}, as of ${time.words(at)}, ${school.zoneName}`}
+            caption={say('lenses.sight_lenses.caption', { title: course.title, when: time.words(at), zone: school.zoneName })}
             corner={corner(shown.length)}
             columns={sightlineColumns({ grid, at, time, shown: columns, sheeted, blind, chosen: sheeted ? chosen : null, acts })}
             rows={shown}

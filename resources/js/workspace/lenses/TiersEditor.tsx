@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Checkbox } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
+import { say } from '../../lib/keepSay';
 
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
@@ -32,16 +33,16 @@ export function TiersEditor({ course, version, all, tiers, items, title, onClose
     );
   };
   return (
-    <EditorShell label={`Who ${title} is for`} width={260} onSubmit={keep} onClose={onClose} target={children}>
-      <Checkbox label="Every pass" checked={every} onChange={(event) => setEvery(event.currentTarget.checked)} />
+    <EditorShell label={say('lenses.tiers_editor.who_title_is_for', { title })} width={260} onSubmit={keep} onClose={onClose} target={children}>
+      <Checkbox label={say('lenses.tiers_editor.every_pass')} checked={every} onChange={(event) => setEvery(event.currentTarget.checked)} />
       {!every && (
-        <Checkbox.Group label="Passes of these tiers" value={chosen} onChange={setChosen}>
+        <Checkbox.Group label={say('lenses.tiers_editor.passes_of_these_tiers')} value={chosen} onChange={setChosen}>
           {all.map((tier) => (
             <Checkbox key={tier} value={tier} label={tier} mt={6} />
           ))}
         </Checkbox.Group>
       )}
-      {!every && chosen.length === 0 && <p className="soft">None chosen: no pass opens it, only a grant.</p>}
+      {!every && chosen.length === 0 && <p className="soft">{say('lenses.tiers_editor.none_chosen_no_pass')}</p>}
     </EditorShell>
   );
 }

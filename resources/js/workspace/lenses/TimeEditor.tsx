@@ -4,24 +4,24 @@ import type { ReactNode } from 'react';
 
 import { openings } from '../../lib/generated/rules';
 import type { OpeningKind, OpeningRule } from '../../lib/generated/types';
-import { say } from '../../lib/say';
+import { say } from '../../lib/keepSay';
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
 
 const KINDS = Object.keys(openings) as OpeningKind[];
 
 const RULES = {
-  opens: [{ value: '', label: 'With what it stands in' }, ...KINDS.map((value) => ({ value: value as string, label: say(`rules.opens.${value}.called`) }))],
+  opens: [{ value: '', label: say('lenses.time_editor.with_what_stands_in') }, ...KINDS.map((value) => ({ value: value as string, label: say(`rules.opens.${value}.called`) }))],
   closes: [
-    { value: '', label: 'Never, or with what it stands in' },
-    { value: 'on', label: 'On a date' },
-    { value: 'after_open', label: 'Days after it opened' },
+    { value: '', label: say('lenses.time_editor.never_or_with_what') },
+    { value: 'on', label: say('lenses.time_editor.on_a_date') },
+    { value: 'after_open', label: say('lenses.time_editor.days_after_it_opened') },
   ],
 };
 
-const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((label, index) => ({
+const WEEKDAYS = [say('lenses.time_editor.monday'), say('lenses.time_editor.tuesday'), say('lenses.time_editor.wednesday'), say('lenses.time_editor.thursday'), say('lenses.time_editor.friday'), say('lenses.time_editor.saturday'), say('lenses.time_editor.sunday')].map((label, index) => ({
   value: String(index + 1),
-  label: `on the next ${label}`,
+  label: say('lenses.time_editor.on_the_next_label', { label }),
 }));
 
 export interface TimeEditorProps {
@@ -56,14 +56,14 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
   });
   const { setData, data, errors } = form;
 
-  const verb = items.length > 1 ? which.slice(0, -1) : which;
+  const named = { title, many: items.length > 1 ? 'yes' : 'no' };
   const kind = which === 'opens' ? KINDS.find((one) => one === data.rule) : undefined;
   const takes: readonly string[] = kind !== undefined ? openings[kind] : data.rule === 'on' ? ['at'] : data.rule === 'after_open' ? ['days'] : [];
   const submit = () => form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   return (
-    <EditorShell label={`When ${title} ${verb}`} width={300} busy={form.processing} onSubmit={submit} onClose={onClose} target={children}>
+    <EditorShell label={say(which === 'opens' ? 'lenses.time_editor.form_opens' : 'lenses.time_editor.form_closes', named)} width={300} busy={form.processing} onSubmit={submit} onClose={onClose} target={children}>
       <Select
-        label={`${title} ${verb}`}
+        label={say(which === 'opens' ? 'lenses.time_editor.whose_opens' : 'lenses.time_editor.whose_closes', named)}
         data={RULES[which]}
         value={data.rule}
         allowDeselect={false}
@@ -74,7 +74,7 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
       {takes.includes('at') && (
         <TextInput
           type="datetime-local"
-          label="Date and time, school time"
+          label={say('keep.date_and_time_school')}
           value={data.at}
           error={errors.at}
           onChange={(event) => setData('at', event.currentTarget.value)}
@@ -82,7 +82,7 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
       )}
       {takes.includes('days') && (
         <NumberInput
-          label="Days"
+          label={say('keep.days')}
           min={0}
           allowDecimal={false}
           value={data.days ?? ''}
@@ -94,14 +94,14 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
         <>
           <TextInput
             type="time"
-            label="At (left empty: at the time of joining)"
+            label={say('lenses.time_editor.at_left_empty_at')}
             value={data.time}
             error={errors.time}
             onChange={(event) => setData('time', event.currentTarget.value)}
           />
           <Select
-            label="Weekday"
-            data={[{ value: '', label: 'any day' }, ...WEEKDAYS]}
+            label={say('lenses.time_editor.weekday')}
+            data={[{ value: '', label: say('lenses.time_editor.any_day') }, ...WEEKDAYS]}
             value={data.weekday}
             allowDeselect={false}
             error={errors.weekday}

@@ -1,6 +1,8 @@
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 
 import { turnsOf } from '../../lib/sights';
+import { say } from '../../lib/keepSay';
+import { listed } from '../../lib/words';
 import type { SchoolTime } from '../../lib/time';
 import type { OutlineRow, WorkspacePage } from '../../lib/generated/types';
 import type { Sights } from '../useSights';
@@ -103,7 +105,7 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
   return (
     <div className="timelined" ref={box}>
       <Grid
-        caption={`When each row of ${course.title} opens and closes for ${lanes.map((lane) => grid.vantages[lane]?.name).join(' and ')}`}
+        caption={say('lenses.timeline.caption', { title: course.title, names: listed(lanes.flatMap((lane) => grid.vantages[lane]?.name ?? []), 'and') })}
         corner={corner}
         columns={[{ id: 'time', width: axis.width, head: <AxisHead axis={axis} time={time} now={grid.now} at={at} /> }]}
         rows={rows}

@@ -1,20 +1,21 @@
 import { router } from '@inertiajs/react';
 
 import type { RuleCell, RuleRow } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import type { GridColumn } from '../Grid';
 
 type CellName = 'opens' | 'closes' | 'after' | 'optional' | 'forWhom' | 'sample' | 'guests' | 'observers' | 'whenClosed';
 
 const COLUMNS: { id: CellName; title: string; detail: string; width?: number }[] = [
-  { id: 'opens', title: 'Opens', detail: '', width: 218 },
-  { id: 'closes', title: 'Closes', detail: '', width: 106 },
-  { id: 'after', title: 'After', detail: 'finished first', width: 130 },
-  { id: 'optional', title: 'Optional', detail: '', width: 82 },
-  { id: 'forWhom', title: 'For whom', detail: 'passes, labels', width: 116 },
-  { id: 'sample', title: 'Sample', detail: '', width: 72 },
-  { id: 'guests', title: 'Guests', detail: '', width: 72 },
-  { id: 'observers', title: 'Observers', detail: '', width: 84 },
-  { id: 'whenClosed', title: 'When closed', detail: '' },
+  { id: 'opens', title: say('lenses.rules.opens'), detail: '', width: 218 },
+  { id: 'closes', title: say('lenses.rules.closes'), detail: '', width: 106 },
+  { id: 'after', title: say('lenses.rules.after'), detail: say('lenses.rules.finished_first'), width: 130 },
+  { id: 'optional', title: say('lenses.rules.optional'), detail: '', width: 82 },
+  { id: 'forWhom', title: say('lenses.rules.for_whom'), detail: say('lenses.rules.passes_labels'), width: 116 },
+  { id: 'sample', title: say('lenses.rules.sample'), detail: '', width: 72 },
+  { id: 'guests', title: say('lenses.rules.guests'), detail: '', width: 72 },
+  { id: 'observers', title: say('keep.observers'), detail: '', width: 84 },
+  { id: 'whenClosed', title: say('lenses.rules.when_closed'), detail: '' },
 ];
 
 export function columnName(column: number): string {
@@ -39,17 +40,17 @@ export function rulesColumns({ plans, plan, addressOf, onPlans }: RulesHeadProps
         {id === 'opens' ? (
           <span className="plans">
             {plans.length > 1 ? (
-              <select aria-label="Release plan that is shown" value={plan ?? ''} onChange={(event) => router.visit(addressOf(event.currentTarget.value), { preserveState: true, preserveScroll: true })}>
+              <select aria-label={say('lenses.rules.release_plan_that_shown')} value={plan ?? ''} onChange={(event) => router.visit(addressOf(event.currentTarget.value), { preserveState: true, preserveScroll: true })}>
                 {plans.map((name) => (
                   <option key={name}>{name}</option>
                 ))}
               </select>
             ) : (
-              <span>{plan ?? 'no release plan'}</span>
+              <span>{plan ?? say('lenses.rules.no_release_plan')}</span>
             )}
             {onPlans !== undefined && (
               <button type="button" className="linklike" onClick={onPlans}>
-                plans…
+                {say('lenses.rules.plans')}
               </button>
             )}
           </span>
@@ -77,10 +78,10 @@ function RuleWords({ cell }: { cell: RuleCell }) {
       ) : (
         <>
           <s className="t">{cell.words}</s>
-          <span className="vh"> (no effect: {cell.vain})</span>
+          <span className="vh"> {say('lenses.rules.no_effect', { why: cell.vain })}</span>
         </>
       )}
-      {cell.edited === true && <span className="vh"> (not published yet)</span>}
+      {cell.edited === true && <span className="vh"> {say('lenses.rules.not_published')}</span>}
     </div>
   );
 }

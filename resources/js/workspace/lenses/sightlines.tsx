@@ -5,6 +5,7 @@ import { Arch } from '../../ui/Arch';
 import { differ } from '../../lib/sights';
 import type { SchoolTime } from '../../lib/time';
 import type { Sight, SightlinesGrid, Vantage } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import type { GridColumn } from '../Grid';
 
 /** A pass may have begun, or begin, this many days from now. */
@@ -69,7 +70,7 @@ function VantageHead({ vantage, all, at, now, time, blind, chosen, acts }: Vanta
     <div className={chosen ? 'v chosen' : 'v'}>
       <VantageMenu vantage={vantage} all={all} acts={acts} />
       {day !== null && since !== null ? (
-        <div className="vday" title={`from ${time.date(since)}${vantage.diligent ? ', all finished so far' : ', nothing finished'}`}>
+        <div className="vday" title={say('lenses.sightlines.since', { date: time.date(since), diligent: vantage.diligent ? 'yes' : 'no' })}>
           <Day key={`${vantage.id} ${time.daysBetween(now, at)}`} day={day + time.daysBetween(now, at)} title={vantage.title} onDay={(to) => acts.onDay(vantage, to)} />
         </div>
       ) : (
@@ -78,9 +79,9 @@ function VantageHead({ vantage, all, at, now, time, blind, chosen, acts }: Vanta
         </span>
       )}
       {blind ? (
-        <span className="blind">nothing is open</span>
+        <span className="blind">{say('lenses.sightlines.nothing_is_open')}</span>
       ) : (
-        day !== null && since !== null && <span title={vantage.name}>{vantage.labels.length > 0 ? `with ${vantage.labels.join(', ')}` : vantage.diligent ? 'all finished' : `from ${time.dayMonth(since)}`}</span>
+        day !== null && since !== null && <span title={vantage.name}>{vantage.labels.length > 0 ? say('lenses.sightlines.with_labels', { labels: vantage.labels.join(', ') }) : vantage.diligent ? say('lenses.sightlines.all_finished') : say('lenses.sightlines.from_day', { day: time.dayMonth(since) })}</span>
       )}
     </div>
   );
@@ -91,25 +92,25 @@ function VantageMenu({ vantage, all, acts }: { vantage: Vantage; all: Vantage[];
   return (
     <Menu position="bottom-start" width={264} withArrow>
       <Menu.Target>
-        <button type="button" className="vname" title={vantage.title} aria-label={`${vantage.name}: what can be done with this column`}>
+        <button type="button" className="vname" title={vantage.title} aria-label={say('lenses.sightlines.name_what_can_be', { name: vantage.name })}>
           <b>{vantage.title}</b>
         </button>
       </Menu.Target>
       <Menu.Dropdown>
         <Menu.Label>{vantage.name}</Menu.Label>
         <Menu.Item component="a" href={acts.standIn(vantage)}>
-          Stand in for them…
+          {say('lenses.sightlines.stand_in_for_them')}
         </Menu.Item>
         <Menu.Item component="a" href={acts.calendar(vantage)}>
-          Calendar of what opens (.ics)
+          {say('lenses.sightlines.calendar_what_opens_ics')}
         </Menu.Item>
         {vantage.since !== null && (
-          <Menu.Item onClick={() => acts.onDiligent(vantage)}>{vantage.diligent ? 'Has finished nothing' : 'Has finished everything so far'}</Menu.Item>
+          <Menu.Item onClick={() => acts.onDiligent(vantage)}>{vantage.diligent ? say('lenses.sightlines.has_finished_nothing') : say('lenses.sightlines.has_finished_everything_so')}</Menu.Item>
         )}
         {all.length > 1 && (
           <Menu.Sub>
             <Menu.Sub.Target>
-              <Menu.Sub.Item>Compare with</Menu.Sub.Item>
+              <Menu.Sub.Item>{say('lenses.sightlines.compare_with')}</Menu.Sub.Item>
             </Menu.Sub.Target>
             <Menu.Sub.Dropdown>
               {all.map((other) =>
@@ -124,12 +125,12 @@ function VantageMenu({ vantage, all, acts }: { vantage: Vantage; all: Vantage[];
         )}
         <Menu.Divider />
         <Menu.Item disabled={at === 0} onClick={() => acts.onMove(vantage, -1)}>
-          Move to the left
+          {say('lenses.sightlines.move_to_the_left')}
         </Menu.Item>
         <Menu.Item disabled={at === all.length - 1} onClick={() => acts.onMove(vantage, 1)}>
-          Move to the right
+          {say('lenses.sightlines.move_to_the_right')}
         </Menu.Item>
-        <Menu.Item onClick={() => acts.onDrop(vantage)}>Take this column away</Menu.Item>
+        <Menu.Item onClick={() => acts.onDrop(vantage)}>{say('lenses.sightlines.take_this_column_away')}</Menu.Item>
       </Menu.Dropdown>
     </Menu>
   );
@@ -147,9 +148,9 @@ function Day({ day, title, onDay }: { day: number; title: string; onDay: (day: n
   };
   return (
     <div className="day">
-      <span aria-hidden>day</span>
+      <span aria-hidden>{say('lenses.sightlines.day')}</span>
       <NumberInput
-        aria-label={`Day of ${title}`}
+        aria-label={say('lenses.sightlines.day_of_title', { title })}
         size="xs"
         variant="unstyled"
         hideControls
@@ -182,18 +183,18 @@ export function SightCell({ sight, before, count, time }: SightCellProps) {
     return null;
   }
   const changed = before !== undefined && differ(before ?? undefined, sight);
-  const next = sight.next === null ? '' : `; ${sight.then} from ${time.words(sight.next)}`;
+  const cell = say('lenses.sightlines.cell', { state: sight.state, look: sight.look ? 'yes' : 'no' });
   return (
-    <div className={changed ? 'c changed' : 'c'} data-glyph={sight.glyph} title={`${sight.state}${sight.look ? ', to look at only' : ''}${next}`}>
+    <div className={changed ? 'c changed' : 'c'} data-glyph={sight.glyph} title={sight.next === null ? cell : say('lenses.sightlines.then', { cell, next: sight.then ?? '', when: time.words(sight.next) })}>
       {changed && (
         <>
-          <span className="was">{before === null ? <small>not live</small> : <Arch glyph={before.glyph} look={before.look} />}</span>
-          <span aria-label="becomes">→</span>
+          <span className="was">{before === null ? <small>{say('lenses.sightlines.not_live')}</small> : <Arch glyph={before.glyph} look={before.look} />}</span>
+          <span aria-label={say('lenses.sightlines.becomes')}>→</span>
         </>
       )}
       <Arch glyph={sight.glyph} look={sight.look} />
       {sight.word !== null && count === null && <span className={sight.glyph === 'later' ? 'w later' : 'w'}>{sight.word}</span>}
-      {count !== null && <span className={count.open === 0 ? 'n none' : 'n'}>{`${count.open} of ${count.all}`}</span>}
+      {count !== null && <span className={count.open === 0 ? 'n none' : 'n'}>{say('lenses.sightlines.open_of_all', { open: count.open, all: count.all })}</span>}
     </div>
   );
 }

@@ -2,15 +2,16 @@ import { type PointerEvent, useMemo } from 'react';
 
 import { sightAt, turnsOf } from '../../lib/sights';
 import { DAY, monthName, type SchoolTime, weekdayName } from '../../lib/time';
-import type { OutlineRow, SightlinesGrid } from '../../lib/generated/types';
+import type { OutlineRow, Sight, SightlinesGrid } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 
 export type Zoom = 'day' | 'week' | 'month' | 'term';
 
 export const ZOOMS: { zoom: Zoom; title: string }[] = [
-  { zoom: 'day', title: 'Day' },
-  { zoom: 'week', title: 'Week' },
-  { zoom: 'month', title: 'Month' },
-  { zoom: 'term', title: 'Term' },
+  { zoom: 'day', title: say('lenses.timeline.day') },
+  { zoom: 'week', title: say('lenses.timeline.week') },
+  { zoom: 'month', title: say('lenses.timeline.month') },
+  { zoom: 'term', title: say('lenses.timeline.term') },
 ];
 
 /** Pixels a day. */
@@ -163,7 +164,7 @@ export function TimelineCell({ grid, axis, time, at, row, rows, lanes, grip }: T
       <BestCase best={best} rows={rows} row={row} axis={axis} />
       {told[0]?.bars.length === 0 && (
         <em style={{ left: Math.max(axis.x(at), axis.x(best[row] ?? 0)) + 14 }}>
-          {sight?.state === 'hidden' ? 'hidden' : best[row] !== null && best[row] !== undefined ? `once what comes first is finished, from ${time.date(best[row])}` : `never${sight?.word === null || sight === undefined ? '' : `: ${sight.word}`}`}
+          {notOpen(sight, best[row] ?? null, time)}
         </em>
       )}
       {grip !== null && (
@@ -171,7 +172,7 @@ export function TimelineCell({ grid, axis, time, at, row, rows, lanes, grip }: T
           type="button"
           tabIndex={-1}
           className="grip"
-          aria-label={`Move the opening of ${rows[row]?.title ?? ''}`}
+          aria-label={say('lenses.move_opening.move_opening_title', { title: rows[row]?.title ?? '' })}
           style={{ left: axis.x(grip.at) + (grip.moved ?? 0) * SCALES[axis.zoom], ...(grip.moved !== null ? { opacity: 1 } : {}) }}
           onPointerDown={(event) => grip.onHold(event)}
           onClick={(event) => event.stopPropagation()}
@@ -186,11 +187,26 @@ function sameBars(some: Bar[], others: Bar[]): boolean {
   return some.length === others.length && some.every((bar, index) => bar.from === others[index]?.from && bar.to === others[index]?.to);
 }
 
+function notOpen(sight: Sight | undefined, best: number | null, time: SchoolTime): string {
+  if (sight?.state === 'hidden') {
+    return say('lenses.timeline.hidden');
+  }
+  if (best !== null) {
+    return say('lenses.timeline.once_finished', { date: time.date(best) });
+  }
+  return sight === undefined || sight.word === null ? say('lenses.timeline.never') : say('lenses.timeline.never_why', { why: sight.word });
+}
+
 function barWords(bars: Bar[], grid: SightlinesGrid, time: SchoolTime): string {
   if (bars.length === 0) {
-    return 'not open';
+    return say('lenses.timeline.not_open');
   }
-  return bars.map(({ from, to }) => `${from <= grid.from ? 'open' : `opens ${time.words(from)}`}${to === null ? '' : `, closes ${time.words(to)}`}`).join('; ');
+  return bars
+    .map(({ from, to }) => {
+      const opens = from <= grid.from ? say('lenses.timeline.open') : say('lenses.timeline.opens', { when: time.words(from) });
+      return to === null ? opens : say('lenses.timeline.closes', { opens, when: time.words(to) });
+    })
+    .join('; ');
 }
 
 /** The way of the most diligent through the rows: a dot at each lesson, and a line that leads there from the one before. */

@@ -16,23 +16,24 @@ import {
   writeCondition,
 } from '../../lib/condition';
 import type { ConditionWords, OfferPick, OutlineRow } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
 
 const ASK_WORDS: { value: Ask; label: string }[] = [
-  { value: 'label', label: 'has the label' },
-  { value: 'tier', label: 'holds a pass of the tier' },
-  { value: 'offer', label: 'came by the offer' },
-  { value: 'done', label: 'has finished' },
-  { value: 'kind', label: 'is a' },
-  { value: 'from', label: 'comes on or after' },
-  { value: 'until', label: 'comes before' },
+  { value: 'label', label: say('sheet.condition_editor.has_the_label') },
+  { value: 'tier', label: say('sheet.condition_editor.holds_pass_tier') },
+  { value: 'offer', label: say('sheet.condition_editor.came_by_the_offer') },
+  { value: 'done', label: say('sheet.condition_editor.has_finished') },
+  { value: 'kind', label: say('sheet.condition_editor.is_a') },
+  { value: 'from', label: say('sheet.condition_editor.comes_on_or_after') },
+  { value: 'until', label: say('sheet.condition_editor.comes_before') },
 ];
 
 const KINDS = ['learner', 'observer', 'guest', 'member', 'visitor', 'staff'].map((kind) => ({
   value: kind,
-  label: { learner: 'learner', observer: 'observer', guest: 'guest', member: 'member (signed in, no pass)', visitor: 'visitor (not signed in)', staff: 'member of staff' }[kind] ?? kind,
+  label: { learner: 'learner', observer: 'observer', guest: 'guest', member: say('sheet.condition_editor.member_signed_in_no'), visitor: say('sheet.condition_editor.visitor_not_signed_in'), staff: say('sheet.condition_editor.member_of_staff') }[kind] ?? kind,
 }));
 
 /** What conditions can speak of. */
@@ -82,14 +83,14 @@ export function ConditionEditor({ course, version, only, names, items, title, on
   // What is only half typed is no mistake yet.
   const errors: Record<string, string> = asked ? { ...refused, ...read?.errors } : {};
   return (
-    <EditorShell label={`Who ${title} is for, besides`} width={460} busy={busy} onSubmit={keep} onClose={onClose} target={children}>
+    <EditorShell label={say('sheet.condition_editor.who_title_for_besides', { title })} width={460} busy={busy} onSubmit={keep} onClose={onClose} target={children}>
       <GroupEditor group={group} root names={names} errors={errors} paths={pathsOf(group)} onChange={(changed) => changed !== null && isGroup(changed) && setGroup(changed)} />
       <p className="readback" role="status">
         {group.parts.length === 0 && group.mode === 'all' ? (
-          <>Without a condition: everyone whom passes and doors let in.</>
+          <>{say('sheet.condition_editor.without_condition_everyone_whom')}</>
         ) : (
           <>
-            Reads: <b>{read?.words ?? '…'}</b>
+            {saying('sheet.condition_editor.reads', { words: <b>{read?.words ?? '…'}</b> })}
           </>
         )}
       </p>
@@ -111,14 +112,14 @@ function GroupEditor({ group, root = false, names, errors, paths, onChange }: Pa
       <legend>
         {!root && <NotButton part={group} onChange={onChange} />}
         <select
-          aria-label="Which of these must hold"
+          aria-label={say('sheet.condition_editor.which_these_must_hold')}
           value={group.mode}
           onChange={(event) => onChange({ ...group, mode: event.currentTarget.value === 'any' ? 'any' : 'all' })}
         >
-          <option value="all">all of these hold</option>
-          <option value="any">any of these holds</option>
+          <option value="all">{say('sheet.condition_editor.all_of_these_hold')}</option>
+          <option value="any">{say('sheet.condition_editor.any_of_these_holds')}</option>
         </select>
-        {!root && <RemoveButton what="this group" onChange={onChange} />}
+        {!root && <RemoveButton what={say('sheet.condition_editor.this_group')} onChange={onChange} />}
       </legend>
       {group.parts.map((part) => {
         const change = (changed: ConditionPart | null) => onChange(withPart(group, part.id, () => changed));
@@ -127,10 +128,10 @@ function GroupEditor({ group, root = false, names, errors, paths, onChange }: Pa
       })}
       <div className="cond-add">
         <button type="button" className="linklike" onClick={() => add(newAsk())}>
-          Add a condition
+          {say('sheet.condition_editor.add_a_condition')}
         </button>
         <button type="button" className="linklike" onClick={() => add(newGroup(group.mode === 'all' ? 'any' : 'all', [newAsk()]))}>
-          Add a group
+          {say('sheet.condition_editor.add_a_group')}
         </button>
       </div>
     </fieldset>
@@ -144,7 +145,7 @@ function AskEditor({ part, names, errors, paths, onChange }: PartProps & { part:
     <div className="cond-ask">
       <NotButton part={part} onChange={onChange} />
       <Select
-        aria-label="What is asked"
+        aria-label={say('sheet.condition_editor.what_is_asked')}
         data={ASK_WORDS}
         value={part.ask}
         allowDeselect={false}
@@ -152,7 +153,7 @@ function AskEditor({ part, names, errors, paths, onChange }: PartProps & { part:
         onChange={(ask) => onChange({ ...part, ask: ASK_WORDS.find(({ value }) => value === ask)?.value ?? 'label', value: '' })}
       />
       <AskValue part={part} names={names} error={error} onSet={set} />
-      <RemoveButton what="this condition" onChange={onChange} />
+      <RemoveButton what={say('sheet.condition_editor.this_condition')} onChange={onChange} />
     </div>
   );
 }
@@ -166,26 +167,26 @@ interface AskValueProps {
 
 function AskValue({ part, names, error, onSet }: AskValueProps) {
   if (part.ask === 'label') {
-    return <Autocomplete aria-label="Label" data={names.labels} value={part.value} error={error} comboboxProps={{ withinPortal: false }} onChange={onSet} />;
+    return <Autocomplete aria-label={say('keep.label')} data={names.labels} value={part.value} error={error} comboboxProps={{ withinPortal: false }} onChange={onSet} />;
   }
   if (part.ask === 'from' || part.ask === 'until') {
-    return <TextInput type="datetime-local" aria-label="Date and time, school time" value={part.value} error={error} onChange={(event) => onSet(event.currentTarget.value)} />;
+    return <TextInput type="datetime-local" aria-label={say('keep.date_and_time_school')} value={part.value} error={error} onChange={(event) => onSet(event.currentTarget.value)} />;
   }
   const choices = {
     tier: names.tiers.map((tier) => ({ value: tier, label: tier })),
     offer: names.offers.map(({ key, title }) => ({ value: key, label: title })),
     kind: KINDS,
-    done: names.outline.filter((row) => row.kind !== 'board').map((row) => ({ value: row.key, label: row.kind === 'module' ? `${row.title} (module)` : row.title })),
+    done: names.outline.filter((row) => row.kind !== 'board').map((row) => ({ value: row.key, label: row.kind === 'module' ? say('sheet.condition_editor.title_module', { title: row.title }) : row.title })),
   }[part.ask];
   return (
     <Select
       aria-label={ASK_WORDS.find(({ value }) => value === part.ask)?.label}
-      placeholder={choices.length === 0 ? 'this course has none' : 'choose'}
+      placeholder={choices.length === 0 ? say('sheet.condition_editor.this_course_has_none') : say('sheet.condition_editor.choose')}
       data={choices}
       value={part.value === '' ? null : part.value}
       error={error}
       searchable={part.ask === 'done'}
-      nothingFoundMessage="None of this name"
+      nothingFoundMessage={say('sheet.condition_editor.none_of_this_name')}
       comboboxProps={{ withinPortal: false }}
       onChange={(value) => onSet(value ?? '')}
     />
@@ -195,14 +196,14 @@ function AskValue({ part, names, error, onSet }: AskValueProps) {
 function NotButton({ part, onChange }: { part: ConditionPart; onChange: (part: ConditionPart) => void }) {
   return (
     <button type="button" className="cond-not" aria-pressed={part.not} onClick={() => onChange({ ...part, not: !part.not })}>
-      not
+      {say('sheet.condition_editor.not')}
     </button>
   );
 }
 
 function RemoveButton({ what, onChange }: { what: string; onChange: (part: null) => void }) {
   return (
-    <button type="button" className="cond-x" aria-label={`Take out ${what}`} onClick={() => onChange(null)}>
+    <button type="button" className="cond-x" aria-label={say('sheet.condition_editor.take_out_what', { what })} onClick={() => onChange(null)}>
       ×
     </button>
   );

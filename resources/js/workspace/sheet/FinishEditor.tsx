@@ -3,14 +3,15 @@ import { NumberInput, Select } from '@mantine/core';
 import type { ReactNode } from 'react';
 
 import type { FinishedBy, FinishRule } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
 
 const WAYS: { value: FinishedBy; label: string }[] = [
-  { value: 'mark', label: 'Its learner marks it as finished' },
-  { value: 'visit', label: 'The first visit finishes it' },
-  { value: 'watch', label: 'Its video is watched' },
-  { value: 'quiz', label: 'Its quiz is passed' },
+  { value: 'mark', label: say('sheet.finish_editor.its_learner_marks_as') },
+  { value: 'visit', label: say('sheet.finish_editor.first_visit_finishes') },
+  { value: 'watch', label: say('sheet.finish_editor.its_video_is_watched') },
+  { value: 'quiz', label: say('sheet.finish_editor.its_quiz_is_passed') },
 ];
 
 /** What is asked unless somebody says otherwise, in percent. */
@@ -32,9 +33,9 @@ export function FinishEditor({ course, version, finish, items, title, onClose, c
   const { data, errors, setData } = form;
   const keep = () => form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   return (
-    <EditorShell label={`How ${title} is finished`} width={300} busy={form.processing} onSubmit={keep} onClose={onClose} target={children}>
+    <EditorShell label={say('sheet.finish_editor.how_title_is_finished', { title })} width={300} busy={form.processing} onSubmit={keep} onClose={onClose} target={children}>
       <Select
-        label={`How ${title} is finished`}
+        label={say('sheet.finish_editor.how_title_is_finished', { title })}
         data={WAYS}
         value={data.by}
         error={errors.by}
@@ -47,7 +48,7 @@ export function FinishEditor({ course, version, finish, items, title, onClose, c
       />
       {(data.by === 'watch' || data.by === 'quiz') && (
         <NumberInput
-          label={data.by === 'watch' ? 'How much of it, in percent' : 'From which score, in percent'}
+          label={data.by === 'watch' ? say('sheet.finish_editor.how_much_in_percent') : say('sheet.finish_editor.from_which_score_in')}
           min={data.by === 'watch' ? 1 : 0}
           max={100}
           allowDecimal={false}
@@ -56,7 +57,7 @@ export function FinishEditor({ course, version, finish, items, title, onClose, c
           onChange={(percent) => setData('percent', percent === '' ? null : Number(percent))}
         />
       )}
-      {data.by === 'watch' && <p className="soft">Whoever skips ahead has not watched it; the learner gets no button to mark it.</p>}
+      {data.by === 'watch' && <p className="soft">{say('sheet.finish_editor.whoever_skips_ahead_has')}</p>}
     </EditorShell>
   );
 }

@@ -2,23 +2,25 @@ import { router } from '@inertiajs/react';
 import { Fragment } from 'react';
 
 import type { OutlineRow } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
+import { listed } from '../../lib/words';
 import { to } from '../../lib/route';
 import type { RuleSheetProps, SheetRow } from './RuleSheet';
 
 /** What the controls of the sentence are called. */
 export const WORD_NAMES: Record<string, string> = {
-  opens: 'Opens',
-  closes: 'Closes',
-  after: 'What must be finished first',
-  tiers: 'For passes',
-  only: 'Condition',
-  optional: 'Optional',
-  sample: 'Sample',
-  guests: 'Guests',
-  observers: 'Observers',
-  whenClosed: 'While closed',
-  inOrder: 'What is inside opens',
-  finish: 'Finished',
+  opens: say('sheet.rule_notes.opens'),
+  closes: say('sheet.rule_notes.closes'),
+  after: say('sheet.rule_notes.what_must_be_finished'),
+  tiers: say('sheet.rule_notes.for_passes'),
+  only: say('sheet.rule_notes.condition'),
+  optional: say('sheet.rule_notes.optional'),
+  sample: say('sheet.rule_notes.sample'),
+  guests: say('sheet.rule_notes.guests'),
+  observers: say('keep.observers'),
+  whenClosed: say('sheet.rule_notes.while_closed'),
+  inOrder: say('sheet.rule_notes.what_is_inside_opens'),
+  finish: say('sheet.rule_notes.finished'),
 };
 
 /** How each value is cleared that may be without effect. */
@@ -28,8 +30,8 @@ const CLEARING: Record<string, Record<string, string | null>> = {
   after: { set: 'in_order', value: 'no' },
   optional: { set: 'optional', value: 'no' },
   sample: { set: 'sample', value: 'no' },
-  guests: { set: 'guests', value: 'as above' },
-  observers: { set: 'observers', value: 'as above' },
+  guests: { set: 'guests', value: say('sheet.rule_notes.as_above') },
+  observers: { set: 'observers', value: say('sheet.rule_notes.as_above') },
 };
 
 const VAIN_CELLS = ['opens', 'closes', 'after', 'optional', 'sample', 'guests', 'observers'] as const;
@@ -45,7 +47,7 @@ export function Vain({ course, version, plan, shown, mayEdit }: Pick<RuleSheetPr
   }
   return (
     <section>
-      <h3>Without effect</h3>
+      <h3>{say('sheet.rule_notes.without_effect')}</h3>
       <ul className="vains">
         {found.map(({ name, words, reason, items }) => (
           <li key={name}>
@@ -60,7 +62,7 @@ export function Vain({ course, version, plan, shown, mayEdit }: Pick<RuleSheetPr
                   router.post(to('keep.draft.edit', { course }), { version, plan, items, ...CLEARING[name] }, { preserveScroll: true, preserveState: true })
                 }
               >
-                Clear it
+                {say('sheet.rule_notes.clear_it')}
               </button>
             )}
           </li>
@@ -78,12 +80,16 @@ export function HoldsUp({ course, version, shown, mayEdit }: Pick<RuleSheetProps
   }
   return (
     <section>
-      <h3>Holds up those who have it</h3>
+      <h3>{say('sheet.rule_notes.holds_up_those_who')}</h3>
       <ul className="vains">
         {found.map(({ row, labels, waits }) => (
           <li key={row.key}>
             <span>
-              Whoever has <b>{labels.join(' or ')}</b> must finish {found.length > 1 ? <b>{row.title}</b> : 'it'} before <b>{waits}</b> opens to them.
+              {saying('sheet.rule_notes.must_finish', {
+                labels: <b key="labels">{listed(labels, 'or')}</b>,
+                what: found.length > 1 ? <b key="what">{row.title}</b> : say('sheet.rule_notes.it'),
+                waits: <b key="waits">{waits}</b>,
+              })}
             </span>
           </li>
         ))}
@@ -94,7 +100,7 @@ export function HoldsUp({ course, version, shown, mayEdit }: Pick<RuleSheetProps
           className="linklike"
           onClick={() => router.post(to('keep.draft.edit', { course }), { version, set: 'optional', items: found.map(({ row }) => row.key), value: 'yes' }, { preserveScroll: true, preserveState: true })}
         >
-          Make {found.length > 1 ? 'them' : 'it'} optional
+          {say('sheet.rule_notes.make_optional', { count: found.length })}
         </button>
       )}
     </section>
@@ -108,7 +114,7 @@ export function WaitedFor({ row, all, onShow }: { row: OutlineRow; all: SheetRow
   }
   return (
     <section>
-      <h3>Waiting for it</h3>
+      <h3>{say('sheet.rule_notes.waiting_for_it')}</h3>
       <p>
         {waiting.map(({ row: one }, index) => (
           <Fragment key={one.key}>

@@ -2,7 +2,8 @@ import type { ReactNode } from 'react';
 
 import { RuleEditor } from '../lenses/RuleEditor';
 import type { OutlineRow, RuleRow } from '../../lib/generated/types';
-import { counted } from '../../lib/words';
+import { say, saying } from '../../lib/keepSay';
+import { listed } from '../../lib/words';
 import type { ConditionNames } from './ConditionEditor';
 import { HoldsUp, Vain, WaitedFor, WORD_NAMES } from './RuleNotes';
 
@@ -34,7 +35,7 @@ export interface RuleSheetProps {
   onClose: () => void;
 }
 
-const VARIOUS = 'various';
+const VARIOUS = say('sheet.rule_sheet.various');
 
 /** The rule of what is selected, as one sentence whose words are its controls. */
 export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, editing, onEdit, onEdited, copied, onCopy, onPaste, onShow, onClose }: RuleSheetProps) {
@@ -44,7 +45,7 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
   }
   const rows = shown.map(({ row }) => row);
   const many = shown.length > 1;
-  const title = many ? counted(shown.length, 'row') : first.row.title;
+  const title = many ? say('keep.rows', { count: shown.length }) : first.row.title;
   const word = (name: string, words: (rule: RuleRow) => string, own: (rule: RuleRow) => boolean, fixed = false): ReactNode => {
     const differing = new Set(shown.map(({ rule }) => words(rule)));
     const text = differing.size === 1 ? words(first.rule) : VARIOUS;
@@ -80,18 +81,18 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
     );
   };
   return (
-    <aside className="sheet" aria-label={`The rule of ${title}`}>
+    <aside className="sheet" aria-label={say('sheet.rule_sheet.the_rule_of_title', { title })}>
       <header>
         <div>
           <h2>{title}</h2>
           <p>{many ? <Titles rows={rows} /> : <Place row={first.row} all={all} onShow={onShow} />}</p>
         </div>
         <button type="button" className="x" onClick={onClose}>
-          <kbd>Esc</kbd> <span className="vh">close the sheet</span> <span aria-hidden>×</span>
+          <kbd>{say('keep.keys.esc')}</kbd> <span className="vh">{say('sheet.rule_sheet.close_the_sheet')}</span> <span aria-hidden>×</span>
         </button>
       </header>
       <section>
-        <h3>{plan === null ? 'Rule' : `Rule, in the ${plan} plan`}</h3>
+        <h3>{plan === null ? say('sheet.rule_sheet.rule') : say('sheet.rule_sheet.rule_in_plan_plan', { plan })}</h3>
         <RuleSentence shown={shown} plan={plan} tiers={names.tiers.length > 0} word={word} />
       </section>
       <HoldsUp course={course} version={version} shown={shown} mayEdit={mayEdit} />
@@ -101,12 +102,12 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
         <section className="sheet-acts">
           {!many && (
             <button type="button" className="linklike" onClick={() => onCopy(first.row)}>
-              <kbd>Ctrl C</kbd> copy these rules
+              {saying('sheet.rule_sheet.copy', { key: <kbd>{say('keep.keys.ctrl_c')}</kbd> })}
             </button>
           )}
           {copied !== null && (many || copied.key !== first.row.key) && (
             <button type="button" className="linklike" onClick={() => onPaste(rows.map(({ key }) => key))}>
-              <kbd>Ctrl V</kbd> set the rules of {copied.title} here
+              {saying('sheet.rule_sheet.paste', { key: <kbd key="key">{say('keep.keys.ctrl_v')}</kbd>, title: copied.title })}
             </button>
           )}
         </section>
@@ -132,18 +133,26 @@ export function RuleSentence({ shown, plan, tiers, word }: RuleSentenceProps) {
   }
   const cell = (name: 'opens' | 'closes' | 'sample' | 'guests' | 'observers') => word(name, (rule) => rule[name].words, (rule) => rule[name].own === true, plan === null && (name === 'opens' || name === 'closes'));
   const waits = shown.some(({ rule }) => rule.afterWords !== undefined);
-  const after = word('after', ({ afterWords, turn }) => afterWords ?? (turn === true ? 'its turn' : 'nothing'), ({ afterWords }) => afterWords !== undefined);
+  const after = word('after', ({ afterWords, turn }) => afterWords ?? (turn === true ? say('sheet.rule_sheet.its_turn') : say('sheet.rule_sheet.nothing')), ({ afterWords }) => afterWords !== undefined);
   return (
     <p className="say">
-      Opens {cell('opens')}, closes {cell('closes')}; {waits ? <>once {after} {isOne(first.rule) ? 'is' : 'are'} finished</> : <>waits for {after}</>}; it is {word('optional', ({ optional }) => (optional.words === 'yes' ? 'optional' : 'required'), ({ optional }) => optional.own === true)}; for{' '}
-      {word('tiers', tiersWords, (rule) => rule.tiers !== undefined, !tiers)}; condition {word('only', ({ onlyWords }) => onlyWords ?? 'none', ({ only }) => only !== undefined)}; sample{' '}
-      {cell('sample')}; guests {cell('guests')}; observers {cell('observers')}; while closed{' '}
-      {word('whenClosed', ({ whenClosed }) => (whenClosed.words === 'hidden' ? 'it is hidden' : 'its title shows'), ({ whenClosed }) => whenClosed.own === true)}.
+      {saying('sheet.rule_sheet.sentence', {
+        opens: cell('opens'),
+        closes: cell('closes'),
+        after: waits ? saying('sheet.rule_sheet.once_finished', { after, count: isOne(first.rule) ? 1 : 2 }) : saying('sheet.rule_sheet.waits_for_after', { after }),
+        optional: word('optional', ({ optional }) => say(optional.words === 'yes' ? 'sheet.rule_sheet.optional' : 'sheet.rule_sheet.required'), ({ optional }) => optional.own === true),
+        tiers: word('tiers', tiersWords, (rule) => rule.tiers !== undefined, !tiers),
+        condition: word('only', ({ onlyWords }) => onlyWords ?? say('sheet.rule_sheet.no_condition'), ({ only }) => only !== undefined),
+        sample: cell('sample'),
+        guests: cell('guests'),
+        observers: cell('observers'),
+        closed: word('whenClosed', ({ whenClosed }) => (whenClosed.words === 'hidden' ? say('sheet.rule_sheet.it_is_hidden') : say('sheet.rule_sheet.its_title_shows')), ({ whenClosed }) => whenClosed.own === true),
+      })}
       {shown.every(({ row }) => row.kind === 'module') && (
-        <> What is inside opens {word('inOrder', ({ afterRule }) => (afterRule?.inOrder === true ? 'one after the other' : 'in any order'), ({ afterRule }) => afterRule?.inOrder === true)}.</>
+        <> {saying('sheet.rule_sheet.inside', { order: word('inOrder', ({ afterRule }) => (afterRule?.inOrder === true ? say('sheet.rule_sheet.one_after_the_other') : say('sheet.rule_sheet.in_any_order')), ({ afterRule }) => afterRule?.inOrder === true) })}</>
       )}
       {shown.every(({ rule }) => rule.finish !== undefined) && (
-        <> Finished {word('finish', ({ finish }) => finish?.words ?? '', ({ finish }) => finish !== undefined && finish.by !== 'mark')}.</>
+        <> {saying('sheet.rule_sheet.finished', { how: word('finish', ({ finish }) => finish?.words ?? '', ({ finish }) => finish !== undefined && finish.by !== 'mark') })}</>
       )}
     </p>
   );
@@ -151,9 +160,9 @@ export function RuleSentence({ shown, plan, tiers, word }: RuleSentenceProps) {
 
 function tiersWords({ tiers }: RuleRow): string {
   if (tiers === undefined) {
-    return 'every pass';
+    return say('sheet.rule_sheet.every_pass');
   }
-  return tiers.length === 0 ? 'no pass' : tiers.length === 1 ? `${tiers[0]} passes` : `${tiers.slice(0, -1).join(', ')} or ${tiers[tiers.length - 1]} passes`;
+  return tiers.length === 0 ? say('sheet.rule_sheet.no_pass') : say('sheet.rule_sheet.passes_of', { tiers: listed(tiers, 'or') });
 }
 
 function isOne({ afterRule }: RuleRow): boolean {
@@ -162,25 +171,20 @@ function isOne({ afterRule }: RuleRow): boolean {
 
 function Titles({ rows }: { rows: OutlineRow[] }) {
   const told = rows.slice(0, 4).map(({ title }) => title);
-  return (
-    <>
-      {told.join(', ')}
-      {rows.length > told.length && ` and ${rows.length - told.length} more`}
-    </>
-  );
+  return say('sheet.rule_sheet.titles', { titles: told.join(', '), more: rows.length - told.length });
 }
 
 function Place({ row, all, onShow }: { row: OutlineRow; all: SheetRow[]; onShow: (key: string) => void }) {
   const at = all.findIndex((one) => one.row.key === row.key);
   const above = all.slice(0, at).findLast((one) => one.row.depth < row.depth)?.row;
-  return above === undefined ? (
-    <>{row.kind} at the top</>
-  ) : (
-    <>
-      {row.kind} in{' '}
-      <button type="button" className="linklike" onClick={() => onShow(above.key)}>
-        {above.title}
-      </button>
-    </>
-  );
+  return above === undefined
+    ? say('sheet.place.top', { kind: row.kind })
+    : saying('sheet.place.inside', {
+        kind: row.kind,
+        above: (
+          <button key="above" type="button" className="linklike" onClick={() => onShow(above.key)}>
+            {above.title}
+          </button>
+        ),
+      });
 }

@@ -6,6 +6,7 @@ import { Arch } from '../../ui/Arch';
 import { withQuery } from '../../lib/address';
 import { isoOf, type SchoolTime } from '../../lib/time';
 import type { Expected, Gate, FixByRule, OutlineRow, Vantage, PossibleFix, WhyCard, WhyLink } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { mayDo, byAct } from '../../people/byAct';
 import { Words } from '../../ui/Words';
@@ -67,35 +68,34 @@ export function WhySheet(props: WhySheetProps) {
     );
   };
   return (
-    <aside className="sheet" aria-label={`Why ${row.title} is as it is for ${vantage.name}`} aria-busy={state === 'waiting'}>
+    <aside className="sheet" aria-label={say('sheet.why_sheet.why_title_as_for', { title: row.title, name: vantage.name })} aria-busy={state === 'waiting'}>
       <header>
         <div>
           <h2>{row.title}</h2>
           <p>
-            {row.kind}
-            {above === undefined ? (
-              ' at the top'
-            ) : (
-              <>
-                {' in '}
-                <button type="button" className="linklike" onClick={() => onShow(above.key)}>
-                  {above.title}
-                </button>
-              </>
-            )}
+            {above === undefined
+              ? say('sheet.place.top', { kind: row.kind })
+              : saying('sheet.place.inside', {
+                  kind: row.kind,
+                  above: (
+                    <button key="above" type="button" className="linklike" onClick={() => onShow(above.key)}>
+                      {above.title}
+                    </button>
+                  ),
+                })}
           </p>
         </div>
         <button type="button" className="x" onClick={onClose}>
-          <kbd>Esc</kbd> <span className="vh">close the sheet</span> <span aria-hidden>×</span>
+          <kbd>{say('keep.keys.esc')}</kbd> <span className="vh">{say('sheet.why_sheet.close_the_sheet')}</span> <span aria-hidden>×</span>
         </button>
       </header>
-      {state === 'failed' && <p className="sheetnote takes">The reasons could not be loaded. The row or the viewer may not be there any more.</p>}
-      {state === 'waiting' && card === null && <p className="sheetnote soft">Looking for the reasons…</p>}
+      {state === 'failed' && <p className="sheetnote takes">{say('sheet.why_sheet.reasons_could_not_be')}</p>}
+      {state === 'waiting' && card === null && <p className="sheetnote soft">{say('sheet.why_sheet.looking_for_the_reasons')}</p>}
       {card !== null && (
         <>
           {card.blind !== null && (
             <section className="blindspot" role="note">
-              <h3>Nothing at all is open to {vantage.name}</h3>
+              <h3>{say('sheet.why_sheet.nothing_at_all_open', { name: vantage.name })}</h3>
               <p>
                 <b>
                   <Words segments={card.blind.words.segments} />
@@ -108,22 +108,22 @@ export function WhySheet(props: WhySheetProps) {
               )}
               {mayEdit && card.blind.fixes.length > 0 && (
                 <Button size="xs" mt={6} onClick={() => fix(card.blind?.fixes ?? [])}>
-                  Fix it in the draft
+                  {say('sheet.why_sheet.fix_in_draft')}
                 </Button>
               )}
             </section>
           )}
           <section>
-            <h3>{card.plan === null ? 'Rule' : `Rule, in the ${card.plan} plan`}</h3>
+            <h3>{card.plan === null ? say('sheet.why_sheet.rule') : say('sheet.why_sheet.rule_in_plan_plan', { plan: card.plan })}</h3>
             <RuleSentence shown={[{ row, rule: card.rule }]} plan={card.plan} tiers={tiers} word={word} />
           </section>
           <section aria-live="polite">
             <h3>
-              Why, for {vantage.name}, {time.words(at)}
+              {say('sheet.why_sheet.why_for', { name: vantage.name, when: time.words(at) })}
             </h3>
             <p className="verdict">
               <Arch glyph={card.glyph} look={card.look} silent />
-              {card.word} <span>{card.look ? `to look, not to work: ${card.summary}` : card.summary}</span>
+              {card.word} <span>{card.look ? say('sheet.why_sheet.look_not_work_summary', { summary: card.summary }) : card.summary}</span>
             </p>
             <ul className="gates">
               {card.gates.map((gate) => (
@@ -133,7 +133,7 @@ export function WhySheet(props: WhySheetProps) {
           </section>
           {card.intro !== null && (
             <section>
-              <h3>What would open it</h3>
+              <h3>{say('sheet.why_sheet.what_would_open_it')}</h3>
               <p className="note">
                 <Words segments={card.intro.segments} />
               </p>
@@ -146,7 +146,7 @@ export function WhySheet(props: WhySheetProps) {
           )}
           <Keeping course={course} card={card} vantage={vantage} at={at} time={time} mayEdit={mayEdit} />
           <section className="sheet-acts">
-            <a href={withQuery(to('keep.stand-in', { course }), { v: [vantage.id], at: isoOf(at), see: see === 'published' ? see : null, item: row.key })}>Stand in for {vantage.name} here</a>
+            <a href={withQuery(to('keep.stand-in', { course }), { v: [vantage.id], at: isoOf(at), see: see === 'published' ? see : null, item: row.key })}>{say('sheet.why_sheet.stand_in_for_name', { name: vantage.name })}</a>
           </section>
         </>
       )}
@@ -213,7 +213,7 @@ function WayLine({ way, person, onMend, ...links }: LinkProps & { way: PossibleF
       )}
       {way.fixes.length > 0 && links.mayEdit && (
         <button type="button" className="linklike" onClick={() => onMend(way.fixes)}>
-          Set in the draft
+          {say('sheet.why_sheet.set_in_the_draft')}
         </button>
       )}
     </li>
@@ -230,7 +230,7 @@ function Keeping({ course, card, vantage, at, time, mayEdit }: { course: string;
   }
   return (
     <section>
-      <h3>Expected, whatever is edited</h3>
+      <h3>{say('sheet.why_sheet.expected_whatever_is_edited')}</h3>
       {card.expected.length > 0 && (
         <ul className="vains">
           {card.expected.map((one) => (
@@ -241,11 +241,11 @@ function Keeping({ course, card, vantage, at, time, mayEdit }: { course: string;
       {mayEdit && (
         <p className="keeps">
           <button type="button" className="linklike" onClick={() => keep(open ? 'open' : 'closed')}>
-            Expect it {open ? 'open' : 'closed'} for them
+            {say(open ? 'sheet.why_sheet.expect_open' : 'sheet.why_sheet.expect_closed')}
           </button>
           {!open && (
             <button type="button" className="linklike" onClick={() => keep('never')}>
-              Expect it never to open for them
+              {say('sheet.why_sheet.expect_never_open_for')}
             </button>
           )}
         </p>
@@ -274,7 +274,7 @@ export function ExpectedLine({ course, expected, mayEdit }: { course: string; ex
           className="linklike"
           onClick={() => router.delete(to('keep.expectations.let-go', { course, expectation: expected.id }), { preserveScroll: true, preserveState: true })}
         >
-          Let it go
+          {say('sheet.why_sheet.let_it_go')}
         </button>
       )}
     </li>

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * The page of one person. Patterns are ICU messages.
+ */
+return [
+    'person' => [
+        'write_to_them' => 'Write to them',
+        'passes' => 'Passes',
+        'give_a_pass' => 'Give a pass…',
+        'they_hold_no_pass' => 'They hold no pass.',
+        'handed_out' => 'Handed out',
+        'hand_something_out' => 'Hand something out…',
+        'nothing_was_handed_them' => 'Nothing was handed to them.',
+        'for_good' => 'for good',
+        'to_until' => 'to {until}',
+        'give_a_label' => 'Give a label…',
+        'they_have_no_label' => 'They have no label.',
+        'by_pass_source_while' => 'by the pass {source}, while it is active',
+        'take_it_away' => 'Take it away',
+        'let_somebody_observe_them' => 'Let somebody observe them…',
+        'let_them_observe_somebody' => 'Let them observe somebody…',
+        'nobody_looks_in_on' => 'Nobody looks in on them, and they on nobody.',
+        'looks_in_on_them' => 'looks in on them',
+        'looked_in_on_by' => 'is looked in on by them',
+        'progress' => '{finished} of {lessons, plural, one {# lesson} other {# lessons}}',
+        'nothing_is_finished' => 'Nothing is finished.',
+        'see_as_they_do' => 'See it as they do',
+        'what_happened' => 'What happened',
+        'nothing_yet' => 'Nothing yet.',
+        'something_with_offer_name' => 'something with the {offer_name} from {from}',
+        'extend' => 'Extend…',
+        'take_it_up_again' => 'Take it up again…',
+        'pause' => 'Pause…',
+        'change_tier_or_offer' => 'Change tier or offer…',
+        'end_now' => 'End now…',
+        'give_it_back' => 'Give it back',
+        'withdraw' => 'Withdraw…',
+        'untie' => 'Untie',
+        'last_here' => 'last here {when}',
+        'never' => 'never',
+        'label_to' => ', to {until}',
+        'progress_last' => '{finished} of {lessons, plural, one {# lesson} other {# lessons}} · last {when}',
+        'counts_from' => 'its days count from {date}',
+        'do' => 'Do… {what}',
+        'progress_heading' => 'Progress',
+    ],
+    'asks' => [
+        'write_to_them' => 'Write to them',
+        'give_pass' => 'Give a pass',
+        'hand_out' => 'Hand something out',
+        'give_label' => 'Give a label',
+        'extend' => 'Extend the pass',
+        'resume' => 'Take it up again',
+        'pause' => 'Pause the pass',
+        'change' => 'Change the pass',
+        'end' => 'End the pass',
+        'withdraw' => 'Withdraw the pass',
+    ],
+];

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * How a school begins, and what is set for all of it. Patterns are ICU messages.
+ */
+return [
+    'begin' => [
+        'begin_a_school' => 'Begin a school',
+        'name_of_the_school' => 'Name of the school',
+        'time_zone' => 'Time zone',
+        'all_times_all_rules' => 'All times of all rules are read in it. It stays: another one would move every opening.',
+        'currency_what_sells' => 'Currency of what it sells',
+        'your_name' => 'Your name',
+        'your_e_mail_address' => 'Your e-mail address',
+        'your_password' => 'Your password',
+        'at_least_twelve_characters' => 'At least twelve characters; a few words make a good one.',
+        'begin' => 'Begin',
+    ],
+    'school' => [
+        'school' => 'School',
+        'time_zone' => 'Time zone',
+        'all_wall_clock_times' => 'All wall-clock times of all rules are read in it. It cannot be changed: every opening would move.',
+        'currency_of_new_offers' => 'Currency of new offers',
+        'guests_may_come_in' => 'Guests may come in where a course’s guest door is open',
+        'whom_learners_ask' => 'Whom learners ask',
+        'at_which_address' => 'At which address',
+        'warn_so_many_days' => 'Warn so many days before a trial that erases ends',
+        'erase_so_many_days' => 'Erase so many days after it has ended',
+        'end_membership_so_many' => 'End a membership so many days after a payment was due that did not come',
+    ],
+];

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * The workspace of a course: its head, the time that is looked at, what the foot says, and the stand-in. Patterns are ICU messages.
+ */
+return [
+    'stand_in' => [
+        'stand_in_title' => 'Stand-in: {title}',
+        'back_to_now' => 'back to now',
+        'nobody' => 'nobody',
+        'which_rules_looked_at' => 'Which rules are looked at',
+        'as_published' => 'As published',
+        'with_the_changes' => 'With the changes',
+        'back_to_sightlines' => 'Back to Sightlines',
+        'what_name_sees' => 'What {name} sees',
+        'course_as_name_sees' => 'The course as {name} sees it',
+        'heading' => 'Stand-in {title}',
+        'as_of' => 'As of',
+        'beside' => 'Beside',
+        'see_now' => 'What they would see now. You look on: nothing is finished, bought or recorded here.',
+        'see_on' => 'What they would see on {when}. You look on: nothing is finished, bought or recorded here.',
+    ],
+    'workspace' => [
+        'this_course_has_no' => 'This course has no modules or lessons yet.',
+        'add_the_first_rows' => 'Add the first rows',
+        'what_set_for_each' => 'What is set for each row of {title}',
+        'type_titles' => '{none} Type or paste their titles, one a line; openings, orders and samples are set in the grid afterwards.',
+    ],
+    'course_head_line' => [
+        'as_published' => 'As published',
+        'with_the_changes' => 'With the changes',
+        'both' => 'Both',
+        'change' => 'change',
+        'which_rules_looked_at' => 'Which rules are looked at',
+        'goes_live_goes_live' => 'Goes live {goes_live}',
+        'changed_since_was_set' => 'Changed since it was set for {goes_live}: set it again',
+        'contents' => 'Contents',
+        'notices' => 'Notices',
+        'history' => 'History',
+        'who_looks' => '{key} who looks',
+        'undo' => '{key} undo the last edit',
+        'redo' => '{key} redo',
+        'review' => 'Review {changes, plural, one {# unpublished change} other {# unpublished changes}}',
+        'more_findings' => 'and {count, plural, one {# more finding} other {# more findings}}',
+    ],
+    'draft_news_note' => [
+        'draft_was_published_or' => 'The draft was published or thrown away elsewhere.',
+        'somebody' => 'Somebody',
+        'editing_too' => '{who} is editing this draft too{more, plural, =0 {.} other {:}}',
+    ],
+    'lens_corner' => [
+        'rules' => 'Rules',
+        'sightlines' => 'Sightlines',
+        'timeline' => 'Timeline',
+        'filter_rows' => 'Filter rows',
+        'shown_of_rows' => '{shown} of {rows}',
+        'all_rows' => '{rows, plural, one {# row} other {# rows}}',
+    ],
+    'time_rail' => [
+        'looking_ahead' => 'Looking ahead…',
+        'what_comes_could_not' => 'What comes could not be loaded',
+        'nothing_changes_after_this' => 'Nothing changes after this',
+        'to_the_change_before' => 'To the change before',
+        'back_to_now' => 'Back to now',
+        'to_the_next_change' => 'To the next change',
+        'time_that_looked_at' => 'Time that is looked at, {zone_name}',
+        'opens_open' => '{opens} open',
+        'shuts_shut' => '{shuts} shut',
+        'jump_to_a_date' => 'Jump to a date',
+        'jump_date_and_time' => 'Jump to a date and time, {zone_name}',
+        'next' => 'Next {when}',
+        'next_cells' => ', {count, plural, one {# cell} other {# cells}}',
+        'cells_change' => '{count, plural, one {# cell} other {# cells}} change',
+        'as_of' => 'As of {when}',
+    ],
+    'workspace_foot' => [
+        'you_see_every_rule' => 'You see every rule; only administrators change them.',
+        'selected_rows_selected' => '{selected} rows selected.',
+        'rules_title_copied' => 'The rules of {title} are copied.',
+        'selected' => '{count} Setting a cell of one of them sets all {selected} · {let_go}',
+        'let_go' => '{key} let go',
+        'copied' => '{what} {key} sets them on the row you are on, or on all that are selected',
+        'keys' => '{arrows} move · {shift} selects several · {enter} opens the sheet · {new} adds rows · edits gather in the draft, learners see them once published{plans, select, none { · no release plan: everything opens at once} other {}}',
+    ],
+];
