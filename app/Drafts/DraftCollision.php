@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drafts;
 
+use App\Words\Say;
 use App\Words\Sentence;
 
 /** Somebody else has set meanwhile what an edit was to set. Both are told; what is saved is theirs. */
@@ -17,7 +18,7 @@ final class DraftCollision extends \DomainException
     public function __construct(?string $who, bool $own, public readonly array $theirs, public readonly array $mine)
     {
         parent::__construct($own
-            ? 'You have changed this elsewhere since you opened this page. What you set first is saved and shown now.'
-            : ($who ?? 'Somebody else').' has changed this since you opened it. Theirs is saved and shown now; yours is not.');
+            ? Say::text('drafts.draft_collision.you_have_changed_elsewhere')
+            : Say::text('drafts.draft_collision.changed', ['who' => $who ?? Say::text('drafts.draft_collision.somebody_else')]));
     }
 }

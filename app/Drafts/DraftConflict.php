@@ -4,66 +4,68 @@ declare(strict_types=1);
 
 namespace App\Drafts;
 
+use App\Words\Say;
+
 /** The draft is no longer the one that the editor saw. */
 final class DraftConflict extends \DomainException
 {
     public static function changedMeanwhile(): self
     {
-        return new self('Somebody else has changed this draft since you opened it. Their version is shown now; yours was not saved. Look at it, then set yours again.');
+        return new self(Say::text('drafts.draft_conflict.somebody_else_has_changed'));
     }
 
     public static function publishedMeanwhile(): self
     {
-        return new self('Somebody else has published this course since you opened it. The present state is shown now.');
+        return new self(Say::text('drafts.draft_conflict.somebody_else_has_published'));
     }
 
     public static function nothingToPublish(): self
     {
-        return new self('There is nothing to publish: the draft says what is live already.');
+        return new self(Say::text('drafts.draft_conflict.there_nothing_publish_draft'));
     }
 
     public static function nothingToDiscard(): self
     {
-        return new self('There is no draft any more: it was published or thrown away. What is live is shown now.');
+        return new self(Say::text('drafts.draft_conflict.there_no_draft_any'));
     }
 
     public static function timeIsOver(): self
     {
-        return new self('That time is over already. Choose a later one, or publish at once.');
+        return new self(Say::text('drafts.draft_conflict.that_time_over_already'));
     }
 
     public static function changedSinceSet(): self
     {
-        return new self('The draft was changed after the time was set. Rehearse it as it is now, then publish it or set a time again.');
+        return new self(Say::text('drafts.draft_conflict.draft_was_changed_after'));
     }
 
     public static function mayNotPublish(?string $name): self
     {
-        return new self(($name ?? 'Whoever set the time').' may not publish any more. Somebody who may has to set the time again.');
+        return new self(Say::text('drafts.draft_conflict.may_not_publish', ['who' => $name ?? Say::text('drafts.draft_conflict.whoever_set_time')]));
     }
 
     public static function nothingToUndo(): self
     {
-        return new self('There is nothing left to undo.');
+        return new self(Say::text('drafts.draft_conflict.there_nothing_left_undo'));
     }
 
     public static function nothingToRedo(): self
     {
-        return new self('There is nothing left to redo.');
+        return new self(Say::text('drafts.draft_conflict.there_nothing_left_redo'));
     }
 
     /** @param  ?int  $losers  people and observers; null: it takes too long to see in passing */
     public static function rehearseFirst(?int $losers): self
     {
         return new self(match ($losers) {
-            null => 'Many people hold something of this course. Look at the rehearsal first; then it can be published.',
-            1 => 'One person has something now that this takes away or puts off. Look at the rehearsal first; then it can be published.',
-            default => "{$losers} people have something now that this takes away or puts off. Look at the rehearsal first; then it can be published.",
+            null => Say::text('drafts.draft_conflict.many_people_hold_something'),
+            1 => Say::text('drafts.draft_conflict.one_person_has_something'),
+            default => Say::text('drafts.draft_conflict.losers_people_have_something', ['losers' => $losers]),
         });
     }
 
     public static function rehearsedTooLongAgo(): self
     {
-        return new self('What you were shown is not what would happen now: it is more than a quarter of an hour ago, was for another time, or something was changed since. It is shown anew; look at it, then publish.');
+        return new self(Say::text('drafts.draft_conflict.what_you_were_shown'));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Notices;
 
+use App\Words\Say;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Reason;
 
@@ -64,16 +65,16 @@ enum NoticeCase: string
     public function words(): string
     {
         return match ($this) {
-            self::Unknown => 'Somebody who is not signed in',
-            self::Account => 'Somebody who is not signed in, at a sample that asks for an account',
-            self::NoPass => 'Somebody we know who has no pass',
-            self::NotCovered => 'A pass that does not cover it',
-            self::TooEarly => 'Too early',
-            self::FinishFirst => 'Something to finish first',
-            self::Ended => 'A pass that has ended, is paused or was withdrawn',
-            self::Closed => 'The lesson has closed',
-            self::NotAdmitted => 'A guest or an observer who is not admitted',
-            self::CourseOver => 'The course is over or retired',
+            self::Unknown => Say::text('cases.notice_case.somebody_who_not_signed'),
+            self::Account => Say::text('cases.notice_case.somebody_who_not_signed_in'),
+            self::NoPass => Say::text('cases.notice_case.somebody_we_know_who'),
+            self::NotCovered => Say::text('cases.notice_case.pass_that_does_not'),
+            self::TooEarly => Say::text('cases.notice_case.too_early'),
+            self::FinishFirst => Say::text('cases.notice_case.something_to_finish_first'),
+            self::Ended => Say::text('cases.notice_case.pass_that_has_ended'),
+            self::Closed => Say::text('cases.notice_case.the_lesson_has_closed'),
+            self::NotAdmitted => Say::text('cases.notice_case.guest_or_observer_who'),
+            self::CourseOver => Say::text('cases.notice_case.course_over_or_retired'),
         };
     }
 
@@ -97,16 +98,16 @@ enum NoticeCase: string
     public function usual(): array
     {
         return match ($this) {
-            self::Unknown => ['{title} needs a pass', 'If you have one, sign in and you will be back at exactly this page.'],
-            self::Account => ['{title} is open to everyone with an account', 'Sign in and you will be back at exactly this page.'],
-            self::NoPass => ['{title} needs a pass', 'You are signed in as {name}, but you hold no pass for {course}.'],
-            self::NotCovered => ['{title} is not in your pass', 'Your pass covers another part of {course}.'],
-            self::TooEarly => ['{title} is not open yet', 'It opens {opens}.'],
-            self::FinishFirst => ['Something comes before {title}', 'Finish {first} first, and it opens at once.'],
-            self::Ended => ['Your pass has ended', 'What you have finished is still recorded.'],
-            self::Closed => ['{title} has closed', 'It is not open any more.'],
-            self::NotAdmitted => ['{title} is shown to learners alone', 'If you hold a pass, sign in with it.'],
-            self::CourseOver => ['The course is over', '{course} is not given at present.'],
+            self::Unknown => ['{title} needs a pass', Say::text('cases.notice_case.if_you_have_one')],
+            self::Account => [Say::text('cases.notice_case.title_open_everyone_with'), Say::text('cases.notice_case.sign_in_and_you')],
+            self::NoPass => ['{title} needs a pass', Say::text('cases.notice_case.you_signed_in_as')],
+            self::NotCovered => [Say::text('cases.notice_case.title_not_in_your'), Say::text('cases.notice_case.your_pass_covers_another')],
+            self::TooEarly => [Say::text('cases.notice_case.title_not_open_yet'), Say::text('cases.notice_case.it_opens_opens')],
+            self::FinishFirst => [Say::text('cases.notice_case.something_comes_before_title'), Say::text('cases.notice_case.finish_first_first_and')],
+            self::Ended => [Say::text('cases.notice_case.your_pass_has_ended'), Say::text('cases.notice_case.what_you_have_finished')],
+            self::Closed => [Say::text('cases.notice_case.title_has_closed'), Say::text('cases.notice_case.not_open_any_more')],
+            self::NotAdmitted => [Say::text('cases.notice_case.title_shown_learners_alone'), Say::text('cases.notice_case.if_you_hold_pass')],
+            self::CourseOver => [Say::text('cases.notice_case.the_course_is_over'), Say::text('cases.notice_case.course_not_given_at')],
         };
     }
 }

@@ -5,25 +5,15 @@ declare(strict_types=1);
 namespace App\Notices;
 
 use App\Words\SafeText;
+use App\Words\Say;
 
 /** Names and dates that stand in braces in the words of a notice. */
 final readonly class Placeholders
 {
-    /** What each stands for. */
-    public const KNOWN = [
-        'title' => 'the lesson',
-        'course' => 'the course',
-        'name' => 'who reads it',
-        'opens' => 'when it opens, with the zone',
-        'first' => 'what is to be finished first',
-        'tiers' => 'the tiers it is for',
-        'pass' => 'their pass',
-        'school' => 'the school',
-        'contact' => 'whom to ask',
-    ];
+    public const KNOWN = ['title', 'course', 'name', 'opens', 'first', 'tiers', 'pass', 'school', 'contact'];
 
-    /** Where nothing is known. */
-    private const OTHERWISE = ['name' => 'a visitor', 'opens' => 'later', 'first' => 'what comes first', 'tiers' => 'another tier', 'pass' => 'your pass', 'contact' => 'the school'];
+    /** Where nothing is known of these, there are words in their place. */
+    private const OTHERWISE = ['name', 'opens', 'first', 'tiers', 'pass', 'contact'];
 
     /** @param  array<string, string>  $values  by placeholder */
     public function __construct(private array $values)
@@ -50,14 +40,19 @@ final readonly class Placeholders
     {
         preg_match_all('/\{([^{}]*)\}/', $pattern, $found);
 
-        return array_values(array_unique(array_filter($found[1], static fn (string $name): bool => ! isset(self::KNOWN[$name]))));
+        return array_values(array_unique(array_filter($found[1], static fn (string $name): bool => ! in_array($name, self::KNOWN, true))));
     }
 
     /** @param  callable(string): string  $as */
     private function fill(string $pattern, callable $as): string
     {
-        return preg_replace_callback('/\{(\w+)\}/', fn (array $found): string => isset(self::KNOWN[$found[1]])
-            ? $as(($this->values[$found[1]] ?? '') === '' ? self::OTHERWISE[$found[1]] ?? '' : $this->values[$found[1]])
+        return preg_replace_callback('/\{(\w+)\}/', fn (array $found): string => in_array($found[1], self::KNOWN, true)
+            ? $as(($this->values[$found[1]] ?? '') === '' ? self::otherwise($found[1]) : $this->values[$found[1]])
             : $found[0], $pattern) ?? $pattern;
+    }
+
+    private static function otherwise(string $name): string
+    {
+        return in_array($name, self::OTHERWISE, true) ? Say::text("cases.otherwise.{$name}") : '';
     }
 }

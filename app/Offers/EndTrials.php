@@ -17,6 +17,7 @@ use App\Models\WatchRecord;
 use App\School\Log\ActivityLog;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Mailer;
+use App\Words\Say;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -90,13 +91,13 @@ final readonly class EndTrials
         $due = $this->clock->words($erases);
         $course = $this->shelf->title($pass->course_id);
         if (! $dry) {
-            $ends = $end > $now ? "ends {$words}" : "ended {$words}";
+            $ends = $end > $now ? Say::text('terms.end_trials.ends_words', ['words' => $words]) : Say::text('terms.end_trials.ended_words', ['words' => $words]);
             $pass->update(['warned_at' => $now, 'erases_at' => $erases]);
             $this->mailer->send([new Letter(
                 $pass->person_id,
                 $pass->person->address(),
-                "{$course}: your {$pass->offer->name} ".($end > $now ? 'ends soon' : 'has ended'),
-                "Dear {$pass->person->name},\n\nyour {$pass->offer->name} of {$course} {$ends} ({$this->clock->zoneName()}).\n\nWhat you have finished is kept until {$due} and is erased then, unless you hold another pass of the course by that time.\n",
+                Say::text($end > $now ? 'terms.end_trials.subject_soon' : 'terms.end_trials.subject_ended', ['course' => $course, 'offer' => $pass->offer->name]),
+                Say::text('terms.end_trials.letter', ['name' => $pass->person->name, 'offer' => $pass->offer->name, 'course' => $course, 'ends' => $ends, 'zone' => $this->clock->zoneName(), 'due' => $due]),
                 "trial-warning {$pass->id} {$end}",
             )]);
             $this->log->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end)]);

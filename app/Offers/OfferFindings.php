@@ -46,7 +46,7 @@ final readonly class OfferFindings
     public static function ofGuests(?CourseDocument $live, CourseDocument $document): array
     {
         return $live !== null && $live->read()->guestDoor()->open && $document->read()->guestDoor()->open && $live->guestPhrase() === null && $document->guestPhrase() !== null
-            ? [Sentence::of('Guests who came in before stay inside: the pass phrase is asked for at the door alone.')]
+            ? [Sentence::say('terms.offer_findings.guests_who_came_in')]
             : [];
     }
 
@@ -70,11 +70,11 @@ final readonly class OfferFindings
             $covered = array_keys(array_filter(array_keys($outline->items), $decider->prepared->coverage($access)->covers(...)));
             $opens = implode('|', [$access->plan->name ?? '', $lasts[$access->key] ?? '', implode(',', $access->labels), implode(',', $covered)]);
             if (isset($seen[$opens])) {
-                $findings[] = Sentence::of('{} and {} open exactly the same, in the same pace and for as long.', $seen[$opens], $name);
+                $findings[] = Sentence::say('terms.offer_findings.title_and_title2_open', titles: ['title' => $seen[$opens], 'title2' => $name]);
             }
             $seen[$opens] = $name;
             if ($outline->count() > 0 && $access->labels === [] && array_filter($covered, $outline->isPublishedLesson(...)) === []) {
-                $findings[] = Sentence::of('{} opens no lesson at all.', $name);
+                $findings[] = Sentence::say('terms.offer_findings.title_opens_no_lesson', titles: ['title' => $name]);
             }
         }
 
@@ -99,15 +99,15 @@ final readonly class OfferFindings
         foreach ($sold as $key => $offer) {
             $end = $decider->prepared->plan->offer((string) $key)?->lasts->end($this->clock->now(), $decider->prepared->plan->zone) ?? Instant::NEVER;
             $findings[] = match (true) {
-                $entry === Entry::Invite => Sentence::of('{} has a price, and is not sold: the course is by invitation only.', $offer->name),
-                $entry === Entry::Anyone && $offer->price > 0 => Sentence::of('{} is sold, but the course is open to anyone: it brings only what has tiers or conditions.', $offer->name),
-                $end <= max($this->clock->now(), $decider->course->opens ?? 0) => Sentence::of('{} is not sold any more: a pass of it would end before it began.', $offer->name),
-                $offer->price === 0 && ! $offer->trial && $priced !== [] => Sentence::of('{} is free, and is no trial, on a course that is sold elsewhere.', $offer->name),
+                $entry === Entry::Invite => Sentence::say('terms.offer_findings.title_has_price_and', titles: ['title' => $offer->name]),
+                $entry === Entry::Anyone && $offer->price > 0 => Sentence::say('terms.offer_findings.title_sold_but_course', titles: ['title' => $offer->name]),
+                $end <= max($this->clock->now(), $decider->course->opens ?? 0) => Sentence::say('terms.offer_findings.title_not_sold_any', titles: ['title' => $offer->name]),
+                $offer->price === 0 && ! $offer->trial && $priced !== [] => Sentence::say('terms.offer_findings.title_free_and_no', titles: ['title' => $offer->name]),
                 default => null,
             };
         }
         if ($offers !== [] && $sold === [] && $entry === Entry::Offer) {
-            $findings[] = Sentence::of('The way in is by an offer, and none is sold or free: passes come from the school alone.');
+            $findings[] = Sentence::say('terms.offer_findings.way_in_by_offer');
         }
 
         return array_values(array_filter($findings));
@@ -119,7 +119,7 @@ final readonly class OfferFindings
         $given = array_map(static fn ($offer): ?string => $offer->tier, $decider->course->offers);
 
         return array_map(
-            static fn (string $tier): Sentence => Sentence::of("No offer gives the tier {$tier}: what is for it alone opens to nobody."),
+            static fn (string $tier): Sentence => Sentence::say('terms.offer_findings.no_offer_gives_tier', ['tier' => $tier]),
             array_values(array_filter($decider->course->tiers, static fn (string $tier): bool => ! in_array($tier, $given, true))),
         );
     }

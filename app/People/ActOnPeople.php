@@ -17,6 +17,7 @@ use App\People\Staged\SendActLetters;
 use App\People\Staged\StagedActs;
 use App\People\Staged\StagedRows;
 use App\Standins\Mail\Mailer;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -92,7 +93,7 @@ final readonly class ActOnPeople
             $this->staged->prepareSome($record);
         }
         if ($record->state === 'refused') {
-            throw new CannotAct($record->problem ?? 'That cannot be done.');
+            throw new CannotAct($record->problem ?? Say::text('people_told.act_on_people.that_cannot_be_done'));
         }
 
         return $this->perform($record);

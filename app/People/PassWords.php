@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Access\SchoolClock;
 use App\Models\Pass;
+use App\Words\Say;
 
 /** Passes in words, by the school's clock. */
 final readonly class PassWords
@@ -33,14 +34,14 @@ final readonly class PassWords
     {
         // A trial is over within days: its hour counts.
         $day = fn (\DateTimeImmutable $instant): string => $pass->offer->trial ? $this->clock->words($instant->getTimestamp()) : $this->clock->date($instant->getTimestamp());
-        $end = $pass->ends_at === null ? 'for good' : 'to '.$day($pass->ends_at);
+        $end = $pass->ends_at === null ? Say::text('people_told.pass_words.for_good') : Say::text('people_told.pass_words.to_day', ['day' => $day($pass->ends_at)]);
 
         return $pass->offer->name.', '.match ($this->standing($pass)) {
             'active' => $end,
-            'later' => 'from '.$day($pass->starts_at),
-            'ended' => 'ended '.$day($pass->ends_at ?? $pass->starts_at),
-            'paused' => 'paused',
-            default => 'withdrawn',
+            'later' => Say::text('people_told.pass_words.from_day', ['day' => $day($pass->starts_at)]),
+            'ended' => Say::text('people_told.pass_words.ended_day', ['day' => $day($pass->ends_at ?? $pass->starts_at)]),
+            'paused' => Say::text('people_told.pass_words.paused'),
+            default => Say::text('people_told.pass_words.withdrawn'),
         };
     }
 
@@ -52,17 +53,17 @@ final readonly class PassWords
             [$seconds, $days] = [$until - $from, $this->clock->wholeDays($from, $until)];
 
             return match (true) {
-                $days >= 2 => "{$days} days",
-                $seconds < 7200 => max(1, intdiv($seconds, 60)).' minutes',
-                default => intdiv($seconds, 3600).' hours',
+                $days >= 2 => Say::text('people_told.pass_words.days_days', ['days' => $days]),
+                $seconds < 7200 => Say::text('people_told.pass_words.left_minutes', ['left' => max(1, intdiv($seconds, 60))]),
+                default => Say::text('people_told.pass_words.count_hours', ['count' => intdiv($seconds, 3600)]),
             };
         };
         $end = $pass->ends_at?->getTimestamp();
 
         return match ($this->standing($pass)) {
-            'active', 'paused' => $end === null ? null : $days($now, $end).' left'.($pass->clock_stops ? ', standing still' : ''),
-            'later' => 'begins in '.$days($now, $pass->starts_at->getTimestamp()),
-            'ended' => $end === null ? null : 'ended '.$days($end, $now).' ago',
+            'active', 'paused' => $end === null ? null : Say::text($pass->clock_stops ? 'people_told.pass_words.left_still' : 'people_told.pass_words.left', ['days' => $days($now, $end)]),
+            'later' => Say::text('people_told.pass_words.begins_in_days', ['days' => $days($now, $pass->starts_at->getTimestamp())]),
+            'ended' => $end === null ? null : Say::text('people_told.pass_words.ended_days_ago', ['days' => $days($end, $now)]),
             default => null,
         };
     }

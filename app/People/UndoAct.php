@@ -9,6 +9,7 @@ use App\Models\Person;
 use App\People\Acts\CannotAct;
 use App\People\Staged\TakeActBack;
 use App\People\Staged\TakingBack;
+use App\Words\Say;
 
 /** Takes back what was done to people: all of it, or nothing where some of it has been changed again since. */
 final readonly class UndoAct
@@ -31,7 +32,7 @@ final readonly class UndoAct
         $act = ActRecord::query()->find($record);
         if ($act === null || ! $act->canBeUndone() || (! $mayAll && $act->actor_id !== $actor->id)
             || ActRecord::query()->whereKey($record)->where('state', 'done')->whereNull('undone_at')->update(['state' => 'undoing', 'problem' => null]) !== 1) {
-            throw new CannotAct('That cannot be taken back, or has been already.');
+            throw new CannotAct(Say::text('people_told.undo_act.that_cannot_be_taken'));
         }
         $act->refresh();
         if ($act->touched > self::AT_ONCE) {

@@ -17,6 +17,7 @@ use App\Models\Role;
 use App\School\Health;
 use App\Standins\Mail\Mailer;
 use App\Standins\Mail\OutboxMailer;
+use App\Words\Say;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Auth\Events\Login;
@@ -74,12 +75,12 @@ final class AppServiceProvider extends ServiceProvider
         Gate::define('help-people', static fn (Person $person): Response => $person->isStaff() ? Response::allow() : Response::denyAsNotFound());
         Gate::define('run-school', static fn (Person $person): Response => match (true) {
             $person->role === Role::Administrator => Response::allow(),
-            $person->isStaff() => Response::deny('Assistants hand items out and extend passes; the rest is for administrators.'),
+            $person->isStaff() => Response::deny(Say::text('refused.staff.helps')),
             default => Response::denyAsNotFound(),
         });
         Gate::define('edit-rules', static fn (Person $person): Response => match (true) {
             $person->role === Role::Administrator => Response::allow(),
-            $person->isStaff() => Response::deny('Assistants see everything but change no rules.'),
+            $person->isStaff() => Response::deny(Say::text('refused.staff.sees')),
             default => Response::denyAsNotFound(),
         });
     }

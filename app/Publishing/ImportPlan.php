@@ -14,6 +14,7 @@ use App\Models\Person;
 use App\Models\PlanDocument;
 use App\Models\School;
 use App\School\Log\ActivityLog;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Format\Fields;
 use SilentKeep\Core\Format\InvalidPlan;
@@ -69,7 +70,7 @@ final readonly class ImportPlan
         match (true) {
             $outcome === 'unchanged' => null,
             $asDraft => $this->draft($document, $course, $author),
-            default => ($this->publish)(Proposal::file($course, $document), 'Imported from a plan file', $author),
+            default => ($this->publish)(Proposal::file($course, $document), Say::text('published.import_plan.imported_from_plan_file'), $author),
         };
 
         return $course->key;
@@ -85,7 +86,7 @@ final readonly class ImportPlan
             }
             $losers = $this->losses->count(Proposal::file($course, $document));
             if ($losers > 0) {
-                throw new InvalidPlan([new Offence("/courses/{$index}", 'would take something from '.($losers === 1 ? 'one person' : "{$losers} people").', or put it off; look with keep:impact, then import with --take-away')]);
+                throw new InvalidPlan([new Offence("/courses/{$index}", Say::text('published.import_plan.would_take', ['losers' => $losers]))]);
             }
         }
     }
@@ -99,10 +100,10 @@ final readonly class ImportPlan
             return;
         }
         if ($plan->zone !== $school->zone) {
-            throw new InvalidPlan([new Offence('/school/zone', "this school lives in {$school->zone}; wall-clock times of another zone would move")]);
+            throw new InvalidPlan([new Offence('/school/zone', Say::text('published.import_plan.school_lives_in_zone', ['zone' => $school->zone]))]);
         }
         if ($plan->guests !== $school->guests) {
-            throw new InvalidPlan([new Offence('/school/guests', 'this school '.($school->guests ? 'lets guests in' : 'lets no guests in').'; the plan was made for the opposite')]);
+            throw new InvalidPlan([new Offence('/school/guests', Say::text($school->guests ? 'published.import_plan.lets_guests_in' : 'published.import_plan.lets_no_guests'))]);
         }
     }
 
@@ -111,7 +112,7 @@ final readonly class ImportPlan
         $courses = Offer::query()->join('courses', 'courses.id', '=', 'offers.course_id')->pluck('courses.key as course', 'offers.key as offer');
         foreach ($plan->offers as $index => $offer) {
             if ($courses->get($offer->key(), $offer->course()) !== $offer->course()) {
-                throw new InvalidPlan([new Offence("/offers/{$index}/key", 'another course of this school has an offer of this key: '.Fields::describe($offer->key()))]);
+                throw new InvalidPlan([new Offence("/offers/{$index}/key", Say::text('published.import_plan.another_course_school_has', ['describe' => Fields::describe($offer->key())]))]);
             }
         }
     }
@@ -133,19 +134,19 @@ final readonly class ImportPlan
             return 'new';
         }
         if ($asDraft) {
-            throw new InvalidPlan([new Offence("/courses/{$index}/key", "this school has a course {$course->key} already")]);
+            throw new InvalidPlan([new Offence("/courses/{$index}/key", Say::text('published.import_plan.school_has_course_key', ['key' => $course->key]))]);
         }
         if ($course->liveRevision !== null && CourseDocument::fromJson($course->liveRevision->document)->equals($document)) {
             return 'unchanged';
         }
 
-        return $publishOverExisting ? 'revised' : throw new InvalidPlan([new Offence("/courses/{$index}/key", "this school has a course {$course->key} with other rules already; import with --publish to make these its next revision")]);
+        return $publishOverExisting ? 'revised' : throw new InvalidPlan([new Offence("/courses/{$index}/key", Say::text('published.import_plan.school_has_course_key_with', ['key' => $course->key]))]);
     }
 
     private function draft(CourseDocument $document, Course $course, ?Person $author): void
     {
         Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => $document->toJson(), 'version' => 1]);
-        $this->log->note('course.made', $author, $course, after: ['title' => $document->title(), 'from' => 'a plan file']);
+        $this->log->note('course.made', $author, $course, after: ['title' => $document->title(), 'from' => Say::text('published.import_plan.a_plan_file')]);
     }
 
     private static function makeOffers(CourseDocument $document, Course $course): void

@@ -12,6 +12,7 @@ use App\Models\Person;
 use App\Models\Revision;
 use App\Models\Role;
 use App\School\Log\ActivityLog;
+use App\Words\Say;
 use Psr\Clock\ClockInterface;
 use SilentKeep\Core\Format\InvalidPlan;
 
@@ -61,7 +62,7 @@ final readonly class PublishDue
 
     private function refuse(Course $course, Draft $draft, string $why): string
     {
-        $said = $draft->publish_at === null ? $why : "It was to go live {$this->words->words($draft->publish_at->getTimestamp())}, and did not. {$why}";
+        $said = $draft->publish_at === null ? $why : Say::text('published.publish_due.was_go_live_when', ['when' => $this->words->words($draft->publish_at->getTimestamp()), 'why' => $why]);
         // The edit that stands in its way may come at this very moment; that stays as it is.
         Draft::query()->whereKey($draft->id)->update(['publish_at' => null, 'publish_version' => null, 'publish_by' => null, 'publish_note' => null, 'publish_refused' => $said]);
         $this->log->note('publication.refused', null, $course, after: ['why' => $why]);

@@ -12,6 +12,7 @@ use App\Models\Grant;
 use App\Models\ObserverTie;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Words\Say;
 use App\Words\Sentence;
 use Illuminate\Database\Eloquent\Builder;
 use SilentKeep\Core\Foresight\Impact;
@@ -28,17 +29,7 @@ final readonly class Rehearsal
     private const TITLES = 6;
 
     /** In the order in which they are told: what is lost, what is gained, what moves. */
-    private const WORDS = [
-        'lose' => 'lose it now', 'pause' => 'lose it for a while', 'lose_work' => 'may look but no longer work', 'shorter' => 'have it for a shorter time',
-        'never' => 'would no longer come to it', 'later' => 'come to it later', 'gain' => 'gain it now', 'gain_work' => 'may work, not only look',
-        'longer' => 'have it for longer', 'sooner' => 'come to it sooner',
-    ];
-
-    private const ONE = [
-        'lose' => 'loses now', 'pause' => 'loses for a while', 'lose_work' => 'may no longer work in', 'shorter' => 'has for a shorter time',
-        'never' => 'no longer comes to', 'later' => 'comes later to', 'gain' => 'gains now', 'gain_work' => 'may now work in',
-        'longer' => 'has for longer', 'sooner' => 'comes sooner to',
-    ];
+    private const EFFECTS = ['lose', 'pause', 'lose_work', 'shorter', 'never', 'later', 'gain', 'gain_work', 'longer', 'sooner'];
 
     /** People are loaded in groups of this many, so that memory does not grow with the school. */
     private const GROUP = 500;
@@ -168,12 +159,12 @@ final readonly class Rehearsal
     private static function counts(array $counts, array $names): array
     {
         $told = [];
-        foreach (self::WORDS as $effect => $words) {
+        foreach (self::EFFECTS as $effect) {
             [$number, $ids] = $counts[$effect] ?? [0, []];
             if ($number > 0) {
                 $named = array_map(static fn (string $id): string => $names[$id] ?? '', $ids);
                 sort($named, SORT_LOCALE_STRING);
-                $told[] = new EffectCount($effect, $words, $number, $named);
+                $told[] = new EffectCount($effect, Say::text("published.effects.{$effect}"), $number, $named);
             }
         }
 
@@ -187,17 +178,17 @@ final readonly class Rehearsal
     private function kinds(Course $course, CourseDocument $before, CourseDocument $after, int $at, \Closure $title): array
     {
         $plan = $this->plans->read($after);
-        $kinds = ['A visitor' => Viewers::visitor(), 'A guest' => Viewers::guest(), 'Somebody signed in, without a pass' => Viewers::member()];
+        $kinds = [Say::text('published.rehearsal.a_visitor') => Viewers::visitor(), Say::text('published.rehearsal.a_guest') => Viewers::guest(), Say::text('published.rehearsal.somebody_signed_in_without') => Viewers::member()];
         foreach ($plan->courses[$course->key]->offers ?? [] as $offer) {
             $holder = Viewers::holderOf($offer, $at, $plan->zone);
-            $kinds['Whoever takes '.($offer->title ?? $offer->key).' then'] = $holder;
-            $kinds['An observer of whoever takes '.($offer->title ?? $offer->key).' then'] = Viewers::observerOf($holder);
+            $kinds[Say::text('published.rehearsal.whoever_takes_title_then', ['title' => $offer->title ?? $offer->key])] = $holder;
+            $kinds[Say::text('published.rehearsal.observer_whoever_takes_title', ['title' => $offer->title ?? $offer->key])] = Viewers::observerOf($holder);
         }
         $impact = new Impact($this->plans->read($before), $plan, $course->key, $at, $at + self::DAYS * 86400);
         $rows = [];
         foreach ($kinds as $who => $viewer) {
             $lines = [];
-            foreach (self::WORDS as $effect => $words) {
+            foreach (self::EFFECTS as $effect) {
                 $titles = [];
                 foreach ($impact->on([new Somebody($who, $viewer)])->toArray(names: false)['items'] as $row) {
                     if (($row[$effect] ?? 0) === 1 && is_string($row['item'])) {
@@ -205,9 +196,8 @@ final readonly class Rehearsal
                     }
                 }
                 if ($titles !== []) {
-                    $more = count($titles) - self::TITLES;
                     $shown = array_slice($titles, 0, self::TITLES);
-                    $lines[] = Sentence::of(self::ONE[$effect].': '.implode(', ', array_fill(0, count($shown), '{}')).($more > 0 ? " and {$more} more" : ''), ...$shown);
+                    $lines[] = Sentence::say("published.effects_on_one.{$effect}", ['more' => count($titles) - count($shown)], ['titles' => $shown]);
                 }
             }
             if ($lines !== []) {

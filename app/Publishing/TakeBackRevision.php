@@ -8,6 +8,7 @@ use App\Drafts\DraftConflict;
 use App\Models\Course;
 use App\Models\Person;
 use App\Models\Revision;
+use App\Words\Say;
 use App\Words\Sentence;
 
 /** Makes the rules of an earlier revision live again, as a new revision. A draft keeps what it says, and has to be rehearsed anew. */
@@ -34,6 +35,6 @@ final readonly class TakeBackRevision
         $proposal = Proposal::backTo($course, $earlier);
         $this->losses->refuseUnseen($proposal, null, $receipt, $author);
 
-        return ($this->publish)($proposal, $note ?? "Back to revision {$earlier->number}", $author);
+        return ($this->publish)($proposal, $note ?? Say::text('published.take_back_revision.back_to_revision_number', ['number' => $earlier->number]), $author);
     }
 }

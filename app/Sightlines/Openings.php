@@ -42,16 +42,16 @@ final readonly class Openings
             }
             if (in_array($item->key, $edited, true)) {
                 // A rule that waits for a weekday may come out at the same date as before.
-                $here[] = $was === $becomes ? Sentence::of('Here: still {}.', $this->words($was)) : Sentence::of('Here: {} becomes {}.', $this->words($was), $this->words($becomes));
+                $here[] = $was === $becomes ? Sentence::say('sightlines.openings.here_still_when', titles: ['when' => $this->words($was)]) : Sentence::say('sightlines.openings.here_when_becomes_when2', titles: ['when' => $this->words($was), 'when2' => $this->words($becomes)]);
             } elseif ($was === $becomes) {
                 continue;
             } elseif (! self::movesAlong($outline, $position, $old, $new)) {
-                $follow[] = Sentence::of(($item->title ?? $item->key).' follows: {} becomes {}.', $this->words($was), $this->words($becomes));
+                $follow[] = Sentence::say('sightlines.openings.title_follows_when_becomes', ['title' => $item->title ?? $item->key], ['when' => $this->words($was), 'when2' => $this->words($becomes)]);
             }
         }
         $more = count($follow) - self::NAMED;
 
-        return [...$here, ...array_slice($follow, 0, self::NAMED), ...($more > 0 ? [Sentence::of("And {$more} more follow.")] : [])];
+        return [...$here, ...array_slice($follow, 0, self::NAMED), ...($more > 0 ? [Sentence::say('sightlines.openings.and_more_more_follow', ['more' => $more])] : [])];
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Sightlines\Vantages\SeenFrom;
 use App\Sightlines\Vantages\VantageWords;
 use App\Words\CalendarFile;
 use App\Words\Glyph;
+use App\Words\Say;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
@@ -47,7 +48,7 @@ final readonly class SightFiles
             $before = $answers;
         }
 
-        return CalendarFile::write(($decider->course->title ?? $decider->course->key).': '.$this->words->of($seen, $decider)->name, 'What a viewer sees', $events, $this->clock->now());
+        return CalendarFile::write(($decider->course->title ?? $decider->course->key).': '.$this->words->of($seen, $decider)->name, Say::text('sightlines.sight_files.what_a_viewer_sees'), $events, $this->clock->now());
     }
 
     /**
@@ -73,8 +74,8 @@ final readonly class SightFiles
 
     private function cell(Decision $decision): string
     {
-        $next = $decision->next === null ? '' : '; '.$decision->next->state->value.' from '.str_replace('T', ' ', $this->clock->wall($decision->next->at));
+        $next = $decision->next === null ? '' : Say::text('sightlines.sight_files.value_from_what', ['value' => $decision->next->state->value, 'what' => str_replace('T', ' ', $this->clock->wall($decision->next->at))]);
 
-        return Glyph::of($decision)->word().(Glyph::looksOnly($decision) ? ', look only' : '').$next;
+        return Glyph::of($decision)->word().(Glyph::looksOnly($decision) ? Say::text('sightlines.sight_files.look_only') : '').$next;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Sightlines;
 
 use App\Access\SchoolClock;
 use App\Words\Glyph;
+use App\Words\Say;
 use SilentKeep\Core\Compiled\Answers;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Reason;
@@ -86,11 +87,11 @@ final class SightTable
     {
         return match (true) {
             $glyph === Glyph::Later && $decision->next !== null => $this->clock->cellDate($decision->next->at),
-            $decision->state === State::Open && $decision->next !== null => 'to '.$this->clock->cellDate($decision->next->at),
+            $decision->state === State::Open && $decision->next !== null => Say::text('sightlines.sight_table.to_cell_date', ['cell_date' => $this->clock->cellDate($decision->next->at)]),
             $decision->state !== State::Locked => null,
-            in_array(Reason::Tier, $decision->why, true) => 'other tier',
-            in_array(Reason::NotInPass, $decision->why, true) => 'other pass',
-            in_array(Reason::Progress, $decision->why, true) => 'finish first',
+            in_array(Reason::Tier, $decision->why, true) => Say::text('sightlines.sight_table.other_tier'),
+            in_array(Reason::NotInPass, $decision->why, true) => Say::text('sightlines.sight_table.other_pass'),
+            in_array(Reason::Progress, $decision->why, true) => Say::text('sightlines.sight_table.finish_first'),
             default => null,
         };
     }

@@ -29,12 +29,12 @@ final class DatesCalendar
             }
             $title = $one->item->title ?? $one->item->key;
             $uid = static fn (string $what): string => implode("\0", [$course->key, $offer->key, $one->item->key, $what]);
-            $events[] = ['uid' => $uid('opens'), 'at' => $one->opens, 'summary' => $title.' opens'];
+            $events[] = ['uid' => $uid('opens'), 'at' => $one->opens, 'summary' => Say::text('wording.dates_calendar.title_opens', ['title' => $title])];
             if ($one->closes !== Instant::NEVER) {
-                $events[] = ['uid' => $uid('closes'), 'at' => $one->closes, 'summary' => $title.' closes'];
+                $events[] = ['uid' => $uid('closes'), 'at' => $one->closes, 'summary' => Say::text('wording.dates_calendar.title_closes', ['title' => $title])];
             }
         }
 
-        return CalendarFile::write($course->title ?? $course->key, 'Dates for a pass', $events, $stamp);
+        return CalendarFile::write($course->title ?? $course->key, Say::text('wording.dates_calendar.dates_for_a_pass'), $events, $stamp);
     }
 }

@@ -20,13 +20,13 @@ final readonly class Differences
     public static function between(?CourseDocument $before, CourseDocument $after): self
     {
         if ($before === null) {
-            return new self([Sentence::of('{} is published for the first time', $after->title())]);
+            return new self([Sentence::say('wording.differences.title_published_for_first', titles: ['title' => $after->title()])]);
         }
         $title = self::titles($before, $after);
         [$before, $renamed] = self::renamePlans($before, $after);
 
         return new self([
-            ...FieldDifferences::of('The course', $before->read(), $after->read(), ['items', 'plans', 'key', 'display'], $title),
+            ...FieldDifferences::of(Say::text('wording.differences.the_course'), $before->read(), $after->read(), ['items', 'plans', 'key', 'display'], $title),
             ...self::phrase($before, $after),
             ...self::items($before, $after, $title),
             ...$renamed,
@@ -50,7 +50,7 @@ final readonly class Differences
                 if ($plan === $same) {
                     $before = $sentences === [] ? $before->copy() : $before;
                     $before->renamePlan((string) $name, (string) $to);
-                    $sentences[] = Sentence::of('The release plan {} is called {}', (string) $name, (string) $to);
+                    $sentences[] = Sentence::say('wording.differences.release_plan_title_called', titles: ['title' => (string) $name, 'to' => (string) $to]);
                     unset($new[$to]);
                     break;
                 }
@@ -69,9 +69,9 @@ final readonly class Differences
     {
         return match (true) {
             $before->guestPhrase() === $after->guestPhrase() => [],
-            $after->guestPhrase() === null => [Sentence::of('The guest door asks for no pass phrase any more')],
-            $before->guestPhrase() === null => [Sentence::of('The guest door asks for a pass phrase')],
-            default => [Sentence::of('The guest door asks for another pass phrase')],
+            $after->guestPhrase() === null => [Sentence::say('wording.differences.guest_door_asks_for')],
+            $before->guestPhrase() === null => [Sentence::say('wording.differences.guest_door_asks_for_pass')],
+            default => [Sentence::say('wording.differences.guest_door_asks_for_another')],
         };
     }
 
@@ -99,23 +99,23 @@ final readonly class Differences
         $standsIn = self::containers($after);
         foreach ($new as $key => $item) {
             if (! isset($old[$key])) {
-                $sentences[] = Sentence::of('{} is added', $item->title());
+                $sentences[] = Sentence::say('wording.differences.title_is_added', titles: ['title' => $item->title()]);
             } else {
                 if (($stoodIn[$key] ?? '') !== ($standsIn[$key] ?? '')) {
                     $sentences[] = ($standsIn[$key] ?? '') === ''
-                        ? Sentence::of('{} moves to the top', $item->title())
-                        : Sentence::of('{} moves into {}', $item->title(), $title($standsIn[$key]));
+                        ? Sentence::say('wording.differences.title_moves_top', titles: ['title' => $item->title()])
+                        : Sentence::say('wording.differences.title_moves_into_title2', titles: ['title' => $item->title(), 'title2' => $title($standsIn[$key])]);
                 }
-                array_push($sentences, ...FieldDifferences::of('{}', $old[$key], $item, ['items', 'key'], $title, $item->title()));
+                array_push($sentences, ...FieldDifferences::of(Sentence::title($item->title()), $old[$key], $item, ['items', 'key'], $title));
             }
         }
         foreach (array_diff_key($old, $new) as $item) {
-            $sentences[] = Sentence::of('{} is taken out', $item->title());
+            $sentences[] = Sentence::say('wording.differences.title_is_taken_out', titles: ['title' => $item->title()]);
         }
         $moved = array_filter(array_keys($new), static fn (int|string $key): bool => ($stoodIn[$key] ?? '') !== ($standsIn[$key] ?? ''));
         $stayed = array_diff_key(array_intersect_key($new, $old), array_flip($moved));
         if (self::order($old, $stayed) !== self::order($new, $stayed) || array_keys(array_intersect_key($old, $stayed)) !== array_keys(array_intersect_key($stayed, $old))) {
-            $sentences[] = Sentence::of('The outline is in another order');
+            $sentences[] = Sentence::say('wording.differences.outline_in_another_order');
         }
 
         return $sentences;
@@ -160,23 +160,23 @@ final readonly class Differences
         $sentences = [];
         foreach ($new as $name => $plan) {
             if (! isset($old[$name])) {
-                $sentences[] = Sentence::of('The release plan {} is added', (string) $name);
+                $sentences[] = Sentence::say('wording.differences.release_plan_title_added', titles: ['title' => (string) $name]);
 
                 continue;
             }
-            $where = count($new) > 1 ? " in the {$name} plan" : '';
+            $where = count($new) > 1 ? Say::text('wording.differences.in_plan', ['name' => $name]) : '';
             foreach (array_keys($old[$name] + $plan) as $key) {
                 foreach (['opens', 'closes'] as $when) {
                     $was = self::when($when, $before->read()->time((string) $name, (string) $key, $when));
                     $is = self::when($when, $after->read()->time((string) $name, (string) $key, $when));
                     if ($was !== $is) {
-                        $sentences[] = Sentence::of("{} {$when} {$is}{$where} (was: {$was})", $title((string) $key));
+                        $sentences[] = Sentence::say('wording.differences.title_when_where_was', ['when' => $when, 'is' => $is, 'where' => $where, 'was' => $was], ['title' => $title((string) $key)]);
                     }
                 }
             }
         }
         foreach (array_keys(array_diff_key($old, $new)) as $name) {
-            $sentences[] = Sentence::of('The release plan {} is taken out', (string) $name);
+            $sentences[] = Sentence::say('wording.differences.release_plan_title_taken', titles: ['title' => (string) $name]);
         }
 
         return $sentences;
@@ -185,7 +185,7 @@ final readonly class Differences
     /** @param  'opens'|'closes'  $when */
     private static function when(string $when, ?DocumentTime $time): string
     {
-        return $when === 'opens' ? RuleWords::opening($time) ?? 'as what it stands in' : RuleWords::closing($time) ?? 'never';
+        return $when === 'opens' ? RuleWords::opening($time) ?? Say::text('wording.differences.as_what_stands_in') : RuleWords::closing($time) ?? 'never';
     }
 
     /** @return array<array-key, array<array-key, array<array-key, string>>> what each release plan says, by its name */
@@ -210,11 +210,11 @@ final readonly class Differences
         $sentences = [];
         foreach ($new as $key => $offer) {
             array_push($sentences, ...(isset($old[$key])
-                ? FieldDifferences::of('The offer {}', $old[$key], $offer, ['key', 'course'], $title, $offer->title())
-                : [Sentence::of('The offer {} is added', $offer->title())]));
+                ? FieldDifferences::of(Say::text('wording.differences.the_offer', ['title' => Sentence::title($offer->title())]), $old[$key], $offer, ['key', 'course'], $title)
+                : [Sentence::say('wording.differences.offer_title_added', titles: ['title' => $offer->title()])]));
         }
         foreach (array_diff_key($old, $new) as $offer) {
-            $sentences[] = Sentence::of('The offer {} is taken out', $offer->title());
+            $sentences[] = Sentence::say('wording.differences.offer_title_taken_out', titles: ['title' => $offer->title()]);
         }
 
         return $sentences;

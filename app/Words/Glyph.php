@@ -38,8 +38,8 @@ enum Glyph: string
     {
         return match ($this) {
             self::Open => 'open',
-            self::Sample => 'open as a sample',
-            self::Later => 'opens later',
+            self::Sample => Say::text('wording.glyph.open_as_a_sample'),
+            self::Later => Say::text('wording.glyph.opens_later'),
             self::Locked => 'locked',
             self::Hidden => 'hidden',
             self::Over => 'over',

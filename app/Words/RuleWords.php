@@ -44,7 +44,7 @@ final class RuleWords
     {
         return match ($rule?->rule()) {
             'on' => self::local($rule->at(), $year),
-            'after_open' => self::days($rule->days() ?? 0).' after opening',
+            'after_open' => Say::text('wording.rule_words.days_after_opening', ['days' => self::days($rule->days() ?? 0)]),
             default => null,
         };
     }
@@ -60,7 +60,7 @@ final class RuleWords
         return match ($after->mode()) {
             'all' => self::enumeration($titles, 'and'),
             'any' => self::enumeration($titles, 'or'),
-            'at_least' => 'any '.($after->atLeast() ?? 1).' of '.self::enumeration($titles, 'and'),
+            'at_least' => Say::text('wording.rule_words.any_at_least_list', ['at_least' => $after->atLeast() ?? 1, 'list' => self::enumeration($titles, 'and')]),
         };
     }
 
@@ -70,10 +70,10 @@ final class RuleWords
         $percent = static fn (float $share): string => round($share * 100, 1).' %';
 
         return match ($finish?->by()) {
-            'visit' => 'by the first visit',
-            'watch' => 'by watching '.$percent($finish->needed() ?? 1.0).' of its video',
-            'quiz' => 'by a quiz, from '.$percent($finish->needed() ?? 0.0),
-            default => 'by its learner’s mark',
+            'visit' => Say::text('wording.rule_words.by_the_first_visit'),
+            'watch' => Say::text('wording.rule_words.by_watching_percent_its', ['percent' => $percent($finish->needed() ?? 1.0)]),
+            'quiz' => Say::text('wording.rule_words.by_quiz_from_percent', ['percent' => $percent($finish->needed() ?? 0.0)]),
+            default => Say::text('wording.rule_words.by_its_learners_mark'),
         };
     }
 
@@ -83,8 +83,8 @@ final class RuleWords
         return match (true) {
             ! $door->open => 'shut',
             $door->default => 'open',
-            default => 'open, only where marked',
-        }.(! $door->follow ? ', not bound to what the learner sees' : '');
+            default => Say::text('wording.rule_words.open_only_where_marked'),
+        }.(! $door->follow ? Say::text('wording.rule_words.not_bound_what_learner') : '');
     }
 
     /** How long a pass lasts. */
@@ -92,8 +92,8 @@ final class RuleWords
     {
         return match (true) {
             $lasts?->days() !== null => self::days($lasts->days()),
-            $lasts?->until() !== null => 'until '.self::local($lasts->until()),
-            default => 'for good',
+            $lasts?->until() !== null => Say::text('wording.rule_words.until_local', ['local' => self::local($lasts->until())]),
+            default => Say::text('wording.rule_words.for_good'),
         };
     }
 
@@ -113,14 +113,14 @@ final class RuleWords
         return match ($only->asks()) {
             'all' => $parts === [] ? 'everyone' : $joined('and'),
             'any' => $parts === [] ? 'nobody' : $joined('or'),
-            'not' => 'not '.implode($parts),
-            'label' => 'label '.($text === '' ? '…' : $text),
-            'tier' => 'tier '.$text,
-            'offer' => 'by offer '.($offer === null ? $text : $offer($text)),
-            'kind' => $text === 'staff' ? 'staff only' : $text.'s only',
-            'done' => 'who finished '.$title($text),
-            'from' => 'from '.self::local($text),
-            'until' => 'until '.self::local($text),
+            'not' => Say::text('wording.rule_words.not_list', ['list' => implode($parts)]),
+            'label' => Say::text('wording.rule_words.label_text', ['text' => $text === '' ? '…' : $text]),
+            'tier' => Say::text('wording.rule_words.tier_text', ['text' => $text]),
+            'offer' => Say::text('wording.rule_words.by_offer_text', ['text' => $offer === null ? $text : $offer($text)]),
+            'kind' => $text === 'staff' ? Say::text('wording.rule_words.staff_only') : Say::text('wording.rule_words.text_s_only', ['text' => $text]),
+            'done' => Say::text('wording.rule_words.who_finished_title', ['title' => $title($text)]),
+            'from' => Say::text('wording.rule_words.from_local', ['local' => self::local($text)]),
+            'until' => Say::text('wording.rule_words.until_local', ['local' => self::local($text)]),
             default => 'everyone',
         };
     }
@@ -152,11 +152,11 @@ final class RuleWords
         $weekday = $rule->weekday() ?? 0;
         $time = $rule->time();
 
-        return $words.($weekday === 0 ? '' : ', next '.(self::WEEKDAYS[$weekday] ?? '')).($time === null ? '' : ', '.$time);
+        return $words.($weekday === 0 ? '' : Say::text('wording.rule_words.next_what', ['what' => self::WEEKDAYS[$weekday] ?? ''])).($time === null ? '' : ', '.$time);
     }
 
     private static function days(int $days): string
     {
-        return $days === 1 ? '1 day' : $days.' days';
+        return $days === 1 ? '1 day' : Say::text('wording.rule_words.days_days', ['days' => $days]);
     }
 }

@@ -20,18 +20,19 @@ final readonly class Sentence
     {
     }
 
-    /**
-     * @param  string  $pattern  with `{}` where each title goes
-     */
-    public static function of(string $pattern, string ...$titles): self
+    /** A title as it goes into words of which a sentence is made. */
+    public static function title(string $title): string
+    {
+        return self::BEGIN.$title.self::END;
+    }
+
+    /** @param  string  $words  said already, with titles in them as {@see title} marks them */
+    public static function of(string $words): self
     {
         $segments = [];
-        foreach (explode('{}', $pattern) as $index => $text) {
-            if ($index > 0) {
-                $segments[] = new SentencePart(array_values($titles)[$index - 1] ?? '', title: true);
-            }
-            if ($text !== '') {
-                $segments[] = new SentencePart($text);
+        foreach (preg_split('/'.self::BEGIN.'(.*?)'.self::END.'/su', $words, flags: PREG_SPLIT_DELIM_CAPTURE) ?: [] as $index => $text) {
+            if ($text !== '' || $index % 2 === 1) {
+                $segments[] = new SentencePart($text, $index % 2 === 1);
             }
         }
 
@@ -46,15 +47,7 @@ final readonly class Sentence
      */
     public static function say(string $key, array $with = [], array $titles = []): self
     {
-        $marked = array_map(static fn (string|array $one): string => implode(', ', array_map(static fn (string $title): string => self::BEGIN.$title.self::END, (array) $one)), $titles);
-        $segments = [];
-        foreach (preg_split('/'.self::BEGIN.'(.*?)'.self::END.'/su', Say::text($key, $with + $marked), flags: PREG_SPLIT_DELIM_CAPTURE) ?: [] as $index => $text) {
-            if ($text !== '' || $index % 2 === 1) {
-                $segments[] = new SentencePart($text, $index % 2 === 1);
-            }
-        }
-
-        return new self($segments);
+        return self::of(Say::text($key, $with + array_map(static fn (string|array $one): string => implode(', ', array_map(self::title(...), (array) $one)), $titles)));
     }
 
     public function __toString(): string

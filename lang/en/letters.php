@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 /** Letters to people. Patterns are ICU messages. */
 return [
+    'secret' => '[a link that only they were sent]',
     'link' => "Dear {name},\n\n{before}\n\nSign in here; the link works once, for {days, plural, one {# day} other {# days}}:\n{address}\n",
     'sign_in' => [
         'subject' => 'Your link to sign in',

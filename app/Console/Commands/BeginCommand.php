@@ -33,7 +33,7 @@ final class BeginCommand extends Command
 
             return self::SUCCESS;
         }
-        $faults = Validator::make($said, BeginRequest::RULES, BeginRequest::MESSAGES)->errors()->all();
+        $faults = Validator::make($said, BeginRequest::RULES, BeginRequest::refusals())->errors()->all();
         if ($faults !== []) {
             foreach ($faults as $fault) {
                 $this->error($fault);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Drafts\Edits;
 
+use App\Words\Say;
+
 final class CannotEdit extends \DomainException
 {
     /** @param  ?string  $field  of the form that the refusal is about; null: the edit as a whole */
@@ -14,42 +16,42 @@ final class CannotEdit extends \DomainException
 
     public static function noSuchItem(string $key): self
     {
-        return new self("This course has no item {$key} any more. Somebody may have taken it out; reload to see the present outline.");
+        return new self(Say::text('drafts.cannot_edit.course_has_no_item', ['key' => $key]));
     }
 
     public static function noSuchPlan(string $name): self
     {
-        return new self("This course has no release plan {$name} any more.");
+        return new self(Say::text('drafts.cannot_edit.course_has_no_release', ['name' => $name]));
     }
 
     public static function neverFinished(string $item): self
     {
-        return new self("Only lessons and parts are finished by themselves; {$item} is neither.");
+        return new self(Say::text('drafts.cannot_edit.only_lessons_and_parts', ['item' => $item]));
     }
 
     public static function planTaken(string $name): self
     {
-        return new self("This course has a release plan {$name} already.", 'name');
+        return new self(Say::text('drafts.cannot_edit.course_has_release_plan', ['name' => $name]), 'name');
     }
 
     public static function noSuchOffer(string $key): self
     {
-        return new self("This course has no offer {$key} any more.");
+        return new self(Say::text('drafts.cannot_edit.course_has_no_offer', ['key' => $key]));
     }
 
     public static function offerInBundle(string $bundle): self
     {
-        return new self("The bundle {$bundle} is sold with it. Take it out of that first.");
+        return new self(Say::text('drafts.cannot_edit.bundle_bundle_sold_with', ['bundle' => $bundle]));
     }
 
     public static function offerHeld(int $holders): self
     {
-        return new self(($holders === 1 ? 'Somebody holds' : "{$holders} people hold").' a pass of it, or have held one. Say that it is not sold any more instead.');
+        return new self(Say::text('drafts.cannot_edit.offer_held', ['holders' => $holders]));
     }
 
     public static function wouldWaitForItself(string $from, string $item, string $asked): self
     {
-        return new self("{$from} waits for {$asked}; {$item} cannot, so these rules do not fit it. Nothing was pasted.");
+        return new self(Say::text('drafts.cannot_edit.from_waits_for_asked', ['from' => $from, 'asked' => $asked, 'item' => $item]));
     }
 
     public static function nowhereToMove(string $why): self
@@ -59,6 +61,6 @@ final class CannotEdit extends \DomainException
 
     public static function stillAsked(string $item, string $asked): self
     {
-        return new self("{$item} is only for those who finished {$asked}. Say who it is for first; then {$asked} can be taken out.");
+        return new self(Say::text('drafts.cannot_edit.item_only_for_those', ['item' => $item, 'asked' => $asked, 'asked2' => $asked]));
     }
 }

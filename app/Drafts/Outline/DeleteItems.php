@@ -27,14 +27,14 @@ final readonly class DeleteItems implements Edit
         foreach (array_diff_key($items, $gone) as $item) {
             foreach ($item->after()?->named() ?? [] as $key) {
                 if (isset($gone[$key])) {
-                    $sentences[] = Sentence::of('{} waits for {}', $item->title(), $title($key));
+                    $sentences[] = Sentence::say('drafts.delete_items.title_waits_for_title2', titles: ['title' => $item->title(), 'title2' => $title($key)]);
                 }
             }
         }
         foreach ($document->readOffers() as $offer) {
             foreach ($offer->scope() ?? [] as $key) {
                 if (isset($gone[$key])) {
-                    $sentences[] = Sentence::of('The offer {} covers {}', $offer->title(), $title($key));
+                    $sentences[] = Sentence::say('drafts.delete_items.offer_title_covers_title2', titles: ['title' => $offer->title(), 'title2' => $title($key)]);
                 }
             }
         }

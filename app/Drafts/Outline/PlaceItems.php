@@ -8,6 +8,7 @@ use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Edits\Edit;
 use App\Models\CourseDocument;
 use App\Models\Document\WritableItem;
+use App\Words\Say;
 
 /** Puts items, each with all inside it and in the order given, before or after another one, or at the end of what is inside it. */
 final readonly class PlaceItems implements Edit
@@ -27,7 +28,7 @@ final readonly class PlaceItems implements Edit
         $moved = [];
         foreach ($this->outermost($document) as $item) {
             if (in_array($this->target, $item->keysWithin(), true)) {
-                throw CannotEdit::nowhereToMove($item->title().' cannot move into itself.');
+                throw CannotEdit::nowhereToMove(Say::text('drafts.place_items.title_cannot_move_into', ['title' => $item->title()]));
             }
             [$container, $at] = $tree->place($item->key());
             $moved[] = $container->remove($at);

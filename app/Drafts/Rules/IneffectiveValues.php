@@ -7,6 +7,7 @@ namespace App\Drafts\Rules;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
 use App\Models\Document\DocumentOffer;
+use App\Words\Say;
 use SilentKeep\Core\Deciding\Samples;
 use SilentKeep\Core\Rules\ViewerKind;
 
@@ -26,7 +27,7 @@ final readonly class IneffectiveValues
         $uses = array_filter($this->document->readOffers(), fn (DocumentOffer $offer): bool => $offer->plan() === $this->plan);
 
         return $uses === [] && $this->document->read()->mainPlan() !== $this->plan
-            ? 'No offer uses this release plan, and it is not the main plan of the course.'
+            ? Say::text('drafts.ineffective_values.no_offer_uses_release')
             : null;
     }
 
@@ -35,13 +36,13 @@ final readonly class IneffectiveValues
         $inside = array_filter($item->items(), static fn (DocumentItem $one): bool => $one->kind() !== 'board' && ! $one->isDraft());
 
         return $item->inOrder() && $item->after() === null && count($inside) < 2
-            ? 'There are not two things inside that could come one after the other.'
+            ? Say::text('drafts.ineffective_values.there_not_two_things')
             : null;
     }
 
     public function optional(DocumentItem $item): ?string
     {
-        return $item->optional() === true && in_array($item->kind(), ['part', 'board'], true) ? "A {$item->kind()} holds nobody up." : null;
+        return $item->optional() === true && in_array($item->kind(), ['part', 'board'], true) ? Say::text('drafts.ineffective_values.kind_holds_nobody_up', ['kind' => $item->kind()]) : null;
     }
 
     /**
@@ -52,15 +53,15 @@ final readonly class IneffectiveValues
     {
         if ($item->sample() === true && $item->only() !== null && ! ($this->samples)()->mayAdmit($position, ViewerKind::Member)) {
             return match (true) {
-                ! ($this->samples)()->mayAdmit($position, ViewerKind::Visitor) => 'Its condition lets nobody see it without a pass.',
-                $this->document->read()->sampleNeedsAccount() => 'It is for strangers alone, but samples of this course ask for an account.',
+                ! ($this->samples)()->mayAdmit($position, ViewerKind::Visitor) => Say::text('drafts.ineffective_values.its_condition_lets_nobody'),
+                $this->document->read()->sampleNeedsAccount() => Say::text('drafts.ineffective_values.for_strangers_alone_but'),
                 default => null,
             };
         }
         $bound = array_filter([...$path, $item], static fn (DocumentItem $one): bool => $one->tiers() !== null || $one->only() !== null);
 
         return $this->document->read()->entry() === 'anyone' && $item->sample() === true && $bound === []
-            ? 'The course is open to anyone: there is nothing to give a taste of.'
+            ? Say::text('drafts.ineffective_values.course_open_anyone_there')
             : null;
     }
 
@@ -68,14 +69,14 @@ final readonly class IneffectiveValues
     {
         return match (true) {
             $item->guests() !== true => null,
-            ! $this->schoolGuests => 'The school lets no guests in.',
-            ! $this->document->read()->guestDoor()->open => 'The guest door of the course is shut.',
+            ! $this->schoolGuests => Say::text('drafts.ineffective_values.school_lets_no_guests'),
+            ! $this->document->read()->guestDoor()->open => Say::text('drafts.ineffective_values.guest_door_course_shut'),
             default => null,
         };
     }
 
     public function observers(DocumentItem $item): ?string
     {
-        return $item->observers() === true && ! $this->document->read()->observerDoor()->open ? 'The observer door of the course is shut.' : null;
+        return $item->observers() === true && ! $this->document->read()->observerDoor()->open ? Say::text('drafts.ineffective_values.observer_door_course_shut') : null;
     }
 }

@@ -9,6 +9,7 @@ use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
 use App\Models\Document\DocumentTime;
 use App\Words\RuleWords;
+use App\Words\Say;
 use SilentKeep\Core\Deciding\Samples;
 
 /** The Rules lens: what is set for each row, and what it inherits where nothing is set. */
@@ -64,17 +65,17 @@ final readonly class RuleTable
             $before = $published[$item->key()] ?? null;
             $opening = $this->document->read()->time($this->plan, $item->key(), 'opens');
             $closing = $this->document->read()->time($this->plan, $item->key(), 'closes');
-            $inherits = $path === [] ? 'at once' : 'with its '.$path[count($path) - 1]->kind();
+            $inherits = $path === [] ? Say::text('drafts.rule_table.at_once') : Say::text('drafts.rule_table.with_its_kind', ['kind' => $path[count($path) - 1]->kind()]);
             $rows[] = new RuleRow(
                 opens: self::vain($this->planCell(RuleWords::opening($opening, $this->year), $inherits, $item, 'opens'), $vain->time()),
                 opening: $opening === null ? null : OpeningRule::of($opening),
                 closes: self::vain($this->planCell(RuleWords::closing($closing, $this->year), 'never', $item, 'closes'), $vain->time()),
                 closing: $closing === null ? null : OpeningRule::of($closing),
-                after: self::vain(self::cell(self::join(RuleWords::after($item->after(), $title), $item->inOrder() ? 'inside, in order' : null), $place->inOrder ? 'in its turn' : 'nothing', $item, $before, 'after', 'in_order'), $vain->order($item)),
+                after: self::vain(self::cell(self::join(RuleWords::after($item->after(), $title), $item->inOrder() ? Say::text('drafts.rule_table.inside_in_order') : null), $place->inOrder ? Say::text('drafts.rule_table.in_its_turn') : 'nothing', $item, $before, 'after', 'in_order'), $vain->order($item)),
                 afterRule: self::afterRule($item),
                 afterWords: RuleWords::after($item->after(), $title),
                 turn: $place->inOrder ? true : null,
-                forWhom: self::cell(self::forWhom($item, $title, $offer), 'every pass', $item, $before, 'tiers', 'only'),
+                forWhom: self::cell(self::forWhom($item, $title, $offer), Say::text('drafts.rule_table.every_pass'), $item, $before, 'tiers', 'only'),
                 tiers: $item->tiers(),
                 only: $item->only(),
                 onlyWords: $item->only() === null ? null : RuleWords::condition($item->only(), $title, $offer),
@@ -83,7 +84,7 @@ final readonly class RuleTable
                 sample: self::vain(self::cell(self::yes($item->sample()), 'no', $item, $before, 'sample'), $vain->sample($item, $path, $position)),
                 guests: self::vain(self::cell(self::audience($item, 'guests'), $this->inherited($path, 'guests'), $item, $before, 'guests', 'never_for'), $vain->guests($item)),
                 observers: self::vain(self::cell(self::audience($item, 'observers'), $this->inherited($path, 'observers'), $item, $before, 'observers', 'never_for'), $vain->observers($item)),
-                whenClosed: self::cell($item->hidesWhenClosed() ? 'hidden' : null, 'title shows', $item, $before, 'when_closed'),
+                whenClosed: self::cell($item->hidesWhenClosed() ? 'hidden' : null, Say::text('drafts.rule_table.title_shows'), $item, $before, 'when_closed'),
                 finish: self::finish($item, $before),
             );
         }
@@ -141,7 +142,7 @@ final readonly class RuleTable
         $only = $item->only();
 
         return self::join(
-            $tiers === null ? null : ($tiers === [] ? 'no pass' : RuleWords::enumeration($tiers, 'or')),
+            $tiers === null ? null : ($tiers === [] ? Say::text('drafts.rule_table.no_pass') : RuleWords::enumeration($tiers, 'or')),
             $only === null ? null : RuleWords::condition($only, $title, $offer),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Words\Say;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,7 +21,7 @@ final class LimitBodies
     public function handle(Request $request, Closure $next): Response
     {
         if (! $request->is(...self::FILES) && self::bytes($request) > self::MOST) {
-            abort(413, 'That is more than can be taken here at once: one megabyte.');
+            abort(413, Say::text('refused.too_much'));
         }
         $response = $next($request);
         assert($response instanceof Response);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Words\Say;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -18,8 +19,6 @@ final class ReadableText
 {
     private const DEPTH = 24;
 
-    private const MESSAGE = 'There are characters in it that cannot be shown. Please type it anew.';
-
     public function handle(Request $request, Closure $next): Response
     {
         $faulty = [...self::faulty($request->query->all()), ...self::faulty($request->request->all()), ...($request->isJson() ? self::faulty($request->json()->all()) : []), ...self::faulty($request->allFiles())];
@@ -28,7 +27,7 @@ final class ReadableText
                 // There is no form to say it at.
                 abort(422);
             }
-            throw ValidationException::withMessages(array_fill_keys($faulty, self::MESSAGE));
+            throw ValidationException::withMessages(array_fill_keys($faulty, Say::text('refused.unreadable')));
         }
         $response = $next($request);
         assert($response instanceof Response);

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\People\Acts\PeopleActs;
 use App\People\PeopleFilter;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -54,19 +55,19 @@ final class ActRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'people.required_without' => 'Please choose somebody first.',
-            'people.max' => 'That is more people than can be named at once; use a filter instead.',
-            'offer.required' => 'Please choose an offer.',
-            'days.required' => 'Please say by how many days.',
-            'days.between' => 'Between one day and ten years.',
-            'item.required' => $this->input('do') === 'grant' ? 'Please choose what is handed out.' : 'Please choose what is taken back.',
-            'label.required' => 'Please type a label.',
-            'label.regex' => 'A label has no comma.',
-            'observer.required' => 'Please choose who observes.',
-            'subject.required' => 'Please give it a subject.',
-            'body.required' => 'Please write something.',
-            'from.date_format' => 'This is not a date and time.',
-            'until.date_format' => 'This is not a date and time.',
+            'people.required_without' => Say::text('refused.act_request.please_choose_somebody_first'),
+            'people.max' => Say::text('refused.act_request.that_more_people_than'),
+            'offer.required' => Say::text('refused.act_request.please_choose_an_offer'),
+            'days.required' => Say::text('refused.act_request.please_say_by_how'),
+            'days.between' => Say::text('refused.act_request.between_one_day_and'),
+            'item.required' => $this->input('do') === 'grant' ? Say::text('refused.act_request.please_choose_what_handed') : Say::text('refused.act_request.please_choose_what_taken'),
+            'label.required' => Say::text('refused.act_request.please_type_a_label'),
+            'label.regex' => Say::text('refused.act_request.label_has_no_comma'),
+            'observer.required' => Say::text('refused.act_request.please_choose_who_observes'),
+            'subject.required' => Say::text('refused.act_request.please_give_subject'),
+            'body.required' => Say::text('refused.act_request.please_write_something'),
+            'from.date_format' => Say::text('refused.not_date_and_time'),
+            'until.date_format' => Say::text('refused.not_date_and_time'),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Http\Text;
 use App\School\BeginSchool;
+use App\Words\Say;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What a school is told when it begins. */
@@ -18,19 +19,6 @@ final class BeginRequest extends FormRequest
         'administrator' => ['required', 'string', 'max:200'],
         'email' => ['required', 'string', 'email', 'max:190'],
         'password' => ['required', 'string', 'min:12', 'max:200'],
-    ];
-
-    public const MESSAGES = [
-        'name.required' => 'A school needs a name.',
-        'zone.required' => 'Please choose the zone in which its times are.',
-        'zone.timezone' => 'This is not a time zone such as Europe/Oslo.',
-        'currency.required' => 'Please say in which currency it sells.',
-        'currency.regex' => 'Three letters, such as EUR.',
-        'administrator.required' => 'Please say who runs it.',
-        'email.required' => 'Please give the address by which they sign in.',
-        'email.email' => 'This is not an e-mail address.',
-        'password.required' => 'Please choose a password.',
-        'password.min' => 'Please take at least twelve characters; a few words make a good one.',
     ];
 
     public function authorize(BeginSchool $begin): bool
@@ -47,7 +35,24 @@ final class BeginRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return self::MESSAGES;
+        return self::refusals();
+    }
+
+    /** @return array<string, string> by field and rule */
+    public static function refusals(): array
+    {
+        return [
+            'name.required' => Say::text('refused.begin_request.name_required'),
+            'zone.required' => Say::text('refused.begin_request.zone_required'),
+            'zone.timezone' => Say::text('refused.begin_request.zone_timezone'),
+            'currency.required' => Say::text('refused.begin_request.currency_required'),
+            'currency.regex' => Say::text('refused.begin_request.currency_regex'),
+            'administrator.required' => Say::text('refused.begin_request.administrator_required'),
+            'email.required' => Say::text('refused.begin_request.email_required'),
+            'email.email' => Say::text('refused.begin_request.email_email'),
+            'password.required' => Say::text('refused.begin_request.password_required'),
+            'password.min' => Say::text('refused.begin_request.password_min'),
+        ];
     }
 
     /** @return array<string, string> */

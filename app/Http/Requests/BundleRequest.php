@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\PaidEvery;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -35,7 +36,7 @@ final class BundleRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'A bundle needs a name.', 'offers.required' => 'Please choose at least two offers.', 'offers.min' => 'Please choose at least two offers.', 'offers.*.exists' => 'One of these offers is not there any more.', ...OfferRequest::sellingMessages()];
+        return ['name.required' => Say::text('refused.bundle_request.bundle_needs_name'), 'offers.required' => Say::text('refused.bundle_request.please_choose_at_least'), 'offers.min' => Say::text('refused.bundle_request.please_choose_at_least'), 'offers.*.exists' => Say::text('refused.bundle_request.one_these_offers_not'), ...OfferRequest::sellingMessages()];
     }
 
     /** @return array{name: string, price: ?int, currency: string, every: ?PaidEvery} columns of the bundle */

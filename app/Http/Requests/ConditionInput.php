@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Document\DocumentCondition;
+use App\Words\Say;
 
 /** A condition as a form sends it, in the shape of the plan format. Whether it is a good one is for the core to say. */
 final class ConditionInput
@@ -38,7 +39,7 @@ final class ConditionInput
         }
         $asks = $condition->asks();
         if ($asks === 'label') {
-            return trim($condition->value()) === '' ? ["{$at}.label" => 'Please type a label.'] : [];
+            return trim($condition->value()) === '' ? ["{$at}.label" => Say::text('refused.condition_input.please_type_a_label')] : [];
         }
         $found = [];
         foreach ($condition->parts() as $index => $part) {

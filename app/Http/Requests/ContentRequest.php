@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Pages\Learner\BoardPageBuilder;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Foundation\Http\FormRequest;
@@ -38,11 +39,11 @@ final class ContentRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'text.max' => 'That is more than 200,000 characters.',
-            'quiz.*.ask.required' => 'Please type the question.',
-            'quiz.*.answers.min' => 'A question needs two answers at least.',
-            'quiz.*.answers.*.required' => 'Please type the answer, or take it out.',
-            'quiz.*.right.required' => 'Please say which answer is right.',
+            'text.max' => Say::text('refused.content_request.that_more_than_200'),
+            'quiz.*.ask.required' => Say::text('refused.content_request.please_type_the_question'),
+            'quiz.*.answers.min' => Say::text('refused.content_request.question_needs_two_answers'),
+            'quiz.*.answers.*.required' => Say::text('refused.content_request.please_type_answer_or'),
+            'quiz.*.right.required' => Say::text('refused.content_request.please_say_which_answer'),
         ];
     }
 
@@ -51,10 +52,10 @@ final class ContentRequest extends FormRequest
         $validator->after(function (Validator $validator): void {
             foreach ($this->quiz() as $index => $question) {
                 if (count(array_unique($question['answers'])) < count($question['answers'])) {
-                    $validator->errors()->add("quiz.{$index}.answers", 'One answer is there twice.');
+                    $validator->errors()->add("quiz.{$index}.answers", Say::text('refused.content_request.one_answer_there_twice'));
                 }
                 if (array_filter($question['right'], static fn (int $right): bool => $right >= count($question['answers'])) !== []) {
-                    $validator->errors()->add("quiz.{$index}.right", 'Please say which answer is right.');
+                    $validator->errors()->add("quiz.{$index}.right", Say::text('refused.content_request.please_say_which_answer'));
                 }
             }
         });

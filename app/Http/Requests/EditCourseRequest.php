@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Drafts\Edits\SetCourse;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -41,11 +42,11 @@ final class EditCourseRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'title.required' => 'A course needs a title.',
-            'opens.date_format' => 'This is not a date and time.',
-            'closes.date_format' => 'This is not a date and time.',
-            'guestPhrase.min' => 'Please take at least six characters: it can be tried by anybody who has the link.',
-            'closes.after' => 'The season must end after it begins.',
+            'title.required' => Say::text('refused.edit_course_request.course_needs_title'),
+            'opens.date_format' => Say::text('refused.not_date_and_time'),
+            'closes.date_format' => Say::text('refused.not_date_and_time'),
+            'guestPhrase.min' => Say::text('refused.edit_course_request.please_take_at_least'),
+            'closes.after' => Say::text('refused.edit_course_request.season_must_end_after'),
         ];
     }
 

@@ -11,6 +11,7 @@ use App\Drafts\Outline\DeleteItems;
 use App\Drafts\Outline\DuplicateItem;
 use App\Drafts\Outline\MoveItem;
 use App\Drafts\Outline\PlaceItems;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -48,9 +49,9 @@ final class EditOutlineRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'titles.required_if' => 'Please type at least one title.',
-            'title.required_if' => 'A row needs a title.',
-            'title.max' => 'That is longer than 255 characters.',
+            'titles.required_if' => Say::text('refused.edit_outline_request.please_type_at_least'),
+            'title.required_if' => Say::text('refused.edit_outline_request.row_needs_title'),
+            'title.max' => Say::text('refused.edit_outline_request.that_longer_than_255'),
         ];
     }
 

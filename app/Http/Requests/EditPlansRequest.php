@@ -9,6 +9,7 @@ use App\Drafts\Plans\DeletePlan;
 use App\Drafts\Plans\MakePlan;
 use App\Drafts\Plans\RenamePlan;
 use App\Drafts\Plans\SetPace;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -41,10 +42,10 @@ final class EditPlansRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required_if' => 'A release plan needs a name.',
-            'to.required_if' => 'A release plan needs a name.',
-            'name.max' => 'That is longer than 60 characters.',
-            'to.max' => 'That is longer than 60 characters.',
+            'name.required_if' => Say::text('refused.edit_plans_request.release_plan_needs_name'),
+            'to.required_if' => Say::text('refused.edit_plans_request.release_plan_needs_name'),
+            'name.max' => Say::text('refused.edit_plans_request.that_longer_than_60'),
+            'to.max' => Say::text('refused.edit_plans_request.that_longer_than_60'),
         ];
     }
 

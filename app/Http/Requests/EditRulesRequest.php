@@ -14,6 +14,7 @@ use App\Drafts\Edits\SetTime;
 use App\Models\Document\DocumentAfter;
 use App\Models\Document\DocumentFinish;
 use App\Models\Document\DocumentTime;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -106,20 +107,20 @@ final class EditRulesRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'at.required_if' => 'Please say on which day and at what time.',
-            'at.date_format' => 'This is not a date and time.',
-            'days.required_if' => 'Please say after how many days.',
-            'days.integer' => 'Whole days only.',
-            'days.min' => 'Days cannot be counted backwards.',
-            'days.max' => 'That is more than a hundred years.',
-            'time.date_format' => 'This is not a time of day, such as 09:00.',
-            'count.required_if' => 'Please say how many of them.',
-            'count.lte' => 'There are not so many of them.',
-            'percent.required_if' => $this->input('by') === 'watch' ? 'Please say how much of it.' : 'Please say from which score.',
-            'percent.integer' => 'Whole percents only.',
-            'percent.max' => 'There is no more than all of it.',
-            'percent.min' => $this->input('by') === 'watch' ? 'At least one percent must be watched.' : 'A score is not below nothing.',
-            'items.max' => 'That is more rows than can be set at once.',
+            'at.required_if' => Say::text('refused.edit_rules_request.please_say_on_which'),
+            'at.date_format' => Say::text('refused.not_date_and_time'),
+            'days.required_if' => Say::text('refused.edit_rules_request.please_say_after_how'),
+            'days.integer' => Say::text('refused.edit_rules_request.whole_days_only'),
+            'days.min' => Say::text('refused.edit_rules_request.days_cannot_be_counted'),
+            'days.max' => Say::text('refused.edit_rules_request.that_more_than_hundred'),
+            'time.date_format' => Say::text('refused.edit_rules_request.not_time_day_such'),
+            'count.required_if' => Say::text('refused.edit_rules_request.please_say_how_many'),
+            'count.lte' => Say::text('refused.edit_rules_request.there_not_so_many'),
+            'percent.required_if' => $this->input('by') === 'watch' ? Say::text('refused.edit_rules_request.please_say_how_much') : Say::text('refused.edit_rules_request.please_say_from_which'),
+            'percent.integer' => Say::text('refused.edit_rules_request.whole_percents_only'),
+            'percent.max' => Say::text('refused.edit_rules_request.there_no_more_than'),
+            'percent.min' => $this->input('by') === 'watch' ? Say::text('refused.edit_rules_request.at_least_one_percent') : Say::text('refused.edit_rules_request.score_not_below_nothing'),
+            'items.max' => Say::text('refused.edit_rules_request.that_more_rows_than'),
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Sightlines\Vantages\VantagePoint;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -24,7 +25,7 @@ final class ExpectationRequest extends FormRequest
         return [
             'vantage' => ['required', 'string', static function (string $field, mixed $value, \Closure $fail): void {
                 if (! is_string($value) || VantagePoint::parse($value) === null) {
-                    $fail('This is no vantage.');
+                    $fail(Say::text('refused.expectation_request.this_is_no_vantage'));
                 }
             }],
             'item' => ['required', 'string', 'max:255'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -25,6 +26,6 @@ final class ImportRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['file.required' => 'Please choose a file.', 'file.max' => 'A file may have 100 megabytes.'];
+        return ['file.required' => Say::text('refused.import_request.please_choose_a_file'), 'file.max' => Say::text('refused.import_request.file_may_have_100')];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -25,6 +26,6 @@ final class MakeCourseRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['title.required' => 'A course needs a title.', 'like.exists' => 'There is no such course any more.'];
+        return ['title.required' => Say::text('refused.make_course_request.course_needs_title'), 'like.exists' => Say::text('refused.make_course_request.there_no_such_course')];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Learning\Contents\MediumType;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Foundation\Http\FormRequest;
@@ -35,10 +36,10 @@ final class MediumRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'file.required' => 'Please choose a file; it may also have been larger than this server takes.',
-            'file.uploaded' => 'The file did not arrive; it may be larger than this server takes.',
-            'file.max' => 'At most 512 megabytes.',
-            'title.required' => 'Please give it a title: it is what those hear who do not see it.',
+            'file.required' => Say::text('refused.medium_request.please_choose_file_may'),
+            'file.uploaded' => Say::text('refused.medium_request.file_did_not_arrive'),
+            'file.max' => Say::text('refused.medium_request.at_most_512_megabytes'),
+            'title.required' => Say::text('refused.medium_request.please_give_title_what'),
         ];
     }
 
@@ -47,7 +48,7 @@ final class MediumRequest extends FormRequest
         $validator->after(function (Validator $validator): void {
             $file = $this->file('file');
             if ($file instanceof UploadedFile && $file->isValid() && MediumType::of($file->getRealPath())->kind === 'video' && ! $this->filled('seconds')) {
-                $validator->errors()->add('file', 'This browser cannot play the video, so that its length is not known. Please make it an MP4 or a WebM.');
+                $validator->errors()->add('file', Say::text('refused.medium_request.browser_cannot_play_video'));
             }
         });
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -39,11 +40,11 @@ final class NewPersonRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Please say who it is.',
-            'email.required' => 'Please give an e-mail address: it is what they sign in by.',
-            'email.email' => 'This is not an e-mail address.',
-            'email.unique' => 'Somebody with this address is here already. One person has one account: find them in the list.',
-            'from.date_format' => 'This is not a date and time.',
+            'name.required' => Say::text('refused.new_person_request.please_say_who'),
+            'email.required' => Say::text('refused.new_person_request.please_give_e_mail'),
+            'email.email' => Say::text('refused.new_person_request.not_e_mail_address'),
+            'email.unique' => Say::text('refused.new_person_request.somebody_with_address_here'),
+            'from.date_format' => Say::text('refused.not_date_and_time'),
         ];
     }
 

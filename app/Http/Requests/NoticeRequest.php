@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Notices\NoticeCase;
 use App\Notices\Placeholders;
+use App\Words\Say;
 use Closure;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
@@ -42,7 +43,7 @@ final class NoticeRequest extends FormRequest
         $known = static function (string $attribute, mixed $value, Closure $fail): void {
             $unknown = Placeholders::unknownIn(is_string($value) ? $value : '');
             if ($unknown !== []) {
-                $fail('Nothing stands for {'.$unknown[0].'}. Known are '.implode(', ', array_map(static fn (string $name): string => '{'.$name.'}', array_keys(Placeholders::KNOWN))).'.');
+                $fail(Say::text('refused.notice_request.nothing_stands_for', ['name' => "{{$unknown[0]}}", 'known' => implode(', ', array_map(static fn (string $name): string => "{{$name}}", Placeholders::KNOWN))]));
             }
         };
 
@@ -60,11 +61,11 @@ final class NoticeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'way.in' => 'Whoever meets this is signed in already.',
-            'address.required_if' => 'Please type the address.',
-            'address.regex' => 'An address of this site that begins with /, or one that begins with https://.',
-            'heading.max' => 'At most 200 characters.',
-            'text.max' => 'At most 5,000 characters.',
+            'way.in' => Say::text('refused.notice_request.whoever_meets_signed_in'),
+            'address.required_if' => Say::text('refused.notice_request.please_type_the_address'),
+            'address.regex' => Say::text('refused.notice_request.address_site_that_begins'),
+            'heading.max' => Say::text('refused.notice_request.at_most_200_characters'),
+            'text.max' => Say::text('refused.notice_request.at_most_5_000'),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Drafts\Edits\SetOffer;
 use App\Models\Document\DocumentLasts;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -41,9 +42,9 @@ final class OfferAccessRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'days.required_if' => 'Please say for how many days.',
-            'until.required_if' => 'Please say until when.',
-            'until.date_format' => 'This is not a date and time.',
+            'days.required_if' => Say::text('refused.offer_access_request.please_say_for_how'),
+            'until.required_if' => Say::text('refused.offer_access_request.please_say_until_when'),
+            'until.date_format' => Say::text('refused.not_date_and_time'),
             ...OfferRequest::sellingMessages(),
         ];
     }

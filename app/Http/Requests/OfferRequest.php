@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Access\SchoolClock;
 use App\Models\PaidEvery;
 use App\Models\TakenAgain;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -59,17 +60,17 @@ final class OfferRequest extends FormRequest
     public static function sellingMessages(): array
     {
         return [
-            'name.required' => 'An offer needs a name.',
-            'price.required_if' => 'Please say what it costs.',
-            'price.min' => 'What costs nothing is free.',
-            'onlyLabel.regex' => 'A label has no comma.',
-            'most.between' => 'One place at least.',
-            'most.integer' => 'A whole number of people.',
-            'soldFrom.date_format' => 'This is not a date and time.',
-            'soldUntil.date_format' => 'This is not a date and time.',
-            'soldUntil.after' => 'It would end before it began.',
-            'upgradePrice.min' => 'What costs nothing is 0.',
-            'currency.regex' => 'Three capital letters, such as EUR.',
+            'name.required' => Say::text('refused.offer_request.offer_needs_name'),
+            'price.required_if' => Say::text('refused.offer_request.please_say_what_costs'),
+            'price.min' => Say::text('refused.offer_request.what_costs_nothing_free'),
+            'onlyLabel.regex' => Say::text('refused.offer_request.label_has_no_comma'),
+            'most.between' => Say::text('refused.offer_request.one_place_at_least'),
+            'most.integer' => Say::text('refused.offer_request.whole_number_people'),
+            'soldFrom.date_format' => Say::text('refused.not_date_and_time'),
+            'soldUntil.date_format' => Say::text('refused.not_date_and_time'),
+            'soldUntil.after' => Say::text('refused.offer_request.would_end_before_began'),
+            'upgradePrice.min' => Say::text('refused.offer_request.what_costs_nothing_0'),
+            'currency.regex' => Say::text('refused.offer_request.three_capital_letters_such'),
         ];
     }
 

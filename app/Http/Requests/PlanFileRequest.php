@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Access\PlanFile;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
@@ -34,10 +35,10 @@ final class PlanFileRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'plan.required' => 'Please choose a plan file.',
-            'plan.file' => 'This is not a file that could be read.',
-            'plan.uploaded' => 'The file did not arrive whole; it may be too large.',
-            'plan.max' => 'That is larger than any plan needs.',
+            'plan.required' => Say::text('refused.plan_file_request.please_choose_plan_file'),
+            'plan.file' => Say::text('refused.plan_file_request.not_file_that_could'),
+            'plan.uploaded' => Say::text('refused.plan_file_request.file_did_not_arrive'),
+            'plan.max' => Say::text('refused.plan_file_request.that_larger_than_any'),
         ];
     }
 
@@ -51,9 +52,9 @@ final class PlanFileRequest extends FormRequest
     /** Each offence and where it stands, at the field. */
     public static function refusal(InvalidPlan $e): ValidationException
     {
-        $lines = array_map(static fn (Offence $offence): string => ($offence->pointer === '' ? 'The file' : $offence->pointer).': '.$offence->message, array_slice($e->offences, 0, self::TOLD));
+        $lines = array_map(static fn (Offence $offence): string => ($offence->pointer === '' ? Say::text('refused.plan_file_request.the_file') : $offence->pointer).': '.$offence->message, array_slice($e->offences, 0, self::TOLD));
         $more = count($e->offences) - self::TOLD;
 
-        return ValidationException::withMessages(['plan' => implode("\n", $more > 0 ? [...$lines, "and {$more} more"] : $lines)."\nNothing was taken over."]);
+        return ValidationException::withMessages(['plan' => implode("\n", [...$lines, ...($more > 0 ? [Say::text('refused.plan_file_request.more', ['more' => $more])] : []), Say::text('refused.plan_file_request.nothing_taken')])]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Words\Say;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class SaveFilterRequest extends FormRequest
@@ -19,7 +20,7 @@ final class SaveFilterRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'Please give it a name.', 'name.max' => 'That is a long name: 60 characters at most.'];
+        return ['name.required' => Say::text('refused.save_filter_request.please_give_name'), 'name.max' => Say::text('refused.save_filter_request.that_long_name_60')];
     }
 
     public function name(): string

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Sightlines\Vantages\VantagePoint;
 use App\Sightlines\Vantages\Vantages;
+use App\Words\Say;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class SaveVantagesRequest extends FormRequest
@@ -18,7 +19,7 @@ final class SaveVantagesRequest extends FormRequest
             'vantages' => ['required', 'array', 'min:1', 'max:'.Vantages::MOST],
             'vantages.*' => ['string', static function (string $field, mixed $value, \Closure $fail): void {
                 if (! is_string($value) || VantagePoint::parse($value) === null) {
-                    $fail('This is no vantage.');
+                    $fail(Say::text('refused.save_vantages_request.this_is_no_vantage'));
                 }
             }],
         ];
@@ -28,9 +29,9 @@ final class SaveVantagesRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Please give it a name.',
-            'name.max' => 'That is a long name: 60 characters at most.',
-            'vantages.required' => 'There is no vantage to keep.',
+            'name.required' => Say::text('refused.save_vantages_request.please_give_name'),
+            'name.max' => Say::text('refused.save_vantages_request.that_long_name_60'),
+            'vantages.required' => Say::text('refused.save_vantages_request.there_no_vantage_keep'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -33,7 +34,7 @@ final class SchoolRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'A school needs a name.', 'currency.required' => 'Please say in which currency it sells.', 'currency.regex' => 'Three capital letters, such as EUR.', 'contactEmail.email' => 'This is not an e-mail address.', 'warnDays.between' => 'Between none and 365 days.', 'graceDays.between' => 'Between none and ten years.', 'missedDays.between' => 'Between none and 90 days.'];
+        return ['name.required' => Say::text('refused.school_request.school_needs_name'), 'currency.required' => Say::text('refused.school_request.please_say_in_which'), 'currency.regex' => Say::text('refused.school_request.three_capital_letters_such'), 'contactEmail.email' => Say::text('refused.school_request.not_e_mail_address'), 'warnDays.between' => Say::text('refused.school_request.between_none_and_365'), 'graceDays.between' => Say::text('refused.school_request.between_none_and_ten'), 'missedDays.between' => Say::text('refused.school_request.between_none_and_90')];
     }
 
     /** @return array<string, mixed> as the school has it */

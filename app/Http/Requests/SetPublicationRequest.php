@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Access\SchoolClock;
+use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -26,7 +27,7 @@ final class SetPublicationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['at.required' => 'Please say on which day and at what time.', 'at.date_format' => 'This is not a date and time.', 'note.max' => 'That is longer than 255 characters.'];
+        return ['at.required' => Say::text('refused.set_publication_request.please_say_on_which'), 'at.date_format' => Say::text('refused.not_date_and_time'), 'note.max' => Say::text('refused.set_publication_request.that_longer_than_255')];
     }
 
     public function at(SchoolClock $clock): int

@@ -10,6 +10,7 @@ use App\Models\Purchase;
 use App\People\Acts\ActStep;
 use App\People\Acts\PeopleAct;
 use App\People\Acts\RowChange;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 
 /** Changes all passes of one purchase in one step: carries them on, or withdraws them and lets go on what they had ended as upgrades. */
@@ -40,7 +41,7 @@ final readonly class ChangePurchase implements PeopleAct
 
     public function told(): string
     {
-        return $this->until === null ? "Refund {$this->purchase->name()}" : "Carry {$this->purchase->name()} on";
+        return $this->until === null ? Say::text('terms.change_purchase.refund_name', ['name' => $this->purchase->name()]) : Say::text('terms.change_purchase.carry_name_on', ['name' => $this->purchase->name()]);
     }
 
     public function isHelp(): bool
@@ -69,7 +70,7 @@ final readonly class ChangePurchase implements PeopleAct
             $again = $steps === [] ? $goOn : [];
             $changes = [$change, ...array_map(static fn (Pass $lesser): RowChange => self::change($lesser, ['ends_at' => self::column($lesser, 'would_end_at'), 'ended_by' => null, 'would_end_at' => null]), $again)];
             $told = $again === [] ? $after : [...$after, 'again' => array_map(static fn (Pass $lesser): string => $lesser->offer->key, $again)];
-            $steps[] = new ActStep($pass->person_id, $this->until === null ? 'lose it' : 'have it longer', $changes, ['offer' => $pass->offer->key, ...$change->before ?? []], $told, $pass->course_id);
+            $steps[] = new ActStep($pass->person_id, $this->until === null ? Say::text('terms.change_purchase.lose_it') : Say::text('terms.change_purchase.have_it_longer'), $changes, ['offer' => $pass->offer->key, ...$change->before ?? []], $told, $pass->course_id);
         }
 
         return $steps;

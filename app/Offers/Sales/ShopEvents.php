@@ -55,7 +55,7 @@ final readonly class ShopEvents
     private function payment(Purchase $of, int $payment): string
     {
         if ($payment <= $of->payments) {
-            return "nothing: payment {$payment} was there already";
+            return Say::text('terms.shop_events.nothing_payment_payment_was', ['payment' => $payment]);
         }
         $now = $this->clock->now();
         $every = $of->every ?? throw new \LogicException('Only a membership is paid for again.');
@@ -69,21 +69,21 @@ final readonly class ShopEvents
         ($this->actOn)(ChangePurchase::carryOn($of, $this->memberships->passUntil($until), $now), ChosenPeople::named([$of->person_id]), null);
 
         return match (true) {
-            $this->allGaveWay($of) => 'nothing now: they hold an upgrade in its place; paid to '.$this->clock->words($until),
-            $over => 'they are back, paid to '.$this->clock->words($until),
-            default => 'paid to '.$this->clock->words($until),
+            $this->allGaveWay($of) => Say::text('terms.shop_events.nothing_now_they_hold', ['when' => $this->clock->words($until)]),
+            $over => Say::text('terms.shop_events.they_back_paid_when', ['when' => $this->clock->words($until)]),
+            default => Say::text('terms.shop_events.paid_to_when', ['when' => $this->clock->words($until)]),
         };
     }
 
     private function missed(Purchase $of, int $payment): string
     {
         if ($payment <= $of->payments) {
-            return "nothing: payment {$payment} has come by now";
+            return Say::text('terms.shop_events.nothing_payment_payment_has', ['payment' => $payment]);
         }
         $ends = $this->memberships->passUntil($of->paid_until?->getTimestamp() ?? $this->clock->now());
         $of->update(['state' => 'missed']);
         if ($this->allGaveWay($of)) {
-            return 'nothing: they hold an upgrade in its place';
+            return Say::text('terms.shop_events.nothing_they_hold_upgrade');
         }
         $this->mailer->send([new Letter(
             $of->person_id, $of->person->address(), Say::text('letters.missed.subject', ['offer' => $of->name()]),
@@ -91,7 +91,7 @@ final readonly class ShopEvents
             "missed {$of->id} {$payment}",
         )]);
 
-        return 'they were written to; it ends '.$this->clock->words($ends);
+        return Say::text('terms.shop_events.they_were_written_ends', ['when' => $this->clock->words($ends)]);
     }
 
     /** Whether upgrades have taken the place of all that it gave. */
@@ -108,6 +108,6 @@ final readonly class ShopEvents
         [, $touched] = ($this->actOn)(ChangePurchase::withdraw($of, $this->clock->now()), ChosenPeople::named([$of->person_id]), null);
         $passes = Pass::query()->where('purchase_id', $of->id)->count();
 
-        return $touched === 0 ? 'nothing was left to withdraw' : ($passes === 1 ? 'its pass was withdrawn' : "its {$passes} passes were withdrawn");
+        return $touched === 0 ? Say::text('terms.shop_events.nothing_was_left_withdraw') : ($passes === 1 ? Say::text('terms.shop_events.its_pass_was_withdrawn') : Say::text('terms.shop_events.its_passes_passes_were', ['passes' => $passes]));
     }
 }

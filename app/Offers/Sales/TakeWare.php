@@ -35,7 +35,7 @@ final readonly class TakeWare implements PeopleAct
 
     public function told(): string
     {
-        return "Give {$this->ware->name} from {$this->clock->words($this->clock->now())}";
+        return Say::text('terms.take_ware.give_name_from_when', ['name' => $this->ware->name, 'when' => $this->clock->words($this->clock->now())]);
     }
 
     public function isHelp(): bool
@@ -67,7 +67,11 @@ final readonly class TakeWare implements PeopleAct
     {
         $pass = $taking->pass ?? throw new \LogicException('What may be taken brings a pass.');
         $now = gmdate('Y-m-d H:i:s', $this->clock->now());
-        $source = $cents === 0 ? 'claimed' : 'bought in the stand-in shop'.($this->ware->bundle === null ? '' : " with {$this->ware->name}");
+        $source = match (true) {
+            $cents === 0 => Say::text('terms.take_ware.claimed'),
+            $this->ware->bundle === null => Say::text('terms.take_ware.bought'),
+            default => Say::text('terms.take_ware.bought_with', ['name' => $this->ware->name]),
+        };
         $changes = [RowChange::made('passes', [
             'person_id' => $person->id, 'course_id' => $offer->course_id, 'offer_id' => $offer->id, 'state' => $pass->state->value,
             'starts_at' => self::stored($pass->from), 'ends_at' => self::stored($pass->until), 'paced_from' => $pass->pacedFrom === null ? null : self::stored($pass->pacedFrom),
@@ -81,7 +85,7 @@ final readonly class TakeWare implements PeopleAct
             $after['instead'] = array_values(array_map(static fn (Pass $lesser): string => $lesser->offer, $taking->replaces));
         }
 
-        return new ActStep($person->id, 'take it', $changes, [], $after, $offer->course_id);
+        return new ActStep($person->id, Say::text('terms.take_ware.take_it'), $changes, [], $after, $offer->course_id);
     }
 
     private static function stored(int $instant): ?string

@@ -11,6 +11,7 @@ use App\Models\Course;
 use App\Models\Medium;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Number;
 use SilentKeep\Core\Outline\Item;
@@ -82,8 +83,8 @@ final readonly class ContentsPageBuilder
     private function form(Item $item, ?Content $content, Collection $media, string $bearer): ContentForm
     {
         $missing = match (true) {
-            $item->finish?->by === FinishedBy::Watch && $media->where('kind', 'video')->isEmpty() => 'It is finished by watching a video, and holds none.',
-            $item->finish?->by === FinishedBy::Quiz && ($content->quiz ?? []) === [] => 'It is finished by a quiz, and holds no questions.',
+            $item->finish?->by === FinishedBy::Watch && $media->where('kind', 'video')->isEmpty() => Say::text('pages.contents_page_builder.finished_by_watching_video'),
+            $item->finish?->by === FinishedBy::Quiz && ($content->quiz ?? []) === [] => Say::text('pages.contents_page_builder.finished_by_quiz_and'),
             default => null,
         };
 

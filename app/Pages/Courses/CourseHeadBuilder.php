@@ -14,6 +14,7 @@ use App\Models\Offer;
 use App\Offers\OfferFindings;
 use App\Sightlines\Vantages\Look;
 use App\Words\RuleWords;
+use App\Words\Say;
 use App\Words\Sentence;
 use App\Words\SentencePart;
 
@@ -60,10 +61,10 @@ final readonly class CourseHeadBuilder
     public static function entryWords(CourseDocument $document): string
     {
         return match ($document->read()->entry()) {
-            'anyone' => 'Open to anyone',
-            'signup' => 'Whoever signs up',
-            'offer' => 'By offer',
-            default => 'By invitation',
+            'anyone' => Say::text('pages.course_head_builder.open_to_anyone'),
+            'signup' => Say::text('pages.course_head_builder.whoever_signs_up'),
+            'offer' => Say::text('pages.course_head_builder.by_offer'),
+            default => Say::text('pages.course_head_builder.by_invitation'),
         };
     }
 
@@ -73,14 +74,23 @@ final readonly class CourseHeadBuilder
         $course = $document->read();
         $guest = $course->guestDoor();
         $observer = $course->observerDoor();
-        $sentence = Sentence::of(
-            '{} · guest door {}'.($guest->open && ! $guest->default ? ', only where marked' : '')
-            .' · observer door {}'.($observer->open ? ($observer->follow ? ', observers follow their learner' : ', observers see what is marked') : '').' · {}',
-            self::entryWords($document),
-            $guest->open ? ($document->guestPhrase() === null ? 'open' : 'open with a pass phrase') : 'shut',
-            $observer->open ? 'open' : 'shut',
-            self::season($course),
-        );
+        $sentence = Sentence::say('pages.course_head_builder.doors', [
+            'guests' => $guest->open && ! $guest->default ? 'marked' : 'all',
+            'observers' => match (true) {
+                ! $observer->open => 'none',
+                $observer->follow => 'follow',
+                default => 'marked',
+            },
+        ], [
+            'entry' => self::entryWords($document),
+            'guest' => Say::text(match (true) {
+                ! $guest->open => 'pages.course_head_builder.shut',
+                $document->guestPhrase() === null => 'pages.course_head_builder.open',
+                default => 'pages.course_head_builder.open_with_phrase',
+            }),
+            'observer' => Say::text($observer->open ? 'pages.course_head_builder.open' : 'pages.course_head_builder.shut'),
+            'season' => self::season($course),
+        ]);
 
         return $sentence->segments;
     }
@@ -90,10 +100,10 @@ final readonly class CourseHeadBuilder
         [$opens, $closes] = [$course->opens(), $course->closes()];
 
         return match (true) {
-            $opens === null && $closes === null => 'no season',
-            $opens === null => 'until '.RuleWords::local($closes),
-            $closes === null => 'from '.RuleWords::local($opens),
-            default => 'season '.RuleWords::local($opens).' to '.RuleWords::local($closes),
+            $opens === null && $closes === null => Say::text('pages.course_head_builder.no_season'),
+            $opens === null => Say::text('pages.course_head_builder.until_local', ['local' => RuleWords::local($closes)]),
+            $closes === null => Say::text('pages.course_head_builder.from_local', ['local' => RuleWords::local($opens)]),
+            default => Say::text('pages.course_head_builder.season_local_to_local2', ['local' => RuleWords::local($opens), 'local2' => RuleWords::local($closes)]),
         };
     }
 }

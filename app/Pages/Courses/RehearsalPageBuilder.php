@@ -118,10 +118,10 @@ final readonly class RehearsalPageBuilder
     {
         $counts = [];
         foreach ($draft->edits()->whereNull('undone_from')->with('author:id,name')->get(['id', 'draft_id', 'author_id']) as $edit) {
-            $name = $edit->author->name ?? 'the program';
+            $name = $edit->author->name ?? Say::text('pages.rehearsal_page_builder.the_program');
             $counts[$name] = ($counts[$name] ?? 0) + 1;
         }
 
-        return array_map(static fn (string $name, int $count): string => $name.($count === 1 ? ', 1 edit' : ", {$count} edits"), array_map(strval(...), array_keys($counts)), array_values($counts));
+        return array_map(static fn (string $name, int $count): string => $name.($count === 1 ? ', 1 edit' : Say::text('pages.rehearsal_page_builder.count_edits', ['count' => $count])), array_map(strval(...), array_keys($counts)), array_values($counts));
     }
 }

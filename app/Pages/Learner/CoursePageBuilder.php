@@ -149,7 +149,7 @@ final readonly class CoursePageBuilder
             item: $decision->item,
             glyph: Glyph::of($decision)->value,
             case: $case->value,
-            heading: $own === null || $own->heading === '' ? $notice->heading : Sentence::of('{}', $words->heading($own->heading)),
+            heading: $own === null || $own->heading === '' ? $notice->heading : Sentence::of(Sentence::title($words->heading($own->heading))),
             text: $notice->text,
             html: $own === null || $own->text === '' ? null : $words->html($own->text),
             signIn: $reading->signIn,

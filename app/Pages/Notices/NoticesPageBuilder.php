@@ -15,6 +15,7 @@ use App\Notices\Placeholders;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\RuleWords;
+use App\Words\Say;
 
 /** Puts together what an administrator sees of notices. */
 final readonly class NoticesPageBuilder
@@ -52,7 +53,7 @@ final readonly class NoticesPageBuilder
             $course?->key,
             $course === null ? null : $this->shelf->title($course->id),
             array_map($row, NoticeCase::cases()),
-            array_map(static fn (string $name, string $means): PlaceholderRow => new PlaceholderRow($name, $means), array_keys(Placeholders::KNOWN), Placeholders::KNOWN),
+            array_map(static fn (string $name): PlaceholderRow => new PlaceholderRow($name, Say::text("cases.placeholders.{$name}")), Placeholders::KNOWN),
             (NoticeCase::tryFrom($open ?? '') ?? NoticeCase::Unknown)->value,
             $mayEdit,
         );
@@ -72,7 +73,7 @@ final readonly class NoticesPageBuilder
             'title' => $title(1),
             'first' => $title(0),
             'course' => $document?->title() ?? 'A course',
-            'name' => 'Eira Holm',
+            'name' => Say::text('pages.notices_page_builder.eira_holm'),
             'opens' => $this->clock->words($this->clock->plusDays($this->clock->minute(), 6)).', '.$this->clock->zoneName(),
             'tiers' => $tiers === [] ? '' : RuleWords::enumeration($tiers, 'or'),
             'pass' => $offer === null ? '' : $offer->title(),

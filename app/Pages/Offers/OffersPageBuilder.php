@@ -24,6 +24,7 @@ use App\Offers\TermsWords;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\RuleWords;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Foresight\NewPass;
@@ -68,7 +69,7 @@ final readonly class OffersPageBuilder
         foreach (Bundle::query()->with('offers.course')->orderBy('id')->get() as $bundle) {
             $rows[] = new BundleRow(
                 $bundle->id, $bundle->key, $bundle->name, $bundle->price === null ? null : $bundle->price / 100, $bundle->currency,
-                $bundle->price === null ? 'not sold' : Prices::words($bundle->price, $bundle->currency, $bundle->every), $bundle->every?->value,
+                $bundle->price === null ? Say::text('pages.offers_page_builder.not_sold') : Prices::words($bundle->price, $bundle->currency, $bundle->every), $bundle->every?->value,
                 Value::texts($bundle->offers->pluck('key')), Value::texts($bundle->offers->pluck('name')), $bought[$bundle->id] ?? 0,
             );
         }
@@ -160,7 +161,7 @@ final readonly class OffersPageBuilder
             $model->id, $model->key, $model->name,
             $model->price === null ? null : $model->price / 100, $model->currency,
             match ($model->price) {
-                null => 'not sold',
+                null => Say::text('pages.offers_page_builder.not_sold'),
                 0 => 'free',
                 default => Prices::words($model->price, $model->currency, $model->every),
             },

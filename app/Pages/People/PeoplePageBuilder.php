@@ -17,6 +17,7 @@ use App\People\PassWords;
 use App\People\PeopleFilter;
 use App\People\PeopleQuery;
 use App\People\PeoplesLabels;
+use App\Words\Say;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Puts together lists of people, in a fixed number of queries however many there are. */
@@ -92,7 +93,7 @@ final readonly class PeoplePageBuilder
             $rows[] = new PersonRow(
                 $person->id,
                 $person->name,
-                $person->address().($person->isConfirmed() ? '' : ' (not confirmed)'),
+                $person->isConfirmed() ? $person->address() : Say::text('pages.people_page_builder.not_confirmed', ['address' => $person->address()]),
                 $person->role?->value,
                 [...array_map($this->words->short(...), $held), ...$looked[$person->id] ?? []],
                 array_values(array_unique(array_map(static fn (HeldLabel $held): string => $held->label, $labels[$person->id] ?? []))),
@@ -114,7 +115,7 @@ final readonly class PeoplePageBuilder
     {
         $looked = [];
         foreach (ItemVisit::query()->where('via', 'sample')->whereIn('person_id', $people)->orderBy('first_at')->orderBy('id')->get() as $visit) {
-            $looked[$visit->person_id][] = "{$this->shelf->itemTitle($visit->course_id, $visit->item_key)} ({$this->shelf->title($visit->course_id)}), since {$this->clock->words($visit->first_at->getTimestamp())}";
+            $looked[$visit->person_id][] = Say::text('pages.people_page_builder.item_title_title_since', ['item_title' => $this->shelf->itemTitle($visit->course_id, $visit->item_key), 'title' => $this->shelf->title($visit->course_id), 'when' => $this->clock->words($visit->first_at->getTimestamp())]);
         }
 
         return $looked;
@@ -133,13 +134,13 @@ final readonly class PeoplePageBuilder
             $finished += count(array_intersect_key(array_flip($lessons), $done[$course] ?? []));
         }
 
-        return $all === 0 ? null : "{$finished} of {$all}";
+        return $all === 0 ? null : Say::text('pages.people_page_builder.finished_of_all', ['finished' => $finished, 'all' => $all]);
     }
 
     /** Everybody the filter lets through, as CSV, in bounded memory. */
     public function csv(PeopleFilter $filter): \Generator
     {
-        yield ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', 'Last here'];
+        yield ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', Say::text('pages.people_page_builder.last_here')];
         $ids = ($this->find)($filter)->toBase()->pluck('id');
         foreach ($ids->chunk(500) as $some) {
             $order = array_flip(Value::ints($some));

@@ -22,6 +22,7 @@ use App\People\HeldLabel;
 use App\People\PassWords;
 use App\People\PeoplesLabels;
 use App\School\Log\ActivityWords;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 
 /** Puts together what is known of one person. */
@@ -48,7 +49,7 @@ final readonly class PersonPageBuilder
         return new PersonPage(
             id: $person->id,
             name: $person->name,
-            email: $person->address().($person->isConfirmed() ? '' : ' (not confirmed: the link in their letter was not used yet)'),
+            email: $person->isConfirmed() ? $person->address() : Say::text('pages.person_page_builder.not_confirmed', ['address' => $person->address()]),
             role: $person->role?->value,
             seen: $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
             passes: $held,
@@ -75,8 +76,8 @@ final readonly class PersonPageBuilder
         $end = $pass->ends_at?->getTimestamp();
         $grace = ($this->school)()->grace_days;
         $erased = match (true) {
-            $pass->erased_at !== null => 'what was finished by it was dealt with '.$this->clock->words($pass->erased_at->getTimestamp()),
-            $pass->offer->erases && $end !== null => 'what was finished is erased '.$this->clock->words($pass->warned_at !== null && $pass->erases_at !== null ? $pass->erases_at->getTimestamp() : $this->clock->plusDays($end, $grace)).', unless another pass keeps it',
+            $pass->erased_at !== null => Say::text('pages.person_page_builder.what_was_finished_by', ['when' => $this->clock->words($pass->erased_at->getTimestamp())]),
+            $pass->offer->erases && $end !== null => Say::text('pages.person_page_builder.what_was_finished_erased', ['when' => $this->clock->words($pass->warned_at !== null && $pass->erases_at !== null ? $pass->erases_at->getTimestamp() : $this->clock->plusDays($end, $grace))]),
             default => null,
         };
 
@@ -149,7 +150,7 @@ final readonly class PersonPageBuilder
         $offers = Offer::query()->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
         $history = [];
         foreach ($lines as $line) {
-            $by = $line->actor_id === null ? 'the program' : ($line->actor_id === $person->id ? null : $actors[$line->actor_id] ?? null);
+            $by = $line->actor_id === null ? Say::text('pages.person_page_builder.the_program') : ($line->actor_id === $person->id ? null : $actors[$line->actor_id] ?? null);
             $history[] = new HistoryLine($this->clock->words($line->happened_at->getTimestamp()), $this->history->of($line, $offers), $by);
         }
 

@@ -12,6 +12,7 @@ use App\Offers\Memberships;
 use App\Offers\Sales\Prices;
 use App\People\PassWords;
 use App\People\PeopleFilter;
+use App\Words\Say;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -36,7 +37,7 @@ final readonly class ShopPageBuilder
         foreach ($purchases as $purchase) {
             // What the school has taken back has left no pass, and nothing to tell of.
             $its = $passes->get($purchase->id)?->all() ?? [];
-            $standing = $its === [] ? 'taken back' : $this->standing($purchase, array_values($its));
+            $standing = $its === [] ? Say::text('pages.shop_page_builder.taken_back') : $this->standing($purchase, array_values($its));
             $ended = $purchase->state === 'refunded' || $its === [];
             $rows[] = new PurchaseRow(
                 $purchase->id, $this->clock->words($purchase->bought_at->getTimestamp()), $purchase->person_id, $purchase->person->name, $purchase->name(),
@@ -60,7 +61,7 @@ final readonly class ShopPageBuilder
             return 'refunded';
         }
         if (array_filter($passes, fn (Pass $pass): bool => ! $pass->gaveWay($this->clock->now())) === []) {
-            return 'an upgrade holds its place';
+            return Say::text('pages.shop_page_builder.upgrade_holds_its_place');
         }
         if ($paidUntil === null) {
             return 'paid';
@@ -68,9 +69,9 @@ final readonly class ShopPageBuilder
         $ends = $this->memberships->passUntil($paidUntil);
 
         return match (true) {
-            $ends <= $this->clock->now() => 'ended '.$this->clock->words($ends),
-            $purchase->state === 'missed' => 'a payment was missed; ends '.$this->clock->words($ends),
-            default => 'paid to '.$this->clock->words($paidUntil),
+            $ends <= $this->clock->now() => Say::text('pages.shop_page_builder.ended_when', ['when' => $this->clock->words($ends)]),
+            $purchase->state === 'missed' => Say::text('pages.shop_page_builder.payment_was_missed_ends', ['when' => $this->clock->words($ends)]),
+            default => Say::text('pages.shop_page_builder.paid_to_when', ['when' => $this->clock->words($paidUntil)]),
         };
     }
 
@@ -91,8 +92,8 @@ final readonly class ShopPageBuilder
         foreach ($found as $event) {
             $purchase = $purchases->get($event->purchase_id);
             $what = match ($event->kind) {
-                'payment' => 'Payment '.($event->payment ?? 'next').' came',
-                'missed' => 'Payment '.($event->payment ?? 'next').' did not come',
+                'payment' => Say::text('pages.shop_page_builder.payment_payment_came', ['payment' => $event->payment ?? 'next']),
+                'missed' => Say::text('pages.shop_page_builder.payment_payment_did_not', ['payment' => $event->payment ?? 'next']),
                 default => 'Refunded',
             };
             $events[] = new ShopEventRow($event->id, $this->clock->words($event->received_at->getTimestamp()), "{$what}: ".($purchase === null ? '' : "{$purchase->name()}, {$purchase->person->name}"), $event->did);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Shared;
 
+use App\Words\Say;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
 
@@ -44,7 +45,7 @@ final readonly class Flash
     /** @return array{flash: array<string, mixed>} where another has saved what was being written here */
     public static function meanwhile(string $what): array
     {
-        return self::refused("Somebody else has changed {$what} since you opened it. Nothing was saved; what you typed is still here. Reload the page to see theirs.");
+        return self::refused(Say::text('pages.flash.somebody_else_has_changed', ['what' => $what]));
     }
 
     /**

@@ -33,6 +33,7 @@ use App\Sightlines\Why\Gates;
 use App\Sightlines\Why\PossibleFix;
 use App\Sightlines\Why\PossibleFixes;
 use App\Words\Glyph;
+use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Reason;
@@ -64,7 +65,7 @@ final readonly class SightlinesPageBuilder
     {
         $takings = $this->terms->all(Offer::query()->where('course_id', $course->id)->get(), $answer, $this->takers->of($person, $answer));
 
-        return array_map(fn (Taking $taking): ?string => $taking->renews === null ? $taking->refusal : "They hold it until {$this->clock->words($taking->renews->until)}; a renewal begins then.", $takings);
+        return array_map(fn (Taking $taking): ?string => $taking->renews === null ? $taking->refusal : Say::text('pages.sightlines_page_builder.they_hold_until_when', ['when' => $this->clock->words($taking->renews->until)]), $takings);
     }
 
     /** Why an item is to a viewer as it is, and what would open it; null where one of them is not there. */
@@ -92,7 +93,7 @@ final readonly class SightlinesPageBuilder
             glyph: Glyph::of($decision)->value,
             look: Glyph::looksOnly($decision),
             word: ucfirst(Glyph::of($decision)->word()),
-            summary: $decision->state === State::Open ? self::openBy($decision->via) : ($shut === 1 ? 'one gate is shut' : "{$shut} gates are shut"),
+            summary: $decision->state === State::Open ? self::openBy($decision->via) : ($shut === 1 ? Say::text('pages.sightlines_page_builder.one_gate_is_shut') : Say::text('pages.sightlines_page_builder.shut_gates_are_shut', ['shut' => $shut])),
             why: array_map(static fn (Reason $reason): string => $reason->value, $decision->why),
             gates: $gates,
             intro: $decision->state === State::Open ? null : self::intro($ways),
@@ -145,13 +146,13 @@ final readonly class SightlinesPageBuilder
     private static function openBy(?Route $via): string
     {
         return match ($via) {
-            Route::Staff => 'as it is to all staff',
-            Route::Pass => 'by the pass: all gates are passed',
-            Route::Grant => 'by what was handed out',
-            Route::Anyone => 'as the course is to anyone',
+            Route::Staff => Say::text('pages.sightlines_page_builder.as_all_staff'),
+            Route::Pass => Say::text('pages.sightlines_page_builder.by_pass_all_gates'),
+            Route::Grant => Say::text('pages.sightlines_page_builder.by_what_was_handed'),
+            Route::Anyone => Say::text('pages.sightlines_page_builder.as_course_anyone'),
             Route::Sample => 'as a sample',
-            Route::Observer => 'by the observer door',
-            Route::Guest => 'by the guest door',
+            Route::Observer => Say::text('pages.sightlines_page_builder.by_the_observer_door'),
+            Route::Guest => Say::text('pages.sightlines_page_builder.by_the_guest_door'),
             null => '',
         };
     }
@@ -161,11 +162,11 @@ final readonly class SightlinesPageBuilder
     {
         $byTime = array_filter($ways, static fn (PossibleFix $way): bool => $way->by === 'time') !== [];
 
-        return Sentence::of(match (true) {
-            $ways === [] => 'Nothing that one setting, one pass or waiting does would open it.',
-            $byTime => count($ways) === 1 ? 'It opens by itself.' : 'It opens by itself; these would open it too:',
-            count($ways) === 1 => 'Time alone will not. This would:',
-            default => 'Time alone will not. Any one of these would:',
+        return Sentence::say(match (true) {
+            $ways === [] => 'pages.sightlines_page_builder.nothing_that_one_setting',
+            $byTime => count($ways) === 1 ? 'pages.sightlines_page_builder.it_opens_by_itself' : 'pages.sightlines_page_builder.opens_by_itself_these',
+            count($ways) === 1 => 'pages.sightlines_page_builder.time_alone_will_not',
+            default => 'pages.sightlines_page_builder.time_alone_will_not_any',
         });
     }
 

@@ -31,6 +31,7 @@ use App\Sightlines\Vantages\Look;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\Differences;
 use App\Words\RuleWords;
+use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Samples;
 use SilentKeep\Core\Format\InvalidPlan;
@@ -138,7 +139,7 @@ final readonly class WorkspacePageBuilder
             $this->plans->read($document);
         } catch (InvalidPlan $e) {
             foreach ($e->offences as $offence) {
-                $errors['only'.str_replace('/', '.', substr($offence->pointer, strlen('/courses/0/items/'.count($items).'/only')))] ??= "This {$offence->message}.";
+                $errors['only'.str_replace('/', '.', substr($offence->pointer, strlen('/courses/0/items/'.count($items).'/only')))] ??= Say::text('pages.workspace_page_builder.this_message', ['message' => $offence->message]);
             }
         }
 

@@ -8,6 +8,7 @@ use App\Access\SchoolClock;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\People\PassRows;
+use App\Words\Say;
 
 /** Makes a pass one of another offer of the same course: another tier, pace or scope; its dates stay. */
 final readonly class ChangeOffer extends PassAct
@@ -24,15 +25,15 @@ final readonly class ChangeOffer extends PassAct
 
     public function told(): string
     {
-        return "Change a pass to {$this->offer->name}";
+        return Say::text('acts.change_offer.change_pass_name', ['name' => $this->offer->name]);
     }
 
     protected function step(Pass $pass): ActStep
     {
         return match (true) {
-            $pass->course_id !== $this->offer->course_id => self::left($pass, 'hold a pass of another course'),
-            $pass->offer_id === $this->offer->id => self::left($pass, 'hold that one already'),
-            default => self::changed($pass, "hold {$this->offer->name} from now on", ['offer_id' => $this->offer->id], ['offer' => $this->offer->key]),
+            $pass->course_id !== $this->offer->course_id => self::left($pass, Say::text('acts.change_offer.hold_pass_another_course')),
+            $pass->offer_id === $this->offer->id => self::left($pass, Say::text('acts.change_offer.hold_that_one_already')),
+            default => self::changed($pass, Say::text('acts.change_offer.hold_name_from_now', ['name' => $this->offer->name]), ['offer_id' => $this->offer->id], ['offer' => $this->offer->key]),
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Acts;
 
 use App\Models\Pass;
+use App\Words\Say;
 
 /** Lets a pass end now, as if its time were over. */
 final readonly class EndPass extends PassAct
@@ -23,10 +24,10 @@ final readonly class EndPass extends PassAct
     {
         $now = $this->clock->now();
         if ($pass->ends_at !== null && $pass->ends_at->getTimestamp() <= $now) {
-            return self::left($pass, 'have had it: it has ended');
+            return self::left($pass, Say::text('acts.end_pass.have_had_has_ended'));
         }
 
         // One that has not begun ends as it begins.
-        return self::changed($pass, 'lose it now', ['ends_at' => self::stored(max($now, $pass->starts_at->getTimestamp()))]);
+        return self::changed($pass, Say::text('acts.lose_it_now'), ['ends_at' => self::stored(max($now, $pass->starts_at->getTimestamp()))]);
     }
 }

@@ -7,6 +7,7 @@ namespace App\People\Acts;
 use App\Access\SchoolClock;
 use App\Models\Pass;
 use App\People\PassRows;
+use App\Words\Say;
 
 /** Lets a pass last longer: days are counted from its end, at the same time by the school's clock, not from today. */
 final readonly class ExtendPass extends PassAct
@@ -24,7 +25,7 @@ final readonly class ExtendPass extends PassAct
 
     public function told(): string
     {
-        return $this->until !== null ? 'Extend a pass to '.$this->clock->words($this->until) : 'Extend a pass by '.($this->days === 1 ? '1 day' : "{$this->days} days");
+        return $this->until !== null ? Say::text('acts.extend_pass.extend_pass_when', ['when' => $this->clock->words($this->until)]) : Say::text('acts.extend_pass.extend_by', ['days' => $this->days]);
     }
 
     public function isHelp(): bool
@@ -35,20 +36,20 @@ final readonly class ExtendPass extends PassAct
     protected function step(Pass $pass): ActStep
     {
         if ($pass->state === 'revoked') {
-            return self::left($pass, 'were withdrawn from it');
+            return self::left($pass, Say::text('acts.extend_pass.were_withdrawn_from_it'));
         }
         $end = $pass->ends_at?->getTimestamp();
         if ($end === null) {
-            return self::left($pass, 'have it for good already');
+            return self::left($pass, Say::text('acts.extend_pass.have_for_good_already'));
         }
         $until = $this->until ?? $this->clock->plusDays($end, $this->days);
         if ($until <= $end) {
-            return self::left($pass, 'have it as long already');
+            return self::left($pass, Say::text('acts.have_as_long_already'));
         }
         $after = ['ends_at' => self::stored($until)];
         // Another end is to be told of anew, and is followed by erasing anew.
         $more = $until > $this->clock->now() ? ['warned_at' => null, 'erased_at' => null] : [];
 
-        return self::changed($pass, ($until > $this->clock->now() ? 'have it to ' : 'would have had it to ').$this->clock->words($until), [...$after, ...$more]);
+        return self::changed($pass, Say::text($until > $this->clock->now() ? 'acts.extend_pass.have_to' : 'acts.extend_pass.would_have_had', ['when' => $this->clock->words($until)]), [...$after, ...$more]);
     }
 }

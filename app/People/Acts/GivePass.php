@@ -8,6 +8,7 @@ use App\Access\NewPasses;
 use App\Access\SchoolClock;
 use App\Models\Offer;
 use App\Models\Person;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 
 /** Gives people a pass by an offer. */
@@ -36,7 +37,7 @@ final readonly class GivePass implements PeopleAct
 
     public function told(): string
     {
-        return "Give {$this->offer->name} from {$this->clock->words($this->from)}";
+        return Say::text('acts.give_pass.give_name_from_when', ['name' => $this->offer->name, 'when' => $this->clock->words($this->from)]);
     }
 
     public function isHelp(): bool
@@ -51,17 +52,17 @@ final readonly class GivePass implements PeopleAct
 
     public function steps(Collection $people): array
     {
-        $passes = $this->newPasses->columnsForAll($people, $this->offer, $this->from, $this->pacesAnew) ?? throw new CannotAct("What {$this->offer->name} opens is not published yet. Publish the course first.", 'offer');
+        $passes = $this->newPasses->columnsForAll($people, $this->offer, $this->from, $this->pacesAnew) ?? throw new CannotAct(Say::text('acts.give_pass.what_name_opens_not', ['name' => $this->offer->name]), 'offer');
         $now = gmdate('Y-m-d H:i:s', $this->clock->now());
         $steps = [];
         foreach ($people as $person) {
             $columns = $passes[$person->id];
             if ($columns === null) {
-                $steps[] = new ActStep($person->id, 'hold it for as long already');
+                $steps[] = new ActStep($person->id, Say::text('acts.give_pass.hold_for_as_long'));
 
                 continue;
             }
-            $until = $columns['ends_at'] === null ? 'for good' : 'to '.$this->clock->words($columns['ends_at']);
+            $until = $columns['ends_at'] === null ? Say::text('acts.give_pass.for_good') : Say::text('acts.give_pass.to_when', ['when' => $this->clock->words($columns['ends_at'])]);
             $stored = static fn (?int $instant): ?string => $instant === null ? null : gmdate('Y-m-d H:i:s', $instant);
             $made = RowChange::made('passes', [
                 'person_id' => $person->id, 'course_id' => $this->offer->course_id, 'offer_id' => $this->offer->id, 'state' => 'active',
@@ -70,7 +71,7 @@ final readonly class GivePass implements PeopleAct
             ]);
             $steps[] = new ActStep(
                 $person->id,
-                "get it {$until}".($columns['paced_from'] === null ? '' : ', its pacing carried on'),
+                Say::text($columns['paced_from'] === null ? 'acts.give_pass.get_it' : 'acts.give_pass.get_it_carried_on', ['until' => $until]),
                 [$made],
                 [],
                 ['offer' => $this->offer->key, 'from' => $stored($columns['starts_at']), 'until' => $stored($columns['ends_at']), 'by' => $this->source],

@@ -7,6 +7,7 @@ namespace App\People\Acts;
 use App\Access\SchoolClock;
 use App\Models\Pass;
 use App\People\PassRows;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 
 /** An act on a pass that somebody holds already. */
@@ -32,7 +33,7 @@ abstract readonly class PassAct implements PeopleAct
         $steps = [];
         foreach ($people as $person) {
             $pass = $passes[$person->id] ?? null;
-            $steps[] = $pass === null ? new ActStep($person->id, 'hold no such pass') : $this->step($pass);
+            $steps[] = $pass === null ? new ActStep($person->id, Say::text('acts.pass_act.hold_no_such_pass')) : $this->step($pass);
         }
 
         return $steps;

@@ -12,6 +12,7 @@ use App\Models\Offer;
 use App\Models\Person;
 use App\People\ObserverLetters;
 use App\People\PassRows;
+use App\Words\Say;
 
 /** Makes acts of what a form says. */
 final readonly class PeopleActs
@@ -35,7 +36,7 @@ final readonly class PeopleActs
         }
         $text = static fn (string $key): string => is_string($form[$key] ?? null) ? trim($form[$key]) : '';
         $number = static fn (string $key): int => is_numeric($form[$key] ?? null) ? (int) $form[$key] : 0;
-        $instant = fn (string $key): ?int => $text($key) === '' ? null : ($this->clock->instant($text($key)) ?? throw new CannotAct('This is not a date and time.', $key));
+        $instant = fn (string $key): ?int => $text($key) === '' ? null : ($this->clock->instant($text($key)) ?? throw new CannotAct(Say::text('acts.people_acts.not_date_and_time'), $key));
         $passes = fn (): PassRows => $number('pass') > 0 ? PassRows::pass($number('pass')) : PassRows::offer($this->offer($text('offer')));
 
         return match ($text('do')) {
@@ -51,31 +52,31 @@ final readonly class PeopleActs
             'take-back' => $number('grant') > 0 ? TakeBackGrant::one($this->clock, $number('grant')) : $this->takeBack($text('course'), $text('item')),
             'label' => new SetLabel($this->clock, $text('label'), has: true, until: $instant('until')),
             'unlabel' => new SetLabel($this->clock, $text('label'), has: false),
-            'observe', 'unobserve' => new TieObserver($this->clock, $this->observerLetters, Person::query()->find($number('observer')) ?? throw new CannotAct('That person is not there any more.', 'observer'), $text('do') === 'observe'),
+            'observe', 'unobserve' => new TieObserver($this->clock, $this->observerLetters, Person::query()->find($number('observer')) ?? throw new CannotAct(Say::text('acts.people_acts.that_person_not_there'), 'observer'), $text('do') === 'observe'),
             'write' => new WriteTo($text('subject'), $text('body')),
-            default => throw new CannotAct('There is nothing of that kind to be done.'),
+            default => throw new CannotAct(Say::text('acts.people_acts.there_nothing_that_kind')),
         };
     }
 
     private function offer(string $key): Offer
     {
-        return Offer::query()->with('course.liveRevision')->where('key', $key)->first() ?? throw new CannotAct('Please choose an offer.', 'offer');
+        return Offer::query()->with('course.liveRevision')->where('key', $key)->first() ?? throw new CannotAct(Say::text('acts.people_acts.please_choose_an_offer'), 'offer');
     }
 
     /** Also what is published no longer: it can still be somebody's. */
     private function takeBack(string $courseKey, string $item): TakeBackGrant
     {
-        $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct('That course is not there any more.', 'item');
+        $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct(Say::text('acts.people_acts.that_course_not_there'), 'item');
 
         return TakeBackGrant::ofRow($this->clock, $course->id, $item, $this->shelf->itemTitle($course->id, $item));
     }
 
     private function grant(string $courseKey, string $item, ?int $until): GrantItem
     {
-        $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct('That course is not there any more.', 'item');
+        $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct(Say::text('acts.people_acts.that_course_not_there'), 'item');
         $document = $this->shelf->all()[$course->id][1] ?? null;
         if ($document === null || ! isset($document->readItems()[$item])) {
-            throw new CannotAct('That row is not published, or not there any more.', 'item');
+            throw new CannotAct(Say::text('acts.people_acts.that_row_not_published'), 'item');
         }
 
         return new GrantItem($this->clock, $course, $item, $this->shelf->itemTitle($course->id, $item), $until);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Acts;
 
 use App\Models\Pass;
+use App\Words\Say;
 
 /** Takes a paused pass up again. Where its clock stood still, its end and its pacing move by as long as it was paused. */
 final readonly class ResumePass extends PassAct
@@ -16,18 +17,18 @@ final readonly class ResumePass extends PassAct
 
     public function told(): string
     {
-        return 'Take a pass up again';
+        return Say::text('acts.resume_pass.take_pass_up_again');
     }
 
     protected function step(Pass $pass): ActStep
     {
         if ($pass->state !== 'paused') {
-            return self::left($pass, 'are not paused');
+            return self::left($pass, Say::text('acts.resume_pass.are_not_paused'));
         }
         $after = ['state' => 'active', 'paused_at' => null, 'clock_stops' => false];
         $since = $pass->paused_at?->getTimestamp();
         if (! $pass->clock_stops || $since === null) {
-            return self::changed($pass, 'have it again', $after);
+            return self::changed($pass, Say::text('acts.resume_pass.have_it_again'), $after);
         }
         // A pass that was to begin later has lost only the time since then.
         $lost = max(0, $this->clock->now() - max($since, $pass->starts_at->getTimestamp()));
@@ -38,6 +39,6 @@ final readonly class ResumePass extends PassAct
             $after['warned_at'] = null;
         }
 
-        return self::changed($pass, $end === null ? 'have it again, for good' : 'have it again, to '.$this->clock->words($end + $lost), $after);
+        return self::changed($pass, $end === null ? Say::text('acts.resume_pass.have_again_for_good') : Say::text('acts.resume_pass.have_again_when', ['when' => $this->clock->words($end + $lost)]), $after);
     }
 }

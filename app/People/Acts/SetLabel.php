@@ -9,6 +9,7 @@ use App\Database\Value;
 use App\Models\Label;
 use App\Models\Person;
 use App\People\PeoplesLabels;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -19,7 +20,7 @@ final readonly class SetLabel implements PeopleAct
     public function __construct(private SchoolClock $clock, private string $label, private bool $has, private ?int $until = null)
     {
         if ($until !== null && $until <= $clock->now()) {
-            throw new CannotAct('That is over already.', 'until');
+            throw new CannotAct(Say::text('acts.set_label.that_is_over_already'), 'until');
         }
     }
 
@@ -30,7 +31,11 @@ final readonly class SetLabel implements PeopleAct
 
     public function told(): string
     {
-        return ($this->has ? 'Give the label ' : 'Take the label ').$this->label.($this->until === null ? '' : ' to '.$this->clock->words($this->until));
+        return match (true) {
+            ! $this->has => Say::text('acts.set_label.take_label', ['label' => $this->label]),
+            $this->until === null => Say::text('acts.set_label.give_label', ['label' => $this->label]),
+            default => Say::text('acts.set_label.give_label_to', ['label' => $this->label, 'when' => $this->clock->words($this->until)]),
+        };
     }
 
     public function isHelp(): bool
@@ -58,37 +63,37 @@ final readonly class SetLabel implements PeopleAct
     {
         $now = gmdate('Y-m-d H:i:s', $this->clock->now());
         $until = $this->until === null ? null : gmdate('Y-m-d H:i:s', $this->until);
-        $words = $this->until === null ? 'get it' : "get it to {$this->clock->words($this->until)}";
+        $words = $this->until === null ? Say::text('acts.set_label.get_it') : Say::text('acts.set_label.get_it_to_when', ['when' => $this->clock->words($this->until)]);
         if ($row === null) {
-            $columns = ['person_id' => $person->id, 'label' => $this->label, 'source' => 'by hand', 'starts_at' => $until === null ? null : $now, 'ends_at' => $until];
+            $columns = ['person_id' => $person->id, 'label' => $this->label, 'source' => Say::text('acts.set_label.by_hand'), 'starts_at' => $until === null ? null : $now, 'ends_at' => $until];
 
             return new ActStep($person->id, $words, [RowChange::made('labels', $columns)], [], ['label' => $this->label, 'until' => $until]);
         }
         $ends = self::stored($row->ends_at);
         if ($ends === null) {
-            return new ActStep($person->id, $this->until === null ? 'have it already' : 'have it for good already');
+            return new ActStep($person->id, $this->until === null ? Say::text('acts.set_label.have_it_already') : Say::text('acts.set_label.have_for_good_already'));
         }
         if ($ends === $until) {
-            return new ActStep($person->id, 'have it as long already');
+            return new ActStep($person->id, Say::text('acts.have_as_long_already'));
         }
         $over = $ends <= $now;
         $before = ['starts_at' => self::stored($row->starts_at), 'ends_at' => $ends];
         $after = ['starts_at' => $until === null ? null : ($over ? $now : $before['starts_at']), 'ends_at' => $until];
 
-        return new ActStep($person->id, $over ? $words : ($until === null ? 'have it for good now' : ($until > $ends ? 'have it longer' : 'have it for less time')), [new RowChange('labels', $row->id, $before, $after)], ['until' => $over ? null : $ends], ['label' => $this->label, 'until' => $until]);
+        return new ActStep($person->id, $over ? $words : ($until === null ? Say::text('acts.set_label.have_for_good_now') : ($until > $ends ? Say::text('acts.set_label.have_it_longer') : Say::text('acts.set_label.have_for_less_time'))), [new RowChange('labels', $row->id, $before, $after)], ['until' => $over ? null : $ends], ['label' => $this->label, 'until' => $until]);
     }
 
     private function take(Person $person, ?Label $row, bool $has): ActStep
     {
         if (! $has) {
-            return new ActStep($person->id, 'do not have it');
+            return new ActStep($person->id, Say::text('acts.set_label.do_not_have_it'));
         }
         if ($row === null) {
-            return new ActStep($person->id, 'have it by a pass, for as long as that is active');
+            return new ActStep($person->id, Say::text('acts.set_label.have_by_pass_for'));
         }
         $columns = ['person_id' => $person->id, 'label' => $this->label, 'source' => $row->source, 'starts_at' => self::stored($row->starts_at), 'ends_at' => self::stored($row->ends_at)];
 
-        return new ActStep($person->id, 'lose it', [new RowChange('labels', $row->id, $columns, null)], ['label' => $this->label]);
+        return new ActStep($person->id, Say::text('acts.set_label.lose_it'), [new RowChange('labels', $row->id, $columns, null)], ['label' => $this->label]);
     }
 
     private static function stored(?\DateTimeImmutable $instant): ?string

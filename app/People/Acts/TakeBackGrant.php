@@ -7,6 +7,7 @@ namespace App\People\Acts;
 use App\Access\SchoolClock;
 use App\Models\Grant;
 use App\Models\Person;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 
 /** Lets what was handed out end now: one grant of one person, or a row of a course that many have been handed. */
@@ -38,7 +39,7 @@ final readonly class TakeBackGrant implements PeopleAct
 
     public function told(): string
     {
-        return $this->grant === null ? "Take {$this->title} back" : 'Take back what was handed out';
+        return $this->grant === null ? Say::text('acts.take_back_grant.take_title_back', ['title' => $this->title]) : Say::text('acts.take_back_grant.take_back_what_was');
     }
 
     public function isHelp(): bool
@@ -66,7 +67,7 @@ final readonly class TakeBackGrant implements PeopleAct
                 [$before, $course] = [['item' => $grant->item_key], $grant->course_id];
             }
 
-            return $changes === [] ? new ActStep($person->id, 'do not have it any more') : new ActStep($person->id, 'lose it now', $changes, $before, [], $course);
+            return $changes === [] ? new ActStep($person->id, Say::text('acts.take_back_grant.do_not_have_any')) : new ActStep($person->id, Say::text('acts.lose_it_now'), $changes, $before, [], $course);
         })->all());
     }
 }

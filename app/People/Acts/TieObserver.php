@@ -8,6 +8,7 @@ use App\Access\SchoolClock;
 use App\Models\ObserverTie;
 use App\Models\Person;
 use App\People\ObserverLetters;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 
 /** Ties an observer to learners, or unties them. What learners hold later is seen by their observers at once. */
@@ -24,7 +25,7 @@ final readonly class TieObserver implements PeopleAct
 
     public function told(): string
     {
-        return $this->ties ? "Let {$this->observer->name} observe" : "Let {$this->observer->name} observe no longer";
+        return $this->ties ? Say::text('acts.tie_observer.let_name_observe', ['name' => $this->observer->name]) : Say::text('acts.tie_observer.let_name_observe_no', ['name' => $this->observer->name]);
     }
 
     public function isHelp(): bool
@@ -40,7 +41,7 @@ final readonly class TieObserver implements PeopleAct
     public function steps(Collection $people): array
     {
         if ($people->contains('id', $this->observer->id)) {
-            throw new CannotAct('Nobody observes themselves.', 'observer');
+            throw new CannotAct(Say::text('acts.tie_observer.nobody_observes_themselves'), 'observer');
         }
         $ties = ObserverTie::query()->where('observer_id', $this->observer->id)->whereIn('learner_id', $people->pluck('id')->all())->get()->keyBy('learner_id');
         $now = gmdate('Y-m-d H:i:s', $this->clock->now());
@@ -53,10 +54,10 @@ final readonly class TieObserver implements PeopleAct
             $tie = $ties->get($person->id);
             $columns = ['observer_id' => $this->observer->id, 'learner_id' => $person->id, 'created_at' => $now, 'updated_at' => $now];
             if ($this->ties) {
-                return $tie !== null ? new ActStep($person->id, 'are observed by them already') : new ActStep($person->id, 'are observed by them from now on', [RowChange::made('observer_ties', $columns)], [], ['observer' => $this->observer->name], letter: $new->first()?->id === $person->id ? $letter : null);
+                return $tie !== null ? new ActStep($person->id, Say::text('acts.tie_observer.observed_by_them_already')) : new ActStep($person->id, Say::text('acts.tie_observer.observed_by_them_from'), [RowChange::made('observer_ties', $columns)], [], ['observer' => $this->observer->name], letter: $new->first()?->id === $person->id ? $letter : null);
             }
 
-            return $tie === null ? new ActStep($person->id, 'are not observed by them') : new ActStep($person->id, 'are not observed by them any more', [new RowChange('observer_ties', $tie->id, $columns, null)], ['observer' => $this->observer->name]);
+            return $tie === null ? new ActStep($person->id, Say::text('acts.tie_observer.not_observed_by_them')) : new ActStep($person->id, Say::text('acts.tie_observer.not_observed_by_them_any'), [new RowChange('observer_ties', $tie->id, $columns, null)], ['observer' => $this->observer->name]);
         })->all());
     }
 }

@@ -7,6 +7,7 @@ namespace App\People\Acts;
 use App\Access\SchoolClock;
 use App\Models\Pass;
 use App\People\PassRows;
+use App\Words\Say;
 
 /** Takes a pass away, or gives a withdrawn one back. */
 final readonly class WithdrawPass extends PassAct
@@ -23,15 +24,15 @@ final readonly class WithdrawPass extends PassAct
 
     public function told(): string
     {
-        return $this->givesBack ? 'Give a withdrawn pass back' : 'Withdraw a pass';
+        return $this->givesBack ? Say::text('acts.withdraw_pass.give_withdrawn_pass_back') : 'Withdraw a pass';
     }
 
     protected function step(Pass $pass): ActStep
     {
         if ($this->givesBack) {
-            return $pass->state === 'revoked' ? self::changed($pass, 'have it again', ['state' => 'active']) : self::left($pass, 'were not withdrawn from it');
+            return $pass->state === 'revoked' ? self::changed($pass, Say::text('acts.withdraw_pass.have_it_again'), ['state' => 'active']) : self::left($pass, Say::text('acts.withdraw_pass.were_not_withdrawn_from'));
         }
 
-        return $pass->state === 'revoked' ? self::left($pass, 'were withdrawn from it already') : self::changed($pass, 'lose it now', ['state' => 'revoked', 'paused_at' => null, 'clock_stops' => false]);
+        return $pass->state === 'revoked' ? self::left($pass, Say::text('acts.withdraw_pass.were_withdrawn_from_already')) : self::changed($pass, Say::text('acts.lose_it_now'), ['state' => 'revoked', 'paused_at' => null, 'clock_stops' => false]);
     }
 }

@@ -6,6 +6,7 @@ namespace App\People\Acts;
 
 use App\Models\Person;
 use App\Standins\Mail\Letter;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 
 /** Writes to people by mail. `{name}` stands for the name of each. */
@@ -22,7 +23,7 @@ final readonly class WriteTo implements PeopleAct
 
     public function told(): string
     {
-        return "Write “{$this->subject}”";
+        return Say::text('acts.write_to.write_subject', ['subject' => $this->subject]);
     }
 
     public function isHelp(): bool
@@ -39,7 +40,7 @@ final readonly class WriteTo implements PeopleAct
     {
         return array_values($people->map(fn (Person $person): ActStep => new ActStep(
             $person->id,
-            'get it by mail',
+            Say::text('acts.write_to.get_it_by_mail'),
             after: ['subject' => $this->subject],
             letter: new Letter($person->id, $person->address(), strtr($this->subject, ['{name}' => $person->name]), strtr($this->body, ['{name}' => $person->name])),
         ))->all());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Import;
 
 use App\Access\SchoolClock;
+use App\Words\Say;
 
 /** Reads people from a CSV file, a row at a time. */
 final readonly class CsvPeople
@@ -96,32 +97,32 @@ final readonly class CsvPeople
         $cell = fn (string $field): string => ($this->columns[$field] ?? null) === null ? '' : trim(self::clean((string) ($cells[$this->columns[$field]] ?? '')));
         $email = mb_strtolower($cell('email'));
         if ($email === '') {
-            return new WrongLine($line, 'there is no e-mail address');
+            return new WrongLine($line, Say::text('files.csv_people.no_address'));
         }
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || mb_strlen($email) > 190) {
-            return new WrongLine($line, "“{$email}” is not an e-mail address");
+            return new WrongLine($line, Say::text('files.csv_people.bad_address', ['address' => $email]));
         }
         $offer = $this->offer;
         if ($cell('offer') !== '') {
             $offer = $this->offers[mb_strtolower($cell('offer'))] ?? null;
             if ($offer === null) {
-                return new WrongLine($line, "there is no offer “{$cell('offer')}”");
+                return new WrongLine($line, Say::text('files.csv_people.no_offer', ['offer' => $cell('offer')]));
             }
         }
         $starts = $cell('start') === '' ? null : $this->instant($cell('start'));
         if ($cell('start') !== '' && $starts === null) {
-            return new WrongLine($line, "“{$cell('start')}” is not a date such as 2026-03-09 or 2026-03-09 09:00");
+            return new WrongLine($line, Say::text('files.csv_people.bad_date', ['date' => $cell('start')]));
         }
         $labels = array_values(array_filter(array_map(trim(...), preg_split('/[,;|]/', $cell('labels')) ?: []), static fn (string $label): bool => $label !== ''));
         foreach ($labels as $label) {
             if (mb_strlen($label) > 60) {
-                return new WrongLine($line, "the label “{$label}” is longer than 60 characters");
+                return new WrongLine($line, Say::text('files.csv_people.long_label', ['label' => $label]));
             }
         }
         $observes = array_values(array_filter(array_map(static fn (string $one): string => mb_strtolower(trim($one)), preg_split('/[,;|]/', $cell('observes')) ?: []), static fn (string $one): bool => $one !== ''));
         foreach ($observes as $learner) {
             if (filter_var($learner, FILTER_VALIDATE_EMAIL) === false) {
-                return new WrongLine($line, "“{$learner}”, whom they are to look in on, is not an e-mail address");
+                return new WrongLine($line, Say::text('files.csv_people.bad_learner', ['address' => $learner]));
             }
         }
         $name = $cell('name') === '' ? ucfirst(strstr($email, '@', true) ?: $email) : $cell('name');

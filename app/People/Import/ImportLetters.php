@@ -43,7 +43,7 @@ final readonly class ImportLetters
             if ($person !== null && (bool) $row->is_new) {
                 $welcome[] = ['person' => $person, 'subject' => Say::text('letters.account.subject'), 'before' => Say::text('letters.account.before')];
             } elseif ($person !== null && isset($got[$person->id])) {
-                $letters[] = new Letter($person->id, $person->email, 'Something new for you', "Dear {$person->name},\n\nsomething has been added to your account. It is the same account as before: sign in as you always do.\n");
+                $letters[] = new Letter($person->id, $person->email, Say::text('files.import_letters.something_new_for_you'), Say::text('files.import_letters.letter', ['name' => $person->name]));
             }
         }
         $more = $people->count() === self::GROUP;

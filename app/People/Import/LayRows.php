@@ -13,6 +13,7 @@ use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
 use App\People\Staged\Numbers;
+use App\Words\Say;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -140,8 +141,8 @@ final readonly class LayRows
         $new = [];
         foreach ($wanted as $what => $some) {
             [$offerId, $from] = array_map(intval(...), explode(' ', $what));
-            $offer = $offers->get($offerId) ?? throw new NotReadable('An offer of the file is not there any more.');
-            $columns = $this->newPasses->columnsForAll(new Collection($some), $offer, $from, pacesAnew: false) ?? throw new NotReadable("What {$offer->name} opens is not published yet.");
+            $offer = $offers->get($offerId) ?? throw new NotReadable(Say::text('files.lay_rows.offer_file_not_there'));
+            $columns = $this->newPasses->columnsForAll(new Collection($some), $offer, $from, pacesAnew: false) ?? throw new NotReadable(Say::text('files.lay_rows.what_name_opens_not', ['name' => $offer->name]));
             foreach ($some as $person) {
                 if (($columns[$person->id] ?? null) !== null) {
                     // One line of the log says of somebody new that they have come, and with what.

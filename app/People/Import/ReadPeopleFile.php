@@ -10,6 +10,7 @@ use App\Models\Import;
 use App\Models\ImportRow;
 use App\Models\Offer;
 use App\Models\Person;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
@@ -50,7 +51,7 @@ final readonly class ReadPeopleFile
             'options' => json_encode($options, JSON_THROW_ON_ERROR), 'state' => 'reading', 'position' => 0, 'rows' => 0, 'tally' => '[]', 'errors' => '[]', 'problem' => null,
         ]);
         if ($begun !== 1) {
-            throw new NotReadable('This file is being brought in, or has been already.');
+            throw new NotReadable(Say::text('files.read_people_file.file_being_brought_in'));
         }
         // By its lines: what another worker may be reading still is not taken for this reading.
         $import->rows()->delete();

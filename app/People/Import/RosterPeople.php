@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Import;
 
 use App\Access\SchoolClock;
+use App\Words\Say;
 
 /**
  * Reads people from a OneRoster 1.1 CSV bundle: users, the classes they are enrolled in as students, and guardians, who
@@ -97,7 +98,7 @@ final class RosterPeople
         }
         $email = mb_strtolower(trim($row['email'] ?? ''));
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
-            return [new WrongLine($line, "users.csv: the user {$row['sourcedId']} has no e-mail address that can be used")];
+            return [new WrongLine($line, Say::text('files.roster_people.no_address', ['id' => $row['sourcedId'] ?? '']))];
         }
         $name = trim(($row['givenName'] ?? '').' '.($row['familyName'] ?? ''));
         $name = $name === '' ? $email : $name;
@@ -108,7 +109,7 @@ final class RosterPeople
         foreach ($enrolled as [$offer, $begin]) {
             $starts = $begin === '' ? null : $this->clock->instant(substr($begin, 0, 10).'T00:00');
             $lines[] = $begin !== '' && $starts === null
-                ? new WrongLine($line, "enrollments.csv: “{$begin}” is not a date")
+                ? new WrongLine($line, Say::text('files.roster_people.enrollments_csv_begin_not', ['begin' => $begin]))
                 : new PersonLine($line, $email, $name, $this->labels, $offer, $starts);
         }
 
@@ -120,15 +121,15 @@ final class RosterPeople
     {
         $zip = new \ZipArchive;
         if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
-            throw new NotReadable('This is not a ZIP file.');
+            throw new NotReadable(Say::text('files.roster_people.not_zip_file'));
         }
         foreach (['users.csv', 'classes.csv', 'enrollments.csv'] as $name) {
             $found = $zip->statName($name);
             if ($found === false) {
-                throw new NotReadable("The bundle has no {$name}.");
+                throw new NotReadable(Say::text('files.roster_people.bundle_has_no_name', ['name' => $name]));
             }
             if ($found['size'] > $most) {
-                throw new NotReadable("{$name} is too large.");
+                throw new NotReadable(Say::text('files.roster_people.name_is_too_large', ['name' => $name]));
             }
         }
 
@@ -140,7 +141,7 @@ final class RosterPeople
     {
         $stream = $zip->getStream($name);
         if ($stream === false) {
-            throw new NotReadable("{$name} cannot be read.");
+            throw new NotReadable(Say::text('files.roster_people.name_cannot_be_read', ['name' => $name]));
         }
         $head = null;
         // What the bundle says of its sizes need not be so: what comes out is counted.
@@ -148,7 +149,7 @@ final class RosterPeople
         for ($line = 1; ($text = self::line($stream)) !== null; $line++) {
             $read += strlen($text);
             if ($read > $most || strlen($text) >= self::LONGEST) {
-                throw new NotReadable("{$name} is too large, or a line of it is.");
+                throw new NotReadable(Say::text('files.roster_people.name_too_large_or', ['name' => $name]));
             }
             $cells = str_getcsv(rtrim($text, "\r\n"), ',', escape: '');
             if ($cells === [null]) {

@@ -11,6 +11,7 @@ use App\Models\Offer;
 use App\Models\Pass;
 use App\People\ChangesOfPeople;
 use App\People\Staged\Numbers;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -36,7 +37,7 @@ final readonly class StagedImport
         // Whoever is second finds nothing to do.
         $mine = Import::query()->whereKey($import->id)->where('state', 'ready')->update(['state' => 'bringing in', 'staged' => 0, 'problem' => null, ...ChangesOfPeople::basis()]);
         if ($mine !== 1) {
-            throw new NotReadable('This file is not ready to be brought in, or has been already.');
+            throw new NotReadable(Say::text('files.staged_import.file_not_ready_be'));
         }
         $import->refresh();
     }
@@ -78,7 +79,7 @@ final readonly class StagedImport
                 return $done;
             }
         }
-        throw new NotReadable('The people of this file are being changed by somebody else just now. Nothing was done; please try again in a moment.');
+        throw new NotReadable(Say::text('files.staged_import.people_file_being_changed'));
     }
 
     /**
@@ -147,7 +148,7 @@ final readonly class StagedImport
     private function apply(Import $import, array $counts): array
     {
         if (Import::query()->whereKey($import->id)->value('state') !== 'bringing in') {
-            throw new NotReadable('This file is not ready to be brought in, or has been already.');
+            throw new NotReadable(Say::text('files.staged_import.file_not_ready_be'));
         }
         $now = gmdate('Y-m-d H:i:s', $this->clock->now());
         $by = 'from '.$import->name;

@@ -15,6 +15,7 @@ use App\People\ChangesOfPeople;
 use App\People\Outcomes;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Mailer;
+use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -55,7 +56,7 @@ final readonly class StagedActs
     /** What it does, as it was when it was asked for. */
     public function actOf(ActRecord $record): PeopleAct
     {
-        $actor = Person::query()->find($record->actor_id) ?? throw new CannotAct('Whoever asked for this is not there any more.');
+        $actor = Person::query()->find($record->actor_id) ?? throw new CannotAct(Say::text('acts.staged_acts.whoever_asked_for_not'));
 
         return $this->acts->of($record->form, $actor, $record->made_at->getTimestamp());
     }
@@ -103,7 +104,7 @@ final readonly class StagedActs
             return;
         }
         if ($record->made_at->getTimestamp() + self::HOLDS < $this->clock->now()->getTimestamp()) {
-            throw new CannotAct('That was prepared more than a quarter of an hour ago. Please prepare it anew.');
+            throw new CannotAct(Say::text('acts.staged_acts.that_was_prepared_more'));
         }
         $act = $this->actOf($record);
         for ($try = 0; $try < self::TRIES; $try++) {
@@ -130,7 +131,7 @@ final readonly class StagedActs
                 return;
             }
         }
-        throw new CannotAct('The people that this is about are being changed by somebody else just now. Nothing was done; please try again in a moment.');
+        throw new CannotAct(Say::text('acts.staged_acts.people_that_about_being'));
     }
 
     /**
@@ -162,7 +163,7 @@ final readonly class StagedActs
     {
         $courses = DB::table('activities')->where('id', '>', $record->basis)->where('action', 'course.published')->pluck('course_id')->all();
         if ($courses !== [] && DB::table('activities')->where('act_id', $record->id)->whereIn('course_id', $courses)->exists()) {
-            throw new CannotAct('The course has been published since this was prepared. Please prepare it anew.');
+            throw new CannotAct(Say::text('acts.staged_acts.course_has_been_published'));
         }
     }
 

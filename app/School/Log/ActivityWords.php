@@ -7,6 +7,7 @@ namespace App\School\Log;
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
 use App\Models\Activity;
+use App\Words\Say;
 
 /** Lines of the activity log about somebody, in plain words. */
 final readonly class ActivityWords
@@ -20,40 +21,73 @@ final readonly class ActivityWords
     {
         $after = $line->after ?? [];
         $before = $line->before ?? [];
-        $text = static fn (mixed $value): string => is_scalar($value) ? (string) $value : '';
-        $key = $text($after['offer'] ?? $before['offer'] ?? '');
+        $key = self::text($after['offer'] ?? $before['offer'] ?? '');
         $offer = $offers[$key] ?? $key;
-        $when = fn (mixed $instant): string => is_string($instant) && strtotime($instant.(str_contains($instant, 'T') ? '' : ' UTC')) !== false ? $this->clock->words((int) strtotime($instant.(str_contains($instant, 'T') ? '' : ' UTC'))) : 'for good';
-        $names = static fn (mixed $keys): string => implode(', ', array_map(static fn (mixed $one): string => $offers[$text($one)] ?? $text($one), is_array($keys) ? $keys : []));
-        $item = $text($after['item'] ?? $before['item'] ?? '');
+        $item = self::text($after['item'] ?? $before['item'] ?? '');
         $title = $line->course_id === null ? $item : $this->shelf->itemTitle($line->course_id, $item);
 
         return match ($line->action) {
-            'pass.given' => (isset($after['comes']) ? 'Came in; ' : '')."{$offer} given from {$when($after['from'] ?? null)}, ".(($after['until'] ?? null) === null ? 'for good' : 'to '.$when($after['until'])).(isset($after['by']) ? ', '.$text($after['by']) : '').(isset($after['instead']) ? ', in place of '.$names($after['instead']) : ''),
-            'pass.extended' => "{$offer} extended to {$when($after['ends_at'] ?? null)} (was {$when($before['ends_at'] ?? null)})",
-            'pass.paused' => "{$offer} paused, its days ".(($after['clock_stops'] ?? false) ? 'standing still' : 'going on'),
-            'pass.resumed' => "{$offer} taken up again".(isset($after['ends_at']) ? ', to '.$when($after['ends_at']) : ''),
-            'pass.ended' => "{$offer} ended",
-            'pass.withdrawn' => "{$offer} withdrawn".(isset($after['again']) ? '; '.$names($after['again']).' in force again' : ''),
-            'pass.given-back' => "{$offer} given back",
-            'pass.changed' => ($offers[$text($before['offer'] ?? '')] ?? $text($before['offer'] ?? ''))." changed to {$offer}",
-            'item.granted' => "{$item} handed out".(($after['until'] ?? null) === null ? '' : ', to '.$when($after['until'])),
-            'item.taken-back' => "{$title} taken back",
-            'item.finished' => "Finished {$title}",
-            'label.given' => 'Got the label '.$text($after['label'] ?? '').(isset($after['until']) ? ', to '.$when($after['until']) : ''),
-            'label.kept' => 'Keeps the label '.$text($after['label'] ?? '').", which {$offer} had given, though that pass is over",
-            'label.taken' => 'Lost the label '.$text($before['label'] ?? ''),
-            'observer.tied' => 'Observed by '.$text($after['observer'] ?? ''),
-            'observer.untied' => 'No longer observed by '.$text($before['observer'] ?? ''),
-            'message.written' => 'Was written: '.$text($after['subject'] ?? ''),
-            'act.undone' => 'Taken back: '.$text($before['act'] ?? ''),
-            'progress.erased' => "What was finished by {$offer} was erased: ".(is_array($after['items'] ?? null) ? count($after['items']) : 0).' rows',
-            'progress.kept' => "What was finished by {$offer} is kept: another pass covers it",
-            'trial.warned' => "Was told that {$offer} ends {$when($after['ends_at'] ?? null)}",
-            'person.confirmed' => 'Showed that the address is theirs',
-            'person.made' => 'Came in, '.$text($after['by'] ?? ''),
-            'sign-in.sent' => 'Was sent a link to sign in',
-            default => $line->action,
+            'item.granted' => Say::text('log.activity_words.handed_out', ['item' => $item, 'to' => $this->to($after['until'] ?? null)]),
+            'item.taken-back' => Say::text('log.activity_words.title_taken_back', ['title' => $title]),
+            'item.finished' => Say::text('log.activity_words.finished_title', ['title' => $title]),
+            'label.given' => Say::text('log.activity_words.got_label', ['label' => self::text($after['label'] ?? ''), 'to' => $this->to($after['until'] ?? null)]),
+            'label.kept' => Say::text('log.activity_words.keeps_label', ['label' => self::text($after['label'] ?? ''), 'offer' => $offer]),
+            'label.taken' => Say::text('log.activity_words.lost_label', ['label' => self::text($before['label'] ?? '')]),
+            'observer.tied' => Say::text('log.activity_words.observed_by', ['name' => self::text($after['observer'] ?? '')]),
+            'observer.untied' => Say::text('log.activity_words.no_longer_observed_by', ['name' => self::text($before['observer'] ?? '')]),
+            'message.written' => Say::text('log.activity_words.was_written', ['subject' => self::text($after['subject'] ?? '')]),
+            'act.undone' => Say::text('log.activity_words.taken_back', ['act' => self::text($before['act'] ?? '')]),
+            'progress.erased' => Say::text('log.activity_words.erased', ['offer' => $offer, 'count' => is_array($after['items'] ?? null) ? count($after['items']) : 0]),
+            'progress.kept' => Say::text('log.activity_words.what_was_finished_by', ['offer' => $offer]),
+            'trial.warned' => Say::text('log.activity_words.was_told_that_offer', ['offer' => $offer, 'when' => $this->when($after['ends_at'] ?? null)]),
+            'person.confirmed' => Say::text('log.activity_words.showed_that_address_theirs'),
+            'person.made' => Say::text('log.activity_words.came_in', ['by' => self::text($after['by'] ?? '')]),
+            'sign-in.sent' => Say::text('log.activity_words.was_sent_link_sign'),
+            default => $this->ofPass($line->action, $before, $after, $offer, $offers),
         };
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $before
+     * @param  array<array-key, mixed>  $after
+     * @param  array<array-key, string>  $offers  names by key
+     */
+    private function ofPass(string $action, array $before, array $after, string $offer, array $offers): string
+    {
+        $names = static fn (mixed $keys): string => implode(', ', array_map(static fn (mixed $one): string => $offers[self::text($one)] ?? self::text($one), is_array($keys) ? $keys : []));
+
+        return match ($action) {
+            'pass.given' => Say::text('log.activity_words.given', [
+                'comes' => isset($after['comes']) ? 'yes' : 'no', 'offer' => $offer, 'when' => $this->when($after['from'] ?? null),
+                'lasts' => isset($after['until']) ? $this->to($after['until']) : Say::text('log.activity_words.lasts_for_good'),
+                'by' => isset($after['by']) ? ', '.self::text($after['by']) : '', 'instead' => isset($after['instead']) ? Say::text('log.activity_words.instead', ['offers' => $names($after['instead'])]) : '',
+            ]),
+            'pass.extended' => Say::text('log.activity_words.extended', ['offer' => $offer, 'when' => $this->when($after['ends_at'] ?? null), 'was' => $this->when($before['ends_at'] ?? null)]),
+            'pass.paused' => Say::text(($after['clock_stops'] ?? false) ? 'log.activity_words.paused_still' : 'log.activity_words.paused_going_on', ['offer' => $offer]),
+            'pass.resumed' => Say::text('log.activity_words.taken_up', ['offer' => $offer, 'to' => $this->to($after['ends_at'] ?? null)]),
+            'pass.ended' => Say::text('log.activity_words.offer_ended', ['offer' => $offer]),
+            'pass.withdrawn' => isset($after['again']) ? Say::text('log.activity_words.withdrawn_again', ['offer' => $offer, 'offers' => $names($after['again'])]) : Say::text('log.activity_words.withdrawn', ['offer' => $offer]),
+            'pass.given-back' => Say::text('log.activity_words.offer_given_back', ['offer' => $offer]),
+            'pass.changed' => Say::text('log.activity_words.changed', ['was' => $offers[self::text($before['offer'] ?? '')] ?? self::text($before['offer'] ?? ''), 'offer' => $offer]),
+            default => $action,
+        };
+    }
+
+    /** An instant as it was noted. */
+    private function when(mixed $noted): string
+    {
+        $instant = is_string($noted) ? strtotime($noted.(str_contains($noted, 'T') ? '' : ' UTC')) : false;
+
+        return $instant === false ? Say::text('log.activity_words.for_good') : $this->clock->words($instant);
+    }
+
+    private function to(mixed $noted): string
+    {
+        return $noted === null ? '' : Say::text('log.activity_words.to', ['when' => $this->when($noted)]);
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_scalar($value) ? (string) $value : '';
     }
 }

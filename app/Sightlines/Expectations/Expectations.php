@@ -13,6 +13,7 @@ use App\Sightlines\Vantages\VantagePoint;
 use App\Sightlines\Vantages\Vantages;
 use App\Sightlines\Vantages\VantageWords;
 use App\Words\Glyph;
+use App\Words\Say;
 use App\Words\Sentence;
 use Illuminate\Database\Eloquent\Collection;
 use SilentKeep\Core\Compiled\Answers;
@@ -99,14 +100,14 @@ final readonly class Expectations
         $position = $decider->course->outline->positionOf($expectation->item_key);
         $title = $position === null ? $expectation->item_key : $decider->course->outline->items[$position]->title ?? $expectation->item_key;
         $who = $seen === null ? $expectation->vantage : ucfirst($this->words->of($seen, $decider)->name);
-        $words = Sentence::of(match ($expectation->must) {
-            'open' => '{} is let into {}',
-            'never' => '{} is never let into {}',
-            default => '{} is not let into {}',
-        }, $who, $title);
+        $words = Sentence::say(match ($expectation->must) {
+            'open' => 'sightlines.expectations.let_in',
+            'never' => 'sightlines.expectations.never_let_in',
+            default => 'sightlines.expectations.not_let_in',
+        }, titles: ['who' => $who, 'title' => $title]);
         $instead = match (true) {
-            $seen === null => Sentence::of('There is no such viewer any more.'),
-            $position === null => $expectation->must === 'open' ? Sentence::of('The row is not there any more.') : null,
+            $seen === null => Sentence::say('sightlines.expectations.there_no_such_viewer'),
+            $position === null => $expectation->must === 'open' ? Sentence::say('sightlines.expectations.row_not_there_any') : null,
             default => $this->instead($expectation->must, $chronicle, $position),
         };
 
@@ -124,12 +125,12 @@ final readonly class Expectations
             $decision = $answers->decision($position);
             $open = $decision->state === State::Open;
             if ($must === 'open') {
-                $later = $decision->next?->state === State::Open ? 'It opens only '.$this->clock->words($decision->next->at).'.' : 'It is '.Glyph::of($decision)->word().'.';
+                $later = $decision->next?->state === State::Open ? Say::text('sightlines.expectations.it_opens_only_when', ['when' => $this->clock->words($decision->next->at)]) : Say::text('sightlines.expectations.it_is_word', ['word' => Glyph::of($decision)->word()]);
 
                 return $open ? null : Sentence::of($later);
             }
             if ($open) {
-                return Sentence::of($at === array_key_first($chronicle) ? 'It is '.Glyph::of($decision)->word().'.' : 'It opens '.$this->clock->words($at).'.');
+                return Sentence::of($at === array_key_first($chronicle) ? Say::text('sightlines.expectations.it_is_word', ['word' => Glyph::of($decision)->word()]) : Say::text('sightlines.expectations.it_opens_when', ['when' => $this->clock->words($at)]));
             }
             if ($must === 'closed') {
                 return null;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sightlines\Vantages;
 
 use App\Access\SchoolClock;
+use App\Words\Say;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Viewing\Viewer;
 
@@ -20,14 +21,15 @@ final readonly class VantageWords
         $offer = $seen->offer === null ? null : $seen->offer->title ?? $seen->offer->key;
         $learner = $seen->point->observed ?? $seen->point;
         $day = $seen->since === null ? null : $learner->day;
-        $holder = $offer === null ? null : "{$offer}, ".self::day($learner->day).($learner->diligent ? ', all finished' : '').($learner->labels === [] ? '' : ', with '.implode(', ', $learner->labels));
+        $with = $learner->labels === [] ? null : Say::text('sightlines.vantage_words.with_labels', ['labels' => implode(', ', $learner->labels)]);
+        $holder = $offer === null ? null : Say::text('sightlines.vantage_words.holder', ['offer' => $offer, 'day' => self::day($learner->day), 'diligent' => $learner->diligent ? 'yes' : 'no', 'labels' => $with === null ? '' : ", {$with}"]);
         [$title, $detail, $name] = match ($seen->point->kind) {
-            VantageKind::Visitor => ['Visitor', 'not signed in', 'a visitor'],
-            VantageKind::Guest => ['Guest', 'by the guest door', 'a guest'],
-            VantageKind::Member => ['Member', 'signed in, no pass', 'somebody signed in without a pass'],
-            VantageKind::Holder => [(string) $offer, $learner->labels === [] ? null : 'with '.implode(', ', $learner->labels), (string) $holder],
+            VantageKind::Visitor => [Say::text('sightlines.vantage_words.visitor'), Say::text('sightlines.vantage_words.not_signed_in'), Say::text('sightlines.vantage_words.a_visitor')],
+            VantageKind::Guest => [Say::text('sightlines.vantage_words.guest'), Say::text('sightlines.vantage_words.by_the_guest_door'), Say::text('sightlines.vantage_words.a_guest')],
+            VantageKind::Member => [Say::text('sightlines.vantage_words.member'), Say::text('sightlines.vantage_words.signed_in_no_pass'), Say::text('sightlines.vantage_words.somebody_signed_in_without')],
+            VantageKind::Holder => [(string) $offer, $with, (string) $holder],
             VantageKind::Person => [$seen->person->name ?? '', $this->passes($seen->viewer, $decider), $seen->person->name ?? ''],
-            VantageKind::Observer => ['Observer', 'of '.($seen->person->name ?? $holder), 'an observer of '.($seen->person->name ?? $holder)],
+            VantageKind::Observer => [Say::text('sightlines.vantage_words.observer'), Say::text('sightlines.vantage_words.of_name', ['name' => $seen->person->name ?? (string) $holder]), Say::text('sightlines.vantage_words.an_observer_of_name', ['name' => $seen->person->name ?? (string) $holder])],
         };
 
         return new Vantage(
@@ -40,9 +42,9 @@ final readonly class VantageWords
     public static function day(int $day): string
     {
         return match (true) {
-            $day >= 0 => "day {$day}",
-            $day === -1 => 'begins tomorrow',
-            default => 'begins in '.-$day.' days',
+            $day >= 0 => Say::text('sightlines.vantage_words.day_day', ['day' => $day]),
+            $day === -1 => Say::text('sightlines.vantage_words.begins_tomorrow'),
+            default => Say::text('sightlines.vantage_words.begins_in_day_days', ['day' => -$day]),
         };
     }
 
@@ -60,6 +62,6 @@ final readonly class VantageWords
             }
         }
 
-        return $titles !== [] ? implode(', ', array_unique($titles)) : ($viewer->passes === [] ? 'no pass' : 'no active pass');
+        return $titles !== [] ? implode(', ', array_unique($titles)) : ($viewer->passes === [] ? Say::text('sightlines.vantage_words.no_pass') : Say::text('sightlines.vantage_words.no_active_pass'));
     }
 }

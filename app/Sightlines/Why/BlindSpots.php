@@ -29,7 +29,7 @@ final readonly class BlindSpots
         return new BlindSpot(
             $this->words($cell),
             array_map(static fn (Fix $fix): FixByRule => $fix->step(), $fixes),
-            $fixes === [] ? null : Sentence::of(trim((string) PossibleFixes::sentence($cell->document, $fixes), '.').": then {$open} of {$cell->outline->count()} rows are open to them."),
+            $fixes === [] ? null : Sentence::say('why.blind_spots.what_then_open_count', ['what' => trim((string) PossibleFixes::sentence($cell->document, $fixes), '.'), 'open' => $open, 'count' => $cell->outline->count()]),
         );
     }
 
@@ -40,20 +40,20 @@ final readonly class BlindSpots
 
         return match ($common) {
             Reason::CourseDraft, Reason::CourseRetired, Reason::CourseNotOpen, Reason::CourseOver => $gate(),
-            Reason::ObserversShut => Sentence::of('The observer door is shut.'),
-            Reason::ObserversNotHere => Sentence::of('The observer door is open, but no row lets observers in.'),
-            Reason::GuestsShut => Sentence::of($cell->decider->prepared->plan->guests ? 'The guest door is shut.' : 'The school lets no guests in at all.'),
-            Reason::GuestsNotHere => Sentence::of('The guest door is open, but no row lets guests in.'),
+            Reason::ObserversShut => Sentence::say('why.blind_spots.observer_door_shut'),
+            Reason::ObserversNotHere => Sentence::say('why.blind_spots.observer_door_open_but'),
+            Reason::GuestsShut => Sentence::say($cell->decider->prepared->plan->guests ? 'why.blind_spots.guest_door_shut' : 'why.blind_spots.school_lets_no_guests'),
+            Reason::GuestsNotHere => Sentence::say('why.blind_spots.guest_door_open_but'),
             Reason::LearnerCannot => $this->ofLearner($cell),
             Reason::PassEnded, Reason::PassPaused, Reason::PassRevoked, Reason::PassNotStarted => $this->lastGate($cell),
-            Reason::NoPass => Sentence::of('They hold no pass, and nothing here is a sample.'),
-            Reason::NotSignedIn => Sentence::of('They are not signed in, and nothing here is a sample.'),
-            Reason::SampleNeedsAccount => Sentence::of('Samples are for those who are signed in, and they are not.'),
-            Reason::Held => Sentence::of('Everything is handed out one by one, and nothing has been handed to them.'),
-            Reason::Draft => Sentence::of('Every row is a draft.'),
-            Reason::Tier => Sentence::of('Every row is for other tiers than theirs.'),
-            Reason::NotForYou => Sentence::of('No row’s condition lets them in.'),
-            default => $this->soonest($cell) ?? Sentence::of('Something is in the way of every row; choose one to see what.'),
+            Reason::NoPass => Sentence::say('why.blind_spots.they_hold_no_pass'),
+            Reason::NotSignedIn => Sentence::say('why.blind_spots.they_not_signed_in'),
+            Reason::SampleNeedsAccount => Sentence::say('why.blind_spots.samples_for_those_who'),
+            Reason::Held => Sentence::say('why.blind_spots.everything_handed_out_one'),
+            Reason::Draft => Sentence::say('why.blind_spots.every_row_draft'),
+            Reason::Tier => Sentence::say('why.blind_spots.every_row_for_other'),
+            Reason::NotForYou => Sentence::say('why.blind_spots.no_rows_condition_lets'),
+            default => $this->soonest($cell) ?? Sentence::say('why.blind_spots.something_in_way_every'),
         };
     }
 
@@ -70,8 +70,8 @@ final readonly class BlindSpots
         $own = $learner === null ? null : $this->of($cell->ofLearner($learner));
 
         return $own === null
-            ? Sentence::of('What their learner may enter does not let observers in, and the rest is closed to the learner too.')
-            : Sentence::of('They follow their learner, who sees nothing either: '.lcfirst((string) $own->words));
+            ? Sentence::say('why.blind_spots.what_their_learner_may')
+            : Sentence::say('why.blind_spots.they_follow_their_learner', ['what' => lcfirst((string) $own->words)]);
     }
 
     /** The one code that says it for every row, where there is one: the first of each. */
@@ -102,7 +102,7 @@ final readonly class BlindSpots
             }
         }
 
-        return $first === null ? null : Sentence::of('Nothing is open yet: {} is the first, '.$cell->clock->words($first[0]).'.', $cell->title($first[1]));
+        return $first === null ? null : Sentence::say('why.blind_spots.nothing_open_yet_title', ['when' => $cell->clock->words($first[0])], ['title' => $cell->title($first[1])]);
     }
 
     /** @return list<Fix> */

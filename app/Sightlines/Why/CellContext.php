@@ -8,6 +8,7 @@ use App\Access\Answer;
 use App\Access\SchoolClock;
 use App\Models\CourseDocument;
 use App\Words\RuleWords;
+use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\CourseSnapshot;
 use SilentKeep\Core\Deciding\Decider;
@@ -87,29 +88,29 @@ final readonly class CellContext
     public function forWhom(int $item, ?int $inTheWay): Gate
     {
         if ($inTheWay !== null) {
-            return Gate::shut('For whom', $this->said($inTheWay, $item, "Condition: {$this->condition($inTheWay)}. It does not hold."), WhyLink::rule('Condition here', $this->key($inTheWay), 'only'));
+            return Gate::shut(Say::text('why.cell_context.for_whom'), $this->said($inTheWay, $item, Say::text('why.cell_context.condition_condition_does_not', ['condition' => $this->condition($inTheWay)])), WhyLink::rule(Say::text('why.cell_context.condition_here'), $this->key($inTheWay), 'only'));
         }
         foreach (array_reverse($this->outline->path[$item]) as $step) {
             if ($this->outline->items[$step]->only !== null) {
-                return Gate::passed('For whom', $this->said($step, $item, "Condition: {$this->condition($step)}. It holds."));
+                return Gate::passed(Say::text('why.cell_context.for_whom'), $this->said($step, $item, Say::text('why.cell_context.condition_condition_it_holds', ['condition' => $this->condition($step)])));
             }
         }
 
-        return Gate::passed('For whom', Sentence::of('No other condition.'));
+        return Gate::passed(Say::text('why.cell_context.for_whom'), Sentence::say('why.cell_context.no_other_condition'));
     }
 
     /** What is said of the item itself, or of one above it. */
     public function said(int $step, int $item, string $words): Sentence
     {
-        return $step === $item ? Sentence::of($words) : Sentence::of('{}: '.lcfirst($words), $this->title($step));
+        return $step === $item ? Sentence::of($words) : Sentence::say('why.cell_context.title_what', ['what' => lcfirst($words)], ['title' => $this->title($step)]);
     }
 
     /** Likewise, of a date that comes from one above it. */
     public function saidWith(int $step, int $item, string $words): Sentence
     {
-        $with = $this->outline->items[$step]->kind === Kind::Module ? ', with {}.' : ', as {} does.';
-
-        return $step === $item ? Sentence::of($words.'.') : Sentence::of($words.$with, $this->title($step));
+        return $step === $item
+            ? Sentence::say('why.cell_context.words', ['words' => $words])
+            : Sentence::say($this->outline->items[$step]->kind === Kind::Module ? 'why.cell_context.with_module' : 'why.cell_context.as_row', ['words' => $words], ['title' => $this->title($step)]);
     }
 
     /** `Mon 2 Mar to Sat 29 Aug` */
@@ -117,6 +118,6 @@ final readonly class CellContext
     {
         $from = $this->clock->date($pass->from);
 
-        return $pass->until === Instant::NEVER ? "since {$from}, for good" : "{$from} to ".$this->clock->date($pass->until);
+        return $pass->until === Instant::NEVER ? Say::text('why.cell_context.since_from_for_good', ['from' => $from]) : Say::text('why.cell_context.from_to_date', ['from' => $from, 'date' => $this->clock->date($pass->until)]);
     }
 }

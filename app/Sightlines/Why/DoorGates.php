@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sightlines\Why;
 
+use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Admission;
 use SilentKeep\Core\Deciding\Reason;
@@ -27,7 +28,7 @@ final readonly class DoorGates
     public function observer(int $item, array $why): array
     {
         $door = $this->cell->decider->course->observerDoor;
-        $gates = [new Gate('Door', $door->open, Sentence::of($door->open ? 'The observer door is open.' : 'The observer door is shut.'), $door->open ? null : WhyLink::course('Doors'))];
+        $gates = [new Gate(Say::text('why.gate.door'), $door->open, Sentence::say($door->open ? 'why.door_gates.observer_door_open' : 'why.door_gates.observer_door_shut'), $door->open ? null : WhyLink::course('Doors'))];
         if (! $door->open) {
             return $gates;
         }
@@ -41,14 +42,14 @@ final readonly class DoorGates
             return [...$gates, ...$this->atDoor($item, $admission, ViewerKind::Observer, $why, 'observers')];
         }
         if (in_array(Reason::NotForYou, $why, true) && ! in_array(Reason::LearnerCannot, $why, true)) {
-            return [...$gates, Gate::passed('Learner', Sentence::of('Their learner is let in here.')), $this->cell->forWhom($item, $this->conditionOnPath($item))];
+            return [...$gates, Gate::passed(Say::text('why.gate.learner'), Sentence::say('why.door_gates.their_learner_let_in')), $this->cell->forWhom($item, $this->conditionOnPath($item))];
         }
         $enters = $this->cell->snapshot->learnerEnters($item);
         $inner = ($this->gates)($this->cell->ofLearner($learner));
 
         return [
             ...$gates,
-            new Gate('Learner', $enters, Sentence::of($enters ? 'Their learner is let in here, and they follow.' : 'They follow their learner, who is not let in here:')),
+            new Gate(Say::text('why.gate.learner'), $enters, Sentence::say($enters ? 'why.door_gates.their_learner_let_in_here' : 'why.door_gates.they_follow_their_learner')),
             ...array_map(static fn (Gate $gate): Gate => $gate->ofLearner(), array_values(array_filter($inner, static fn (Gate $gate): bool => $gate->name !== 'Course' || ! $gate->passed))),
         ];
     }
@@ -72,11 +73,11 @@ final readonly class DoorGates
     {
         $course = $this->cell->decider->course;
         if (! $this->cell->decider->prepared->plan->guests) {
-            return [Gate::shut('School', Sentence::of('The school lets no guests in at all.'))];
+            return [Gate::shut(Say::text('why.gate.school'), Sentence::say('why.door_gates.school_lets_no_guests'))];
         }
         $gates = [
-            Gate::passed('School', Sentence::of('The school lets guests in.')),
-            new Gate('Door', $course->guestDoor->open, Sentence::of($course->guestDoor->open ? 'The guest door is open.' : 'The guest door is shut.'), $course->guestDoor->open ? null : WhyLink::course('Doors')),
+            Gate::passed(Say::text('why.gate.school'), Sentence::say('why.door_gates.school_lets_guests_in')),
+            new Gate(Say::text('why.gate.door'), $course->guestDoor->open, Sentence::say($course->guestDoor->open ? 'why.door_gates.guest_door_open' : 'why.door_gates.guest_door_shut'), $course->guestDoor->open ? null : WhyLink::course('Doors')),
         ];
         if (! $course->guestDoor->open) {
             return $gates;
@@ -92,16 +93,16 @@ final readonly class DoorGates
         $many = $audience === Audience::Guests ? 'guests' : 'observers';
         foreach ($this->cell->outline->path[$item] as $step) {
             if (in_array($audience, $this->cell->outline->items[$step]->neverFor, true)) {
-                return Gate::shut('Let in', $this->cell->said($step, $item, "Never for {$many}."), WhyLink::rule(ucfirst($many).' here', $this->cell->key($step), $many));
+                return Gate::shut(Say::text('why.door_gates.let_in'), $this->cell->said($step, $item, Say::text('why.door_gates.never_for_many', ['many' => $many])), WhyLink::rule(Say::text('why.door_gates.what_here', ['what' => ucfirst($many)]), $this->cell->key($step), $many));
             }
         }
         $deciding = $admission->deciding[$item];
         if ($deciding === null) {
-            return new Gate('Let in', $default, Sentence::of($default ? "Every row lets {$many} in that says nothing else." : "No row lets {$many} in that does not say so, and this one does not."), $default ? null : WhyLink::rule(ucfirst($many).' here', $this->cell->key($item), $many));
+            return new Gate(Say::text('why.door_gates.let_in'), $default, Sentence::of($default ? Say::text('why.door_gates.every_row_lets_many', ['many' => $many]) : Say::text('why.door_gates.no_row_lets_many', ['many' => $many])), $default ? null : WhyLink::rule(Say::text('why.door_gates.what_here', ['what' => ucfirst($many)]), $this->cell->key($item), $many));
         }
         $lets = $admission->admits[$item];
 
-        return new Gate('Let in', $lets, $this->cell->said($deciding, $item, $lets ? "Lets {$many} in." : "Lets no {$many} in."), $lets ? null : WhyLink::rule(ucfirst($many).' here', $this->cell->key($deciding), $many));
+        return new Gate(Say::text('why.door_gates.let_in'), $lets, $this->cell->said($deciding, $item, $lets ? Say::text('why.door_gates.lets_many_in', ['many' => $many]) : Say::text('why.door_gates.lets_no_many_in', ['many' => $many])), $lets ? null : WhyLink::rule(Say::text('why.door_gates.what_here', ['what' => ucfirst($many)]), $this->cell->key($deciding), $many));
     }
 
     /**
@@ -114,7 +115,7 @@ final readonly class DoorGates
         foreach ($this->cell->outline->path[$item] as $step) {
             if ($this->cell->outline->items[$step]->tiers !== null) {
                 $passes = $admission->tiersAllow[$item];
-                $gates[] = new Gate('Tier', $passes, $this->cell->said($step, $item, $passes ? 'For some tiers, and let in all the same.' : "For some tiers only: {$word} need leave of their own there."), $passes ? null : WhyLink::rule('Tiers here', $this->cell->key($step), 'tiers'));
+                $gates[] = new Gate(Say::text('why.gate.tier'), $passes, $this->cell->said($step, $item, $passes ? Say::text('why.door_gates.for_some_tiers_and') : Say::text('why.door_gates.for_some_tiers_only', ['word' => $word])), $passes ? null : WhyLink::rule(Say::text('why.door_gates.tiers_here'), $this->cell->key($step), 'tiers'));
                 break;
             }
         }
@@ -129,10 +130,10 @@ final readonly class DoorGates
     public function anyone(int $item, array $why): array
     {
         $kind = $this->cell->viewer->signedIn ? ViewerKind::Member : ViewerKind::Visitor;
-        $gates = [Gate::passed('Entry', Sentence::of('The course is open to anyone.'))];
+        $gates = [Gate::passed(Say::text('why.gate.entry'), Sentence::say('why.door_gates.course_open_anyone'))];
         foreach ($this->cell->outline->path[$item] as $step) {
             if ($this->cell->outline->items[$step]->tiers !== null) {
-                $gates[] = Gate::shut('Tier', $this->cell->said($step, $item, 'For passes of some tiers only.'), WhyLink::rule('Tiers here', $this->cell->key($step), 'tiers'));
+                $gates[] = Gate::shut(Say::text('why.gate.tier'), $this->cell->said($step, $item, Say::text('why.door_gates.for_passes_some_tiers')), WhyLink::rule(Say::text('why.door_gates.tiers_here'), $this->cell->key($step), 'tiers'));
                 break;
             }
         }
@@ -156,19 +157,19 @@ final readonly class DoorGates
         foreach ($this->cell->outline->path[$item] as $step) {
             $opening = $plan->opening($step);
             $closing = $plan->closing($step);
-            $link = WhyLink::rule('Opening here', $this->cell->key($step), 'opens', $plan->name);
+            $link = WhyLink::rule(Say::text('why.door_gates.opening_here'), $this->cell->key($step), 'opens', $plan->name);
             $dated = $opening->dated();
             if ($dated === Instant::NEVER) {
-                $gates[] = Gate::shut('Opening', $this->cell->said($step, $item, 'Only when somebody hands it out.'), $link);
+                $gates[] = Gate::shut(Say::text('why.gate.opening'), $this->cell->said($step, $item, Say::text('why.door_gates.only_when_somebody_hands')), $link);
             } elseif ($dated !== null) {
                 $shut = $this->cell->at < $dated;
-                $gates[] = new Gate('Opening', ! $shut, $this->cell->saidWith($step, $item, ($shut ? 'Opens ' : 'Out since ').$this->cell->clock->words($dated)), $shut ? $link : null);
+                $gates[] = new Gate(Say::text('why.gate.opening'), ! $shut, $this->cell->saidWith($step, $item, Say::text($shut ? 'why.pass_gates.opens_when' : 'why.pass_gates.out_since_when', ['when' => $this->cell->clock->words($dated)])), $shut ? $link : null);
             } elseif (in_array(Reason::NotYet, $why, true) && $opening->isRelative()) {
-                $gates[] = Gate::shut('Opening', $this->cell->said($step, $item, 'Opens some days after joining, and who has no pass has not joined.'), $link);
+                $gates[] = Gate::shut(Say::text('why.gate.opening'), $this->cell->said($step, $item, Say::text('why.door_gates.opens_some_days_after')), $link);
             }
             if ($closing instanceof ClosesOn) {
                 $shut = $this->cell->at >= $closing->at;
-                $gates[] = new Gate('Closing', ! $shut, $this->cell->saidWith($step, $item, ($shut ? 'Closed since ' : 'Closes ').$this->cell->clock->words($closing->at)), $shut ? WhyLink::rule('Closing here', $this->cell->key($step), 'closes', $plan->name) : null);
+                $gates[] = new Gate(Say::text('why.gate.closing'), ! $shut, $this->cell->saidWith($step, $item, Say::text($shut ? 'why.pass_gates.closed_since_when' : 'why.pass_gates.closes_when', ['when' => $this->cell->clock->words($closing->at)])), $shut ? WhyLink::rule(Say::text('why.door_gates.closing_here'), $this->cell->key($step), 'closes', $plan->name) : null);
             }
         }
 

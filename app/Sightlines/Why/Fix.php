@@ -12,6 +12,9 @@ use App\Drafts\Edits\SetField;
 use App\Drafts\Edits\SetTime;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentTime;
+use App\Words\RuleWords;
+use App\Words\Say;
+use App\Words\Sentence;
 
 /** One change of the rules that lets somebody in: the edit itself, and what is said of it. */
 final readonly class Fix
@@ -72,34 +75,18 @@ final readonly class Fix
         };
     }
 
-    /** What it does, as a clause with `{}` where each of its items is named. */
-    public function clause(): string
+    /**
+     * What it does, as a clause; see {@see Sentence::title}.
+     *
+     * @param  list<string>  $titles  of its items
+     */
+    public function clause(array $titles): string
     {
-        $many = count($this->items) > 1;
-        $items = implode(' and ', array_fill(0, count($this->items), '{}'));
-        $is = $many ? 'are' : 'is';
+        $items = ['items' => RuleWords::enumeration(array_map(Sentence::title(...), $titles), 'and'), 'count' => count($titles)];
 
         return match ($this->kind) {
-            FixKind::CourseLive => 'the course goes live',
-            FixKind::SeasonBegun => 'the season has no beginning',
-            FixKind::SeasonOpenEnded => 'the season has no end',
-            FixKind::AnyOrderOnTop => 'the course opens in any order',
-            FixKind::SampleForVisitors => 'samples need no account',
-            FixKind::OpenObserverDoor => 'the observer door opens',
-            FixKind::ObserversEverywhere => 'every row lets observers in that says nothing else',
-            FixKind::OpenGuestDoor => 'the guest door opens',
-            FixKind::GuestsEverywhere => 'every row lets guests in that says nothing else',
-            FixKind::ObserversHere => $items.($many ? ' let' : ' lets').' observers in',
-            FixKind::GuestsHere => $items.($many ? ' let' : ' lets').' guests in',
-            FixKind::NoDraft => "{$items} {$is} no draft any more",
-            FixKind::NoCondition => $items.($many ? ' have' : ' has').' no condition',
-            FixKind::NothingFirst => "nothing comes before {$items}",
-            FixKind::AnyOrder => "what is in {$items} opens in any order",
-            FixKind::Sample => $items.($many ? ' become samples' : ' becomes a sample'),
-            FixKind::AtOnce => $items.($many ? ' open' : ' opens').' at once',
-            FixKind::NeverCloses => $items.($many ? ' do' : ' does').' not close',
-            FixKind::EveryPass => "{$items} {$is} for every pass",
-            FixKind::TierToo => "{$items} {$is} for {$this->tier} too",
+            FixKind::TierToo => Say::text('why.fix.tier_too', [...$items, 'tier' => (string) $this->tier]),
+            default => Say::text("why.fix.{$this->kind->value}", $items),
         };
     }
 }

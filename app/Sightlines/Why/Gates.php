@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sightlines\Why;
 
+use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\Route;
@@ -28,7 +29,7 @@ final readonly class Gates
     {
         $snapshot = $this->cell->snapshot;
         if ($this->cell->viewer->staff) {
-            return [Gate::passed('Staff', Sentence::of('Staff see everything, drafts too.'))];
+            return [Gate::passed(Say::text('why.gate.staff'), Sentence::say('why.gates.staff_see_everything_drafts'))];
         }
         $via = $snapshot->standings[$item]->via;
         if ($via === Route::Grant) {
@@ -60,21 +61,21 @@ final readonly class Gates
     private function course(): Gate
     {
         $course = $this->cell->decider->course;
-        $link = WhyLink::course('Season and state');
+        $link = WhyLink::course(Say::text('why.gates.season_and_state'));
         $words = fn (int $instant): string => $this->cell->clock->words($instant);
         $season = match (true) {
-            $course->opens === null && $course->closes === null => 'no season',
-            $course->closes === null => 'since '.$words((int) $course->opens),
-            $course->opens === null => 'to '.$words($course->closes),
-            default => 'season '.$words($course->opens).' to '.$words($course->closes),
+            $course->opens === null && $course->closes === null => Say::text('why.gates.no_season'),
+            $course->closes === null => Say::text('why.gates.since_words', ['words' => $words((int) $course->opens)]),
+            $course->opens === null => Say::text('why.gates.to_words', ['words' => $words($course->closes)]),
+            default => Say::text('why.gates.season_words_to_words2', ['words' => $words($course->opens), 'words2' => $words($course->closes)]),
         };
 
         return match ($this->cell->snapshot->gate) {
-            Reason::CourseDraft => Gate::shut('Course', Sentence::of('The course is a draft: only staff see it.'), $link),
-            Reason::CourseRetired => Gate::shut('Course', Sentence::of($course->keepAfterRetiring ? 'The course is retired; only who holds an active pass keeps it.' : 'The course is retired, and nobody keeps it.'), $link),
-            Reason::CourseNotOpen => Gate::shut('Course', Sentence::of('The course opens '.$words($course->opens ?? 0).'.'), $link),
-            Reason::CourseOver => Gate::shut('Course', Sentence::of('The course closed '.$words($course->closes ?? 0).'.'), $link),
-            default => Gate::passed('Course', Sentence::of(($course->state === CourseState::Retired ? 'Retired, but kept' : 'Live').'; '.$season.'.')),
+            Reason::CourseDraft => Gate::shut(Say::text('why.gate.course'), Sentence::say('why.gates.course_draft_only_staff'), $link),
+            Reason::CourseRetired => Gate::shut(Say::text('why.gate.course'), Sentence::say($course->keepAfterRetiring ? 'why.gates.course_retired_only_who' : 'why.gates.course_retired_and_nobody'), $link),
+            Reason::CourseNotOpen => Gate::shut(Say::text('why.gate.course'), Sentence::say('why.gates.the_course_opens_words', ['words' => $words($course->opens ?? 0)]), $link),
+            Reason::CourseOver => Gate::shut(Say::text('why.gate.course'), Sentence::say('why.gates.the_course_closed_words', ['words' => $words($course->closes ?? 0)]), $link),
+            default => Gate::passed(Say::text('why.gate.course'), Sentence::say($course->state === CourseState::Retired ? 'why.gates.retired_kept' : 'why.gates.live', ['season' => $season])),
         };
     }
 
@@ -83,7 +84,7 @@ final readonly class Gates
     {
         foreach ($this->cell->outline->path[$item] as $step) {
             if ($this->cell->outline->items[$step]->draft) {
-                return [Gate::shut('Draft', Sentence::of('{} is a draft: only staff see it.', $this->cell->title($step)), WhyLink::rule('Show the row', $this->cell->key($step)))];
+                return [Gate::shut(Say::text('why.gate.draft'), Sentence::say('why.gates.title_draft_only_staff', titles: ['title' => $this->cell->title($step)]), WhyLink::rule(Say::text('why.gates.show_the_row'), $this->cell->key($step)))];
             }
         }
 
@@ -94,22 +95,22 @@ final readonly class Gates
     {
         $grant = $this->cell->snapshot->grantFor($item);
         $position = $grant === null ? null : $this->cell->outline->positionOf($grant->item);
-        $until = $grant === null || $grant->until === Instant::NEVER ? 'for good' : 'until '.$this->cell->clock->words($grant->until);
+        $until = $grant === null || $grant->until === Instant::NEVER ? Say::text('why.gates.for_good') : Say::text('why.gates.until_when', ['when' => $this->cell->clock->words($grant->until)]);
 
-        return Gate::passed('Handed out', Sentence::of("{} is handed to them {$until}, whatever the rules say.", $this->cell->title($position ?? $item)));
+        return Gate::passed(Say::text('why.gates.handed_out'), Sentence::say('why.gates.title_handed_them_until', ['until' => $until], ['title' => $this->cell->title($position ?? $item)]));
     }
 
     private function lapsed(Pass $pass): Gate
     {
         $offer = $this->cell->decider->prepared->offerOf($pass);
-        $words = match (true) {
-            $pass->state === PassState::Revoked => '{} was withdrawn.',
-            $pass->state === PassState::Paused => '{} is paused.',
-            $this->cell->at >= $pass->until => '{} ended '.$this->cell->clock->words($pass->until).'.',
-            default => '{} begins '.$this->cell->clock->words($pass->from).'.',
-        };
+        $title = ['title' => $offer === null ? $pass->offer : $offer->title ?? $offer->key];
 
-        return Gate::shut('Pass', Sentence::of($words, $offer === null ? $pass->offer : $offer->title ?? $offer->key));
+        return Gate::shut(Say::text('why.gate.pass'), match (true) {
+            $pass->state === PassState::Revoked => Sentence::say('why.gates.title_was_withdrawn', titles: $title),
+            $pass->state === PassState::Paused => Sentence::say('why.gates.title_is_paused', titles: $title),
+            $this->cell->at >= $pass->until => Sentence::say('why.gates.title_ended_when', ['when' => $this->cell->clock->words($pass->until)], $title),
+            default => Sentence::say('why.gates.title_begins_when', ['when' => $this->cell->clock->words($pass->from)], $title),
+        });
     }
 
     private function sample(int $item, bool $open): Gate
@@ -122,20 +123,20 @@ final readonly class Gates
         }
 
         return $open
-            ? Gate::passed('Sample', $this->cell->said($marked, $item, 'A sample, to be looked at without a pass.'))
-            : Gate::shut('Account', $this->cell->said($marked, $item, 'A sample, for those who are signed in.'), WhyLink::course('Who may see samples'));
+            ? Gate::passed(Say::text('why.gate.sample'), $this->cell->said($marked, $item, Say::text('why.gates.sample_be_looked_at')))
+            : Gate::shut(Say::text('why.gate.account'), $this->cell->said($marked, $item, Say::text('why.gates.sample_for_those_who')), WhyLink::course(Say::text('why.gates.who_may_see_samples')));
     }
 
     private function entry(): Gate
     {
         $how = match ($this->cell->decider->course->entry) {
-            Entry::Signup => 'by signing up',
-            Entry::Offer => 'by an offer',
-            default => 'by invitation',
+            Entry::Signup => Say::text('why.gates.by_signing_up'),
+            Entry::Offer => Say::text('why.gates.by_an_offer'),
+            default => Say::text('why.gates.by_invitation'),
         };
 
         return $this->cell->viewer->signedIn
-            ? Gate::shut('Entry', Sentence::of("The way in is {$how}, and this viewer holds no pass."), WhyLink::course('Who gets in'))
-            : Gate::shut('Entry', Sentence::of("The way in is {$how}, and a visitor is not signed in."), WhyLink::course('Who gets in'));
+            ? Gate::shut(Say::text('why.gate.entry'), Sentence::say('why.gates.way_in_how_and', ['how' => $how]), WhyLink::course(Say::text('why.gates.who_gets_in')))
+            : Gate::shut(Say::text('why.gate.entry'), Sentence::say('why.gates.way_in_how_and_visitor', ['how' => $how]), WhyLink::course(Say::text('why.gates.who_gets_in')));
     }
 }

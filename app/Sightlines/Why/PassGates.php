@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sightlines\Why;
 
 use App\Words\RuleWords;
+use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\PassReading;
 use SilentKeep\Core\Deciding\Reason;
@@ -23,7 +24,7 @@ final readonly class PassGates
     public function of(int $item, PassReading $reading): array
     {
         return [
-            Gate::passed('Pass', Sentence::of('{}, active, '.$this->cell->dates($reading->pass).'.', $reading->offer->title ?? $reading->offer->key)),
+            Gate::passed(Say::text('why.gate.pass'), Sentence::say('why.pass_gates.title_active_dates', ['dates' => $this->cell->dates($reading->pass)], ['title' => $reading->offer->title ?? $reading->offer->key])),
             $this->scope($item, $reading),
             $this->tier($item, $reading),
             $this->cell->forWhom($item, $reading->conditionInTheWay($item)),
@@ -37,18 +38,18 @@ final readonly class PassGates
     {
         $scope = $reading->offer->scope;
         if ($scope === null) {
-            return Gate::passed('Scope', Sentence::of('The pass covers the whole course.'));
+            return Gate::passed(Say::text('why.gate.scope'), Sentence::say('why.pass_gates.pass_covers_whole_course'));
         }
         $titles = array_map($this->cell->title(...), $scope);
-        $list = $titles === [] ? 'nothing' : RuleWords::enumeration(array_fill(0, count($titles), '{}'), 'and');
+        $list = $titles === [] ? Say::text('why.pass_gates.nothing') : RuleWords::enumeration(array_map(Sentence::title(...), $titles), 'and');
 
-        return new Gate('Scope', $reading->coverage->inScope[$item], Sentence::of("The pass covers {$list} only.", ...$titles));
+        return new Gate(Say::text('why.gate.scope'), $reading->coverage->inScope[$item], Sentence::say('why.pass_gates.pass_covers_list', ['list' => $list]));
     }
 
     private function tier(int $item, PassReading $reading): Gate
     {
         $tier = $reading->offer->tier;
-        $carries = $tier === null ? 'this pass carries no tier.' : "this pass carries {$tier}.";
+        $carries = $tier === null ? Say::text('why.pass_gates.pass_carries_no_tier') : Say::text('why.pass_gates.this_pass_carries_tier', ['tier' => $tier]);
         $told = null;
         foreach ($this->cell->outline->path[$item] as $step) {
             $tiers = $this->cell->outline->items[$step]->tiers;
@@ -56,21 +57,21 @@ final readonly class PassGates
                 continue;
             }
             $passes = $tier !== null && in_array($tier, $tiers, true);
-            $for = $tiers === [] ? 'no pass at all' : RuleWords::enumeration($tiers, 'or').' passes';
-            $told = new Gate('Tier', $passes, $this->cell->said($step, $item, "For {$for}; {$carries}"), $passes ? null : WhyLink::rule('Tiers here', $this->cell->key($step), 'tiers'));
+            $for = $tiers === [] ? Say::text('why.pass_gates.no_pass_at_all') : Say::text('why.pass_gates.list_passes', ['list' => RuleWords::enumeration($tiers, 'or')]);
+            $told = new Gate(Say::text('why.gate.tier'), $passes, $this->cell->said($step, $item, Say::text('why.pass_gates.for_for_carries', ['for' => $for, 'carries' => $carries])), $passes ? null : WhyLink::rule(Say::text('why.pass_gates.tiers_here'), $this->cell->key($step), 'tiers'));
             if (! $passes) {
                 return $told;
             }
         }
 
-        return $told ?? Gate::passed('Tier', Sentence::of('For every tier.'));
+        return $told ?? Gate::passed(Say::text('why.gate.tier'), Sentence::say('why.pass_gates.for_every_tier'));
     }
 
     private function opening(int $item, PassReading $reading): Gate
     {
         $release = $reading->schedule->release[$item];
         if ($reading->offer->plan === null) {
-            return new Gate('Opening', $this->cell->at >= $release, Sentence::of($this->cell->at >= $release ? 'At once: this offer has no release plan.' : 'From '.$this->cell->clock->words($release).'.'));
+            return new Gate(Say::text('why.gate.opening'), $this->cell->at >= $release, $this->cell->at >= $release ? Sentence::say('why.pass_gates.at_once_offer_has') : Sentence::say('why.pass_gates.from_when', ['when' => $this->cell->clock->words($release)]));
         }
         // The uppermost item that opens no earlier says when.
         $binding = $item;
@@ -80,13 +81,13 @@ final readonly class PassGates
                 break;
             }
         }
-        $link = WhyLink::rule('Opening here', $this->cell->key($binding), 'opens', $reading->offer->plan->name);
+        $link = WhyLink::rule(Say::text('why.pass_gates.opening_here'), $this->cell->key($binding), 'opens', $reading->offer->plan->name);
 
         return match (true) {
-            $release === Instant::NEVER => Gate::shut('Opening', $this->cell->said($binding, $item, 'Only when somebody hands it out.'), $link),
-            $this->cell->at < $release && $release === $this->cell->decider->course->opens => Gate::shut('Opening', Sentence::of('Opens with the course.')),
-            $this->cell->at < $release => Gate::shut('Opening', $this->cell->saidWith($binding, $item, 'Opens '.$this->cell->clock->words($release)), $link),
-            default => Gate::passed('Opening', $this->cell->saidWith($binding, $item, 'Out since '.$this->cell->clock->words($release))),
+            $release === Instant::NEVER => Gate::shut(Say::text('why.gate.opening'), $this->cell->said($binding, $item, Say::text('why.pass_gates.only_when_somebody_hands')), $link),
+            $this->cell->at < $release && $release === $this->cell->decider->course->opens => Gate::shut(Say::text('why.gate.opening'), Sentence::say('why.pass_gates.opens_with_the_course')),
+            $this->cell->at < $release => Gate::shut(Say::text('why.gate.opening'), $this->cell->saidWith($binding, $item, Say::text('why.pass_gates.opens_when', ['when' => $this->cell->clock->words($release)])), $link),
+            default => Gate::passed(Say::text('why.gate.opening'), $this->cell->saidWith($binding, $item, Say::text('why.pass_gates.out_since_when', ['when' => $this->cell->clock->words($release)]))),
         };
     }
 
@@ -94,7 +95,7 @@ final readonly class PassGates
     {
         $closing = $reading->schedule->closing[$item];
         if ($closing === Instant::NEVER) {
-            return Gate::passed('Closing', Sentence::of('Never closes.'));
+            return Gate::passed(Say::text('why.gate.closing'), Sentence::say('why.pass_gates.never_closes'));
         }
         $binding = $item;
         foreach ($this->cell->outline->path[$item] as $step) {
@@ -105,7 +106,7 @@ final readonly class PassGates
         }
         $shut = $this->cell->at >= $closing;
 
-        return new Gate('Closing', ! $shut, $this->cell->saidWith($binding, $item, ($shut ? 'Closed since ' : 'Closes ').$this->cell->clock->words($closing)), $shut ? WhyLink::rule('Closing here', $this->cell->key($binding), 'closes', $reading->offer->plan?->name) : null);
+        return new Gate(Say::text('why.gate.closing'), ! $shut, $this->cell->saidWith($binding, $item, Say::text($shut ? 'why.pass_gates.closed_since_when' : 'why.pass_gates.closes_when', ['when' => $this->cell->clock->words($closing)])), $shut ? WhyLink::rule(Say::text('why.pass_gates.closing_here'), $this->cell->key($binding), 'closes', $reading->offer->plan?->name) : null);
     }
 
     private function first(int $item, PassReading $reading): Gate
@@ -114,25 +115,23 @@ final readonly class PassGates
         if ($unmet === []) {
             $complete = $reading->progress->isComplete($item);
 
-            return Gate::passed('First', Sentence::of($complete ? 'They have finished it: it stays open.' : 'Nothing has to come first any more.'));
+            return Gate::passed(Say::text('why.gate.first'), Sentence::say($complete ? 'why.pass_gates.they_have_finished_stays' : 'why.pass_gates.nothing_has_come_first'));
         }
         $stuck = in_array(Reason::Stuck, $reading->failing($item, ViewerKind::Learner), true);
         $titles = array_map($this->cell->title(...), $reading->waitsFor($item));
-        $list = RuleWords::enumeration(array_fill(0, count($titles), '{}'), 'and');
+        $list = RuleWords::enumeration(array_map(Sentence::title(...), $titles), 'and');
         $first = $unmet[0];
         $byOrder = $reading->progress->afterMet($first);
         $above = $this->cell->outline->parent[$first];
         $link = match (true) {
-            ! $byOrder => WhyLink::rule('Order here', $this->cell->key($first), 'after'),
-            $above >= 0 => WhyLink::rule('Order here', $this->cell->key($above), 'inOrder'),
-            default => WhyLink::course('Order of the course'),
+            ! $byOrder => WhyLink::rule(Say::text('why.pass_gates.order_here'), $this->cell->key($first), 'after'),
+            $above >= 0 => WhyLink::rule(Say::text('why.pass_gates.order_here'), $this->cell->key($above), 'inOrder'),
+            default => WhyLink::course(Say::text('why.pass_gates.order_of_the_course')),
         };
-        $words = match (true) {
-            $titles === [] => 'More has to be finished first than there is.',
-            count($titles) === 1 => "{$list} is not finished".($stuck ? ', and this pass never lets them finish it.' : '.'),
-            default => "{$list} are not finished".($stuck ? ', and this pass never lets them finish enough of it.' : '.'),
-        };
+        $words = $titles === []
+            ? Sentence::say('why.pass_gates.more_has_be_finished')
+            : Sentence::say($stuck ? 'why.pass_gates.never_finished' : 'why.pass_gates.not_finished', ['list' => $list, 'count' => count($titles)]);
 
-        return Gate::shut('First', Sentence::of($words, ...$titles), $link);
+        return Gate::shut(Say::text('why.gate.first'), $words, $link);
     }
 }

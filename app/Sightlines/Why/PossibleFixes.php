@@ -7,6 +7,7 @@ namespace App\Sightlines\Why;
 use App\Models\CourseDocument;
 use App\Sightlines\Vantages\VantagePoint;
 use App\Words\RuleWords;
+use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Reason;
@@ -53,7 +54,7 @@ final readonly class PossibleFixes
         $next = $decision->next;
 
         return $next === null || $next->state !== State::Open ? [] : [
-            new PossibleFix('time', Sentence::of('By itself'), Sentence::of('On '.$this->cell->clock->words($next->at).', if nothing else is done.'), WhyLink::instant('Look there', $next->at)),
+            new PossibleFix('time', Sentence::say('why.possible_fixes.by_itself'), Sentence::say('why.possible_fixes.on_when_if_nothing', ['when' => $this->cell->clock->words($next->at)]), WhyLink::instant(Say::text('why.possible_fixes.look_there'), $next->at)),
         ];
     }
 
@@ -75,11 +76,16 @@ final readonly class PossibleFixes
             return [];
         }
         $first = array_map($this->cell->title(...), $this->cell->waitsFor($item));
-        $list = $first === [] ? 'what comes first' : RuleWords::enumeration(array_fill(0, count($first), '{}'), 'and');
-        $is = count($first) < 2 ? 'is' : 'are';
-        $when = $opens > $this->cell->at ? ', not before '.$this->cell->clock->words($opens) : '';
+        $once = [
+            'list' => $first === [] ? Say::text('why.possible_fixes.what_comes_first') : RuleWords::enumeration(array_map(Sentence::title(...), $first), 'and'),
+            'count' => max(1, count($first)),
+        ];
 
-        return [new PossibleFix('learner', Sentence::of($observes ? 'By their learner' : 'By the learner'), Sentence::of("Once {$list} {$is} finished{$when}.", ...$first))];
+        return [new PossibleFix(
+            'learner',
+            Sentence::say($observes ? 'why.possible_fixes.by_their_learner' : 'why.possible_fixes.by_the_learner'),
+            $opens > $this->cell->at ? Sentence::say('why.possible_fixes.once_not_before', [...$once, 'when' => $this->cell->clock->words($opens)]) : Sentence::say('why.possible_fixes.once', $once),
+        )];
     }
 
     /** @param  array<array-key, int>  $done  by whoever is observed */
@@ -94,7 +100,7 @@ final readonly class PossibleFixes
     private function signedIn(int $item): array
     {
         return $this->cell->viewer->signedIn || ! $this->opens($this->cell->viewer->signedIn(), $item) ? [] : [
-            new PossibleFix('learner', Sentence::of('By signing in'), Sentence::of('Whoever is signed in is let in here.'), WhyLink::vantage('See it so', 'member', $this->cell->at)),
+            new PossibleFix('learner', Sentence::say('why.possible_fixes.by_signing_in'), Sentence::say('why.possible_fixes.whoever_signed_in_let'), WhyLink::vantage(Say::text('why.possible_fixes.see_it_so'), 'member', $this->cell->at)),
         ];
     }
 
@@ -110,20 +116,21 @@ final readonly class PossibleFixes
         $now = $this->cell->clock->minute();
         foreach ((new WaysIn($this->cell->decider, $this->cell->decider->prepared->plan->zone))->to($this->cell->key($item), $this->cell->viewer, $this->cell->at) as $way) {
             $when = match (true) {
-                $way->opens > $this->cell->at => 'From '.$this->cell->clock->words($way->opens).', if taken now'.($way->byTimeAlone ? '' : ', once what comes first is finished'),
-                default => $way->byTimeAlone ? 'At once' : 'As soon as what comes first is finished',
+                $way->opens > $this->cell->at => Say::text($way->byTimeAlone ? 'why.possible_fixes.from_if_taken' : 'why.possible_fixes.from_once_finished', ['when' => $this->cell->clock->words($way->opens)]),
+                default => $way->byTimeAlone ? Say::text('why.possible_fixes.at_once') : Say::text('why.possible_fixes.as_soon_as_what'),
             };
             $day = intdiv($now - $this->cell->at, 86400);
             $vantage = VantagePoint::holder($way->offer->key, $day, ! $way->byTimeAlone);
             $refusals ??= ($this->refusals)();
             $refusal = $refusals[$way->offer->key] ?? null;
             $detail = $when.$this->lasts($way->pass).'.';
+            $title = $way->offer->title ?? $way->offer->key;
             $fix = new PossibleFix(
                 $refusal === null ? 'offer' : 'school',
-                Sentence::of($refusal === null ? '{}' : 'Give {}', $way->offer->title ?? $way->offer->key),
-                Sentence::of($refusal === null ? $detail : "{$detail} They cannot take it themselves: “{$refusal}”"),
-                abs($day) > VantagePoint::MOST_DAYS ? null : WhyLink::vantage('See it so', (string) $vantage, $way->opens),
-                byAct: $this->byAct('give', 'Give it', offer: $way->offer->key),
+                $refusal === null ? Sentence::of(Sentence::title($title)) : Sentence::say('why.possible_fixes.give_title', titles: ['title' => $title]),
+                Sentence::of($refusal === null ? $detail : Say::text('why.possible_fixes.detail_they_cannot_take', ['detail' => $detail, 'refusal' => $refusal])),
+                abs($day) > VantagePoint::MOST_DAYS ? null : WhyLink::vantage(Say::text('why.possible_fixes.see_it_so'), (string) $vantage, $way->opens),
+                byAct: $this->byAct('give', Say::text('why.possible_fixes.give_it'), offer: $way->offer->key),
             );
             $refusal === null ? $ways[] = $fix : $given[] = $fix;
         }
@@ -133,7 +140,7 @@ final readonly class PossibleFixes
 
     private function lasts(Pass $pass): string
     {
-        return $pass->until === Instant::NEVER ? '' : '; ends '.$this->cell->clock->date($pass->until);
+        return $pass->until === Instant::NEVER ? '' : Say::text('why.possible_fixes.ends_date', ['date' => $this->cell->clock->date($pass->until)]);
     }
 
     /**
@@ -158,13 +165,13 @@ final readonly class PossibleFixes
         $title = $this->cell->decider->prepared->offerOf($pass)->title ?? $pass->offer;
 
         [$words, $byAct] = match (true) {
-            in_array(Reason::PassPaused, $why, true) => ['Take {} up again', $this->byAct('resume', 'Take it up', offer: $pass->offer)],
-            in_array(Reason::PassRevoked, $why, true) => ['Give {} back', $this->byAct('give-back', 'Give it back', offer: $pass->offer)],
-            in_array(Reason::PassEnded, $why, true) => ['Extend {}', $this->byAct('extend', 'Extend it', offer: $pass->offer)],
-            default => ['Let {} begin now', null],
+            in_array(Reason::PassPaused, $why, true) => ['why.possible_fixes.take_title_up', $this->byAct('resume', Say::text('why.possible_fixes.take_it_up'), offer: $pass->offer)],
+            in_array(Reason::PassRevoked, $why, true) => ['why.possible_fixes.give_title_back', $this->byAct('give-back', Say::text('why.possible_fixes.give_it_back'), offer: $pass->offer)],
+            in_array(Reason::PassEnded, $why, true) => ['why.possible_fixes.extend_title', $this->byAct('extend', Say::text('why.possible_fixes.extend_it'), offer: $pass->offer)],
+            default => ['why.possible_fixes.let_title_begin', null],
         };
 
-        return [new PossibleFix('school', Sentence::of($words, $title), Sentence::of('It opens at once then.'), byAct: $byAct)];
+        return [new PossibleFix('school', Sentence::say($words, titles: ['title' => $title]), Sentence::say('why.possible_fixes.opens_at_once_then'), byAct: $byAct)];
     }
 
     /** @return list<PossibleFix> */
@@ -177,7 +184,7 @@ final readonly class PossibleFixes
         $with = $learner->withGrant(new Grant($this->cell->key($item), $this->cell->at));
 
         return ! $this->opens($this->inPlaceOfLearner($with), $item) ? [] : [
-            new PossibleFix('school', Sentence::of($this->cell->viewer->observes === null ? 'Hand it to one person' : 'Hand it to their learner'), Sentence::of('Opens at once, whatever the gates say.'), byAct: $this->byAct('grant', 'Hand it out', item: $this->cell->key($item))),
+            new PossibleFix('school', Sentence::say($this->cell->viewer->observes === null ? 'why.possible_fixes.hand_one_person' : 'why.possible_fixes.hand_their_learner'), Sentence::say('why.possible_fixes.opens_at_once_whatever'), byAct: $this->byAct('grant', Say::text('why.possible_fixes.hand_it_out'), item: $this->cell->key($item))),
         ];
     }
 
@@ -195,7 +202,7 @@ final readonly class PossibleFixes
         foreach (array_diff($this->labelsOnPath($item), $learner->labels) as $label) {
             $with = $learner->withLabel($label);
             if ($learner->signedIn && $this->opens($this->inPlaceOfLearner($with), $item)) {
-                $ways[] = new PossibleFix('school', Sentence::of('Give them the label {}', $label), Sentence::of('It opens at once then.'), byAct: $this->byAct('label', 'Give it', label: $label));
+                $ways[] = new PossibleFix('school', Sentence::say('why.possible_fixes.give_them_label_label', titles: ['label' => $label]), Sentence::say('why.possible_fixes.opens_at_once_then'), byAct: $this->byAct('label', Say::text('why.possible_fixes.give_it'), label: $label));
             }
         }
 
@@ -228,7 +235,7 @@ final readonly class PossibleFixes
 
         return [new PossibleFix(
             'school',
-            Sentence::of(count($fixes) === 1 ? 'Another rule' : 'Other rules, together'),
+            Sentence::say(count($fixes) === 1 ? 'why.possible_fixes.another_rule' : 'why.possible_fixes.other_rules_together'),
             self::sentence($this->cell->document, $fixes),
             fixes: array_map(static fn (Fix $fix): FixByRule => $fix->step(), $fixes),
         )];
@@ -241,14 +248,9 @@ final readonly class PossibleFixes
      */
     public static function sentence(CourseDocument $document, array $fixes): Sentence
     {
-        $titles = [];
-        foreach ($fixes as $fix) {
-            foreach ($fix->items as $key) {
-                $titles[] = ($document->readItems()[$key] ?? null)?->title() ?? $key;
-            }
-        }
+        $clauses = array_map(static fn (Fix $fix): string => $fix->clause(array_map(static fn (string $key): string => ($document->readItems()[$key] ?? null)?->title() ?? $key, $fix->items)), $fixes);
 
-        return Sentence::of(ucfirst(RuleWords::enumeration(array_map(static fn (Fix $fix): string => $fix->clause(), $fixes), 'and')).'.', ...$titles);
+        return Sentence::of(ucfirst(RuleWords::enumeration($clauses, 'and')).'.');
     }
 
     private function inPlaceOfLearner(Viewer $learner): Viewer

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Standins\Mail;
 
+use App\Words\Say;
+
 /** A letter in plain text. */
 final readonly class Letter
 {
@@ -18,6 +20,6 @@ final readonly class Letter
     /** As it may be shown to whoever runs the school. */
     public function shownBody(): string
     {
-        return $this->secret === null ? $this->body : str_replace($this->secret, '[a link that only they were sent]', $this->body);
+        return $this->secret === null ? $this->body : str_replace($this->secret, Say::text('letters.secret'), $this->body);
     }
 }

@@ -19,6 +19,7 @@ use App\People\ChosenPeople;
 use App\People\LeaveAct;
 use App\People\PeopleQuery;
 use App\People\UndoAct;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -93,10 +94,10 @@ final readonly class ActsController
             throw ValidationException::withMessages([$e->field ?? 'do' => $e->getMessage()]);
         }
         if ($record === null) {
-            return back()->with(Flash::refused('Nothing was to be done: '.lcfirst($act->told()).' changes nothing for them.'));
+            return back()->with(Flash::refused(Say::text('told.acts_controller.nothing_was_be_done', ['what' => lcfirst($act->told())])));
         }
 
-        return back()->with(Flash::done($act->told().': done for '.($touched === 1 ? '1 person' : "{$touched} people").'.', undo: $record->canBeUndone() ? $record->id : null));
+        return back()->with(Flash::done(Say::text('told.acts_controller.done_for', ['act' => $act->told(), 'count' => $touched]), undo: $record->canBeUndone() ? $record->id : null));
     }
 
     public function undo(Request $request, int $act, UndoAct $undo): RedirectResponse
@@ -111,7 +112,7 @@ final readonly class ActsController
             return redirect()->route('keep.act', $undone->id);
         }
 
-        return back()->with(Flash::done("Taken back: {$undone->told}."));
+        return back()->with(Flash::done(Say::text('told.acts_controller.taken_back_told', ['told' => $undone->told])));
     }
 
     private function act(ActRequest $request, PeopleActs $acts): PeopleAct

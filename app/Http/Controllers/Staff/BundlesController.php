@@ -9,6 +9,7 @@ use App\Http\Requests\BundleRequest;
 use App\Models\Bundle;
 use App\Offers\SaveBundle;
 use App\Pages\Shared\Flash;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -35,7 +36,7 @@ final readonly class BundlesController
     public function destroy(Request $request, Bundle $bundle): RedirectResponse
     {
         return back()->with($this->save->drop($bundle, WhoLooks::signedIn($request))
-            ? Flash::done("{$bundle->name} is gone.")
-            : Flash::refused("Somebody has bought {$bundle->name}. Set it to “Not sold” instead."));
+            ? Flash::done(Say::text('told.bundles_controller.name_is_gone', ['name' => $bundle->name]))
+            : Flash::refused(Say::text('told.bundles_controller.somebody_has_bought_name', ['name' => $bundle->name])));
     }
 }

@@ -10,6 +10,7 @@ use App\Learning\Contents\KeepMedium;
 use App\Models\Course;
 use App\Pages\Contents\ContentsPageBuilder;
 use App\Pages\Shared\Flash;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -29,7 +30,7 @@ final readonly class ContentMediaController
         assert($file instanceof UploadedFile);
         $medium = ($this->media)($course, $item, $file, $file->getClientOriginalName(), $request->string('title')->trim()->toString(), $request->filled('seconds') ? $request->float('seconds') : null, WhoLooks::signedIn($request));
 
-        return back()->with(Flash::done($medium->kind === 'file' ? "{$medium->title} is there, as a file to download." : "{$medium->title} is there."));
+        return back()->with(Flash::done($medium->kind === 'file' ? Say::text('told.content_media_controller.title_there_as_file', ['title' => $medium->title]) : Say::text('told.content_media_controller.title_is_there', ['title' => $medium->title])));
     }
 
     public function update(Request $request, Course $course, string $item, int $medium): RedirectResponse
@@ -45,6 +46,6 @@ final readonly class ContentMediaController
         Gate::authorize('edit-rules');
         abort_if(! $this->media->takeOut($course, $item, $medium, WhoLooks::signedIn($request)), 404);
 
-        return back()->with(Flash::done('It is taken out.'));
+        return back()->with(Flash::done(Say::text('told.content_media_controller.it_is_taken_out')));
     }
 }

@@ -12,6 +12,7 @@ use App\Models\Course;
 use App\Pages\Contents\ContentsPageBuilder;
 use App\Pages\Shared\Flash;
 use App\Words\SafeText;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -46,15 +47,15 @@ final readonly class ContentsController
         abort_if(! $this->pages->has($course, $item), 404);
         $done = ($this->write)($course, $item, $request->string('text')->toString(), $request->quiz(), $request->filled('board') ? $request->string('board')->toString() : null, $request->integer('version'), WhoLooks::signedIn($request));
 
-        return back()->with($done ? Flash::done('Saved. Whoever it is open to reads it so from now on.') : Flash::meanwhile('this'));
+        return back()->with($done ? Flash::done(Say::text('told.contents_controller.saved_whoever_open_reads')) : Flash::meanwhile('this'));
     }
 
     public function updateAbout(Request $request, Course $course): RedirectResponse
     {
         Gate::authorize('edit-rules');
-        $request->validate(['about' => ['nullable', 'string', 'max:20000'], 'was' => ['nullable', 'string']], ['about.max' => 'That is more than 20,000 characters.']);
+        $request->validate(['about' => ['nullable', 'string', 'max:20000'], 'was' => ['nullable', 'string']], ['about.max' => Say::text('told.contents_controller.that_more_than_20')]);
         $done = $this->write->about($course, $request->string('about')->toString(), $request->string('was')->toString(), WhoLooks::signedIn($request));
 
-        return back()->with($done ? Flash::done('Saved. It stands on the public page of the course.') : Flash::meanwhile('this'));
+        return back()->with($done ? Flash::done(Say::text('told.contents_controller.saved_stands_on_public')) : Flash::meanwhile('this'));
     }
 }

@@ -30,6 +30,7 @@ use App\Pages\Shared\Flash;
 use App\Pages\Workspace\ConditionWords;
 use App\Pages\Workspace\WorkspacePageBuilder;
 use App\Sightlines\Why\ApplyFixes;
+use App\Words\Say;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -56,7 +57,7 @@ final readonly class DraftController
             $dependents = $pages->dependents($course, $edit);
             if ($dependents !== []) {
                 // Named first; asked for again with `meant`, it is done.
-                return back()->with(Flash::asks('Something speaks of what you take out', $dependents));
+                return back()->with(Flash::asks(Say::text('told.draft_controller.something_speaks_what_you'), $dependents));
             }
         }
 
@@ -86,7 +87,7 @@ final readonly class DraftController
         } catch (InvalidPlan $e) {
             if ($change instanceof MoveItem || $change instanceof PlaceItems || $change instanceof PasteRules || $change instanceof DuplicateItem || $change instanceof DeleteItems || $change instanceof ApplyFixes) {
                 // There is no form with fields to say it at.
-                return self::refused('That does not go: '.$e->offences[0]->message.'.');
+                return self::refused(Say::text('told.draft_controller.that_does_not_go', ['message' => $e->offences[0]->message]));
             }
             throw ValidationException::withMessages(self::messages($e, $change->pointer()));
         } catch (DraftCollision $e) {
@@ -101,7 +102,7 @@ final readonly class DraftController
             return self::refused($e->getMessage());
         }
 
-        return $made->meanwhile === [] ? back() : back()->with(Flash::done("{$made->who} has edited this draft too; both edits stand", $made->meanwhile));
+        return $made->meanwhile === [] ? back() : back()->with(Flash::done(Say::text('told.draft_controller.who_has_edited_draft', ['who' => (string) $made->who]), $made->meanwhile));
     }
 
     /** What happened to the draft since a version, for those who have it open. */
@@ -149,7 +150,7 @@ final readonly class DraftController
             return self::refused($e->getMessage());
         }
 
-        return back()->with(Flash::done('The draft is gone. What is live has not changed.'));
+        return back()->with(Flash::done(Say::text('told.draft_controller.draft_gone_what_live')));
     }
 
     private static function refused(string $message): RedirectResponse
@@ -178,6 +179,6 @@ final readonly class DraftController
 
     private static function sentence(Offence $offence): string
     {
-        return 'This '.$offence->message.'.';
+        return Say::text('told.draft_controller.this_message', ['message' => $offence->message]);
     }
 }

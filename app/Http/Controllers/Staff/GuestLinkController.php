@@ -8,6 +8,7 @@ use App\Access\WhoLooks;
 use App\Models\Course;
 use App\Pages\Shared\Flash;
 use App\School\ChangeGuestLink;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -21,6 +22,6 @@ final readonly class GuestLinkController
         Gate::authorize('edit-rules');
         $change($course, WhoLooks::signedIn($request));
 
-        return back()->with(Flash::done('There is a new guest link. Whoever came by an old one is no guest any more.'));
+        return back()->with(Flash::done(Say::text('told.guest_link_controller.there_new_guest_link')));
     }
 }

@@ -12,6 +12,7 @@ use App\Notices\NoticeCase;
 use App\Notices\SaveNotice;
 use App\Pages\Notices\NoticesPageBuilder;
 use App\Pages\Shared\Flash;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -74,7 +75,7 @@ final readonly class NoticesController
         $done = ($this->save)($course, $case, $words, $request->integer('version'), $author);
 
         return back()->with($done
-            ? Flash::done('Saved. Whoever meets this door from now on reads it so.')
-            : Flash::meanwhile('this notice'));
+            ? Flash::done(Say::text('told.notices_controller.saved_whoever_meets_door'))
+            : Flash::meanwhile(Say::text('told.notices_controller.this_notice')));
     }
 }

@@ -20,6 +20,7 @@ use App\Models\Offer;
 use App\Offers\SaveOffer;
 use App\Pages\Offers\OffersPageBuilder;
 use App\Pages\Shared\Flash;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
@@ -56,12 +57,12 @@ final readonly class OffersController
 
         return $this->tried(fn () => $offer === null
             ? $this->save->make($course, $request->integer('version'), OfferRequest::selling($request, $this->clock), $request->edit(...), $author)
-            : $edit($course, $request->integer('version'), $request->edit($offer->key, $offer->name), $author), 'It is in the draft of the course. Rehearse and publish it there.');
+            : $edit($course, $request->integer('version'), $request->edit($offer->key, $offer->name), $author), Say::text('told.offers_controller.in_draft_course_rehearse'));
     }
 
     public function destroy(DraftRequest $request, Offer $offer): RedirectResponse
     {
-        return $this->tried(fn () => $this->save->drop($offer, $request->version(), WhoLooks::signedIn($request)), 'It is taken out, in the draft of the course.');
+        return $this->tried(fn () => $this->save->drop($offer, $request->version(), WhoLooks::signedIn($request)), Say::text('told.offers_controller.taken_out_in_draft'));
     }
 
     /** What learners would reach in the days of a trial. Nothing is saved. */
@@ -70,7 +71,7 @@ final readonly class OffersController
         try {
             return new JsonResponse($pages->trial($course, $request->integer('days'), $request->text('tier'), $request->text('plan')));
         } catch (InvalidPlan $e) {
-            throw ValidationException::withMessages(['plan' => 'This '.$e->offences[0]->message.'.']);
+            throw ValidationException::withMessages(['plan' => Say::text('told.offers_controller.this_message', ['message' => $e->offences[0]->message])]);
         }
     }
 
@@ -80,7 +81,7 @@ final readonly class OffersController
         try {
             $change();
         } catch (InvalidPlan $e) {
-            throw ValidationException::withMessages(['rule' => 'This does not go: it '.$e->offences[0]->message.'.']);
+            throw ValidationException::withMessages(['rule' => Say::text('told.offers_controller.does_not_go_message', ['message' => $e->offences[0]->message])]);
         } catch (DraftCollision|DraftConflict|CannotEdit $e) {
             return back()->with(Flash::refused($e->getMessage()));
         }

@@ -18,6 +18,7 @@ use App\People\Acts\CannotAct;
 use App\People\Acts\PeopleActs;
 use App\People\MakePerson;
 use App\People\PeopleFinder;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -57,7 +58,7 @@ final readonly class PeopleController
             throw ValidationException::withMessages([$e->field ?? 'offer' => $e->getMessage()]);
         }
 
-        return redirect()->route('keep.person', $person)->with(Flash::done("{$person->name} is in, and was sent a link to sign in."));
+        return redirect()->route('keep.person', $person)->with(Flash::done(Say::text('told.people_controller.name_in_and_was', ['name' => $person->name])));
     }
 
     /** While a name is being typed. */
@@ -83,6 +84,6 @@ final readonly class PeopleController
                 fputcsv($out, array_map(static fn (mixed $cell): string => is_string($cell) ? preg_replace(self::FORMULA, "'$0", $cell) ?? $cell : '', $row), escape: '', eol: "\r\n");
             }
             fclose($out);
-        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="people.csv"']);
+        }, 200, ['Content-Type' => Say::text('told.people_controller.text_csv_charset_utf'), 'Content-Disposition' => Say::text('told.people_controller.attachment_filename_people_csv')]);
     }
 }

@@ -11,6 +11,7 @@ use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Pages\Shared\Flash;
 use App\Publishing\ImportPlan;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response as HttpResponse;
 use SilentKeep\Core\Format\InvalidPlan;
@@ -29,7 +30,7 @@ final readonly class PlanFilesController
         }
 
         return count($made) === 1 ? redirect()->route('keep.course', $made[0]) : redirect()->route('keep.courses')
-            ->with(Flash::done(count($made).' courses are in, not live yet.'));
+            ->with(Flash::done(Say::text('told.plan_files_controller.count_courses_in_not', ['count' => count($made)])));
     }
 
     /** The rules of what is live, or of the draft where nothing is, as an open plan document. */
@@ -39,8 +40,8 @@ final readonly class PlanFilesController
         abort_if($document === null, 404);
 
         return new HttpResponse(CourseDocument::fromJson($document)->planJson($school()), 200, [
-            'Content-Type' => 'application/json; charset=utf-8',
-            'Content-Disposition' => "attachment; filename=\"{$course->key}.plan.json\"",
+            'Content-Type' => Say::text('told.plan_files_controller.application_json_charset_utf'),
+            'Content-Disposition' => Say::text('told.plan_files_controller.attachment_filename_key_plan', ['key' => $course->key]),
         ]);
     }
 }

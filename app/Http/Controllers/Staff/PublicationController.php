@@ -12,6 +12,7 @@ use App\Http\Requests\SetPublicationRequest;
 use App\Models\Course;
 use App\Pages\Shared\Flash;
 use App\Publishing\SetPublication;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 
 /** The time at which a draft is to go live. */
@@ -30,7 +31,7 @@ final readonly class PublicationController
             return back()->with(Flash::refused($e->getMessage()));
         }
 
-        return redirect()->route('keep.course', $course)->with(Flash::done("The draft goes live {$clock->words($request->at($clock))}, as it is now."));
+        return redirect()->route('keep.course', $course)->with(Flash::done(Say::text('told.publication_controller.draft_goes_live_when', ['when' => $clock->words($request->at($clock))])));
     }
 
     public function destroy(DraftRequest $request, Course $course): RedirectResponse

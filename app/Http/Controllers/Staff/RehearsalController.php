@@ -9,6 +9,7 @@ use App\Access\WhoLooks;
 use App\Http\Requests\RehearsalRequest;
 use App\Models\Course;
 use App\Pages\Courses\RehearsalPageBuilder;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
@@ -35,6 +36,6 @@ final readonly class RehearsalController
     {
         $progress = $this->pages->progress($course, $request->back(), $request->setFor($this->clock));
 
-        return $progress === null ? new JsonResponse(['message' => 'There is nothing to rehearse any more.'], 410) : new JsonResponse($progress);
+        return $progress === null ? new JsonResponse(['message' => Say::text('told.rehearsal_controller.there_nothing_rehearse_any')], 410) : new JsonResponse($progress);
     }
 }

@@ -13,6 +13,7 @@ use App\Pages\Courses\HistoryPageBuilder;
 use App\Pages\Shared\Flash;
 use App\Publishing\PublishDraft;
 use App\Publishing\TakeBackRevision;
+use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
 use Inertia\Inertia;
@@ -37,7 +38,7 @@ final readonly class RevisionsController
             return back()->with(Flash::refused($e->getMessage()));
         }
 
-        return redirect()->route('keep.course', $course)->with(Flash::done("Published as revision {$revision->number}. It is live now.", $changes));
+        return redirect()->route('keep.course', $course)->with(Flash::done(Say::text('told.revisions_controller.published_as_revision_number', ['number' => $revision->number]), $changes));
     }
 
     public function restore(TakeBackRequest $request, Course $course, TakeBackRevision $takeBack): RedirectResponse
@@ -49,6 +50,6 @@ final readonly class RevisionsController
             return back()->with(Flash::refused($e->getMessage()));
         }
 
-        return redirect()->route('keep.history', $course)->with(Flash::done("Revision {$request->integer('number')} is live again, as revision {$revision->number}.", $changes));
+        return redirect()->route('keep.history', $course)->with(Flash::done(Say::text('told.revisions_controller.revision_integer_live_again', ['integer' => $request->integer('number'), 'number' => $revision->number]), $changes));
     }
 }

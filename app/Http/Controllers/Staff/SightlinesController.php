@@ -11,6 +11,7 @@ use App\Http\Text;
 use App\Models\Course;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\People\PeopleFinder;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -36,7 +37,7 @@ final readonly class SightlinesController
         $item = $request->query('item');
         $card = $this->pages->why($course, $request->look(), is_string($item) ? $item : '');
 
-        return $card === null ? new JsonResponse(['message' => 'The row or the viewer is not there any more.'], 404) : new JsonResponse($card);
+        return $card === null ? new JsonResponse(['message' => Say::text('told.sightlines_controller.row_or_viewer_not')], 404) : new JsonResponse($card);
     }
 
     /** What a moved opening would mean for a viewer, before it is kept. */
@@ -65,7 +66,7 @@ final readonly class SightlinesController
 
     private static function file(string $content, string $type, string $name): Response
     {
-        return new Response($content, 200, ['Content-Type' => "{$type}; charset=utf-8", 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name, preg_replace('/[^A-Za-z0-9._-]/', '-', $name) ?? 'file')]);
+        return new Response($content, 200, ['Content-Type' => Say::text('told.sightlines_controller.type_charset_utf_8', ['type' => $type]), 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name, preg_replace('/[^A-Za-z0-9._-]/', '-', $name) ?? 'file')]);
     }
 
     /** People to be pinned as a column. */

@@ -14,6 +14,7 @@ use App\People\Import\CsvPeople;
 use App\People\Import\NotReadable;
 use App\People\Import\RosterPeople;
 use App\Words\Formats;
+use App\Words\Say;
 use Illuminate\Support\Facades\Storage;
 
 /** Puts together what is seen of files of people. */
@@ -21,11 +22,8 @@ final readonly class ImportPageBuilder
 {
     private const ROWS = 100;
 
-    private const WORDS = [
-        'new' => ['is new', 'are new'], 'known' => ['is known already', 'are known already'], 'twice' => ['stands there more than once', 'stand there more than once'], 'wrong' => ['row is wrong', 'rows are wrong'],
-        'changed' => ['was known and got something', 'were known and got something'], 'unchanged' => ['had it all already', 'had it all already'],
-        'passes' => ['pass was given', 'passes were given'], 'labels' => ['label was given', 'labels were given'], 'ties' => ['observer was tied', 'observers were tied'],
-    ];
+    /** Outcomes of which there are words. */
+    private const OUTCOMES = ['new', 'known', 'twice', 'wrong', 'changed', 'unchanged', 'passes', 'labels', 'ties'];
 
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf)
     {
@@ -63,7 +61,7 @@ final readonly class ImportPageBuilder
             $import->id, $import->kind, $import->name, $import->state, $import->rows, $head, $keys, $columns,
             is_string($import->options['offer'] ?? null) ? $import->options['offer'] : '',
             $import->problem, $this->rows($import), self::outcomes($import),
-            array_map(static fn (array $error): string => "Line {$error['line']}: {$error['message']}.", $import->errors),
+            array_map(static fn (array $error): string => Say::text('files.import_page_builder.line_line_message', ['line' => $error['line'], 'message' => $error['message']]), $import->errors),
             $this->shelf->offers(),
         );
     }
@@ -79,11 +77,18 @@ final readonly class ImportPageBuilder
         $words = [];
         foreach ($import->tally as $outcome => $count) {
             if ($count > 0) {
-                $words[] = Formats::count($count).' '.(self::WORDS[$outcome] ?? [$outcome, $outcome])[$count === 1 ? 0 : 1];
+                $words[] = in_array($outcome, self::OUTCOMES, true) ? Say::text("files.outcomes.{$outcome}", ['count' => $count]) : Formats::count($count)." {$outcome}";
             }
         }
 
         return $words;
+    }
+
+    private static function given(mixed $offer, ?string $from): string
+    {
+        $name = is_string($offer) ? $offer : '';
+
+        return $from === null ? $name : Say::text('files.import_page_builder.offer_from', ['offer' => $name, 'when' => $from]);
     }
 
     /** @return list<ImportOutcome> */
@@ -96,14 +101,14 @@ final readonly class ImportPageBuilder
         foreach ($rows as $row) {
             $name = $known->get($row->email);
             $gets = array_filter([
-                $row->offer_id === null ? '' : (is_string($offers->get($row->offer_id)) ? $offers->get($row->offer_id) : '').($row->starts_at === null ? '' : ' from '.$this->clock->words($row->starts_at->getTimestamp())),
-                $row->labels === [] ? '' : 'labels '.implode(', ', $row->labels),
-                $row->observes === [] ? '' : 'looks in on '.implode(', ', $row->observes),
+                $row->offer_id === null ? '' : self::given($offers->get($row->offer_id), $row->starts_at === null ? null : $this->clock->words($row->starts_at->getTimestamp())),
+                $row->labels === [] ? '' : Say::text('files.import_page_builder.labels', ['labels' => implode(', ', $row->labels)]),
+                $row->observes === [] ? '' : Say::text('files.import_page_builder.looks_in_on', ['people' => implode(', ', $row->observes)]),
             ], static fn (string $part): bool => $part !== '');
             $told[] = new ImportOutcome($row->line, $row->name, $row->email, match (true) {
-                isset($seen[$row->email]) => 'once more',
-                is_string($name) => $name === $row->name ? 'known' : "known as {$name}, who keeps that name",
-                default => 'new',
+                isset($seen[$row->email]) => Say::text('files.import_page_builder.once_more'),
+                is_string($name) => $name === $row->name ? Say::text('files.import_page_builder.known') : Say::text('files.import_page_builder.known_as_name_who', ['name' => $name]),
+                default => Say::text('files.import_page_builder.new'),
             }, implode('; ', $gets));
             $seen[$row->email] = true;
         }

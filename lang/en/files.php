@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Files of people, and what each row of them does. Patterns are ICU messages.
+ */
+return [
+    'import_letters' => [
+        'something_new_for_you' => 'Something new for you',
+        'letter' => "Dear {name},\n\nsomething has been added to your account. It is the same account as before: sign in as you always do.\n",
+    ],
+    'lay_rows' => [
+        'offer_file_not_there' => 'An offer of the file is not there any more.',
+        'what_name_opens_not' => 'What {name} opens is not published yet.',
+    ],
+    'read_people_file' => [
+        'file_being_brought_in' => 'This file is being brought in, or has been already.',
+    ],
+    'roster_people' => [
+        'enrollments_csv_begin_not' => 'enrollments.csv: “{begin}” is not a date',
+        'not_zip_file' => 'This is not a ZIP file.',
+        'bundle_has_no_name' => 'The bundle has no {name}.',
+        'name_is_too_large' => '{name} is too large.',
+        'name_cannot_be_read' => '{name} cannot be read.',
+        'name_too_large_or' => '{name} is too large, or a line of it is.',
+        'no_address' => 'users.csv: the user {id} has no e-mail address that can be used',
+    ],
+    'staged_import' => [
+        'file_not_ready_be' => 'This file is not ready to be brought in, or has been already.',
+        'people_file_being_changed' => 'The people of this file are being changed by somebody else just now. Nothing was done; please try again in a moment.',
+    ],
+    'import_page_builder' => [
+        'line_line_message' => 'Line {line}: {message}.',
+        'once_more' => 'once more',
+        'known_as_name_who' => 'known as {name}, who keeps that name',
+        'labels' => 'labels {labels}',
+        'looks_in_on' => 'looks in on {people}',
+        'known' => 'known',
+        'new' => 'new',
+        'offer_from' => '{offer} from {when}',
+    ],
+    'outcomes' => [
+        'new' => '{count, plural, one {# is new} other {# are new}}',
+        'known' => '{count, plural, one {# is known already} other {# are known already}}',
+        'twice' => '{count, plural, one {# stands there more than once} other {# stand there more than once}}',
+        'wrong' => '{count, plural, one {# row is wrong} other {# rows are wrong}}',
+        'changed' => '{count, plural, one {# was known and got something} other {# were known and got something}}',
+        'unchanged' => '{count, plural, one {# had it all already} other {# had it all already}}',
+        'passes' => '{count, plural, one {# pass was given} other {# passes were given}}',
+        'labels' => '{count, plural, one {# label was given} other {# labels were given}}',
+        'ties' => '{count, plural, one {# observer was tied} other {# observers were tied}}',
+    ],
+    'csv_people' => [
+        'no_address' => 'there is no e-mail address',
+        'bad_address' => '“{address}” is not an e-mail address',
+        'no_offer' => 'there is no offer “{offer}”',
+        'bad_date' => '“{date}” is not a date such as 2026-03-09 or 2026-03-09 09:00',
+        'long_label' => 'the label “{label}” is longer than 60 characters',
+        'bad_learner' => '“{address}”, whom they are to look in on, is not an e-mail address',
+    ],
+];

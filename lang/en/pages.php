@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * What pages are sent besides. Patterns are ICU messages.
+ */
+return [
+    'contents_page_builder' => [
+        'finished_by_watching_video' => 'It is finished by watching a video, and holds none.',
+        'finished_by_quiz_and' => 'It is finished by a quiz, and holds no questions.',
+    ],
+    'course_head_builder' => [
+        'open_to_anyone' => 'Open to anyone',
+        'whoever_signs_up' => 'Whoever signs up',
+        'by_offer' => 'By offer',
+        'by_invitation' => 'By invitation',
+        'no_season' => 'no season',
+        'until_local' => 'until {local}',
+        'from_local' => 'from {local}',
+        'season_local_to_local2' => 'season {local} to {local2}',
+        'doors' => '{entry} · guest door {guest}{guests, select, marked {, only where marked} other {}} · observer door {observer}{observers, select, follow {, observers follow their learner} marked {, observers see what is marked} other {}} · {season}',
+        'open' => 'open',
+        'shut' => 'shut',
+        'open_with_phrase' => 'open with a pass phrase',
+    ],
+    'rehearsal_page_builder' => [
+        'the_program' => 'the program',
+        'count_edits' => ', {count} edits',
+    ],
+    'notices_page_builder' => [
+        'eira_holm' => 'Eira Holm',
+    ],
+    'offers_page_builder' => [
+        'not_sold' => 'not sold',
+    ],
+    'people_page_builder' => [
+        'item_title_title_since' => '{item_title} ({title}), since {when}',
+        'finished_of_all' => '{finished} of {all}',
+        'last_here' => 'Last here',
+        'not_confirmed' => '{address} (not confirmed)',
+    ],
+    'person_page_builder' => [
+        'what_was_finished_by' => 'what was finished by it was dealt with {when}',
+        'what_was_finished_erased' => 'what was finished is erased {when}, unless another pass keeps it',
+        'the_program' => 'the program',
+        'not_confirmed' => '{address} (not confirmed: the link in their letter was not used yet)',
+    ],
+    'shop_page_builder' => [
+        'taken_back' => 'taken back',
+        'upgrade_holds_its_place' => 'an upgrade holds its place',
+        'ended_when' => 'ended {when}',
+        'payment_was_missed_ends' => 'a payment was missed; ends {when}',
+        'paid_to_when' => 'paid to {when}',
+        'payment_payment_came' => 'Payment {payment} came',
+        'payment_payment_did_not' => 'Payment {payment} did not come',
+    ],
+    'flash' => [
+        'somebody_else_has_changed' => 'Somebody else has changed {what} since you opened it. Nothing was saved; what you typed is still here. Reload the page to see theirs.',
+    ],
+    'sightlines_page_builder' => [
+        'they_hold_until_when' => 'They hold it until {when}; a renewal begins then.',
+        'one_gate_is_shut' => 'one gate is shut',
+        'shut_gates_are_shut' => '{shut} gates are shut',
+        'as_all_staff' => 'as it is to all staff',
+        'by_pass_all_gates' => 'by the pass: all gates are passed',
+        'by_what_was_handed' => 'by what was handed out',
+        'as_course_anyone' => 'as the course is to anyone',
+        'by_the_observer_door' => 'by the observer door',
+        'by_the_guest_door' => 'by the guest door',
+        'nothing_that_one_setting' => 'Nothing that one setting, one pass or waiting does would open it.',
+        'it_opens_by_itself' => 'It opens by itself.',
+        'opens_by_itself_these' => 'It opens by itself; these would open it too:',
+        'time_alone_will_not' => 'Time alone will not. This would:',
+        'time_alone_will_not_any' => 'Time alone will not. Any one of these would:',
+    ],
+    'workspace_page_builder' => [
+        'this_message' => 'This {message}.',
+    ],
+];

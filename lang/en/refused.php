@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * What forms answer where something typed does not do. Patterns are ICU messages.
+ */
+return [
+    'not_date_and_time' => 'This is not a date and time.',
+    'unreadable' => 'There are characters in it that cannot be shown. Please type it anew.',
+    'too_much' => 'That is more than can be taken here at once: one megabyte.',
+    'act_request' => [
+        'please_choose_somebody_first' => 'Please choose somebody first.',
+        'that_more_people_than' => 'That is more people than can be named at once; use a filter instead.',
+        'please_choose_an_offer' => 'Please choose an offer.',
+        'please_say_by_how' => 'Please say by how many days.',
+        'between_one_day_and' => 'Between one day and ten years.',
+        'please_choose_what_handed' => 'Please choose what is handed out.',
+        'please_choose_what_taken' => 'Please choose what is taken back.',
+        'please_type_a_label' => 'Please type a label.',
+        'label_has_no_comma' => 'A label has no comma.',
+        'please_choose_who_observes' => 'Please choose who observes.',
+        'please_give_subject' => 'Please give it a subject.',
+        'please_write_something' => 'Please write something.',
+    ],
+    'bundle_request' => [
+        'bundle_needs_name' => 'A bundle needs a name.',
+        'please_choose_at_least' => 'Please choose at least two offers.',
+        'one_these_offers_not' => 'One of these offers is not there any more.',
+    ],
+    'condition_input' => [
+        'please_type_a_label' => 'Please type a label.',
+    ],
+    'content_request' => [
+        'that_more_than_200' => 'That is more than 200,000 characters.',
+        'please_type_the_question' => 'Please type the question.',
+        'question_needs_two_answers' => 'A question needs two answers at least.',
+        'please_type_answer_or' => 'Please type the answer, or take it out.',
+        'please_say_which_answer' => 'Please say which answer is right.',
+        'one_answer_there_twice' => 'One answer is there twice.',
+    ],
+    'edit_course_request' => [
+        'course_needs_title' => 'A course needs a title.',
+        'please_take_at_least' => 'Please take at least six characters: it can be tried by anybody who has the link.',
+        'season_must_end_after' => 'The season must end after it begins.',
+    ],
+    'edit_outline_request' => [
+        'please_type_at_least' => 'Please type at least one title.',
+        'row_needs_title' => 'A row needs a title.',
+        'that_longer_than_255' => 'That is longer than 255 characters.',
+    ],
+    'edit_plans_request' => [
+        'release_plan_needs_name' => 'A release plan needs a name.',
+        'that_longer_than_60' => 'That is longer than 60 characters.',
+    ],
+    'edit_rules_request' => [
+        'please_say_on_which' => 'Please say on which day and at what time.',
+        'please_say_after_how' => 'Please say after how many days.',
+        'whole_days_only' => 'Whole days only.',
+        'days_cannot_be_counted' => 'Days cannot be counted backwards.',
+        'that_more_than_hundred' => 'That is more than a hundred years.',
+        'not_time_day_such' => 'This is not a time of day, such as 09:00.',
+        'please_say_how_many' => 'Please say how many of them.',
+        'there_not_so_many' => 'There are not so many of them.',
+        'please_say_how_much' => 'Please say how much of it.',
+        'please_say_from_which' => 'Please say from which score.',
+        'whole_percents_only' => 'Whole percents only.',
+        'there_no_more_than' => 'There is no more than all of it.',
+        'at_least_one_percent' => 'At least one percent must be watched.',
+        'score_not_below_nothing' => 'A score is not below nothing.',
+        'that_more_rows_than' => 'That is more rows than can be set at once.',
+    ],
+    'expectation_request' => [
+        'this_is_no_vantage' => 'This is no vantage.',
+    ],
+    'import_request' => [
+        'please_choose_a_file' => 'Please choose a file.',
+        'file_may_have_100' => 'A file may have 100 megabytes.',
+    ],
+    'make_course_request' => [
+        'course_needs_title' => 'A course needs a title.',
+        'there_no_such_course' => 'There is no such course any more.',
+    ],
+    'medium_request' => [
+        'please_choose_file_may' => 'Please choose a file; it may also have been larger than this server takes.',
+        'file_did_not_arrive' => 'The file did not arrive; it may be larger than this server takes.',
+        'at_most_512_megabytes' => 'At most 512 megabytes.',
+        'please_give_title_what' => 'Please give it a title: it is what those hear who do not see it.',
+        'browser_cannot_play_video' => 'This browser cannot play the video, so that its length is not known. Please make it an MP4 or a WebM.',
+    ],
+    'new_person_request' => [
+        'please_say_who' => 'Please say who it is.',
+        'please_give_e_mail' => 'Please give an e-mail address: it is what they sign in by.',
+        'not_e_mail_address' => 'This is not an e-mail address.',
+        'somebody_with_address_here' => 'Somebody with this address is here already. One person has one account: find them in the list.',
+    ],
+    'notice_request' => [
+        'whoever_meets_signed_in' => 'Whoever meets this is signed in already.',
+        'please_type_the_address' => 'Please type the address.',
+        'address_site_that_begins' => 'An address of this site that begins with /, or one that begins with https://.',
+        'at_most_200_characters' => 'At most 200 characters.',
+        'at_most_5_000' => 'At most 5,000 characters.',
+        'nothing_stands_for' => 'Nothing stands for {name}. Known are {known}.',
+    ],
+    'offer_access_request' => [
+        'please_say_for_how' => 'Please say for how many days.',
+        'please_say_until_when' => 'Please say until when.',
+    ],
+    'offer_request' => [
+        'offer_needs_name' => 'An offer needs a name.',
+        'please_say_what_costs' => 'Please say what it costs.',
+        'what_costs_nothing_free' => 'What costs nothing is free.',
+        'label_has_no_comma' => 'A label has no comma.',
+        'one_place_at_least' => 'One place at least.',
+        'whole_number_people' => 'A whole number of people.',
+        'would_end_before_began' => 'It would end before it began.',
+        'what_costs_nothing_0' => 'What costs nothing is 0.',
+        'three_capital_letters_such' => 'Three capital letters, such as EUR.',
+    ],
+    'plan_file_request' => [
+        'please_choose_plan_file' => 'Please choose a plan file.',
+        'not_file_that_could' => 'This is not a file that could be read.',
+        'file_did_not_arrive' => 'The file did not arrive whole; it may be too large.',
+        'that_larger_than_any' => 'That is larger than any plan needs.',
+        'the_file' => 'The file',
+        'more' => 'and {more} more',
+        'nothing_taken' => 'Nothing was taken over.',
+    ],
+    'save_filter_request' => [
+        'please_give_name' => 'Please give it a name.',
+        'that_long_name_60' => 'That is a long name: 60 characters at most.',
+    ],
+    'save_vantages_request' => [
+        'this_is_no_vantage' => 'This is no vantage.',
+        'please_give_name' => 'Please give it a name.',
+        'that_long_name_60' => 'That is a long name: 60 characters at most.',
+        'there_no_vantage_keep' => 'There is no vantage to keep.',
+    ],
+    'school_request' => [
+        'school_needs_name' => 'A school needs a name.',
+        'please_say_in_which' => 'Please say in which currency it sells.',
+        'three_capital_letters_such' => 'Three capital letters, such as EUR.',
+        'not_e_mail_address' => 'This is not an e-mail address.',
+        'between_none_and_365' => 'Between none and 365 days.',
+        'between_none_and_ten' => 'Between none and ten years.',
+        'between_none_and_90' => 'Between none and 90 days.',
+    ],
+    'set_publication_request' => [
+        'please_say_on_which' => 'Please say on which day and at what time.',
+        'that_longer_than_255' => 'That is longer than 255 characters.',
+    ],
+    'begin_request' => [
+        'name_required' => 'A school needs a name.',
+        'zone_required' => 'Please choose the zone in which its times are.',
+        'zone_timezone' => 'This is not a time zone such as Europe/Oslo.',
+        'currency_required' => 'Please say in which currency it sells.',
+        'currency_regex' => 'Three letters, such as EUR.',
+        'administrator_required' => 'Please say who runs it.',
+        'email_required' => 'Please give the address by which they sign in.',
+        'email_email' => 'This is not an e-mail address.',
+        'password_required' => 'Please choose a password.',
+        'password_min' => 'Please take at least twelve characters; a few words make a good one.',
+    ],
+    'staff' => [
+        'helps' => 'Assistants hand items out and extend passes; the rest is for administrators.',
+        'sees' => 'Assistants see everything but change no rules.',
+    ],
+];

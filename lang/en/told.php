@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * What is told once an act is done. Patterns are ICU messages.
+ */
+return [
+    'acts_controller' => [
+        'nothing_was_be_done' => 'Nothing was to be done: {what} changes nothing for them.',
+        'taken_back_told' => 'Taken back: {told}.',
+        'done_for' => '{act}: done for {count, plural, one {# person} other {# people}}.',
+    ],
+    'bundles_controller' => [
+        'name_is_gone' => '{name} is gone.',
+        'somebody_has_bought_name' => 'Somebody has bought {name}. Set it to “Not sold” instead.',
+    ],
+    'content_media_controller' => [
+        'title_there_as_file' => '{title} is there, as a file to download.',
+        'title_is_there' => '{title} is there.',
+        'it_is_taken_out' => 'It is taken out.',
+    ],
+    'contents_controller' => [
+        'saved_whoever_open_reads' => 'Saved. Whoever it is open to reads it so from now on.',
+        'that_more_than_20' => 'That is more than 20,000 characters.',
+        'saved_stands_on_public' => 'Saved. It stands on the public page of the course.',
+    ],
+    'draft_controller' => [
+        'something_speaks_what_you' => 'Something speaks of what you take out',
+        'that_does_not_go' => 'That does not go: {message}.',
+        'who_has_edited_draft' => '{who} has edited this draft too; both edits stand',
+        'draft_gone_what_live' => 'The draft is gone. What is live has not changed.',
+        'this_message' => 'This {message}.',
+    ],
+    'guest_link_controller' => [
+        'there_new_guest_link' => 'There is a new guest link. Whoever came by an old one is no guest any more.',
+    ],
+    'notices_controller' => [
+        'saved_whoever_meets_door' => 'Saved. Whoever meets this door from now on reads it so.',
+        'this_notice' => 'this notice',
+    ],
+    'offers_controller' => [
+        'in_draft_course_rehearse' => 'It is in the draft of the course. Rehearse and publish it there.',
+        'taken_out_in_draft' => 'It is taken out, in the draft of the course.',
+        'this_message' => 'This {message}.',
+        'does_not_go_message' => 'This does not go: it {message}.',
+    ],
+    'people_controller' => [
+        'name_in_and_was' => '{name} is in, and was sent a link to sign in.',
+        'text_csv_charset_utf' => 'text/csv; charset=utf-8',
+        'attachment_filename_people_csv' => 'attachment; filename="people.csv"',
+    ],
+    'plan_files_controller' => [
+        'count_courses_in_not' => '{count} courses are in, not live yet.',
+        'application_json_charset_utf' => 'application/json; charset=utf-8',
+        'attachment_filename_key_plan' => 'attachment; filename="{key}.plan.json"',
+    ],
+    'publication_controller' => [
+        'draft_goes_live_when' => 'The draft goes live {when}, as it is now.',
+    ],
+    'rehearsal_controller' => [
+        'there_nothing_rehearse_any' => 'There is nothing to rehearse any more.',
+    ],
+    'revisions_controller' => [
+        'published_as_revision_number' => 'Published as revision {number}. It is live now.',
+        'revision_integer_live_again' => 'Revision {integer} is live again, as revision {number}.',
+    ],
+    'sightlines_controller' => [
+        'row_or_viewer_not' => 'The row or the viewer is not there any more.',
+        'type_charset_utf_8' => '{type}; charset=utf-8',
+    ],
+];
