@@ -120,7 +120,7 @@ final class SentencesTest extends TestCase
             $program .= $file->getContents();
         }
         // Some are put together: "why.fix.{$kind}".
-        preg_match_all('/["\']([a-z_]+\.[a-z_.]+)(?:\{\$|\'\.)/', $program, $begun);
+        preg_match_all('/["\']([a-z_]+\.[a-z_.]*)(?:\{\$|\'\.)/', $program, $begun);
         $unsaid = [];
         foreach (Finder::create()->files()->name('*.php')->notName(['learn.php', ...array_map(static fn (string $file): string => "{$file}.php", TypesCommand::KEEP)])->in(self::ROOT.'/lang/en') as $file) {
             foreach (array_keys(Arr::dot([$file->getBasename('.php') => require $file->getPathname()])) as $key) {
