@@ -97,17 +97,6 @@ enum NoticeCase: string
      */
     public function usual(): array
     {
-        return match ($this) {
-            self::Unknown => ['{title} needs a pass', Say::text('cases.notice_case.if_you_have_one')],
-            self::Account => [Say::text('cases.notice_case.title_open_everyone_with'), Say::text('cases.notice_case.sign_in_and_you')],
-            self::NoPass => ['{title} needs a pass', Say::text('cases.notice_case.you_signed_in_as')],
-            self::NotCovered => [Say::text('cases.notice_case.title_not_in_your'), Say::text('cases.notice_case.your_pass_covers_another')],
-            self::TooEarly => [Say::text('cases.notice_case.title_not_open_yet'), Say::text('cases.notice_case.it_opens_opens')],
-            self::FinishFirst => [Say::text('cases.notice_case.something_comes_before_title'), Say::text('cases.notice_case.finish_first_first_and')],
-            self::Ended => [Say::text('cases.notice_case.your_pass_has_ended'), Say::text('cases.notice_case.what_you_have_finished')],
-            self::Closed => [Say::text('cases.notice_case.title_has_closed'), Say::text('cases.notice_case.not_open_any_more')],
-            self::NotAdmitted => [Say::text('cases.notice_case.title_shown_learners_alone'), Say::text('cases.notice_case.if_you_hold_pass')],
-            self::CourseOver => [Say::text('cases.notice_case.the_course_is_over'), Say::text('cases.notice_case.course_not_given_at')],
-        };
+        return [Say::unfilled("cases.usual.{$this->value}.heading"), Say::unfilled("cases.usual.{$this->value}.text")];
     }
 }

@@ -30,6 +30,14 @@ final class Say
         return $said === false ? throw new \LogicException("The words {$key} do not go with what they are given.") : $said;
     }
 
+    /** Words as they stand in lang/, for whoever fills them in with placeholders of their own. */
+    public static function unfilled(string $key): string
+    {
+        $words = Lang::get($key);
+
+        return is_string($words) && $words !== $key ? $words : throw new \LogicException("There are no words {$key}.");
+    }
+
     /**
      * What must go in a pattern, branches of its plurals and choices included.
      *
@@ -77,10 +85,7 @@ final class Say
     /** @return array{MessageFormatter, list<string>} */
     private static function read(string $locale, string $key): array
     {
-        $pattern = Lang::get($key);
-        if (! is_string($pattern) || $pattern === $key) {
-            throw new \LogicException("There are no words {$key}.");
-        }
+        $pattern = self::unfilled($key);
 
         return [new MessageFormatter($locale, $pattern), self::placeholders($pattern)];
     }

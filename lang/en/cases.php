@@ -17,24 +17,6 @@ return [
         'the_lesson_has_closed' => 'The lesson has closed',
         'guest_or_observer_who' => 'A guest or an observer who is not admitted',
         'course_over_or_retired' => 'The course is over or retired',
-        'if_you_have_one' => 'If you have one, sign in and you will be back at exactly this page.',
-        'title_open_everyone_with' => '{title} is open to everyone with an account',
-        'sign_in_and_you' => 'Sign in and you will be back at exactly this page.',
-        'you_signed_in_as' => 'You are signed in as {name}, but you hold no pass for {course}.',
-        'title_not_in_your' => '{title} is not in your pass',
-        'your_pass_covers_another' => 'Your pass covers another part of {course}.',
-        'title_not_open_yet' => '{title} is not open yet',
-        'it_opens_opens' => 'It opens {opens}.',
-        'something_comes_before_title' => 'Something comes before {title}',
-        'finish_first_first_and' => 'Finish {first} first, and it opens at once.',
-        'your_pass_has_ended' => 'Your pass has ended',
-        'what_you_have_finished' => 'What you have finished is still recorded.',
-        'title_has_closed' => '{title} has closed',
-        'not_open_any_more' => 'It is not open any more.',
-        'title_shown_learners_alone' => '{title} is shown to learners alone',
-        'if_you_hold_pass' => 'If you hold a pass, sign in with it.',
-        'the_course_is_over' => 'The course is over',
-        'course_not_given_at' => '{course} is not given at present.',
     ],
     'placeholders' => [
         'title' => 'the lesson',
@@ -54,5 +36,47 @@ return [
         'tiers' => 'another tier',
         'pass' => 'your pass',
         'contact' => 'the school',
+    ],
+    'usual' => [
+        'unknown' => [
+            'heading' => '{title} needs a pass',
+            'text' => 'If you have one, sign in and you will be back at exactly this page.',
+        ],
+        'account' => [
+            'heading' => '{title} is open to everyone with an account',
+            'text' => 'Sign in and you will be back at exactly this page.',
+        ],
+        'no-pass' => [
+            'heading' => '{title} needs a pass',
+            'text' => 'You are signed in as {name}, but you hold no pass for {course}.',
+        ],
+        'not-covered' => [
+            'heading' => '{title} is not in your pass',
+            'text' => 'Your pass covers another part of {course}.',
+        ],
+        'too-early' => [
+            'heading' => '{title} is not open yet',
+            'text' => 'It opens {opens}.',
+        ],
+        'finish-first' => [
+            'heading' => 'Something comes before {title}',
+            'text' => 'Finish {first} first, and it opens at once.',
+        ],
+        'ended' => [
+            'heading' => 'Your pass has ended',
+            'text' => 'What you have finished is still recorded.',
+        ],
+        'closed' => [
+            'heading' => '{title} has closed',
+            'text' => 'It is not open any more.',
+        ],
+        'not-admitted' => [
+            'heading' => '{title} is shown to learners alone',
+            'text' => 'If you hold a pass, sign in with it.',
+        ],
+        'course-over' => [
+            'heading' => 'The course is over',
+            'text' => '{course} is not given at present.',
+        ],
     ],
 ];

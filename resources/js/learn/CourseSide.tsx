@@ -1,10 +1,12 @@
 import { Link } from '@inertiajs/react';
+import { clsx } from 'clsx';
 
 import { Arch } from '../ui/Arch';
 import { useLearnerAddress } from '../lib/page';
 import type { CourseFrame } from '../lib/generated/types';
 import { LookingAs } from './LookingAs';
 import { say } from '../lib/say';
+import css from './learn.module.css';
 
 export interface CourseSideProps {
   course: CourseFrame;
@@ -16,19 +18,19 @@ export interface CourseSideProps {
 export function CourseSide({ course, here }: CourseSideProps) {
   const address = useLearnerAddress();
   return (
-    <aside className="side">
-      <p className="side-title">
+    <aside className={css.side}>
+      <p className={css['side-title']}>
         <Link href={address(course.key)}>{course.title}</Link>
       </p>
       <LookingAs course={course} />
-      <ol className="crumbs" aria-label={say('course.outline', { course: course.title })}>
+      <ol className={css.crumbs} aria-label={say('course.outline', { course: course.title })}>
         {course.path.map((row) =>
           row.kind === 'module' ? (
-            <li key={row.key} className="m">
+            <li key={row.key} className={css.m}>
               {row.title}
             </li>
           ) : (
-            <li key={row.key} aria-current={row.key === here ? 'page' : undefined} className={row.kind}>
+            <li key={row.key} aria-current={row.key === here ? 'page' : undefined} className={css[row.kind]}>
               <Arch glyph={row.glyph} look={row.look} size={16} />
               {row.open && row.key !== here ? <Link href={address(course.key, row.key)}>{row.title}</Link> : row.title}
             </li>
@@ -51,17 +53,17 @@ export function Progress({ course }: { course: CourseFrame }) {
   return (
     <>
       {course.lessons > MOST_STEPS ? (
-        <div className="stepsbar" aria-hidden>
+        <div className={css.stepsbar} aria-hidden>
           <i style={{ width: `${(100 * course.finished) / course.lessons}%` }} />
         </div>
       ) : (
-        <div className="steps" aria-hidden>
+        <div className={css.steps} aria-hidden>
           {Array.from({ length: course.lessons }, (_, index) => (
-            <i key={index} className={index < course.finished ? 'did' : ''} />
+            <i key={index} className={clsx(index < course.finished && css.did)} />
           ))}
         </div>
       )}
-      <p className="prog">
+      <p className={css.prog}>
         {progressWords(course)}
       </p>
     </>

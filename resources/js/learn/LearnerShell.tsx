@@ -7,6 +7,8 @@ import { FlashNote } from '../ui/FlashNote';
 import { to } from '../lib/route';
 import { say, saying } from '../lib/say';
 import { clocksAgree } from '../lib/time';
+import css from './learn.module.css';
+import ui from '../ui/ui.module.css';
 
 export interface LearnerShellProps {
   title: string;
@@ -20,27 +22,27 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
   const { school, signedIn, standIn, looking } = useShared();
   if (standIn !== undefined) {
     return (
-      <div className="learn standing">
+      <div className={ui.learn}>
         <Head title={say('shell.stand_in_title', { title })} />
-        <p className="standin-strip">
+        <p className={ui['standin-strip']}>
           {say('shell.stand_in', { name: standIn.name, at: standIn.atWords })}
         </p>
-        <header className="ltop">
-          <div className="lwide">
-            <span className="lname">{school.name}</span>
+        <header className={css.ltop}>
+          <div className={css.lwide}>
+            <span className={css.lname}>{school.name}</span>
             <p>{say(standIn.signedIn ? 'shell.signed_in' : 'shell.not_signed_in')}</p>
           </div>
         </header>
-        <main className="lwide">{children}</main>
+        <main className={css.lwide}>{children}</main>
       </div>
     );
   }
   return (
-    <div className="learn">
+    <div className={ui.learn}>
       <Head title={title} />
-      <header className="ltop">
-        <div className="lwide">
-          <Link href={to('home')} className="lname">
+      <header className={css.ltop}>
+        <div className={css.lwide}>
+          <Link href={to('home')} className={css.lname}>
             {school.name}
           </Link>
           {signedIn !== null && <Link href={to('courses')}>{say('shell.mine')}</Link>}
@@ -58,7 +60,7 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
                   ),
                 })}{' '}
                 ·{' '}
-                <button type="button" className="linklike" onClick={() => router.post(to('sign-out'))}>
+                <button type="button" className={ui.linklike} onClick={() => router.post(to('sign-out'))}>
                   {say('shell.sign_out')}
                 </button>
               </>
@@ -67,7 +69,7 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
         </div>
       </header>
       <FlashNote />
-      <main className="lwide">
+      <main className={css.lwide}>
         <WhoseTime />
         {children}
       </main>
@@ -79,13 +81,13 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
 function WhoseTime() {
   const { school } = useShared();
   const [agree] = useState(() => clocksAgree(school.zone, new Intl.DateTimeFormat().resolvedOptions().timeZone, new Date()));
-  return agree ? null : <p className="zonenote">{say('shell.zone', { zone: school.zoneName })}</p>;
+  return agree ? null : <p className={css.zonenote}>{say('shell.zone', { zone: school.zoneName })}</p>;
 }
 
 /** With whom an observer looks, on every page. */
 function Switcher({ looking }: { looking: Looking }) {
   return (
-    <label className="lookwith">
+    <label className={css.lookwith}>
       <span>{say('mine.look')}</span>
       <select aria-label={say('mine.whom')} value={looking.observed ?? 0} onChange={(event) => router.post(to('look-with'), { learner: Number(event.currentTarget.value) }, { preserveScroll: true })}>
         <option value={0}>{say('mine.yourself')}</option>

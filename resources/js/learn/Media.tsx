@@ -1,7 +1,9 @@
 import { lazy, Suspense } from 'react';
+import { clsx } from 'clsx';
 
 import type { MediumCard, WatchCard } from '../lib/generated/types';
 import { say } from '../lib/say';
+import css from './learn.module.css';
 
 const VideoPlayer = lazy(() => import('./VideoPlayer'));
 
@@ -20,12 +22,12 @@ export function Media({ media, watch = null, course, item }: MediaProps) {
       {media
         .filter(({ kind }) => kind !== 'file')
         .map((medium) => (
-          <Suspense key={medium.id} fallback={<div className="medium player waiting">{say('media.loading')}</div>}>
+          <Suspense key={medium.id} fallback={<div className={clsx(css.medium, css.player, css.waiting)}>{say('media.loading')}</div>}>
             <Medium medium={medium} watch={watch?.medium === medium.id ? watch : null} course={course} item={item} />
           </Suspense>
         ))}
       {files.length > 0 && (
-        <section className="files" aria-label={say('media.download')}>
+        <section className={css.files} aria-label={say('media.download')}>
           <h2>{say('media.download')}</h2>
           <ul>
             {files.map(({ id, title, href, size }) => (
@@ -48,7 +50,7 @@ function Medium({ medium, watch, course, item }: { medium: MediumCard; watch: Wa
     return <VideoPlayer medium={medium} watch={watch} course={course} item={item} />;
   }
   return (
-    <figure className="medium">
+    <figure className={css.medium}>
       {medium.kind === 'audio' ? (
         // oxlint-disable-next-line jsx-a11y/media-has-caption
         <audio controls preload="metadata" src={medium.href} aria-label={medium.title} />

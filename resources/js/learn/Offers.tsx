@@ -3,6 +3,8 @@ import { Link } from '@inertiajs/react';
 import { useShared } from '../lib/page';
 import type { OfferCard } from '../lib/generated/types';
 import { say } from '../lib/say';
+import css from './learn.module.css';
+import ui from '../ui/ui.module.css';
 
 function verb({ as, free, price }: OfferCard): string {
   switch (as) {
@@ -21,7 +23,7 @@ function verb({ as, free, price }: OfferCard): string {
 export function OfferCards({ offers }: { offers: OfferCard[] }) {
   const { standIn } = useShared();
   return (
-    <ul className="offercards">
+    <ul className={css.offercards}>
       {offers.map((offer) => (
         <li key={offer.key}>
           <b>{offer.name}</b>
@@ -29,7 +31,7 @@ export function OfferCards({ offers }: { offers: OfferCard[] }) {
           {standIn === undefined ? (
             <Link href={offer.href}>
               {verb(offer)}
-              <span className="vh">: {offer.name}</span>
+              <span className={ui.vh}>: {offer.name}</span>
             </Link>
           ) : (
             <em>{offer.price}</em>

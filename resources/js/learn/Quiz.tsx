@@ -1,10 +1,13 @@
 import { useForm } from '@inertiajs/react';
 import { Button, Checkbox, Radio } from '@mantine/core';
+import { clsx } from 'clsx';
 
 import { useShared } from '../lib/page';
 import type { QuizCard } from '../lib/generated/types';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
+import css from './learn.module.css';
+import ui from '../ui/ui.module.css';
 
 export interface QuizProps {
   quiz: QuizCard;
@@ -19,11 +22,11 @@ export function Quiz({ quiz, course, item }: QuizProps) {
     form.setData((now) => ({ ...now, answers: quiz.questions.map((_, at) => (at === index ? chosen.map(Number) : (now.answers[at] ?? []))) }));
   const missing = quiz.questions.filter((_, index) => (form.data.answers[index] ?? []).length === 0).length;
   return (
-    <section className="quiz" aria-label={say('quiz.title')}>
+    <section className={css.quiz} aria-label={say('quiz.title')}>
       <h2>{say('quiz.title')}</h2>
-      <p className="soft">{quiz.needed === null ? say('quiz.free') : say('quiz.needed', { needed: quiz.needed })}</p>
+      <p className={clsx(ui.soft, css.soft)}>{quiz.needed === null ? say('quiz.free') : say('quiz.needed', { needed: quiz.needed })}</p>
       {quiz.last !== null && (
-        <p className={quiz.needed === null || quiz.last >= quiz.needed ? 'did' : 'wrongly'} role="status">
+        <p className={quiz.needed === null || quiz.last >= quiz.needed ? css.did : ui.wrongly} role="status">
           {quiz.best !== null && quiz.best > quiz.last ? say('quiz.last_best', { last: quiz.last, best: quiz.best }) : say('quiz.last', { last: quiz.last })}
         </p>
       )}
@@ -42,26 +45,26 @@ export function Quiz({ quiz, course, item }: QuizProps) {
           // A question has no identity beyond its place.
           const key = `${index}-${question.ask}`;
           return question.several ? (
-            <Checkbox.Group key={key} className="question" label={question.ask} description={say('quiz.several')} error={told} value={chosen} onChange={(values) => choose(index, values)}>
+            <Checkbox.Group key={key} className={css.question} label={question.ask} description={say('quiz.several')} error={told} value={chosen} onChange={(values) => choose(index, values)}>
               {question.answers.map((answer, at) => (
                 <Checkbox key={answer} value={String(at)} label={answer} disabled={!quiz.can} />
               ))}
             </Checkbox.Group>
           ) : (
-            <Radio.Group key={key} className="question" label={question.ask} error={told} value={chosen[0] ?? ''} onChange={(value) => choose(index, [value])}>
+            <Radio.Group key={key} className={css.question} label={question.ask} error={told} value={chosen[0] ?? ''} onChange={(value) => choose(index, [value])}>
               {question.answers.map((answer, at) => (
                 <Radio key={answer} value={String(at)} label={answer} disabled={!quiz.can} />
               ))}
             </Radio.Group>
           );
         })}
-        {form.errors.answers !== undefined && <p className="wrongly">{form.errors.answers}</p>}
+        {form.errors.answers !== undefined && <p className={ui.wrongly}>{form.errors.answers}</p>}
         {quiz.can && (
-          <div className="quiz-acts">
+          <div className={css['quiz-acts']}>
             <Button type="submit" size="md" loading={form.processing} disabled={standIn !== undefined || missing > 0}>
               {say(quiz.last === null ? 'quiz.hand_in' : 'quiz.again')}
             </Button>
-            {missing > 0 && <span className="soft">{say('quiz.missing', { count: missing })}</span>}
+            {missing > 0 && <span className={clsx(ui.soft, css.soft)}>{say('quiz.missing', { count: missing })}</span>}
           </div>
         )}
       </form>

@@ -15,6 +15,7 @@ import { useState } from 'react';
 import type { MediumCard, WatchCard } from '../lib/generated/types';
 import { useWatching } from './useWatching';
 import { say, saying } from '../lib/say';
+import css from './learn.module.css';
 
 /** The fastest is what the server believes in. */
 const SPEEDS = [0.75, 1, 1.25, 1.5, 2];
@@ -38,8 +39,8 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
   }
   const watches = watch !== null && !watch.finished;
   return (
-    <figure className="medium video">
-      <MediaController className="player">
+    <figure className={css.medium}>
+      <MediaController className={css.player}>
         {/* Clips are kept without captions so far; what they say stands in the text of the lesson. */}
         {/* oxlint-disable-next-line jsx-a11y/media-has-caption */}
         <video
@@ -73,7 +74,7 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
         </MediaControlBar>
       </MediaController>
       <figcaption>
-        <span className="videoline">
+        <span className={css.videoline}>
           {medium.title}
           <label>
             {saying('media.speed', {
@@ -99,7 +100,7 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
           </label>
         </span>
         {watches && (
-          <span className="watched" role="status">
+          <span className={css.watched} role="status">
             {waits
               ? say('media.waits')
               : say('media.watched', { share: percent(share), needed: percent(watch.needed) })}

@@ -7,6 +7,7 @@ import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 import { DialogForm } from '../ui/DialogForm';
 import { SellingFields, sellingOf } from './SellingFields';
+import ui from '../ui/ui.module.css';
 
 const LASTING = [
   { value: 'good', label: say('offers.access_dialog.for_good') },
@@ -33,7 +34,7 @@ export function AccessDialog({ course, offer, offers, onClose }: { course: Cours
   return (
     <DialogForm title={offer === null ? say('offers.access_dialog.new_offer_for_title', { title: course.title }) : say('offers.access_dialog.what_name_opens', { name: offer.name })} size={560} keep={say('keep.keep_in_the_draft')} busy={form.processing} error={loose['rule']} onKeep={() => form.post(to('keep.draft.offers', { course: course.key }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
       {offer === null && <SellingFields data={data} errors={loose} offers={offers} onSet={(changes) => setData((now) => ({ ...now, ...changes }))} />}
-      <div className="pair">
+      <div className={ui.pair}>
         <Select label={say('keep.tier')} data={[{ value: '', label: say('offers.access_dialog.none') }, ...course.tiers.map((tier) => ({ value: tier, label: tier }))]} value={data.tier} allowDeselect={false} error={loose['tier']} onChange={(tier) => setData('tier', tier ?? '')} />
         <Select label={say('keep.pace')} data={[{ value: '', label: say('offers.access_dialog.all_at_once') }, ...course.plans.map((plan) => ({ value: plan, label: say('offers.access_dialog.the_plan_plan', { plan }) }))]} value={data.plan} allowDeselect={false} error={loose['plan']} onChange={(plan) => setData('plan', plan ?? '')} />
       </div>
@@ -47,12 +48,12 @@ export function AccessDialog({ course, offer, offers, onClose }: { course: Cours
         onChange={(scope) => setData('scope', scope)}
       />
       <TextInput label={say('offers.access_dialog.labels_that_its_holders')} value={data.labels} error={loose['labels']} onChange={(event) => setData('labels', event.currentTarget.value)} />
-      <div className="pair">
+      <div className={ui.pair}>
         <Select label={say('offers.access_dialog.pass_lasts')} data={LASTING} value={data.lasts} allowDeselect={false} onChange={(lasts) => setData('lasts', lasts ?? 'good')} />
         {data.lasts === 'days' && <NumberInput label={say('keep.days')} min={1} allowDecimal={false} value={data.days ?? ''} error={loose['days']} onChange={(days) => setData('days', days === '' ? null : Number(days))} />}
         {data.lasts === 'until' && <TextInput type="datetime-local" label={say('offers.access_dialog.until_school_time')} value={data.until} error={loose['until']} onChange={(event) => setData('until', event.currentTarget.value)} />}
       </div>
-      <p className="soft">{say(offer === null ? 'offers.access_dialog.drafted_new' : 'offers.access_dialog.drafted')}</p>
+      <p className={ui.soft}>{say(offer === null ? 'offers.access_dialog.drafted_new' : 'offers.access_dialog.drafted')}</p>
     </DialogForm>
   );
 }

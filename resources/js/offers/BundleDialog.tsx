@@ -7,6 +7,7 @@ import { useShared } from '../lib/page';
 import { to } from '../lib/route';
 import { DialogForm } from '../ui/DialogForm';
 import { EVERY, SALES } from './SellingFields';
+import ui from '../ui/ui.module.css';
 
 export interface BundleDialogProps {
   /** Null: a new one. */
@@ -41,17 +42,17 @@ export function BundleDialog({ bundle, offers, onClose }: BundleDialogProps) {
     <DialogForm title={bundle === null ? say('offers.bundle_dialog.a_new_bundle') : bundle.name} size={560} keep={say('keep.save')} busy={form.processing} onKeep={keep} onLeave={onClose}>
       <TextInput label={say('keep.name')} data-autofocus maxLength={100} value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />
       <MultiSelect label={say('offers.bundle_dialog.offers_each_which_gives')} data={offers} value={data.offers} searchable error={errors.offers} onChange={(chosen) => setData('offers', chosen)} />
-      <div className="pair">
+      <div className={ui.pair}>
         <Select label={say('offers.bundle_dialog.sale')} data={SALES} value={data.sale} allowDeselect={false} error={errors.sale} onChange={(sale) => setData('sale', sale ?? 'none')} />
         {data.sale === 'price' && (
-          <div className="pair">
+          <div className={ui.pair}>
             <NumberInput label={say('keep.price')} min={0} decimalScale={2} value={data.price ?? ''} error={errors.price} onChange={(price) => setData('price', price === '' ? null : Number(price))} />
             <TextInput label={say('offers.bundle_dialog.currency')} maxLength={3} value={data.currency} error={errors.currency} onChange={(event) => setData('currency', event.currentTarget.value.toUpperCase())} />
           </div>
         )}
       </div>
       {data.sale === 'price' && <Select label={say('offers.bundle_dialog.it_is_paid_for')} data={EVERY} value={data.every} allowDeselect={false} error={errors.every} onChange={(every) => setData('every', (every ?? '') as typeof data.every)} />}
-      <p className="soft">{say('offers.bundle_dialog.this_changes_at_once')}</p>
+      <p className={ui.soft}>{say('offers.bundle_dialog.this_changes_at_once')}</p>
     </DialogForm>
   );
 }

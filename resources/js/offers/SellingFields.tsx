@@ -2,6 +2,8 @@ import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 
 import type { OfferRow } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
+import css from './offers.module.css';
+import ui from '../ui/ui.module.css';
 
 export const SALES = [
   { value: 'none', label: say('offers.selling_fields.not_sold') },
@@ -80,21 +82,21 @@ export function SellingFields({ data, errors, offers, onSet }: SellingFieldsProp
   return (
     <>
       <TextInput label={say('keep.name')} data-autofocus maxLength={100} value={data.name} error={errors['name']} onChange={(event) => onSet({ name: event.currentTarget.value })} />
-      <div className="pair">
+      <div className={ui.pair}>
         <Select label={say('offers.selling_fields.sale')} data={SALES} value={data.sale} allowDeselect={false} error={errors['sale']} onChange={(sale) => onSet({ sale: sale ?? 'none' })} />
         {data.sale === 'price' && (
-          <div className="pair">
+          <div className={ui.pair}>
             <NumberInput label={say('keep.price')} min={0} decimalScale={2} value={data.price ?? ''} error={errors['price']} onChange={(price) => onSet({ price: numberOrNull(price) })} />
             <TextInput label={say('offers.selling_fields.currency')} maxLength={3} value={data.currency} error={errors['currency']} onChange={(event) => onSet({ currency: event.currentTarget.value.toUpperCase() })} />
           </div>
         )}
       </div>
       {data.sale === 'price' && <Select label={say('offers.selling_fields.it_is_paid_for')} data={EVERY} value={data.every} allowDeselect={false} error={errors['every']} onChange={(every) => onSet({ every: (every ?? '') as Selling['every'] })} />}
-      <label className="tick">
+      <label className={ui.tick}>
         {/* A trial is for those who are new; who thinks otherwise says so below. */}
         <input type="checkbox" checked={data.trial} onChange={(event) => onSet(event.currentTarget.checked ? { trial: true, again: 'once', notAfterCourse: true } : { trial: false })} /> {say('offers.selling_fields.is_trial')}
       </label>
-      <label className="tick">
+      <label className={ui.tick}>
         <input type="checkbox" checked={data.erases} onChange={(event) => onSet({ erases: event.currentTarget.checked })} /> {say('offers.selling_fields.erases')}
       </label>
       {data.sale !== 'none' && <TakerFields data={data} errors={errors} offers={offers} onSet={onSet} />}
@@ -104,7 +106,7 @@ export function SellingFields({ data, errors, offers, onSet }: SellingFieldsProp
 
 function TakerFields({ data, errors, offers, onSet }: SellingFieldsProps) {
   return (
-    <fieldset className="takers">
+    <fieldset className={css.takers}>
       <legend>{say('offers.selling_fields.who_may_take_it')}</legend>
       <Select label={say('offers.selling_fields.how_often_one_person')} data={AGAIN} value={data.again} allowDeselect={false} error={errors['again']} onChange={(again) => onSet({ again: (again ?? 'renewal') as OfferRow['again'] })} />
       <MultiSelect
@@ -117,11 +119,11 @@ function TakerFields({ data, errors, offers, onSet }: SellingFieldsProps) {
         error={errors['notAfter']}
         onChange={(chosen) => onSet({ notAfterCourse: chosen.includes(ANY), notAfter: chosen.filter((key) => key !== ANY) })}
       />
-      <div className="pair">
+      <div className={ui.pair}>
         <TextInput label={say('offers.selling_fields.only_for_people_with')} placeholder={say('offers.selling_fields.anybody')} maxLength={60} value={data.onlyLabel} error={errors['onlyLabel']} onChange={(event) => onSet({ onlyLabel: event.currentTarget.value })} />
         <NumberInput label={say('offers.selling_fields.for_so_many_people')} placeholder={say('offers.selling_fields.any_number')} min={1} allowDecimal={false} value={data.most ?? ''} error={errors['most']} onChange={(most) => onSet({ most: numberOrNull(most) })} />
       </div>
-      <div className="pair">
+      <div className={ui.pair}>
         <TextInput type="datetime-local" label={say('offers.selling_fields.from_school_time')} value={data.soldFrom} error={errors['soldFrom']} onChange={(event) => onSet({ soldFrom: event.currentTarget.value })} />
         <TextInput type="datetime-local" label={say('offers.selling_fields.until_school_time')} value={data.soldUntil} error={errors['soldUntil']} onChange={(event) => onSet({ soldUntil: event.currentTarget.value })} />
       </div>

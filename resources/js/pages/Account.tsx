@@ -7,11 +7,12 @@ import { KeepShell } from '../ui/KeepShell';
 import { LearnerShell } from '../learn/LearnerShell';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
+import ui from '../ui/ui.module.css';
 
 export default function Account(page: AccountPage) {
   return page.staff ? (
     <KeepShell title={say('account.title')}>
-      <main className="plainpage">
+      <main className={ui.plainpage}>
         <Content page={page} />
       </main>
     </KeepShell>
@@ -24,7 +25,7 @@ export default function Account(page: AccountPage) {
 
 function Content({ page: { name, email, confirmed, hasPassword } }: { page: AccountPage }) {
   return (
-    <div className="account">
+    <div className={ui.account}>
       <h1>{say('account.title')}</h1>
       <p>
         {say('account.is', { name, email })}
@@ -58,13 +59,13 @@ function PasswordForm({ hasPassword }: { hasPassword: boolean }) {
     <section>
       <h2>{say(hasPassword ? 'account.change' : 'account.choose')}</h2>
       {!hasPassword && <p>{say('account.links')}</p>}
-      <form className="review" onSubmit={change} noValidate>
+      <form className={ui.review} onSubmit={change} noValidate>
         {hasPassword && (
           <PasswordInput label={say('account.current')} autoComplete="current-password" value={data.current} error={errors.current} onChange={(event) => setData('current', event.currentTarget.value)} />
         )}
         <PasswordInput label={say('account.new')} description={say('account.long')} autoComplete="new-password" value={data.password} error={errors.password} onChange={(event) => setData('password', event.currentTarget.value)} />
         <PasswordInput label={say('account.again')} autoComplete="new-password" value={data.password_confirmation} error={errors.password_confirmation} onChange={(event) => setData('password_confirmation', event.currentTarget.value)} />
-        <div className="review-acts">
+        <div className={ui['review-acts']}>
           <Button type="submit" loading={form.processing}>
             {say(hasPassword ? 'account.change_it' : 'account.keep_it')}
           </Button>

@@ -6,6 +6,7 @@ import { Mark } from '../ui/Arch';
 import type { BeginPage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
+import ui from '../ui/ui.module.css';
 
 /** The first page of a school that is empty. */
 export default function Begin({ code, zones }: BeginPage) {
@@ -17,10 +18,10 @@ export default function Begin({ code, zones }: BeginPage) {
     form.post(to('begin'));
   };
   return (
-    <div className="signin">
+    <div className={ui.signin}>
       <Head title={say('school.begin.begin_a_school')} />
       <main>
-        <div className="signin-door begin-door">
+        <div className={ui['signin-door']}>
           <h1>{say('school.begin.begin_a_school')}</h1>
           <form onSubmit={begin} noValidate>
             <TextInput label={say('school.begin.name_of_the_school')} maxLength={100} autoFocus value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />

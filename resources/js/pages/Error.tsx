@@ -4,6 +4,7 @@ import { Arch } from '../ui/Arch';
 import { useShared } from '../lib/page';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
+import ui from '../ui/ui.module.css';
 
 /** What there are words of its own for. */
 const STATUSES = [403, 404, 413, 422, 429, 500, 503] as const;
@@ -16,14 +17,14 @@ export default function ErrorPage({ status, why }: { status: number; why: string
   const what = why === 'not begun' || why === 'busy' ? REASONS[why] : (STATUSES.find((one) => one === status) ?? 'otherwise');
   const heading = say(`error.${what}`);
   return (
-    <div className="signin">
+    <div className={ui.signin}>
       <Head title={heading} />
       {standIn !== undefined && (
-        <p className="standin-strip">
+        <p className={ui['standin-strip']}>
           {say('shell.stand_in_told', { name: standIn.name, at: standIn.atWords })}
         </p>
       )}
-      <main className="errorpage">
+      <main className={ui.errorpage}>
         <Arch glyph="hidden" size={54} silent />
         <h1>{heading}</h1>
         <p>{say(`error.${what}_text`)}</p>

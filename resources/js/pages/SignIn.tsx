@@ -7,6 +7,7 @@ import { useShared } from '../lib/page';
 import { FlashNote } from '../ui/FlashNote';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
+import ui from '../ui/ui.module.css';
 
 export default function SignIn() {
   const { school } = useShared();
@@ -16,12 +17,12 @@ export default function SignIn() {
     form.post(to('sign-in'), { onFinish: () => form.reset('password') });
   };
   return (
-    <div className="signin">
+    <div className={ui.signin}>
       <Head title={say('sign_in')} />
       <FlashNote />
       <main>
-        <div className="signin-door">
-          <p className="signin-school">{school.name}</p>
+        <div className={ui['signin-door']}>
+          <p className={ui['signin-school']}>{school.name}</p>
           <h1>{say('sign_in')}</h1>
           <form onSubmit={submit} noValidate>
             <TextInput
@@ -48,12 +49,12 @@ export default function SignIn() {
             <Button type="submit" loading={form.processing} fullWidth>
               {say('sign_in')}
             </Button>
-            <button type="button" className="linklike" onClick={() => form.post(to('sign-in.send'), { preserveState: true })}>
+            <button type="button" className={ui.linklike} onClick={() => form.post(to('sign-in.send'), { preserveState: true })}>
               {say('door.no_password')}
             </button>
           </form>
         </div>
-        <p className="signin-mark">
+        <p className={ui['signin-mark']}>
           <Mark /> {say('door.product')}
         </p>
       </main>

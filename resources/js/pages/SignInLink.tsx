@@ -6,14 +6,15 @@ import { Mark } from '../ui/Arch';
 import { useShared } from '../lib/page';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
+import ui from '../ui/ui.module.css';
 
 export default function SignInLink({ token, name }: { token: string; name: string | null }) {
   const { school } = useShared();
   const [going, setGoing] = useState(false);
   return (
-    <div className="signin">
+    <div className={ui.signin}>
       <Head title={say('sign_in')} />
-      <main className="errorpage">
+      <main className={ui.errorpage}>
         <Mark />
         <h1>{school.name}</h1>
         {name === null ? (

@@ -1,6 +1,7 @@
 import { useForm } from '@inertiajs/react';
 import { NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import type { ActPreview, CoursePick, OfferPick, OutlineRow } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
@@ -10,6 +11,8 @@ import { OutcomeList } from './OutcomeList';
 import { to } from '../lib/route';
 import { useAsked } from '../lib/useAsked';
 import { DialogForm } from '../ui/DialogForm';
+import css from './people.module.css';
+import ui from '../ui/ui.module.css';
 
 export interface ActDialogProps {
   title: string;
@@ -85,7 +88,7 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
         <TextInput type="datetime-local" label={say('people.act_dialog.from_left_empty_now')} value={data.from} error={message('from')} onChange={(event) => setData('from', event.currentTarget.value)} />
       )}
       {fields.includes('anew') && (
-        <label className="tick">
+        <label className={ui.tick}>
           <input type="checkbox" checked={data.anew} onChange={(event) => setData('anew', event.currentTarget.checked)} /> {say('people.act_dialog.anew')}
         </label>
       )}
@@ -93,7 +96,7 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
         <NumberInput label={say('people.act_dialog.by_how_many_days')} min={1} max={3660} allowDecimal={false} value={data.days} error={message('days')} data-autofocus onChange={(value) => setData('days', value === '' ? 0 : Number(value))} />
       )}
       {fields.includes('stops') && (
-        <fieldset className="whenlive">
+        <fieldset className={ui.whenlive}>
           <legend>{say('people.act_dialog.meanwhile_its_days')}</legend>
           <label>
             <input type="radio" name="stops" checked={data.stops} onChange={() => setData('stops', true)} /> {say('people.act_dialog.stand_still')}
@@ -124,14 +127,14 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
       )}
       {fields.includes('subject') && <TextInput label={say('people.act_dialog.subject')} maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
       {fields.includes('body') && <Textarea label={say('people.act_dialog.letter_name_stands_for', { placeholder: '{name}' })} autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}
-      {(message('do') ?? message('people')) !== undefined && <p className="takes">{message('do') ?? message('people')}</p>}
-      <div className="outcomes" role="status">
-        {state === 'waiting' && preview === null && <p className="soft">{say('people.act_dialog.looking_what_would_do')}</p>}
+      {(message('do') ?? message('people')) !== undefined && <p className={ui.takes}>{message('do') ?? message('people')}</p>}
+      <div className={clsx(ui.outcomes, css.outcomes)} role="status">
+        {state === 'waiting' && preview === null && <p className={ui.soft}>{say('people.act_dialog.looking_what_would_do')}</p>}
         {preview !== null && (
           <>
             <OutcomeList outcomes={preview.outcomes} />
             {preview.long && <p>{say('people.act_dialog.long', { people: say('keep.people_counted', { count: preview.people }) })}</p>}
-            {!preview.canBeUndone && <p className="soft">{say('people.act_dialog.this_cannot_be_taken')}</p>}
+            {!preview.canBeUndone && <p className={ui.soft}>{say('people.act_dialog.this_cannot_be_taken')}</p>}
           </>
         )}
       </div>

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { PeoplePage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
+import css from './people.module.css';
 
 const STANDINGS = [
   { value: '', label: say('people.filter_bar.anybody') },
@@ -58,7 +59,7 @@ export function FilterBar({ filter, offers, courses, labels, onShow }: FilterBar
   );
   const any = { value: '', label: 'any' };
   return (
-    <div className="peoplefilter" role="search">
+    <div className={css.peoplefilter} role="search">
       <TextInput id="find" aria-label={say('keep.name_or_e_mail')} placeholder={say('keep.name_or_e_mail')} value={find} onChange={(event) => setFind(event.currentTarget.value)} onKeyDown={(event) => event.key === 'Enter' && onShow({ find })} onBlur={() => find !== (filter['find'] ?? '') && onShow({ find })} rightSection={<kbd>/</kbd>} />
       {pick('standing', say('people.filter_bar.who'), STANDINGS)}
       {pick('holds', say('people.filter_bar.holds'), [any, ...offers.map(({ key, title }) => ({ value: key, label: title }))])}

@@ -1,6 +1,7 @@
 import { Link } from '@inertiajs/react';
 import { Select } from '@mantine/core';
 import { Fragment, useState } from 'react';
+import { clsx } from 'clsx';
 
 import { Arch } from '../ui/Arch';
 import { withQuery } from '../lib/address';
@@ -11,6 +12,8 @@ import { useWhy } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
 import { mayDo, byAct } from './byAct';
 import { to } from '../lib/route';
+import css from './people.module.css';
+import ui from '../ui/ui.module.css';
 
 export interface WhyNotProps {
   person: number;
@@ -45,7 +48,7 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
   const ways = theirs.length === 0 ? [...withThem, alone] : [alone, ...withThem];
   const [course, item] = chosen === null ? [null, null] : [chosen.slice(0, chosen.indexOf('/')), chosen.slice(chosen.indexOf('/') + 1)];
   return (
-    <section className="whynot">
+    <section className={css.whynot}>
       <h2>{say('people.why_not.why_cant_they_see')}</h2>
       <Select
         aria-label={say('people.why_not.what_name_cannot_see', { name })}
@@ -82,17 +85,17 @@ interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | '
 function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExtend, onMended }: ReasonsProps) {
   const { card, state } = useWhy(course, item, vantage, now, 'published', String(round));
   if (card === null) {
-    return <p className={state === 'failed' ? 'takes' : 'soft'}>{state === 'failed' ? say('people.why_not.reasons_could_not_be') : say('people.why_not.looking_for_the_reasons')}</p>;
+    return <p className={state === 'failed' ? ui.takes : ui.soft}>{state === 'failed' ? say('people.why_not.reasons_could_not_be') : say('people.why_not.looking_for_the_reasons')}</p>;
   }
   return (
     <div aria-live="polite">
-      <p className="verdict">
+      <p className={ui.verdict}>
         <Arch glyph={card.glyph} look={card.look} silent />
         {card.word} <span>{card.summary}</span>
       </p>
-      <ul className="gates">
+      <ul className={clsx(ui.gates, css.gates)}>
         {card.gates.map((gate) => (
-          <li key={`${gate.name} ${gate.inner} ${plainText(gate.words)}`} className={`${gate.passed ? 'pass' : 'fail'}${gate.inner ? ' inner' : ''}`}>
+          <li key={`${gate.name} ${gate.inner} ${plainText(gate.words)}`} className={clsx(gate.passed ? ui.pass : clsx(ui.fail, css.fail), gate.inner && ui.inner)}>
             <Arch glyph={gate.passed ? 'open' : 'locked'} size={15} />
             <b>{gate.name}</b>
             <span>
@@ -103,10 +106,10 @@ function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExt
       </ul>
       {card.intro !== null && (
         <>
-          <p className="note">
+          <p>
             <Words segments={card.intro.segments} />
           </p>
-          <ul className="ways">
+          <ul className={ui.ways}>
             {card.ways
               .filter(({ fixes }) => fixes.length === 0)
               .map((way) => (
@@ -118,12 +121,12 @@ function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExt
                     <Words segments={way.words.segments} />
                   </span>
                   {way.byAct !== null && mayDo(way.byAct, mayRun) && (
-                    <button type="button" className="linklike" onClick={() => way.byAct !== null && byAct(person, way.byAct, onMended)}>
+                    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => way.byAct !== null && byAct(person, way.byAct, onMended)}>
                       {way.byAct.button}
                     </button>
                   )}
                   {way.byAct?.do === 'extend' && (
-                    <button type="button" className="linklike" onClick={() => onExtend(way.byAct?.offer ?? '')}>
+                    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onExtend(way.byAct?.offer ?? '')}>
                       {way.byAct.button}…
                     </button>
                   )}

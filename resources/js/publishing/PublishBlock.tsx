@@ -1,6 +1,7 @@
 import { router, useForm } from '@inertiajs/react';
 import { Button, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
+import { clsx } from 'clsx';
 
 import { withQuery } from '../lib/address';
 import type { CourseHead, Expected, RehearsalPage } from '../lib/generated/types';
@@ -9,6 +10,8 @@ import { plainText } from '../lib/words';
 import { ExpectedLine } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
 import { to } from '../lib/route';
+import css from './publishing.module.css';
+import ui from '../ui/ui.module.css';
 
 /** What is to stay so, whatever is edited: what would break first. */
 export function Expectations({ course, expected, mayEdit }: { course: string; expected: Expected[]; mayEdit: boolean }) {
@@ -17,10 +20,10 @@ export function Expectations({ course, expected, mayEdit }: { course: string; ex
     return null;
   }
   return (
-    <section className="expected">
+    <section>
       <h3>{broken.length === 0 ? say('publishing.expected.all_kept', { count: expected.length }) : say('publishing.expected.not_kept', { broken: broken.length, count: expected.length })}</h3>
       {broken.length > 0 && (
-        <ul className="vains">
+        <ul className={ui.vains}>
           {broken.map((one) => (
             <ExpectedLine key={one.id} course={course} expected={one} mayEdit={mayEdit} />
           ))}
@@ -35,7 +38,7 @@ export function PublishBlock({ page }: { page: RehearsalPage }) {
   const count = changes.length;
   const breaks = expected.filter(({ kept, broken }) => !kept && !broken).length;
   return (
-    <aside className="publish">
+    <aside className={css.publish}>
       <h2>{say(back === null ? 'publishing.block.draft' : 'publishing.block.live', { count })}</h2>
       <ol>
         {changes.map((change) => (
@@ -45,18 +48,18 @@ export function PublishBlock({ page }: { page: RehearsalPage }) {
         ))}
       </ol>
       {elsewhere.map((line) => (
-        <p key={line} className="elsewhere">
+        <p key={line} className={css.elsewhere}>
           {line}
         </p>
       ))}
       {editors.length > 0 && <p>{say('publishing.block.editors', { editors: editors.join('; ') })}</p>}
       {back === null && course.goesLive !== null && (
-        <p className={course.goesLiveAsIs ? 'set' : 'takes'}>
+        <p className={course.goesLiveAsIs ? css.set : clsx(ui.takes, css.takes)}>
           {say(course.goesLiveAsIs ? 'publishing.block.set' : 'publishing.block.set_changed', { at: course.goesLive })}
           {mayEdit && (
             <button
               type="button"
-              className="linklike"
+              className={clsx(ui.linklike, css.linklike)}
               onClick={() => router.delete(to('keep.publication.set', { course: course.key }), { data: { version: course.draftVersion }, preserveScroll: true, preserveState: true })}
             >
               {say('publishing.block.unset')}
@@ -66,11 +69,11 @@ export function PublishBlock({ page }: { page: RehearsalPage }) {
       )}
       <Expectations course={course.key} expected={expected} mayEdit={mayEdit} />
       {!mayEdit ? (
-        <p className="soft">{say('publishing.block.administrators')}</p>
+        <p className={ui.soft}>{say('publishing.block.administrators')}</p>
       ) : finished ? (
         <PublishForm page={page} count={count} breaks={breaks} />
       ) : (
-        <p className="soft">{say('publishing.block.unfinished')}</p>
+        <p className={ui.soft}>{say('publishing.block.unfinished')}</p>
       )}
       {mayEdit && back === null && <Discard course={course} changes={changes.length} />}
     </aside>
@@ -111,14 +114,14 @@ export function PublishForm({ page: { course, back, setFor, losers, receipt }, c
   };
   return (
     <form onSubmit={publish} noValidate>
-      {losers > 0 && <p className="takes">{say(back === null ? 'publishing.form.takes' : 'publishing.form.takes_back', { count: losers })}</p>}
+      {losers > 0 && <p className={clsx(ui.takes, css.takes)}>{say(back === null ? 'publishing.form.takes' : 'publishing.form.takes_back', { count: losers })}</p>}
       {breaks > 0 && (
-        <label className="tick takes">
+        <label className={clsx(ui.tick, ui.takes, css.takes)}>
           <input type="checkbox" checked={meant} onChange={(event) => setMeant(event.currentTarget.checked)} /> {say('publishing.form.although', { count: breaks })}
         </label>
       )}
       {back === null && (
-        <fieldset className="whenlive">
+        <fieldset className={ui.whenlive}>
           <legend>{say('publishing.form.when')}</legend>
           <label>
             <input type="radio" name="when" checked={!later} onChange={() => choose(false)} /> {say('publishing.form.at_once')}
@@ -159,7 +162,7 @@ export function PublishForm({ page: { course, back, setFor, losers, receipt }, c
 export function Discard({ course, changes }: { course: CourseHead; changes: number }) {
   const [discarding, setDiscarding] = useState(false);
   return discarding ? (
-    <div className="review-acts">
+    <div className={ui['review-acts']}>
       <span>{say('publishing.discard.lost', { count: changes })}</span>
       <Button
         type="button"
@@ -175,7 +178,7 @@ export function Discard({ course, changes }: { course: CourseHead; changes: numb
     </div>
   ) : (
     <p>
-      <button type="button" className="linklike" onClick={() => setDiscarding(true)}>
+      <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => setDiscarding(true)}>
         {say('publishing.discard.ask')}
       </button>
     </p>

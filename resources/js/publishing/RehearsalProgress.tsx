@@ -1,10 +1,13 @@
 import { router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
+import { clsx } from 'clsx';
 
 import { postJson } from '../lib/http';
 import { say, saying } from '../lib/keepSay';
 import type { RehearsalProgress } from '../lib/generated/types';
 import { to } from '../lib/route';
+import css from './publishing.module.css';
+import ui from '../ui/ui.module.css';
 
 interface ProgressProps {
   course: string;
@@ -45,14 +48,14 @@ export function Progress({ course, back, setFor, looked, of }: ProgressProps) {
     };
   }, [course, back, setFor]);
   return (
-    <section aria-label={say('publishing.progress.title')} className="progress">
+    <section aria-label={say('publishing.progress.title')} className={ui.progress}>
       <h2>{say('publishing.progress.heading')}</h2>
       <progress max={of} value={done} aria-label={say('publishing.progress.looked')} />
       <p role="status">
         {stopped
           ? saying('publishing.progress.stopped', {
               go_on: (
-                <button key="on" type="button" className="linklike" onClick={() => router.reload()}>
+                <button key="on" type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => router.reload()}>
                   {say('publishing.progress.go_on')}
                 </button>
               ),

@@ -1,5 +1,7 @@
+import { clsx } from 'clsx';
 import type { Glyph } from '../lib/generated/types';
 import { say } from '../lib/say';
+import ui from './ui.module.css';
 
 export interface ArchProps {
   glyph: Glyph;
@@ -16,7 +18,7 @@ export function Arch({ glyph, look = false, silent = false, size = 18 }: ArchPro
   const words = look ? say('state.look', { state }) : state;
   return (
     <svg
-      className={`arch arch-${glyph}`}
+      className={clsx(ui.arch, ui[`arch-${glyph}`])}
       viewBox="0 0 18 22"
       width={size}
       height={(size * 22) / 18}

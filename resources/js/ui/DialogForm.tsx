@@ -1,6 +1,7 @@
 import { Button, Modal } from '@mantine/core';
 import type { FormEvent, ReactNode } from 'react';
 import { say } from '../lib/keepSay';
+import ui from './ui.module.css';
 
 export interface DialogFormProps {
   title: string;
@@ -22,7 +23,7 @@ export function DialogForm({ title, size, keep, busy, disabled = false, error, o
   return (
     <Modal opened onClose={onLeave} title={title} {...(size === undefined ? {} : { size })}>
       <form
-        className="review"
+        className={ui.review}
         noValidate
         onSubmit={(event: FormEvent) => {
           event.preventDefault();
@@ -30,8 +31,8 @@ export function DialogForm({ title, size, keep, busy, disabled = false, error, o
         }}
       >
         {children}
-        {error !== undefined && <p className="takes">{error}</p>}
-        <div className="review-acts">
+        {error !== undefined && <p className={ui.takes}>{error}</p>}
+        <div className={ui['review-acts']}>
           <Button type="button" variant="default" onClick={onLeave}>
             {say('keep.leave')}
           </Button>

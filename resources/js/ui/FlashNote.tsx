@@ -1,11 +1,13 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 import { say } from '../lib/keepSay';
 
 import { useShared } from '../lib/page';
 import { plainText } from '../lib/words';
 import { Words } from './Words';
 import { to } from '../lib/route';
+import ui from './ui.module.css';
 
 /** What the last action did, said aloud and kept on the page until it is closed. */
 export function FlashNote() {
@@ -17,7 +19,7 @@ export function FlashNote() {
   return (
     <div role="status" aria-live="polite">
       {shown !== null && (
-        <div className={`flash flash-${shown.kind}`}>
+        <div className={clsx(ui.flash, ui[`flash-${shown.kind}`])}>
           <p>
             <b>{shown.text}</b>
           </p>

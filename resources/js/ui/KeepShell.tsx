@@ -6,6 +6,7 @@ import { Mark } from './Arch';
 import { useShared } from '../lib/page';
 import { FlashNote } from './FlashNote';
 import { to } from '../lib/route';
+import ui from './ui.module.css';
 
 export interface KeepShellProps {
   title: string;
@@ -26,14 +27,14 @@ export function KeepShell({ title, children }: KeepShellProps) {
   const { school, signedIn } = useShared();
   const { url } = usePage();
   return (
-    <div className="keep">
+    <div className={ui.keep}>
       <Head title={title} />
-      <header className="top">
-        <Link href={to('keep.courses')} className="brand">
+      <header className={ui.top}>
+        <Link href={to('keep.courses')} className={ui.brand}>
           <Mark /> {say('keep.product')}
         </Link>
         <nav aria-label={say('keep.keep_shell.main')}>
-          <ul className="nav">
+          <ul className={ui.nav}>
             {PLACES.filter(({ run }) => run !== true || signedIn?.runs === true).map(({ href, title: place }) => (
               <li key={href}>
                 <Link href={href} aria-current={url.startsWith(href) ? 'page' : undefined}>
@@ -43,9 +44,9 @@ export function KeepShell({ title, children }: KeepShellProps) {
             ))}
           </ul>
         </nav>
-        <p className="who">
+        <p className={ui.who}>
           <b>{school.name}</b>, {school.zoneName} · <Link href={to('account')}>{signedIn?.name}</Link> ·{' '}
-          <button type="button" className="linklike" onClick={() => router.post(to('sign-out'))}>
+          <button type="button" className={ui.linklike} onClick={() => router.post(to('sign-out'))}>
             {say('keep.keep_shell.sign_out')}
           </button>
         </p>

@@ -2,11 +2,12 @@ import { Link } from '@inertiajs/react';
 
 import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
+import ui from './ui.module.css';
 
 /** The stand-ins, each with what it has sent and received. */
 export function OutboxTabs({ here }: { here: 'mail' | 'shop' }) {
   return (
-    <nav className="tabs" aria-label={say('outbox.stand_ins')}>
+    <nav className={ui.tabs} aria-label={say('outbox.stand_ins')}>
       <Link href={to('keep.outbox')} aria-current={here === 'mail' ? 'page' : undefined}>
         {say('outbox.letters')}
       </Link>

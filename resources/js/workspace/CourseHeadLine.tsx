@@ -1,11 +1,14 @@
 import { Link, router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
+import { clsx } from 'clsx';
 
 import type { CourseHead, Sentence, SightlinesGrid } from '../lib/generated/types';
 import { say, saying } from '../lib/keepSay';
 import { plainText } from '../lib/words';
 import { Words } from '../ui/Words';
 import { to } from '../lib/route';
+import css from './workspace.module.css';
+import ui from '../ui/ui.module.css';
 
 export interface CourseHeadLineProps {
   course: CourseHead;
@@ -30,7 +33,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
   return (
     <>
     {course.notPublished !== null && (
-      <div className="flash flash-refused" role="alert">
+      <div className={clsx(ui.flash, ui['flash-refused'])} role="alert">
         <p>
           <b>{course.notPublished}</b>
         </p>
@@ -41,22 +44,22 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
         )}
       </div>
     )}
-    <div className="head">
+    <div className={ui.head}>
       <div>
-        <div className="title">
+        <div className={ui.title}>
           <h1>{course.title}</h1>
           {course.revision === null ? (
-            <span className="state state-draft">{say('keep.not_live_yet')}</span>
+            <span className={clsx(ui.state, ui['state-draft'])}>{say('keep.not_live_yet')}</span>
           ) : (
-            <span className={`state state-${course.state}`}>{course.state}</span>
+            <span className={clsx(ui.state, ui[`state-${course.state}`])}>{course.state}</span>
           )}
         </div>
-        <p className="doors">
+        <p className={ui.doors}>
           <Words segments={course.doors} titles="b" />
           {mayEdit && (
             <>
               {' '}
-              <button type="button" className="linklike" onClick={onCourse}>
+              <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onCourse}>
                 {say('workspace.course_head_line.change')}
               </button>
             </>
@@ -64,9 +67,9 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
         </p>
         <Findings course={course} />
       </div>
-      <div className="acts">
+      <div className={css.acts}>
         {seen !== null && changes.length > 0 && (
-          <div className="seg" role="group" aria-label={say('workspace.course_head_line.which_rules_looked_at')}>
+          <div className={css.seg} role="group" aria-label={say('workspace.course_head_line.which_rules_looked_at')}>
             {SEES.map(({ see, title }) => (
               <button key={see} type="button" aria-pressed={seen.see === see} disabled={course.revision === null && see !== 'draft'} onClick={() => onSee(see === 'draft' ? null : see)}>
                 {title}
@@ -75,22 +78,22 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
           </div>
         )}
         {onWho !== undefined && (
-          <button type="button" className="linklike" onClick={onWho}>
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onWho}>
             {saying('workspace.course_head_line.who_looks', { key: <kbd>V</kbd> })}
           </button>
         )}
         {mayEdit && course.edits > 0 && (
-          <button type="button" className="linklike" onClick={() => onStep('undo')}>
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onStep('undo')}>
             {saying('workspace.course_head_line.undo', { key: <kbd>{say('keep.keys.ctrl_z')}</kbd> })}
           </button>
         )}
         {mayEdit && course.undone > 0 && (
-          <button type="button" className="linklike" onClick={() => onStep('redo')}>
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onStep('redo')}>
             {saying('workspace.course_head_line.redo', { key: <kbd>{say('keep.keys.ctrl_y')}</kbd> })}
           </button>
         )}
         {course.goesLive !== null && (
-          <Link href={to('keep.rehearsal', { course: course.key })} className={course.goesLiveAsIs ? 'golive' : 'golive stale'}>
+          <Link href={to('keep.rehearsal', { course: course.key })} className={clsx(css.golive, !(course.goesLiveAsIs) && css.stale)}>
             {course.goesLiveAsIs ? say('workspace.course_head_line.goes_live_goes_live', { goes_live: course.goesLive }) : say('workspace.course_head_line.changed_since_was_set', { goes_live: course.goesLive })}
           </Link>
         )}
@@ -115,7 +118,7 @@ function Findings({ course }: { course: CourseHead }) {
     return null;
   }
   return (
-    <p className="findingline" title={course.findings.map(plainText).join('\n')}>
+    <p className={css.findingline} title={course.findings.map(plainText).join('\n')}>
       <Words segments={first.segments} />{' '}
       <Link href={`${to('keep.offers')}#${course.key}`}>{course.findings.length > 1 ? say('workspace.course_head_line.more_findings', { count: course.findings.length - 1 }) : say('keep.offers')}</Link>
     </p>

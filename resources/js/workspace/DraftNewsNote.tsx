@@ -4,6 +4,7 @@ import type { DraftNews } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { plainText } from '../lib/words';
 import { Words } from '../ui/Words';
+import ui from '../ui/ui.module.css';
 
 /** What somebody else has just done to the draft that is open here. */
 export function DraftNewsNote({ news }: { news: DraftNews | null }) {
@@ -13,7 +14,7 @@ export function DraftNewsNote({ news }: { news: DraftNews | null }) {
   }
   return (
     <div role="status" aria-live="polite">
-      <div className="flash flash-news">
+      <div className={ui.flash}>
         <p>
           <b>{news.version === 0 ? say('workspace.draft_news_note.draft_was_published_or') : say('workspace.draft_news_note.editing_too', { who: news.who ?? say('workspace.draft_news_note.somebody'), more: news.sentences.length })}</b>
         </p>

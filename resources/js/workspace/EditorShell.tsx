@@ -1,6 +1,7 @@
 import { Button, Popover } from '@mantine/core';
 import type { FormEvent, KeyboardEvent, ReactNode } from 'react';
 import { say } from '../lib/keepSay';
+import css from './workspace.module.css';
 
 export interface EditorShellProps {
   /** What the form is, for those who do not see it. */
@@ -30,10 +31,10 @@ export function EditorShell({ label, width, busy = false, onSubmit, onClose, tar
   return (
     <Popover opened onClose={onClose} trapFocus returnFocus withArrow position="bottom-start" width={width} closeOnEscape>
       <Popover.Target>{target}</Popover.Target>
-      <Popover.Dropdown className="editor">
+      <Popover.Dropdown className={css.editor}>
         <form onSubmit={keep} onKeyDownCapture={leave} noValidate aria-label={label}>
           {children}
-          <div className="editor-acts">
+          <div className={css['editor-acts']}>
             <Button type="button" variant="default" onClick={onClose}>
               {say('keep.leave')}
             </Button>

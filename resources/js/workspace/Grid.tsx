@@ -1,8 +1,11 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type DragEvent, type KeyboardEvent, type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
+import { clsx } from 'clsx';
 
 import type { OutlineRow } from '../lib/generated/types';
 import { useRowSelection } from './useRowSelection';
+import css from './workspace.module.css';
+import ui from '../ui/ui.module.css';
 
 const ROW_HEIGHT = 34;
 
@@ -176,9 +179,9 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
   const before = (items[0]?.start ?? HEAD_HEIGHT) - HEAD_HEIGHT;
   const after = virtual.getTotalSize() - ((items[items.length - 1]?.end ?? HEAD_HEIGHT) - HEAD_HEIGHT);
   return (
-    <div className="scroll" ref={scroll}>
-      <table className="grid" role="grid" aria-rowcount={rows.length + 1} style={{ minWidth: least }} onKeyDown={onKeyDown}>
-        <caption className="vh">{caption}</caption>
+    <div className={css.scroll} ref={scroll}>
+      <table className={css.grid} role="grid" aria-rowcount={rows.length + 1} style={{ minWidth: least }} onKeyDown={onKeyDown}>
+        <caption className={ui.vh}>{caption}</caption>
         <colgroup>
           <col style={{ width: 'var(--outline)' }} />
           {columns.map((column) => (
@@ -188,13 +191,13 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
         </colgroup>
         <thead>
           <tr>
-            <td className="corner">{corner}</td>
+            <td className={css.corner}>{corner}</td>
             {columns.map((column) => (
               <th key={column.id} scope="col">
                 {column.head}
               </th>
             ))}
-            {!filled && <td aria-hidden className="filler" />}
+            {!filled && <td aria-hidden />}
           </tr>
         </thead>
         <tbody>
@@ -210,13 +213,7 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                 key={row.key}
                 aria-rowindex={item.index + 2}
                 aria-selected={selected?.has(row.key)}
-                className={[
-                  row.kind,
-                  row.draft ? 'isdraft' : '',
-                  item.index === focused.row ? 'here' : '',
-                  selected?.has(row.key) === true ? 'picked' : '',
-                  drop?.key === row.key ? `drop-${drop.place}` : '',
-                ].join(' ')}
+                className={clsx(css[row.kind], row.draft && css.isdraft, item.index === focused.row && css.here, (selected?.has(row.key) === true) && ui.picked, (selected?.has(row.key) === true) && css.picked, (drop?.key === row.key) && css[`drop-${drop.place}`])}
                 {...dragging(row)}
               >
                 <th
@@ -233,8 +230,8 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                   }}
                   onClick={(event) => selection.byHand(item.index, event.ctrlKey || event.metaKey, event.shiftKey)}
                 >
-                  <div className="o" style={{ paddingLeft: 14 + row.depth * 16 }}>
-                    <span className="t" title={row.title}>
+                  <div className={css.o} style={{ paddingLeft: 14 + row.depth * 16 }}>
+                    <span className={css.t} title={row.title}>
                       {row.title}
                     </span>
                     <RowTag row={row} />
@@ -258,7 +255,7 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                     {cell(index, at)}
                   </td>
                 ))}
-                {!filled && <td aria-hidden className="filler" />}
+                {!filled && <td aria-hidden />}
               </tr>
             );
           })}
@@ -271,5 +268,5 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
 
 function RowTag({ row }: { row: OutlineRow }) {
   const tag = row.draft ? 'draft' : row.kind === 'board' || row.kind === 'part' ? row.kind : null;
-  return tag === null ? null : <span className="tag">{tag}</span>;
+  return tag === null ? null : <span className={css.tag}>{tag}</span>;
 }

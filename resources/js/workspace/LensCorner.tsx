@@ -4,6 +4,7 @@ import type { RefObject } from 'react';
 import { withQuery } from '../lib/address';
 import type { WorkspacePage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
+import css from './workspace.module.css';
 
 const LENSES: { id: WorkspacePage['lens']; title: string }[] = [
   { id: 'rules', title: say('workspace.lens_corner.rules') },
@@ -28,7 +29,7 @@ export function LensCorner({ lens, row, filter, field, onFilter, shown, rows }: 
   const { url } = usePage();
   return (
     <>
-      <ul className="lenses">
+      <ul className={css.lenses}>
         {LENSES.map(({ id, title }, index) => (
           <li key={id}>
             <Link href={withQuery(url, { lens: id, row })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined}>
@@ -38,7 +39,7 @@ export function LensCorner({ lens, row, filter, field, onFilter, shown, rows }: 
           </li>
         ))}
       </ul>
-      <label className="filter">
+      <label className={css.filter}>
         <kbd>/</kbd>
         <input
           ref={field}

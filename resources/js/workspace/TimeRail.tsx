@@ -1,9 +1,12 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { clsx } from 'clsx';
 import { say, saying } from '../lib/keepSay';
 
 import type { Tick } from '../lib/sights';
 import { DAY, monthName, type SchoolTime } from '../lib/time';
 import type { Sights } from './useSights';
+import css from './workspace.module.css';
+import ui from '../ui/ui.module.css';
 
 export interface TimeRailProps {
   sights: Sights;
@@ -67,13 +70,13 @@ export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
   };
   return (
     <>
-      <div className="at">
+      <div className={css.at}>
         <WhenField key={at} at={at} time={time} zoneName={zoneName} onAt={setAt} />
-        <span className="then" role="status">
+        <span className={css.then} role="status">
           {state === 'waiting' ? say('workspace.time_rail.looking_ahead') : state === 'failed' ? say('workspace.time_rail.what_comes_could_not') : next === undefined ? say('workspace.time_rail.nothing_changes_after_this') : say('workspace.time_rail.next', { when: time.words(next.at) })}
-          {state === 'ready' && next !== undefined && <span className="cells">{say('workspace.time_rail.next_cells', { count: next.cells })}</span>}
+          {state === 'ready' && next !== undefined && <span className={css.cells}>{say('workspace.time_rail.next_cells', { count: next.cells })}</span>}
         </span>
-        <div className="steps">
+        <div className={css.steps}>
           <Step label={say('workspace.time_rail.to_the_change_before')} keyName="[" disabled={before === undefined} onClick={() => before !== undefined && setAt(before.at)} />
           <Step label={say('workspace.time_rail.back_to_now')} keyName="0" disabled={isNow} onClick={() => setAt(null)} />
           <Step label={say('workspace.time_rail.to_the_next_change')} keyName="]" disabled={next === undefined} onClick={() => next !== undefined && setAt(next.at)} />
@@ -81,7 +84,7 @@ export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
       </div>
       <svg
         ref={ruler}
-        className={state === 'ready' ? 'ruler' : 'ruler waits'}
+        className={clsx(css.ruler, !(state === 'ready') && css.waits)}
         role="slider"
         tabIndex={0}
         aria-label={say('workspace.time_rail.time_that_looked_at', { zone_name: zoneName })}
@@ -101,19 +104,19 @@ export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
         onPointerUp={() => setHeld(null)}
         onPointerCancel={() => setHeld(null)}
       >
-        <rect className="past" x={0} y={17} width={Math.max(0, x(grid.now))} height={13} />
+        <rect className={css.past} x={0} y={17} width={Math.max(0, x(grid.now))} height={13} />
         <Scale from={from} to={to} x={x} time={time} />
         {ticks.map((tick) =>
           tick.at < from || tick.at > to ? null : (
-            <path key={tick.at} className={tick.shuts > tick.opens ? 'k-shut' : tick.opens > 0 ? 'k-open' : 'k-other'} strokeWidth={2} d={`M${x(tick.at)} 18v12`}>
+            <path key={tick.at} className={tick.shuts > tick.opens ? css['k-shut'] : tick.opens > 0 ? css['k-open'] : css['k-other']} strokeWidth={2} d={`M${x(tick.at)} 18v12`}>
               <title>{`${time.words(tick.at)}: ${tickWords(tick)}`}</title>
             </path>
           ),
         )}
-        <path className="base" d={`M0 30.5H${width}`} />
-        {!isNow && <path className="now" strokeDasharray="2 2" d={`M${x(grid.now)} 16v27`} />}
-        <path className="now" d={`M${x(at)} 16v20`} />
-        <path className="knob" d={`M${x(at) - 5.5} 43V36.5a5.5 5.5 0 0 1 11 0V43z`} />
+        <path className={css.base} d={`M0 30.5H${width}`} />
+        {!isNow && <path className={css.now} strokeDasharray="2 2" d={`M${x(grid.now)} 16v27`} />}
+        <path className={css.now} d={`M${x(at)} 16v20`} />
+        <path className={css.knob} d={`M${x(at) - 5.5} 43V36.5a5.5 5.5 0 0 1 11 0V43z`} />
       </svg>
     </>
   );
@@ -128,7 +131,7 @@ function Step({ label, keyName, disabled, onClick }: { label: string; keyName: s
   return (
     <button type="button" title={label} disabled={disabled} onClick={onClick}>
       {keyName}
-      <span className="vh"> {label}</span>
+      <span className={ui.vh}> {label}</span>
     </button>
   );
 }
@@ -141,7 +144,7 @@ function WhenField({ at, time, zoneName, onAt }: { at: number; time: SchoolTime;
       <p>
         {saying('workspace.time_rail.as_of', {
               when: (
-                <button type="button" className="when" title={say('workspace.time_rail.jump_to_a_date')} onClick={() => setTyping(true)}>
+                <button type="button" className={css.when} title={say('workspace.time_rail.jump_to_a_date')} onClick={() => setTyping(true)}>
                   {time.words(at)}
                 </button>
               ),
@@ -191,11 +194,11 @@ function Scale({ from, to, x, time }: { from: number; to: number; x: (instant: n
   return (
     <>
       {weeks.map((at) => (
-        <path key={at} className="week" d={`M${x(at)} 25v5`} />
+        <path key={at} className={css.week} d={`M${x(at)} 25v5`} />
       ))}
       {months.map(({ at, name }) => (
         <g key={at}>
-          <path className="month" d={`M${x(at)} 18v12`} />
+          <path className={css.month} d={`M${x(at)} 18v12`} />
           <text x={x(at) + 4} y={12}>
             {roomy ? name : name.slice(0, 3)}
           </text>

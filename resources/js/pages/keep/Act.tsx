@@ -1,6 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import { useReloads } from '../../lib/useReloads';
 import type { ActPage } from '../../lib/generated/types';
@@ -8,6 +9,8 @@ import { say, saying } from '../../lib/keepSay';
 import { OutcomeList } from '../../people/OutcomeList';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
+import css from '../../people/people.module.css';
+import ui from '../../ui/ui.module.css';
 
 const many = (count: number) => say('keep.people_counted', { count });
 
@@ -19,12 +22,12 @@ export default function Act(page: ActPage) {
   const visit = { preserveScroll: true, onStart: () => setBusy(true), onFinish: () => setBusy(false) };
   return (
     <KeepShell title={told}>
-      <div className="head">
+      <div className={ui.head}>
         <div>
-          <div className="title">
+          <div className={ui.title}>
             <h1>{told}</h1>
           </div>
-          <p className="doors">
+          <p className={ui.doors}>
             {saying(actor === null ? 'people.act.asked' : 'people.act.asked_by', {
               people: (
                 <Link key="people" href={to('keep.people.list')}>
@@ -38,8 +41,8 @@ export default function Act(page: ActPage) {
           </p>
         </div>
       </div>
-      <main className="plainpage actpage">
-        <section className="progress" aria-label={say('people.act.how_it_stands')} role="status">
+      <main className={clsx(ui.plainpage, css.actpage)}>
+        <section className={clsx(ui.progress, css.progress)} aria-label={say('people.act.how_it_stands')} role="status">
           {state === 'preparing' && (
             <>
               <h2>{say('people.act.looking_what_would_do')}</h2>
@@ -60,15 +63,15 @@ export default function Act(page: ActPage) {
             </>
           )}
           {state === 'refused' && <h2>{say('people.act.this_cannot_be_done')}</h2>}
-          {problem !== null && <p className="takes">{problem}</p>}
-          {stale && <p className="takes">{say('people.act.was_looked_at_more')}</p>}
+          {problem !== null && <p className={ui.takes}>{problem}</p>}
+          {stale && <p className={ui.takes}>{say('people.act.was_looked_at_more')}</p>}
         </section>
         {outcomes.length > 0 && state !== 'undoing' && undone === null && (
-          <section className="outcomes" aria-label={state === 'done' ? say('people.act.what_it_did') : say('people.act.what_it_would_do')}>
+          <section className={clsx(ui.outcomes, css.outcomes)} aria-label={state === 'done' ? say('people.act.what_it_did') : say('people.act.what_it_would_do')}>
             <OutcomeList outcomes={outcomes} />
           </section>
         )}
-        <div className="review-acts">
+        <div className={clsx(ui['review-acts'], css['review-acts'])}>
           {(state === 'preparing' || state === 'prepared' || state === 'refused') && (
             <Button type="button" variant="default" disabled={busy} onClick={() => router.delete(to('keep.act', { act: id }), visit)}>
               {say('keep.leave_it')}

@@ -1,6 +1,7 @@
 import { Link, router, useForm } from '@inertiajs/react';
 import { Button, FileInput, Modal, Radio, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import { Prose } from '../../learn/Prose';
 import type { ContentForm, ContentMedium, ContentRow, ContentsPage } from '../../lib/generated/types';
@@ -9,22 +10,24 @@ import { QuizEditor } from '../../contents/QuizEditor';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
+import css from '../../contents/contents.module.css';
+import ui from '../../ui/ui.module.css';
 
 /** What the lessons and boards of a course hold. */
 export default function Contents({ course, title, about, items, open, mayEdit }: ContentsPage) {
   return (
     <KeepShell title={say('contents.contents.contents_of_title', { title })}>
-      <div className="head">
+      <div className={ui.head}>
         <div>
-          <div className="title">
+          <div className={ui.title}>
             <h1>{say('contents.contents.contents')}</h1>
           </div>
-          <p className="doors">
+          <p className={ui.doors}>
             {saying('contents.contents.told', { course: <Link href={to('keep.course', { course })}>{title}</Link> })}
           </p>
         </div>
       </div>
-      <main className="notices">
+      <main className={ui.notices}>
         <nav aria-label={say('contents.contents.items')}>
           <ul>
             <li>
@@ -58,9 +61,9 @@ function ItemLink({ course, row, here }: { course: string; row: ContentRow; here
 function About({ course, about, mayEdit }: { course: string; about: string; mayEdit: boolean }) {
   const form = useForm({ about, was: about });
   return (
-    <div className="notice-edit">
+    <div className={ui['notice-edit']}>
       <form
-        className="review"
+        className={ui.review}
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -70,7 +73,7 @@ function About({ course, about, mayEdit }: { course: string; about: string; mayE
         <h2>{say('contents.contents.what_course_says_itself')}</h2>
         <Textarea label={say('contents.contents.text')} description={say('contents.contents.markdown_stands_on_public')} autosize minRows={8} maxRows={24} disabled={!mayEdit} value={form.data.about} error={form.errors.about} onChange={(event) => form.setData('about', event.currentTarget.value)} />
         {mayEdit && (
-          <div className="review-acts">
+          <div className={ui['review-acts']}>
             <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
               {say('keep.save')}
             </Button>
@@ -95,10 +98,10 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
   const { data, setData } = form;
   const errors = form.errors as Record<string, string | undefined>;
   return (
-    <div className="notice-edit content-edit">
+    <div className={clsx(ui['notice-edit'], css['content-edit'])}>
       <div>
         <form
-          className="review"
+          className={ui.review}
           noValidate
           onSubmit={(event) => {
             event.preventDefault();
@@ -106,7 +109,7 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
           }}
         >
           <h2>{open.title}</h2>
-          {open.missing !== null && <p className="takes">{open.missing}</p>}
+          {open.missing !== null && <p className={ui.takes}>{open.missing}</p>}
           {open.kind === 'board' && (
             <Radio.Group label={say('contents.contents.what_board_for')} value={data.board} error={errors.board} onChange={(board) => setData('board', board)}>
               {BOARDS.map(({ board, label }) => (
@@ -117,7 +120,7 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
           <Textarea label={say('contents.contents.text')} description={say('contents.contents.markdown')} autosize minRows={6} maxRows={24} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
           {(open.kind === 'lesson' || open.kind === 'part') && <QuizEditor quiz={data.quiz} errors={errors} mayEdit={mayEdit} onSet={(quiz) => setData('quiz', quiz)} />}
           {mayEdit && (
-            <div className="review-acts">
+            <div className={ui['review-acts']}>
               <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
                 {say('keep.save')}
               </Button>
@@ -134,9 +137,9 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
 function MediaEditor({ address, media, mayEdit }: { address: string; media: ContentMedium[]; mayEdit: boolean }) {
   const [leaving, setLeaving] = useState<ContentMedium | null>(null);
   return (
-    <section className="review media-edit" aria-label={say('contents.contents.pictures_recordings_videos_and')}>
+    <section className={clsx(ui.review, css['media-edit'])} aria-label={say('contents.contents.pictures_recordings_videos_and')}>
       <h3>{say('contents.contents.pictures_recordings_videos_and')}</h3>
-      {media.length === 0 && <p className="soft">{say('contents.contents.there_none_what_browsers')}</p>}
+      {media.length === 0 && <p className={ui.soft}>{say('contents.contents.there_none_what_browsers')}</p>}
       <ol>
         {media.map((medium, index) => (
           <li key={medium.id}>
@@ -149,12 +152,12 @@ function MediaEditor({ address, media, mayEdit }: { address: string; media: Cont
             {mayEdit && (
               <span>
                 {index > 0 && (
-                  <button type="button" className="linklike" onClick={() => router.put(`${address}/${medium.id}`, { up: true }, { preserveScroll: true })}>
-                    {saying('contents.contents.up', { what: <span className="vh">{medium.title}</span> })}
+                  <button type="button" className={ui.linklike} onClick={() => router.put(`${address}/${medium.id}`, { up: true }, { preserveScroll: true })}>
+                    {saying('contents.contents.up', { what: <span className={ui.vh}>{medium.title}</span> })}
                   </button>
                 )}{' '}
-                <button type="button" className="linklike" onClick={() => setLeaving(medium)}>
-                  {saying('contents.contents.take_out', { what: <span className="vh">{medium.title}</span> })}
+                <button type="button" className={ui.linklike} onClick={() => setLeaving(medium)}>
+                  {saying('contents.contents.take_out', { what: <span className={ui.vh}>{medium.title}</span> })}
                 </button>
               </span>
             )}
@@ -164,7 +167,7 @@ function MediaEditor({ address, media, mayEdit }: { address: string; media: Cont
       {mayEdit && <Upload address={address} key={media.length} />}
       <Modal opened={leaving !== null} onClose={() => setLeaving(null)} title={say('contents.contents.take_out_ask', { title: leaving?.title ?? '' })}>
         <p>{say('contents.contents.no_undo', { what: say(leaving?.kind === 'video' ? 'contents.contents.file_deleted_and_with' : 'contents.contents.the_file_is_deleted') })}</p>
-        <div className="review-acts modal-acts">
+        <div className={clsx(ui['review-acts'], ui['modal-acts'])}>
           <Button variant="default" onClick={() => setLeaving(null)} data-autofocus>
             {say('keep.leave_it')}
           </Button>
@@ -185,7 +188,7 @@ function Upload({ address }: { address: string }) {
   };
   return (
     <form
-      className="upload"
+      className={css.upload}
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
@@ -229,9 +232,9 @@ function lengthOf(file: File): Promise<number | null> {
 function Preview({ text }: { text: string }) {
   const html = useAsked<{ html: string }>(to('keep.contents.preview'), { text }, 250).last?.html ?? '';
   return (
-    <section className="notice-preview" aria-label={say('contents.contents.preview')}>
-      <p className="soft">{say('contents.contents.as_it_is_read')}</p>
-      <div className="learn">{html === '' ? <p className="soft">{say('contents.contents.nothing_has_been_written')}</p> : <Prose html={html} />}</div>
+    <section className={ui['notice-preview']} aria-label={say('contents.contents.preview')}>
+      <p className={ui.soft}>{say('contents.contents.as_it_is_read')}</p>
+      <div className={ui.learn}>{html === '' ? <p className={ui.soft}>{say('contents.contents.nothing_has_been_written')}</p> : <Prose html={html} />}</div>
     </section>
   );
 }

@@ -7,13 +7,14 @@ import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
+import ui from '../../ui/ui.module.css';
 
 export default function Courses({ courses, mayEdit }: CoursesPage) {
   const [making, setMaking] = useState(false);
   return (
     <KeepShell title={say('courses.courses.courses')}>
-      <main className="plainpage">
-        <div className="pagehead">
+      <main className={ui.plainpage}>
+        <div className={ui.pagehead}>
           <h1>{say('courses.courses.courses')}</h1>
           {mayEdit && <Button onClick={() => setMaking(true)}>{say('courses.courses.new_course')}</Button>}
         </div>
@@ -26,7 +27,7 @@ export default function Courses({ courses, mayEdit }: CoursesPage) {
 
 function NoCourses() {
   return (
-    <div className="empty">
+    <div className={ui.empty}>
       <p>
         {saying('courses.courses.what_it_is', { none: <b key="none">{say('courses.courses.no_course_yet')}</b> })}
       </p>
@@ -75,29 +76,29 @@ function NewCourse({ courses, onClose }: { courses: CourseRow[]; onClose: () => 
           label={say('courses.courses.plan_file_silent_keep')}
           accept=".json,application/json"
           placeholder={say('keep.choose_a_file')}
-          classNames={{ error: 'offences' }}
+          classNames={{ error: ui.offences ?? '' }}
           value={form.data.plan}
           error={form.errors.plan}
           onChange={(plan) => form.setData('plan', plan)}
         />
       )}
-      <p className="soft">{say(fromFile ? 'courses.courses.unseen_file' : 'courses.courses.unseen')}</p>
+      <p className={ui.soft}>{say(fromFile ? 'courses.courses.unseen_file' : 'courses.courses.unseen')}</p>
     </DialogForm>
   );
 }
 
 function CourseTable({ courses }: { courses: CourseRow[] }) {
   return (
-    <table className="list">
+    <table className={ui.list}>
       <thead>
         <tr>
           <th scope="col">{say('courses.courses.course')}</th>
           <th scope="col">{say('courses.courses.state')}</th>
           <th scope="col">{say('courses.courses.who_gets_in')}</th>
-          <th scope="col" className="num">
+          <th scope="col" className={ui.num}>
             {say('courses.courses.lessons')}
           </th>
-          <th scope="col" className="num">
+          <th scope="col" className={ui.num}>
             {say('courses.courses.holders_now')}
           </th>
           <th scope="col">{say('courses.courses.published')}</th>
@@ -120,18 +121,18 @@ function Row({ course }: { course: CourseRow }) {
         <Link href={to('keep.course', { course: course.key })}>{course.title}</Link>
       </th>
       {course.revision === null ? (
-        <td className="state-draft">{say('keep.not_live_yet')}</td>
+        <td className={ui['state-draft']}>{say('keep.not_live_yet')}</td>
       ) : (
-        <td className={`state-${course.state}`}>{course.state}</td>
+        <td className={ui[`state-${course.state}`]}>{course.state}</td>
       )}
       <td>{course.entry}</td>
-      <td className="num">{course.lessons}</td>
-      <td className="num">{course.holders}</td>
+      <td className={ui.num}>{course.lessons}</td>
+      <td className={ui.num}>{course.holders}</td>
       <td>{course.revision === null ? say('courses.courses.not_yet') : say('courses.courses.revision', { number: course.revision, when: course.publishedAt ?? '' })}</td>
       <td>
         {course.changes === 0 ? '' : <b>{say('courses.courses.changes', { count: course.changes })}</b>}
-        {course.goesLive !== null && <span className="soft">{say('courses.courses.goes_live', { when: course.goesLive })}</span>}
-        {course.notPublished && <span className="takes">{say('courses.courses.did_not')}</span>}
+        {course.goesLive !== null && <span className={ui.soft}>{say('courses.courses.goes_live', { when: course.goesLive })}</span>}
+        {course.notPublished && <span className={ui.takes}>{say('courses.courses.did_not')}</span>}
       </td>
     </tr>
   );

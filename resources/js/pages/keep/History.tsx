@@ -1,5 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { Button } from '@mantine/core';
+import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import type { HistoryPage } from '../../lib/generated/types';
@@ -8,16 +9,18 @@ import { plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
+import css from '../../publishing/publishing.module.css';
+import ui from '../../ui/ui.module.css';
 
 export default function History({ course, revisions, mayEdit }: HistoryPage) {
   return (
     <KeepShell title={say('publishing.history.title', { course: course.title })}>
-      <div className="head">
+      <div className={ui.head}>
         <div>
-          <div className="title">
+          <div className={ui.title}>
             <h1>{say('publishing.history.heading')}</h1>
           </div>
-          <p className="doors">
+          <p className={ui.doors}>
             {saying('publishing.history.told', {
               course: (
                 <Link key="course" href={to('keep.course', { course: course.key })}>
@@ -33,15 +36,15 @@ export default function History({ course, revisions, mayEdit }: HistoryPage) {
           </p>
         </div>
       </div>
-      <main className="plainpage">
-        <ol className="history">
+      <main className={ui.plainpage}>
+        <ol className={css.history}>
           {revisions.map((revision) => (
             <li key={revision.number}>
               <h2>
                 {say('publishing.history.revision', { number: revision.number })}
-                {revision.live && <span className="state state-live">{say('publishing.history.live')}</span>}
+                {revision.live && <span className={clsx(ui.state, ui['state-live'])}>{say('publishing.history.live')}</span>}
               </h2>
-              <p className="soft">
+              <p className={ui.soft}>
                 {revision.publishedAt} · {revision.author ?? say('publishing.history.program')}
                 {revision.note !== null && say('publishing.history.note', { note: revision.note })}
               </p>

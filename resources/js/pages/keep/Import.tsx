@@ -1,12 +1,15 @@
 import { Link, router } from '@inertiajs/react';
 import { Button, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
+import { clsx } from 'clsx';
 
 import { getJson, postJson } from '../../lib/http';
 import type { ImportPage, ImportProgress } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
+import css from '../../people/people.module.css';
+import ui from '../../ui/ui.module.css';
 
 const FIELDS = [
   { field: 'name', label: say('keep.name') },
@@ -41,11 +44,11 @@ export default function Import(page: ImportPage) {
   const bringIn = () => router.post(to('keep.import', { import: id }), {}, { onStart: () => setBusy(say('imports.import.beginning')), onFinish: () => setBusy(null) });
   return (
     <KeepShell title={name}>
-      <main className="plainpage person">
-        <div className="pagehead">
+      <main className={clsx(ui.plainpage, css.person)}>
+        <div className={clsx(ui.pagehead, css.pagehead)}>
           <div>
             <h1>{name}</h1>
-            <p className="soft">{kind === 'csv' ? say('imports.import.csv') : say('imports.import.oneroster_1_1_bundle')}</p>
+            <p className={ui.soft}>{kind === 'csv' ? say('imports.import.csv') : say('imports.import.oneroster_1_1_bundle')}</p>
           </div>
           <Link href={to('keep.bring-in')}>{say('imports.import.back')}</Link>
         </div>
@@ -54,7 +57,7 @@ export default function Import(page: ImportPage) {
             <b>{say('imports.import.it_is_brought_in')}</b> {outcomes.join(', ')}. <Link href={to('keep.people.list')}>{say('imports.import.to_the_people')}</Link>
           </p>
         ) : state === 'reading' || state === 'bringing in' ? (
-          <section className="progress">
+          <section className={clsx(ui.progress, css.progress)}>
             <h2>{state === 'reading' ? say('imports.import.reading_the_file') : say('imports.import.bringing_them_in')}</h2>
             <progress {...(state === 'bringing in' ? { max: read, value: progress?.in ?? 0 } : {})} aria-label={say('imports.import.rows')} />
             <p role="status">
@@ -62,13 +65,13 @@ export default function Import(page: ImportPage) {
             </p>
           </section>
         ) : (
-          <div className="personcols">
+          <div className={css.personcols}>
             <section>
               <h2>{kind === 'csv' ? say('imports.import.which_column_is_what') : say('imports.import.what_each_class_gets')}</h2>
-              <div className="review">
+              <div className={ui.review}>
                 {kind === 'csv'
                   ? FIELDS.map(({ field, label }) => (
-                      <label key={field} className="match">
+                      <label key={field} className={css.match}>
                         <span>{label}</span>
                         <select value={columns[field] ?? ''} onChange={(event) => setColumns({ ...columns, [field]: event.currentTarget.value === '' ? null : Number(event.currentTarget.value) })}>
                           <option value="">{say('imports.import.not_in_the_file')}</option>
@@ -81,7 +84,7 @@ export default function Import(page: ImportPage) {
                       </label>
                     ))
                   : keys.map((key, index) => (
-                      <label key={key} className="match">
+                      <label key={key} className={css.match}>
                         <span>{head[index]}</span>
                         <select value={classes[key] ?? ''} onChange={(event) => setClasses({ ...classes, [key]: event.currentTarget.value })}>
                           <option value="">{say('imports.import.nothing_pass_it_over')}</option>
@@ -94,7 +97,7 @@ export default function Import(page: ImportPage) {
                       </label>
                     ))}
                 {kind === 'csv' && (
-                  <label className="match">
+                  <label className={css.match}>
                     <span>{say('imports.import.offer_for_rows_that')}</span>
                     <select value={offer} onChange={(event) => setOffer(event.currentTarget.value)}>
                       <option value="">{say('imports.import.no_pass')}</option>
@@ -107,33 +110,33 @@ export default function Import(page: ImportPage) {
                   </label>
                 )}
                 <TextInput label={say('imports.import.labels_for_everybody_divided')} value={labels} onChange={(event) => setLabels(event.currentTarget.value)} />
-                <div className="review-acts">
+                <div className={clsx(ui['review-acts'], css['review-acts'])}>
                   <Button variant={state === 'ready' ? 'default' : 'filled'} loading={busy !== null} onClick={() => void lookAt()}>
                     {say('imports.import.see_what_would_do')}
                   </Button>
                 </div>
                 <p role="status">{busy}</p>
-                {failed !== null && <p className="takes">{failed}</p>}
+                {failed !== null && <p className={ui.takes}>{failed}</p>}
               </div>
             </section>
             <section>
               <h2>{say('imports.import.what_it_would_do')}</h2>
-              <div className="review">
-                {state === 'new' && <p className="soft">{say('imports.import.say_which_column_what')}</p>}
+              <div className={ui.review}>
+                {state === 'new' && <p className={ui.soft}>{say('imports.import.say_which_column_what')}</p>}
                 {outcomes.length > 0 && <p>{outcomes.join(', ')}.</p>}
                 {state === 'refused' && (
                   <>
-                    <p className="takes">
+                    <p className={ui.takes}>
                       {saying('imports.import.put_right', { what: <b key="what">{read === 0 ? say('imports.import.file_has_no_rows') : say('imports.import.nobody_brought_in_while')}</b> })}
                     </p>
-                    <ul className="wrong">
+                    <ul className={css.wrong}>
                       {errors.map((error) => (
                         <li key={error}>{error}</li>
                       ))}
                     </ul>
                   </>
                 )}
-                {problem !== null && <p className="takes">{problem}</p>}
+                {problem !== null && <p className={ui.takes}>{problem}</p>}
                 {state === 'ready' && (
                   <div>
                     <Button loading={busy !== null} onClick={bringIn}>
@@ -146,11 +149,11 @@ export default function Import(page: ImportPage) {
           </div>
         )}
         {rows.length > 0 && (
-          <table className="list people">
-            <caption className="vh">{say('imports.import.first_rows_file_and')}</caption>
+          <table className={clsx(ui.list, css.list, css.people)}>
+            <caption className={ui.vh}>{say('imports.import.first_rows_file_and')}</caption>
             <thead>
               <tr>
-                <th scope="col" className="num">
+                <th scope="col" className={ui.num}>
                   {say('imports.import.line')}
                 </th>
                 <th scope="col">{say('keep.name')}</th>
@@ -161,7 +164,7 @@ export default function Import(page: ImportPage) {
             <tbody>
               {rows.map((row) => (
                 <tr key={`${row.line} ${row.gets} ${row.email}`}>
-                  <td className="num">{row.line}</td>
+                  <td className={ui.num}>{row.line}</td>
                   <th scope="row">
                     {row.name}
                     <span>{row.email}</span>
@@ -173,7 +176,7 @@ export default function Import(page: ImportPage) {
             </tbody>
           </table>
         )}
-        {rows.length > 0 && read > rows.length && <p className="soft">{say('imports.import.first_of', { shown: rows.length, rows: say('keep.rows', { count: read }) })}</p>}
+        {rows.length > 0 && read > rows.length && <p className={ui.soft}>{say('imports.import.first_of', { shown: rows.length, rows: say('keep.rows', { count: read }) })}</p>}
       </main>
     </KeepShell>
   );

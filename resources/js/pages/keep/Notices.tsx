@@ -1,6 +1,7 @@
 import { Link, router, useForm } from '@inertiajs/react';
 import { Button, Modal, Radio, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import { Prose } from '../../learn/Prose';
 import { withQuery } from '../../lib/address';
@@ -9,6 +10,8 @@ import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
+import css from '../../notices/notices.module.css';
+import ui from '../../ui/ui.module.css';
 
 /** The wall above it, where it is not a plain one. */
 const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', ended: 'over', closed: 'over', 'course-over': 'over' };
@@ -21,12 +24,12 @@ export default function Notices({ course, title, notices, placeholders, open, ma
   const shown = notices.find((notice) => notice.case === open);
   return (
     <KeepShell title={title === null ? say('notices.title') : say('notices.title_of', { course: title })}>
-      <div className="head">
+      <div className={ui.head}>
         <div>
-          <div className="title">
+          <div className={ui.title}>
             <h1>{say('notices.title')}</h1>
           </div>
-          <p className="doors">
+          <p className={ui.doors}>
             {course === null
               ? say('notices.school_told')
               : saying('notices.course_told', {
@@ -44,7 +47,7 @@ export default function Notices({ course, title, notices, placeholders, open, ma
           </p>
         </div>
       </div>
-      <main className="notices">
+      <main className={ui.notices}>
         <nav aria-label={say('notices.kinds')}>
           <ul>
             {notices.map((notice) => (
@@ -95,9 +98,9 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
   const [letsGo, setLetsGo] = useState(false);
   const back = say(isCourse ? 'notices.back.to_school' : 'notices.back.to_usual');
   return (
-    <div className="notice-edit">
+    <div className={ui['notice-edit']}>
       <form
-        className="review"
+        className={ui.review}
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
@@ -105,7 +108,7 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
         }}
       >
         <h2>{notice.who}</h2>
-        <p className="soft">
+        <p className={ui.soft}>
           {say(notice.version > 0 ? (isCourse ? 'notices.form.own_course' : 'notices.form.own_school') : notice.from === 'school' && isCourse ? 'notices.form.hold_school' : 'notices.form.hold_usual', { status: notice.status })}
         </p>
         <Radio.Group label={say('notices.form.way')} value={data.way} error={errors.way} onChange={(way) => setData('way', way)}>
@@ -120,13 +123,13 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
           <>
             <TextInput label={say('notices.form.heading')} maxLength={200} disabled={!mayEdit} value={data.heading} error={errors.heading} onChange={(event) => setData('heading', event.currentTarget.value)} />
             <Textarea label={say('notices.form.text')} description={say('notices.form.text_told')} autosize minRows={4} maxRows={14} maxLength={5000} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
-            <details className="placeholders">
+            <details className={css.placeholders}>
               <summary>{say('notices.form.placeholders')}</summary>
               <dl>
                 {placeholders.map(({ name, means }) => (
                   <div key={name}>
                     <dt>
-                      <button type="button" className="linklike" disabled={!mayEdit} onClick={() => setData('text', `${data.text}{${name}}`)}>
+                      <button type="button" className={ui.linklike} disabled={!mayEdit} onClick={() => setData('text', `${data.text}{${name}}`)}>
                         {`{${name}}`}
                       </button>
                     </dt>
@@ -138,7 +141,7 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
           </>
         )}
         {mayEdit && (
-          <div className="review-acts">
+          <div className={ui['review-acts']}>
             {notice.version > 0 && (
               <Button type="button" variant="default" onClick={() => setLetsGo(true)}>
                 {back}
@@ -153,7 +156,7 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
       <Preview base={base} met={notice.case} way={data.way} heading={data.heading} text={data.text} address={data.address} />
       <Modal opened={letsGo} onClose={() => setLetsGo(false)} title={say('notices.back.ask', { back })}>
         <p>{say(isCourse ? 'notices.back.told_school' : 'notices.back.told_usual')}</p>
-        <div className="review-acts modal-acts">
+        <div className={clsx(ui['review-acts'], ui['modal-acts'])}>
           <Button variant="default" onClick={() => setLetsGo(false)} data-autofocus>
             {say('notices.back.leave')}
           </Button>
@@ -178,12 +181,12 @@ interface PreviewProps {
 function Preview({ base, met, way, heading, text, address }: PreviewProps) {
   const { last: preview } = useAsked<NoticePreview>(`${base}/preview`, { heading, text }, 250);
   return (
-    <section className="notice-preview" aria-label={say('notices.preview.title')} aria-live="polite">
-      <p className="soft">{say(way === 'show' ? 'notices.preview.example' : 'notices.preview.nothing')}</p>
+    <section className={ui['notice-preview']} aria-label={say('notices.preview.title')} aria-live="polite">
+      <p className={ui.soft}>{say(way === 'show' ? 'notices.preview.example' : 'notices.preview.nothing')}</p>
       {way === 'show' && preview !== null && (
-        <div className="learn">
-          <div className="notice">
-            <div className={`wall wall-${WALLS[met] ?? 'locked'}`} aria-hidden>
+        <div className={ui.learn}>
+          <div className={ui.notice}>
+            <div className={clsx(ui.wall, ui[`wall-${WALLS[met] ?? 'locked'}`])} aria-hidden>
               <i />
             </div>
             <h2>{preview.heading}</h2>
@@ -191,7 +194,7 @@ function Preview({ base, met, way, heading, text, address }: PreviewProps) {
           </div>
         </div>
       )}
-      {way === 'show' && preview !== null && preview.unknown.length > 0 && <p className="wrongly">{say('notices.preview.unknown', { names: preview.unknown.map((name) => `{${name}}`).join(', ') })}</p>}
+      {way === 'show' && preview !== null && preview.unknown.length > 0 && <p className={ui.wrongly}>{say('notices.preview.unknown', { names: preview.unknown.map((name) => `{${name}}`).join(', ') })}</p>}
       {way === 'sign-in' && <p>{say('notices.preview.sign_in')}</p>}
       {way === 'address' && <p>{address === '' ? say('notices.preview.no_address') : say('notices.preview.address', { address })}</p>}
     </section>

@@ -1,6 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 
 import { type ReactNode, useState } from 'react';
+import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import type { BundleRow, CourseOffers, OfferRow, OffersPage } from '../../lib/generated/types';
@@ -14,6 +15,8 @@ import { BundleDialog } from '../../offers/BundleDialog';
 import { Bundles } from '../../offers/Bundles';
 import { AccessDialog } from '../../offers/AccessDialog';
 import { TrialDialog } from '../../offers/TrialDialog';
+import css from '../../offers/offers.module.css';
+import ui from '../../ui/ui.module.css';
 
 type Task = { task: 'bundle'; bundle: BundleRow | null } | { task: 'sell' | 'access'; course: CourseOffers; offer: OfferRow } | { task: 'new' | 'trial'; course: CourseOffers };
 
@@ -22,10 +25,10 @@ export default function Offers({ courses, bundles, mayRun }: OffersPage) {
   const offers = courses.flatMap((course) => course.offers.map(({ key, name }) => ({ key, name })));
   return (
     <KeepShell title={say('keep.offers')}>
-      <main className="plainpage">
+      <main className={clsx(ui.plainpage, css.plainpage)}>
         <h1>{say('keep.offers')}</h1>
         {courses.length === 0 && (
-          <div className="empty">
+          <div className={ui.empty}>
             <p>
               {saying('offers.offers.first_a_course', { none: <b key="none">{say('offers.offers.no_course_yet')}</b> })}
             </p>
@@ -48,24 +51,24 @@ export default function Offers({ courses, bundles, mayRun }: OffersPage) {
 function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRun: boolean; onTask: (task: Task) => void }) {
   const drop = (offer: OfferRow) => router.delete(to('keep.offers.sell', { offer: offer.id }), { data: { version: course.version }, preserveScroll: true, preserveState: true });
   return (
-    <section className="offersof" id={course.key}>
-      <div className="secthead">
+    <section className={css.offersof} id={course.key}>
+      <div className={ui.secthead}>
         <h2>
           <Link href={to('keep.course', { course: course.key })}>{course.title}</Link>
         </h2>
         {mayRun && (
           <span>
-            <button type="button" className="linklike" onClick={() => onTask({ task: 'trial', course })}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onTask({ task: 'trial', course })}>
               {say('offers.offers.make_trial_this_course')}
             </button>{' '}
-            <button type="button" className="linklike" onClick={() => onTask({ task: 'new', course })}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onTask({ task: 'new', course })}>
               {say('offers.offers.new_offer')}
             </button>
           </span>
         )}
       </div>
       {course.findings.length > 0 && (
-        <ul className="findings">
+        <ul className={ui.findings}>
           {course.findings.map((finding) => (
             <li key={plainText(finding)}>
               <Words segments={finding.segments} />
@@ -74,11 +77,11 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
         </ul>
       )}
       {course.offers.length === 0 ? (
-        <p className="soft">{say('offers.offers.nobody_can_come_in')}</p>
+        <p className={ui.soft}>{say('offers.offers.nobody_can_come_in')}</p>
       ) : (
-        <div className="scrollx">
-          <table className="list matrix">
-            <caption className="vh">{say('offers.offers.what_each_offer_title', { title: course.title })}</caption>
+        <div className={css.scrollx}>
+          <table className={clsx(ui.list, css.matrix)}>
+            <caption className={ui.vh}>{say('offers.offers.what_each_offer_title', { title: course.title })}</caption>
             <thead>
               <tr>
                 <th scope="col">{say('keep.offer')}</th>
@@ -86,17 +89,17 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
                 <th scope="col">{say('keep.tier')}</th>
                 <th scope="col">{say('keep.pace')}</th>
                 <th scope="col">{say('offers.offers.lasts')}</th>
-                <th scope="col" className="num">
+                <th scope="col" className={ui.num}>
                   {say('offers.offers.hold_it')}
                 </th>
                 {course.modules.map((module, index) => (
-                  <th key={`${module} ${course.modules.indexOf(module) === index ? '' : index}`} scope="col" className="mod" title={module}>
+                  <th key={`${module} ${course.modules.indexOf(module) === index ? '' : index}`} scope="col" className={css.mod} title={module}>
                     {module}
                   </th>
                 ))}
                 {mayRun && (
                   <th scope="col">
-                    <span className="vh">{say('offers.offers.what_can_be_done')}</span>
+                    <span className={ui.vh}>{say('offers.offers.what_can_be_done')}</span>
                   </th>
                 )}
               </tr>
@@ -121,22 +124,22 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
                   <td>
                     <DraftValue edited={offer.edited.includes('lasts')}>{offer.lastsWords}</DraftValue>
                   </td>
-                  <td className="num">{offer.holders === 0 ? '0' : <Link href={withQuery(to('keep.people.list'), { holds: offer.key })}>{offer.holders}</Link>}</td>
+                  <td className={ui.num}>{offer.holders === 0 ? '0' : <Link href={withQuery(to('keep.people.list'), { holds: offer.key })}>{offer.holders}</Link>}</td>
                   {offer.opens.map(({ open, all }, index) => (
-                    <td key={course.modules[index] ?? ''} className={open === 0 ? 'mod none' : open === all ? 'mod whole' : 'mod'}>
+                    <td key={course.modules[index] ?? ''} className={clsx(css.mod, open === 0 ? css.none : open === all && css.whole)}>
                       {say('offers.offers.open_of_all', { open, all })}
                     </td>
                   ))}
                   {mayRun && (
-                    <td className="rowacts">
-                      <button type="button" className="linklike" onClick={() => onTask({ task: 'sell', course, offer })}>
-                        {saying('offers.offers.sale', { what: <span className="vh">{say('offers.offers.sale_what', { name: offer.name })}</span> })}
+                    <td className={css.rowacts}>
+                      <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onTask({ task: 'sell', course, offer })}>
+                        {saying('offers.offers.sale', { what: <span className={ui.vh}>{say('offers.offers.sale_what', { name: offer.name })}</span> })}
                       </button>
-                      <button type="button" className="linklike" onClick={() => onTask({ task: 'access', course, offer })}>
-                        {saying('offers.offers.access', { what: <span className="vh">{say('offers.offers.access_what', { name: offer.name })}</span> })}
+                      <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onTask({ task: 'access', course, offer })}>
+                        {saying('offers.offers.access', { what: <span className={ui.vh}>{say('offers.offers.access_what', { name: offer.name })}</span> })}
                       </button>
-                      <button type="button" className="linklike" onClick={() => drop(offer)}>
-                        {saying('offers.offers.take_out', { what: <span className="vh">{offer.name}</span> })}
+                      <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => drop(offer)}>
+                        {saying('offers.offers.take_out', { what: <span className={ui.vh}>{offer.name}</span> })}
                       </button>
                     </td>
                   )}
@@ -147,7 +150,7 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
         </div>
       )}
       {course.draft && (
-        <p className="soft">
+        <p className={ui.soft}>
           {saying('offers.offers.waits', { rehearse: <Link href={to('keep.rehearsal', { course: course.key })}>{say('offers.offers.rehearse_and_publish')}</Link> })}
         </p>
       )}
@@ -158,9 +161,9 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
 /** A value that only the draft says is marked: it is not what is sold now. */
 function DraftValue({ edited, children }: { edited: boolean; children: string }): ReactNode {
   return edited ? (
-    <span className="indraft" title={say('offers.offers.in_draft_not_published')}>
+    <span className={css.indraft} title={say('offers.offers.in_draft_not_published')}>
       {children}
-      <span className="vh"> {say('offers.offers.drafted')}</span>
+      <span className={ui.vh}> {say('offers.offers.drafted')}</span>
     </span>
   ) : (
     children

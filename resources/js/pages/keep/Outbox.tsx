@@ -1,4 +1,5 @@
 import { Link } from '@inertiajs/react';
+import { clsx } from 'clsx';
 
 import type { OutboxPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
@@ -7,23 +8,25 @@ import { OutboxTabs } from '../../ui/OutboxTabs';
 import { Pager } from '../../ui/Pager';
 import { to } from '../../lib/route';
 import { withQuery } from '../../lib/address';
+import css from '../../offers/offers.module.css';
+import ui from '../../ui/ui.module.css';
 
 export default function Outbox({ letters, total, page, pages }: OutboxPage) {
   return (
     <KeepShell title={say('outbox.title')}>
-      <main className="plainpage">
+      <main className={clsx(ui.plainpage, css.plainpage)}>
         <h1>{say('outbox.title')}</h1>
         <OutboxTabs here="mail" />
         {total === 0 ? (
-          <div className="empty">
+          <div className={ui.empty}>
             <p>
               <b>{say('outbox.mail.none')}</b> {say('outbox.mail.none_told')}
             </p>
           </div>
         ) : (
           <>
-            <p className="soft">{say('outbox.mail.told', { count: total })}</p>
-            <ul className="letters">
+            <p className={ui.soft}>{say('outbox.mail.told', { count: total })}</p>
+            <ul className={css.letters}>
               {letters.map((letter) => (
                 <li key={letter.id}>
                   <details>

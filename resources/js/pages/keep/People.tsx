@@ -1,6 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { Button, Menu } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import { useShortcuts } from '../../lib/shortcuts';
 import type { ActUnderWay, PeoplePage, PersonRow } from '../../lib/generated/types';
@@ -12,6 +13,8 @@ import { Pager } from '../../ui/Pager';
 import { to } from '../../lib/route';
 import { FilterBar } from '../../people/FilterBar';
 import { SavedFilters } from '../../people/SavedFilters';
+import css from '../../people/people.module.css';
+import ui from '../../ui/ui.module.css';
 
 const ACTS: { do: string; title: string; run: boolean }[] = [
   { do: 'give', title: say('people.people.give_a_pass'), run: true },
@@ -56,8 +59,8 @@ export default function People(props: PeoplePage) {
   useShortcuts({ '/': () => document.querySelector<HTMLInputElement>('#find')?.focus() });
   return (
     <KeepShell title={say('keep.people')}>
-      <main className="plainpage">
-        <div className="pagehead">
+      <main className={ui.plainpage}>
+        <div className={clsx(ui.pagehead, css.pagehead)}>
           <h1>{say('keep.people')}</h1>
           {mayRun && (
             <Button component={Link} href={to('keep.bring-in')}>
@@ -66,7 +69,7 @@ export default function People(props: PeoplePage) {
           )}
         </div>
         {underWay.length > 0 && (
-          <ul className="underway" aria-label={say('people.people.under_way')}>
+          <ul className={css.underway} aria-label={say('people.people.under_way')}>
             {underWay.map((one) => (
               <li key={one.id}>
                 <Link href={to('keep.act', { act: one.id })}>
@@ -78,14 +81,14 @@ export default function People(props: PeoplePage) {
           </ul>
         )}
         <FilterBar key={JSON.stringify(filter)} filter={filter} offers={offers} courses={courses} labels={labels} onShow={show} />
-        <div className="listhead">
+        <div className={css.listhead}>
           <p role="status">
             <b>{say('keep.people_counted', { count: total })}</b>
             {count > 0 && ` · ${say('people.people.chosen', { count })}`}
             {whole && !all && total > people.length && (
               <>
                 {' · '}
-                <button type="button" className="linklike" onClick={() => setAll(true)}>
+                <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => setAll(true)}>
                   {say('people.people.choose_all_total', { total })}
                 </button>
               </>
@@ -109,7 +112,7 @@ export default function People(props: PeoplePage) {
           <a href={addressOf(filter, 1, to('keep.people.csv'))}>{say('people.people.these_as_csv')}</a>
         </div>
         {people.length === 0 ? (
-          <div className="empty">
+          <div className={ui.empty}>
             <p>
               {Object.keys(filter).length === 0 ? (
                 <>
@@ -118,7 +121,7 @@ export default function People(props: PeoplePage) {
               ) : (
                 <>
                   <b>{say('people.people.nobody_is_like_that')}</b>{' '}
-                  <button type="button" className="linklike" onClick={() => router.get(to('keep.people.list'))}>
+                  <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => router.get(to('keep.people.list'))}>
                     {say('people.people.show_everybody')}
                   </button>
                 </>
@@ -126,18 +129,18 @@ export default function People(props: PeoplePage) {
             </p>
           </div>
         ) : (
-          <table className="list people">
-            <caption className="vh">{say('people.people.people_page_page_pages', { page, pages })}</caption>
+          <table className={clsx(ui.list, css.list, css.people)}>
+            <caption className={ui.vh}>{say('people.people.people_page_page_pages', { page, pages })}</caption>
             <thead>
               <tr>
-                <th scope="col" className="tickcell">
+                <th scope="col" className={css.tickcell}>
                   <input type="checkbox" aria-label={say('people.people.choose_all_on_this')} checked={whole} onChange={() => [setAll(false), setPicked(new Set(whole ? [] : people.map(({ id }) => id)))]} />
                 </th>
                 <th scope="col">{say('keep.name')}</th>
                 <th scope="col">{say('people.people.passes')}</th>
                 <th scope="col">{say('keep.labels')}</th>
-                <th scope="col" className="num">
-                  {saying('people.people.finished', { whole: <span className="soft">{say('people.people.of_the_whole_course')}</span> })}
+                <th scope="col" className={ui.num}>
+                  {saying('people.people.finished', { whole: <span className={ui.soft}>{say('people.people.of_the_whole_course')}</span> })}
                 </th>
                 <th scope="col">{say('people.people.last_here')}</th>
               </tr>
@@ -170,8 +173,8 @@ export default function People(props: PeoplePage) {
 
 function Line({ person, picked, onPick }: { person: PersonRow; picked: boolean; onPick: () => void }) {
   return (
-    <tr className={picked ? 'picked' : ''}>
-      <td className="tickcell">
+    <tr className={clsx(picked && ui.picked)}>
+      <td className={css.tickcell}>
         <input type="checkbox" aria-label={say('people.people.choose_name', { name: person.name })} checked={picked} onChange={onPick} />
       </td>
       <th scope="row">
@@ -185,10 +188,10 @@ function Line({ person, picked, onPick }: { person: PersonRow; picked: boolean; 
         {[...new Set(person.passes)].slice(0, 2).map((pass) => (
           <div key={pass}>{pass}</div>
         ))}
-        {person.passes.length > 2 && <div className="soft">{say('people.people.more_passes', { count: person.passes.length - 2 })}</div>}
+        {person.passes.length > 2 && <div className={ui.soft}>{say('people.people.more_passes', { count: person.passes.length - 2 })}</div>}
       </td>
       <td>{person.labels.join(', ')}</td>
-      <td className="num">{person.progress}</td>
+      <td className={ui.num}>{person.progress}</td>
       <td>{person.seen ?? say('people.people.never')}</td>
     </tr>
   );

@@ -1,6 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { Button, Menu } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import type { FoundPerson, HeldPass, PersonPage } from '../../lib/generated/types';
@@ -11,6 +12,8 @@ import { WhyNot } from '../../people/WhyNot';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import { TieDialog } from '../../people/TieDialog';
+import css from '../../people/people.module.css';
+import ui from '../../ui/ui.module.css';
 
 /** Does something to this person at once; it can be taken back from the note that tells of it. */
 function at(person: number, act: Act) {
@@ -25,11 +28,11 @@ export default function Person(page: PersonPage) {
   const theirs = [...new Set(passes.map(({ course }) => course))];
   return (
     <KeepShell title={name}>
-      <main className="plainpage person">
-        <div className="pagehead">
+      <main className={clsx(ui.plainpage, css.person)}>
+        <div className={clsx(ui.pagehead, css.pagehead)}>
           <div>
             <h1>{name}</h1>
-            <p className="soft">
+            <p className={ui.soft}>
               <a href={`mailto:${email}`}>{email}</a>
               {role !== null && ` · ${role}`} · {say('person.person.last_here', { when: seen ?? say('person.person.never') })}
             </p>
@@ -40,41 +43,41 @@ export default function Person(page: PersonPage) {
             </Button>
           )}
         </div>
-        <div className="personcols">
+        <div className={css.personcols}>
           <div>
             <section>
-              <div className="secthead">
+              <div className={ui.secthead}>
                 <h2>{say('person.person.passes')}</h2>
                 {mayRun && offers.length > 0 && (
-                  <button type="button" className="linklike" onClick={() => ask(say('person.asks.give_pass'), { do: 'give' })}>
+                  <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('person.asks.give_pass'), { do: 'give' })}>
                     {say('person.person.give_a_pass')}
                   </button>
                 )}
               </div>
-              {passes.length === 0 && <p className="soft">{say('person.person.they_hold_no_pass')}</p>}
-              <ul className="held">
+              {passes.length === 0 && <p className={ui.soft}>{say('person.person.they_hold_no_pass')}</p>}
+              <ul className={css.held}>
                 {passes.map((pass) => (
                   <PassLine key={pass.id} pass={pass} person={id} mayRun={mayRun} onAsk={ask} />
                 ))}
               </ul>
             </section>
             <section>
-              <div className="secthead">
+              <div className={ui.secthead}>
                 <h2>{say('person.person.handed_out')}</h2>
-                <button type="button" className="linklike" onClick={() => ask(say('person.asks.hand_out'), { do: 'grant', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
+                <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('person.asks.hand_out'), { do: 'grant', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
                   {say('person.person.hand_something_out')}
                 </button>
               </div>
-              {grants.length === 0 && <p className="soft">{say('person.person.nothing_was_handed_them')}</p>}
-              <ul className="held">
+              {grants.length === 0 && <p className={ui.soft}>{say('person.person.nothing_was_handed_them')}</p>}
+              <ul className={css.held}>
                 {grants.map((grant) => (
-                  <li key={grant.id} className={grant.active ? '' : 'soft'}>
+                  <li key={grant.id} className={clsx(!(grant.active) && ui.soft)}>
                     <b>{grant.title}</b>
                     <span>
                       {grant.course}, {grant.from} {grant.until === null ? say('person.person.for_good') : say('person.person.to_until', { until: grant.until })}
                     </span>
                     {grant.active && (
-                      <button type="button" className="linklike" onClick={() => at(id, { do: 'take-back', grant: grant.id })}>
+                      <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => at(id, { do: 'take-back', grant: grant.id })}>
                         {say('keep.take_it_back')}
                       </button>
                     )}
@@ -83,16 +86,16 @@ export default function Person(page: PersonPage) {
               </ul>
             </section>
             <section>
-              <div className="secthead">
+              <div className={ui.secthead}>
                 <h2>{say('keep.labels')}</h2>
                 {mayRun && (
-                  <button type="button" className="linklike" onClick={() => ask(say('person.asks.give_label'), { do: 'label' })}>
+                  <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('person.asks.give_label'), { do: 'label' })}>
                     {say('person.person.give_a_label')}
                   </button>
                 )}
               </div>
-              {labels.length === 0 && <p className="soft">{say('person.person.they_have_no_label')}</p>}
-              <ul className="held">
+              {labels.length === 0 && <p className={ui.soft}>{say('person.person.they_have_no_label')}</p>}
+              <ul className={css.held}>
                 {labels.map(({ label, source, byPass, until }) => (
                   <li key={`${label} ${source}`}>
                     <b>{label}</b>
@@ -101,7 +104,7 @@ export default function Person(page: PersonPage) {
                       {until === null ? '' : say('person.person.label_to', { until })}
                     </span>
                     {mayRun && !byPass && (
-                      <button type="button" className="linklike" onClick={() => at(id, { do: 'unlabel', label })}>
+                      <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => at(id, { do: 'unlabel', label })}>
                         {say('person.person.take_it_away')}
                       </button>
                     )}
@@ -110,21 +113,21 @@ export default function Person(page: PersonPage) {
               </ul>
             </section>
             <section>
-              <div className="secthead">
+              <div className={ui.secthead}>
                 <h2>{say('keep.observers')}</h2>
                 {mayRun && (
                   <span>
-                    <button type="button" className="linklike" onClick={() => setTying('observer')}>
+                    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => setTying('observer')}>
                       {say('person.person.let_somebody_observe_them')}
                     </button>{' '}
-                    <button type="button" className="linklike" onClick={() => setTying('learner')}>
+                    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => setTying('learner')}>
                       {say('person.person.let_them_observe_somebody')}
                     </button>
                   </span>
                 )}
               </div>
-              {observers.length === 0 && observes.length === 0 && <p className="soft">{say('person.person.nobody_looks_in_on')}</p>}
-              <ul className="held">
+              {observers.length === 0 && observes.length === 0 && <p className={ui.soft}>{say('person.person.nobody_looks_in_on')}</p>}
+              <ul className={css.held}>
                 {observers.map((one) => (
                   <Tie key={one.id} one={one} words={say('person.person.looks_in_on_them')} mayRun={mayRun} onUntie={() => at(id, { do: 'unobserve', observer: one.id })} />
                 ))}
@@ -138,8 +141,8 @@ export default function Person(page: PersonPage) {
             <WhyNot person={id} name={name} courses={courses} theirs={theirs} now={now} mayRun={mayRun} observes={observes} onExtend={(offer) => ask(say('person.asks.extend'), { do: 'extend', ...passOf(passes, offer) })} />
             <section>
               <h2>{say('person.person.progress_heading')}</h2>
-              {progress.length === 0 && <p className="soft">{say('person.person.nothing_is_finished')}</p>}
-              <ul className="held">
+              {progress.length === 0 && <p className={ui.soft}>{say('person.person.nothing_is_finished')}</p>}
+              <ul className={css.held}>
                 {progress.map((one) => (
                   <li key={one.course}>
                     <b>{one.title}</b>
@@ -156,8 +159,8 @@ export default function Person(page: PersonPage) {
             </section>
             <section>
               <h2>{say('person.person.what_happened')}</h2>
-              {history.length === 0 && <p className="soft">{say('person.person.nothing_yet')}</p>}
-              <ol className="happened">
+              {history.length === 0 && <p className={ui.soft}>{say('person.person.nothing_yet')}</p>}
+              <ol className={css.happened}>
                 {history.map((line, index) => (
                   <li key={`${history.length - index}`}>
                     <span>{line.when}</span> {line.words}
@@ -191,7 +194,7 @@ interface PassLineProps {
 function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
   const ended = pass.standing === 'ended';
   return (
-    <li className={`pass-${pass.standing}`}>
+    <li className={css[`pass-${pass.standing}`]}>
       <b>{pass.offerName}</b>
       <span>
         <Link href={to('keep.course', { course: pass.course })}>{pass.courseTitle}</Link> · {pass.from} {pass.until === null ? say('person.person.for_good') : say('person.person.to_until', { until: pass.until })}
@@ -208,8 +211,8 @@ function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
       </span>
       <Menu width={240} position="bottom-end" withArrow>
         <Menu.Target>
-          <button type="button" className="linklike">
-            {saying('person.person.do', { what: <span className="vh">{say('person.person.something_with_offer_name', { offer_name: pass.offerName, from: pass.from })}</span> })}
+          <button type="button" className={clsx(ui.linklike, css.linklike)}>
+            {saying('person.person.do', { what: <span className={ui.vh}>{say('person.person.something_with_offer_name', { offer_name: pass.offerName, from: pass.from })}</span> })}
           </button>
         </Menu.Target>
         <Menu.Dropdown>
@@ -252,7 +255,7 @@ function Tie({ one, words, mayRun, onUntie }: { one: FoundPerson; words: string;
       </b>
       <span>{words}</span>
       {mayRun && (
-        <button type="button" className="linklike" onClick={onUntie}>
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onUntie}>
           {say('person.person.untie')}
         </button>
       )}

@@ -1,4 +1,5 @@
 import { Link } from '@inertiajs/react';
+import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import type { EffectCount, KindRow, RehearsalPage, RehearsalRow } from '../../lib/generated/types';
@@ -9,6 +10,8 @@ import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { PublishBlock } from '../../publishing/PublishBlock';
 import { Progress } from '../../publishing/RehearsalProgress';
+import css from '../../publishing/publishing.module.css';
+import ui from '../../ui/ui.module.css';
 
 const TAKES = new Set(['lose', 'pause', 'lose_work', 'shorter', 'never', 'later']);
 
@@ -17,12 +20,12 @@ export default function Rehearsal(page: RehearsalPage) {
   const address = (more: Record<string, string | number | null>) => withQuery(to('keep.rehearsal', { course: course.key }), { back, ...more });
   return (
     <KeepShell title={say('publishing.rehearsal.title', { course: course.title })}>
-      <div className="head">
+      <div className={ui.head}>
         <div>
-          <div className="title">
+          <div className={ui.title}>
             <h1>{back === null ? say('publishing.rehearsal.heading') : say('publishing.rehearsal.heading_back', { number: back })}</h1>
           </div>
-          <p className="doors">
+          <p className={ui.doors}>
             <Link href={to('keep.course', { course: course.key })}>{course.title}</Link>
             {finished && say('publishing.rehearsal.looked_at', { people, observers, at: setFor === null ? say('publishing.rehearsal.now') : atWords, until: untilWords })}
             {finished &&
@@ -38,10 +41,10 @@ export default function Rehearsal(page: RehearsalPage) {
           </p>
         </div>
       </div>
-      <main className="rehearsal review">
-        <div className="rehearsal-main">
+      <main className={clsx(css.rehearsal, ui.review)}>
+        <div className={css['rehearsal-main']}>
           {course.findings.length > 0 && (
-            <ul className="findings" aria-label={say('publishing.rehearsal.findings')}>
+            <ul className={ui.findings} aria-label={say('publishing.rehearsal.findings')}>
               {course.findings.map((finding) => (
                 <li key={plainText(finding)}>
                   <Words segments={finding.segments} />
@@ -77,9 +80,9 @@ export default function Rehearsal(page: RehearsalPage) {
 
 function Totals({ totals }: { totals: EffectCount[] }) {
   return (
-    <ul className="totals">
+    <ul className={css.totals}>
       {totals.map((total) => (
-        <li key={total.effect} className={TAKES.has(total.effect) ? 'takes' : 'gives'}>
+        <li key={total.effect} className={TAKES.has(total.effect) ? clsx(ui.takes, css.takes) : css.gives}>
           <b>{total.count}</b> {total.words}
         </li>
       ))}
@@ -91,13 +94,13 @@ function Items({ title, rows }: { title: string; rows: RehearsalRow[] }) {
   return (
     <section aria-label={title}>
       <h2>{title}</h2>
-      <ul className="touched">
+      <ul className={css.touched}>
         {rows.map((row) => (
           <li key={row.title}>
             <b>{row.title}</b>
             <ul>
               {row.effects.map((effect) => (
-                <li key={effect.effect} className={TAKES.has(effect.effect) ? 'takes' : 'gives'}>
+                <li key={effect.effect} className={TAKES.has(effect.effect) ? clsx(ui.takes, css.takes) : css.gives}>
                   <Named effect={effect} />
                 </li>
               ))}
@@ -127,7 +130,7 @@ function Kinds({ kinds }: { kinds: KindRow[] }) {
   return (
     <section aria-label={say('publishing.rehearsal.kinds')}>
       <h2>{say('publishing.rehearsal.newcomers')}</h2>
-      <ul className="touched">
+      <ul className={css.touched}>
         {kinds.map((kind) => (
           <li key={kind.who}>
             <b>{kind.who}</b>

@@ -1,21 +1,23 @@
 import { useForm } from '@inertiajs/react';
 import { Button, Checkbox, NumberInput, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
+import { clsx } from 'clsx';
 
 import type { SchoolPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
+import ui from '../../ui/ui.module.css';
 
 export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, missedDays, mayRun }: SchoolPage) {
   const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null });
   const { data, errors, setData } = form;
   return (
     <KeepShell title={say('school.school.school')}>
-      <main className="plainpage">
+      <main className={ui.plainpage}>
         <h1>{say('school.school.school')}</h1>
         <form
-          className="review schoolform"
+          className={clsx(ui.review, ui.schoolform)}
           noValidate
           onSubmit={(event: FormEvent) => {
             event.preventDefault();
@@ -26,17 +28,17 @@ export default function School({ name, zone, currency, guests, contactName, cont
           <TextInput label={say('school.school.time_zone')} disabled value={zone} description={say('school.school.all_wall_clock_times')} />
           <TextInput label={say('school.school.currency_of_new_offers')} maxLength={3} disabled={!mayRun} value={data.currency} error={errors.currency} onChange={(event) => setData('currency', event.currentTarget.value.toUpperCase())} />
           <Checkbox label={say('school.school.guests_may_come_in')} disabled={!mayRun} checked={data.guests} error={errors.guests} onChange={(event) => setData('guests', event.currentTarget.checked)} />
-          <div className="pair">
+          <div className={ui.pair}>
             <TextInput label={say('school.school.whom_learners_ask')} disabled={!mayRun} value={data.contactName} error={errors.contactName} onChange={(event) => setData('contactName', event.currentTarget.value)} />
             <TextInput label={say('school.school.at_which_address')} type="email" disabled={!mayRun} value={data.contactEmail} error={errors.contactEmail} onChange={(event) => setData('contactEmail', event.currentTarget.value)} />
           </div>
-          <div className="pair">
+          <div className={ui.pair}>
             <NumberInput label={say('school.school.warn_so_many_days')} min={0} max={365} allowDecimal={false} disabled={!mayRun} value={data.warnDays ?? ''} error={errors.warnDays} onChange={(days) => setData('warnDays', days === '' ? null : Number(days))} />
             <NumberInput label={say('school.school.erase_so_many_days')} min={0} max={3650} allowDecimal={false} disabled={!mayRun} value={data.graceDays ?? ''} error={errors.graceDays} onChange={(days) => setData('graceDays', days === '' ? null : Number(days))} />
           </div>
           <NumberInput label={say('school.school.end_membership_so_many')} min={0} max={90} allowDecimal={false} disabled={!mayRun} value={data.missedDays ?? ''} error={errors.missedDays} onChange={(days) => setData('missedDays', days === '' ? null : Number(days))} />
           {mayRun && (
-            <div className="review-acts">
+            <div className={ui['review-acts']}>
               <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
                 {say('keep.save')}
               </Button>

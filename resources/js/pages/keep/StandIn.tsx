@@ -1,5 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { useMemo } from 'react';
+import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import { useShared } from '../../lib/page';
@@ -9,6 +10,8 @@ import { say, saying } from '../../lib/keepSay';
 import { capital } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
+import css from '../../workspace/workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 /** The learner's side through other eyes, in a frame that cannot be mistaken for the real thing. */
 export default function StandIn({ course, title, vantages, others, at, now, see, offsets, item, hasDraft }: StandInPage) {
@@ -23,7 +26,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
   const named = vantages[1] === undefined || beside.some(({ id }) => id === ids[1]) ? beside : [vantages[1], ...beside];
   return (
     <KeepShell title={say('workspace.stand_in.stand_in_title', { title })}>
-      <div className="standin-head">
+      <div className={css['standin-head']}>
         <h1>
           {saying('workspace.stand_in.heading', { title: <span key="title">{title}</span> })}
         </h1>
@@ -44,7 +47,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
           {school.zoneName}
         </label>
         {at !== now && (
-          <button type="button" className="linklike" onClick={() => go({ at: null })}>
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => go({ at: null })}>
             {say('workspace.stand_in.back_to_now')}
           </button>
         )}
@@ -60,7 +63,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
           </select>
         </label>
         {hasDraft && (
-          <div className="seg" role="group" aria-label={say('workspace.stand_in.which_rules_looked_at')}>
+          <div className={css.seg} role="group" aria-label={say('workspace.stand_in.which_rules_looked_at')}>
             <button type="button" aria-pressed={see === 'published'} onClick={() => go({ see: 'published' })}>
               {say('workspace.stand_in.as_published')}
             </button>
@@ -71,7 +74,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
         )}
         <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>{say('workspace.stand_in.back_to_sightlines')}</Link>
       </div>
-      <main className={vantages.length > 1 ? 'standin two-of-them' : 'standin'}>
+      <main className={clsx(css.standin, vantages.length > 1 && css['two-of-them'])}>
         {vantages.map((vantage) => (
           <section key={vantage.id} aria-label={say('workspace.stand_in.what_name_sees', { name: vantage.name })}>
             <h2>{capital(vantage.name)}</h2>

@@ -1,6 +1,7 @@
 import { router, usePage } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { clsx } from 'clsx';
 
 import { editorOf, RuleEditor } from '../../workspace/lenses/RuleEditor';
 import { columnName, RulesCell, rulesColumns } from '../../workspace/lenses/rules';
@@ -27,6 +28,8 @@ import { PlansDialog } from '../../workspace/dialogs/PlansDialog';
 import { VantagesDialog } from '../../workspace/dialogs/VantagesDialog';
 import { RulesFoot } from '../../workspace/WorkspaceFoot';
 import { to } from '../../lib/route';
+import css from '../../workspace/workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 /** What is edited: a word of the sheet, or a rule in its cell. */
 interface Editing {
@@ -155,9 +158,9 @@ export default function Workspace(page: WorkspacePage) {
       )}
       <LeavingDialog asks={leaving.length > 0 ? flash : null} onLeave={() => acts.remove(leaving, true)} />
       <CollisionDialog version={course.draftVersion} />
-      <main className={opensSheet || seesWhy ? 'work sheeted' : 'work'}>
+      <main className={clsx(css.work, (opensSheet || seesWhy) && css.sheeted)}>
         {rows.length === 0 ? (
-          <div className="empty">
+          <div className={ui.empty}>
             <p>
               {saying('workspace.workspace.type_titles', { none: <b key="none">{say('workspace.workspace.this_course_has_no')}</b> })}
               </p>
@@ -266,7 +269,7 @@ export default function Workspace(page: WorkspacePage) {
           />
         )}
         {(sights === null || rows.length === 0) && (
-          <footer className="rail">
+          <footer className={css.rail}>
             <RulesFoot plan={plan} mayEdit={mayEdit} selected={selected.size} copied={copied} onClear={() => setSelected(new Set())} />
           </footer>
         )}

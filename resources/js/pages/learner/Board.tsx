@@ -1,6 +1,7 @@
 import { Link, router, useForm } from '@inertiajs/react';
 import { Button, CopyButton, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import { Media } from '../../learn/Media';
 import { Prose } from '../../learn/Prose';
@@ -13,17 +14,19 @@ import { CourseSide } from '../../learn/CourseSide';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
+import css from '../../learn/learn.module.css';
+import ui from '../../ui/ui.module.css';
 
 export default function Board({ course, item, board, html, media, dates, calendar, canSubscribe, posts, canPost, marks }: BoardPage) {
   useTurns(course.turnsIn);
   const isEmpty = board === 'announcements' && html === '' && media.length === 0;
   return (
     <LearnerShell title={item.title} signIn={withQuery(to('sign-in'), { back: learnerAddress(course.key, item.key) })}>
-      <div className="two">
+      <div className={css.two}>
         <CourseSide course={course} here={item.key} />
-        <article className="lesson" key={item.key}>
+        <article className={css.lesson} key={item.key}>
           <h1>{item.title}</h1>
-          {isEmpty && <p className="soft">{say('board.nothing')}</p>}
+          {isEmpty && <p className={clsx(ui.soft, css.soft)}>{say('board.nothing')}</p>}
           <Prose html={html} />
           <Media media={media} course={course.key} item={item.key} />
           {board === 'calendar' && <Dates course={course.key} dates={dates} />}
@@ -39,10 +42,10 @@ export default function Board({ course, item, board, html, media, dates, calenda
 function Dates({ course, dates }: { course: string; dates: DateRow[] }) {
   const address = useLearnerAddress();
   if (dates.length === 0) {
-    return <p className="soft">{say('board.no_dates')}</p>;
+    return <p className={clsx(ui.soft, css.soft)}>{say('board.no_dates')}</p>;
   }
   return (
-    <ol className="dates">
+    <ol className={css.dates}>
       {dates.map(({ at, key, title, opens }) => (
         <li key={`${at} ${key} ${opens}`}>
           <time>{at}</time>
@@ -60,7 +63,7 @@ function Subscribe({ calendar }: { calendar: string | null }) {
   const form = useForm({});
   const change = () => form.post(to('calendar.change'), { preserveScroll: true });
   return (
-    <section className="subscribe" aria-label={say('board.calendar')}>
+    <section className={css.subscribe} aria-label={say('board.calendar')}>
       <h2>{say('board.calendar')}</h2>
       {calendar === null ? (
         <>
@@ -80,7 +83,7 @@ function Subscribe({ calendar }: { calendar: string | null }) {
             rightSection={
               <CopyButton value={calendar}>
                 {({ copied, copy }) => (
-                  <button type="button" className="linklike" onClick={copy}>
+                  <button type="button" className={ui.linklike} onClick={copy}>
                     {say(copied ? 'board.copied' : 'board.copy')}
                   </button>
                 )}
@@ -91,7 +94,7 @@ function Subscribe({ calendar }: { calendar: string | null }) {
           <p>
             {saying('board.change', {
               change: (
-                <button key="change" type="button" className="linklike" disabled={form.processing} onClick={change}>
+                <button key="change" type="button" className={ui.linklike} disabled={form.processing} onClick={change}>
                   {say('board.change_link')}
                 </button>
               ),
@@ -106,10 +109,10 @@ function Subscribe({ calendar }: { calendar: string | null }) {
 function Marks({ course, marks }: { course: string; marks: MarkRow[] }) {
   const address = useLearnerAddress();
   if (marks.length === 0) {
-    return <p className="soft">{say('board.no_marks')}</p>;
+    return <p className={clsx(ui.soft, css.soft)}>{say('board.no_marks')}</p>;
   }
   return (
-    <table className="marks">
+    <table className={css.marks}>
       <thead>
         <tr>
           <th scope="col">{say('board.lesson')}</th>
@@ -121,7 +124,7 @@ function Marks({ course, marks }: { course: string; marks: MarkRow[] }) {
         {marks.map(({ key, title, open, finished, score }) => (
           <tr key={key}>
             <th scope="row">{open ? <Link href={address(course, key)}>{title}</Link> : title}</th>
-            <td>{finished ?? <span className="soft">{say('board.not_yet')}</span>}</td>
+            <td>{finished ?? <span className={clsx(ui.soft, css.soft)}>{say('board.not_yet')}</span>}</td>
             <td>{score === null ? '' : say('percent', { count: score })}</td>
           </tr>
         ))}
@@ -135,16 +138,16 @@ function Discussion({ course, item, posts, canPost }: { course: string; item: st
   const address = to('board.say', { course, item });
   const form = useForm<{ text: string; once: string }>({ text: '', once: uuid() });
   return (
-    <section className="posts" aria-label={say('board.said')}>
-      {posts.length === 0 && <p className="soft">{say('board.nobody')}</p>}
+    <section className={css.posts} aria-label={say('board.said')}>
+      {posts.length === 0 && <p className={clsx(ui.soft, css.soft)}>{say('board.nobody')}</p>}
       <ol>
         {posts.map((post) => (
           <li key={post.id}>
-            <p className="said">
+            <p className={css.said}>
               <b>{post.who}</b> <time>{post.at}</time>
               {post.mine && <TakeBack address={`${address}/${post.id}`} />}
             </p>
-            <p className="saying">{post.text}</p>
+            <p className={css.saying}>{post.text}</p>
           </li>
         ))}
       </ol>
@@ -169,17 +172,17 @@ function Discussion({ course, item, posts, canPost }: { course: string; item: st
 function TakeBack({ address }: { address: string }) {
   const [sure, setSure] = useState(false);
   return sure ? (
-    <span className="sure">
+    <span className={css.sure}>
       {say('board.sure')}{' '}
-      <button type="button" className="linklike" onClick={() => router.delete(address, { preserveScroll: true })}>
+      <button type="button" className={ui.linklike} onClick={() => router.delete(address, { preserveScroll: true })}>
         {say('board.take_it_back')}
       </button>{' '}
-      <button type="button" className="linklike" onClick={() => setSure(false)}>
+      <button type="button" className={ui.linklike} onClick={() => setSure(false)}>
         {say('board.leave')}
       </button>
     </span>
   ) : (
-    <button type="button" className="linklike sure" onClick={() => setSure(true)}>
+    <button type="button" className={clsx(ui.linklike, css.sure)} onClick={() => setSure(true)}>
       {say('board.take_back')}
     </button>
   );

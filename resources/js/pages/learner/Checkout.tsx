@@ -9,6 +9,7 @@ import { AccountFields } from '../../ui/AccountFields';
 import { Prose } from '../../learn/Prose';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { say, saying } from '../../lib/say';
+import css from '../../learn/learn.module.css';
 
 export default function Checkout({ course, courseTitle, buy, name, price, lasts, item, itemTitle, free, instead, includes, refusal, closing, shown, holder, signIn }: CheckoutPage) {
   const [once] = useState(uuid);
@@ -21,7 +22,7 @@ export default function Checkout({ course, courseTitle, buy, name, price, lasts,
   if (refusal !== null) {
     return (
       <LearnerShell title={name} signIn={signIn}>
-        <div className="doorform">
+        <div className={css.doorform}>
           <h1>{name}</h1>
           <p role="status">{refusal}</p>
           {closing !== null && <Prose html={closing} />}
@@ -34,7 +35,7 @@ export default function Checkout({ course, courseTitle, buy, name, price, lasts,
   return (
     <LearnerShell title={name} signIn={signIn}>
       <form
-        className="doorform"
+        className={css.doorform}
         noValidate
         onSubmit={(event: FormEvent) => {
           event.preventDefault();
@@ -49,14 +50,14 @@ export default function Checkout({ course, courseTitle, buy, name, price, lasts,
             : saying('shop.what', { course: courseTitle, lasts, price: <b key="price">{free ? say('shop.free') : price}</b> })}
         </p>
         {includes.length > 0 && (
-          <ul className="includes">
+          <ul className={css.includes}>
             {includes.map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ul>
         )}
         {instead !== null && <p>{instead}</p>}
-        {!free && <p className="simulated">{say('shop.simulated')}</p>}
+        {!free && <p className={css.simulated}>{say('shop.simulated')}</p>}
         {holder === null ? (
           <>
             <AccountFields data={form.data} errors={form.errors} onSet={(changes) => form.setData((now) => ({ ...now, ...changes }))} />

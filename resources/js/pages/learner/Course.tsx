@@ -13,6 +13,7 @@ import { OfferCards } from '../../learn/Offers';
 import { Path } from '../../learn/Path';
 import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
+import css from '../../learn/learn.module.css';
 
 export default function Course({ course, next, last, opens, about, videos, quizzes, offers, closing }: CoursePage) {
   useTurns(course.turnsIn);
@@ -20,38 +21,38 @@ export default function Course({ course, next, last, opens, about, videos, quizz
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
   return (
     <LearnerShell title={course.title} signIn={withQuery(to('sign-in'), { back: learnerAddress(course.key) })}>
-      <div className="two">
-        <aside className="side">
+      <div className={css.two}>
+        <aside className={css.side}>
           <h1>{course.title}</h1>
           {course.pass === null && course.otherPasses.map((pass) => (
-            <p key={pass.words} className="passline lapsed">
+            <p key={pass.words} className={css.passline}>
               {pass.words}
             </p>
           ))}
           {course.pass === null ? (
-            <p className="passline">{[say('lessons', { count: course.lessons }), ...(videos > 0 ? [say('videos', { count: videos })] : []), ...(quizzes > 0 ? [say('quizzes', { count: quizzes })] : [])].join(', ')}</p>
+            <p className={css.passline}>{[say('lessons', { count: course.lessons }), ...(videos > 0 ? [say('videos', { count: videos })] : []), ...(quizzes > 0 ? [say('quizzes', { count: quizzes })] : [])].join(', ')}</p>
           ) : (
             <>
-              <p className="passline">
+              <p className={css.passline}>
                 {course.pass}
                 {course.left !== null && <b>{course.left}</b>}
               </p>
               {course.otherPasses.map((pass) => (
-                <p key={pass.words} className="passline">
+                <p key={pass.words} className={css.passline}>
                   {pass.words}
                   {pass.left !== null && <b>{pass.left}</b>}
                 </p>
               ))}
               <Progress course={course} />
               {opens !== null && (
-                <p className="opensnext">
+                <p className={css.opensnext}>
                   {saying('course.opens_next', { item: opens.title, at: <time key="at">{opens.at}</time> })}
                 </p>
               )}
             </>
           )}
           {closing !== null && (
-            <section className="closing" aria-label={closing.text}>
+            <section className={css.closing} aria-label={closing.text}>
               <p>{closing.text}</p>
               {closing.html !== null && <Prose html={closing.html} />}
             </section>
@@ -59,7 +60,7 @@ export default function Course({ course, next, last, opens, about, videos, quizz
           <LookingAs course={course} />
           <Doorway course={course.key} next={next} last={last} />
           {boards.length > 0 && (
-            <ul className="boards">
+            <ul className={css.boards}>
               {boards.map((board) => (
                 <li key={board.key}>
                   <Link href={address(course.key, board.key)}>{board.title}</Link>
@@ -68,7 +69,7 @@ export default function Course({ course, next, last, opens, about, videos, quizz
             </ul>
           )}
           {offers.length > 0 && (
-            <section className="offersbox" aria-label={say(course.pass === null ? 'course.get_in' : 'course.go_further')}>
+            <section className={css.offersbox} aria-label={say(course.pass === null ? 'course.get_in' : 'course.go_further')}>
               <h2>{say(course.pass === null ? 'course.get_in' : 'course.go_further')}</h2>
               <OfferCards offers={offers} />
             </section>
@@ -93,9 +94,9 @@ function Doorway({ course, next, last }: { course: string; next: PathRow | null;
   const [label, button] = last !== null ? [say('course.were'), say('course.go_on')] : row.look ? [say('course.look'), say('course.have_look')] : [say('course.next'), say('course.start')];
   return (
     <>
-      <div className="doorway">
+      <div className={css.doorway}>
         <div>
-          <span className="lab">{label}</span>
+          <span className={css.lab}>{label}</span>
           <strong>{row.title}</strong>
           <Button component={Link} href={address(course, row.key)} size="md">
             {button}
@@ -103,7 +104,7 @@ function Doorway({ course, next, last }: { course: string; next: PathRow | null;
         </div>
       </div>
       {last !== null && next !== null && next.key !== last.key && (
-        <p className="nextstep">
+        <p className={css.nextstep}>
           {saying('course.next_is', { item: <Link key="item" href={address(course, next.key)}>{next.title}</Link> })}
         </p>
       )}

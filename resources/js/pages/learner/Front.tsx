@@ -4,6 +4,7 @@ import { learnerAddress } from '../../lib/address';
 import type { FrontPage } from '../../lib/generated/types';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { say } from '../../lib/say';
+import css from '../../learn/learn.module.css';
 
 export default function Front({ courses }: FrontPage) {
   return (
@@ -12,14 +13,14 @@ export default function Front({ courses }: FrontPage) {
       {courses.length === 0 ? (
         <p>{say('front.none')}</p>
       ) : (
-        <ul className="mine">
+        <ul className={css.mine}>
           {courses.map((course) => (
             <li key={course.key}>
               <h2>
                 <Link href={learnerAddress(course.key)}>{course.title}</Link>
               </h2>
               <p>{course.entry}</p>
-              <p className="mine-prog">
+              <p className={css['mine-prog']}>
                 {course.open > 0 ? say('front.open', { lessons: say('lessons', { count: course.lessons }), count: course.open }) : say('lessons', { count: course.lessons })}
               </p>
             </li>

@@ -5,13 +5,14 @@ import type { FormEvent } from 'react';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { to } from '../../lib/route';
 import { say } from '../../lib/say';
+import css from '../../learn/learn.module.css';
 
 export default function GuestDoor({ token }: { token: string }) {
   const form = useForm({ phrase: '' });
   return (
     <LearnerShell title={say('guest.title')}>
       <form
-        className="doorform"
+        className={css.doorform}
         noValidate
         onSubmit={(event: FormEvent) => {
           event.preventDefault();

@@ -1,5 +1,6 @@
 import { Link, useForm } from '@inertiajs/react';
 import { Button } from '@mantine/core';
+import { clsx } from 'clsx';
 
 import { Media } from '../../learn/Media';
 import { Prose } from '../../learn/Prose';
@@ -14,6 +15,8 @@ import { LearnerShell } from '../../learn/LearnerShell';
 import { LessonLine } from '../../learn/Path';
 import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
+import css from '../../learn/learn.module.css';
+import ui from '../../ui/ui.module.css';
 
 export default function Lesson({ course, item, html, finish, media, quiz, watch, parts, before, after, next }: LessonPage) {
   const { standIn } = useShared();
@@ -21,15 +24,15 @@ export default function Lesson({ course, item, html, finish, media, quiz, watch,
   const isEmpty = html === '' && media.length === 0 && quiz === null && parts.length === 0;
   return (
     <LearnerShell title={item.title} signIn={withQuery(to('sign-in'), { back: learnerAddress(course.key, item.key) })}>
-      <div className="two">
+      <div className={css.two}>
         <CourseSide course={course} here={item.key} />
-        <article className="lesson" key={item.key}>
+        <article className={css.lesson} key={item.key}>
           <h1>{item.title}</h1>
-          {isEmpty && <p className="soft">{say('lesson.empty')}</p>}
+          {isEmpty && <p className={clsx(ui.soft, css.soft)}>{say('lesson.empty')}</p>}
           <Prose html={html} />
           <Media media={media} watch={standIn === undefined ? watch : null} course={course.key} item={item.key} />
           {parts.length > 0 && (
-            <section className="parts" aria-label={say('lesson.holds')}>
+            <section className={css.parts} aria-label={say('lesson.holds')}>
               {parts.map((part) => (
                 <LessonLine key={part.key} course={course.key} row={part} />
               ))}
@@ -58,7 +61,7 @@ function Finish({ course, item, finish, hasVideo, hasQuiz }: FinishProps) {
   const form = useForm({});
   const { standIn } = useShared();
   if (item.finished) {
-    return <p className="did">{plainText(item.status)}</p>;
+    return <p className={css.did}>{plainText(item.status)}</p>;
   }
   switch (finish) {
     case 'mark':
@@ -68,9 +71,9 @@ function Finish({ course, item, finish, hasVideo, hasQuiz }: FinishProps) {
         </Button>
       );
     case 'quiz':
-      return <p className="soft">{say(hasQuiz ? 'lesson.by_quiz' : 'lesson.by_no_quiz')}</p>;
+      return <p className={clsx(ui.soft, css.soft)}>{say(hasQuiz ? 'lesson.by_quiz' : 'lesson.by_no_quiz')}</p>;
     case 'watch':
-      return <p className="soft">{say(hasVideo ? 'lesson.by_video' : 'lesson.by_no_video')}</p>;
+      return <p className={clsx(ui.soft, css.soft)}>{say(hasVideo ? 'lesson.by_video' : 'lesson.by_no_video')}</p>;
     default:
       return null;
   }
@@ -89,11 +92,11 @@ function Onward({ course, item, before, after, next }: OnwardProps) {
   const address = useLearnerAddress();
   const elsewhere = next !== null && next.key !== item.key && next.key !== after?.key && next.key !== before?.key;
   return (
-    <nav className="onward" aria-label={say('lesson.onward')}>
+    <nav className={css.onward} aria-label={say('lesson.onward')}>
       {after !== null && (
         <p>
           {saying(after.open ? 'lesson.next_is' : 'lesson.after_is', { item: <Link key="item" href={address(course, after.key)}>{after.title}</Link> })}
-          {!after.open && <span className={after.later ? 'st later' : 'st'}> {plainText(after.status)}</span>}
+          {!after.open && <span className={clsx(css.st, after.later && css.later)}> {plainText(after.status)}</span>}
         </p>
       )}
       {elsewhere && (

@@ -6,6 +6,7 @@ import { progressWords } from '../../learn/CourseSide';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { to } from '../../lib/route';
 import { say } from '../../lib/say';
+import css from '../../learn/learn.module.css';
 
 export default function MyCourses({ courses, learners, observed }: MyCoursesPage) {
   const choosing = learners.length > 0 && observed === null;
@@ -15,7 +16,7 @@ export default function MyCourses({ courses, learners, observed }: MyCoursesPage
       {choosing && (
         <section aria-label={say('mine.whom')}>
           <p>{say('mine.choose')}</p>
-          <ul className="choices">
+          <ul className={css.choices}>
             {learners.map(({ id, name }) => (
               <li key={id}>
                 <button type="button" onClick={() => router.post(to('look-with'), { learner: id })}>
@@ -29,14 +30,14 @@ export default function MyCourses({ courses, learners, observed }: MyCoursesPage
       {courses.length === 0 ? (
         !choosing && <p>{say(observed === null ? 'mine.none' : 'mine.none_with')}</p>
       ) : (
-        <ul className="mine">
+        <ul className={css.mine}>
           {courses.map((course) => (
             <li key={course.key}>
               <h2>
                 <Link href={learnerAddress(course.key)}>{course.title}</Link>
               </h2>
               <p>{course.detail}</p>
-              <p className="mine-prog">
+              <p className={css['mine-prog']}>
                 {progressWords(course)}
               </p>
             </li>

@@ -1,5 +1,6 @@
 import { Link, useForm } from '@inertiajs/react';
 import { Button } from '@mantine/core';
+import { clsx } from 'clsx';
 
 import { Prose } from '../../learn/Prose';
 import { useTurns } from '../../learn/useTurns';
@@ -13,6 +14,8 @@ import { OfferCards } from '../../learn/Offers';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
+import css from '../../learn/learn.module.css';
+import ui from '../../ui/ui.module.css';
 
 export default function Notice({ course, item, glyph, case: met, heading, text, html, signIn, contactName, contactEmail, lookAt, offers }: NoticePage) {
   const address = useLearnerAddress();
@@ -20,19 +23,19 @@ export default function Notice({ course, item, glyph, case: met, heading, text, 
   useTurns(course.turnsIn);
   return (
     <LearnerShell title={plainText(heading)} signIn={signIn}>
-      <div className="two">
+      <div className={css.two}>
         <CourseSide course={course} here={item} />
-        <section className="notice">
-          <div className={`wall wall-${glyph}`} aria-hidden>
+        <section className={clsx(ui.notice, css.notice)}>
+          <div className={clsx(ui.wall, ui[`wall-${glyph}`])} aria-hidden>
             <i />
           </div>
           <h1>{plainText(heading)}</h1>
           {html === null ? (
-            <p className="notice-text">
+            <p className={css['notice-text']}>
               <Words segments={text.segments} />
             </p>
           ) : (
-            <div className="notice-text">
+            <div className={css['notice-text']}>
               <Prose html={html} />
             </div>
           )}
@@ -51,7 +54,7 @@ export default function Notice({ course, item, glyph, case: met, heading, text, 
           )}
           {met === 'account' && signIn !== null && standIn === undefined && <LookForm course={course.key} item={item} />}
           {offers.length > 0 && <OfferCards offers={offers} />}
-          <ul className="or">
+          <ul className={css.or}>
             {contactName !== null && contactEmail !== null && (
               <li>
                 {saying('notice.ask', { contact: <a key="contact" href={`mailto:${contactEmail}`}>{say('notice.contact', { name: contactName })}</a> })}
@@ -74,7 +77,7 @@ function LookForm({ course, item }: { course: string; item: string }) {
   const form = useForm({ name: '', email: '' });
   return (
     <form
-      className="doorform"
+      className={css.doorform}
       noValidate
       onSubmit={(event) => {
         event.preventDefault();

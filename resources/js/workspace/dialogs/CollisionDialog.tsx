@@ -1,12 +1,15 @@
 import { router } from '@inertiajs/react';
 import { Button, Modal } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
+import { clsx } from 'clsx';
 
 import { useShared } from '../../lib/page';
 import { plainText } from '../../lib/words';
 import type { Sentence } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { Words } from '../../ui/Words';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 type Sent = { url: string; data: Parameters<typeof router.post>[1] };
 
@@ -39,7 +42,7 @@ export function CollisionDialog({ version }: { version: number }) {
   return (
     <Modal opened={flash !== answered} onClose={() => setAnswered(flash)} title={say('edits.collision_dialog.two_edits_same')} size="lg">
       <p>{flash.text}</p>
-      <div className="collision">
+      <div className={css.collision}>
         <section>
           <h3>{say('edits.collision_dialog.saved_now')}</h3>
           <Lines lines={flash.lines} none={say('edits.collision_dialog.something_was_undone_or')} />
@@ -49,7 +52,7 @@ export function CollisionDialog({ version }: { version: number }) {
           <Lines lines={flash.mine ?? []} none={say('edits.collision_dialog.same_as_what_saved')} />
         </section>
       </div>
-      <div className="review-acts modal-acts">
+      <div className={clsx(ui['review-acts'], ui['modal-acts'])}>
         <Button variant="default" onClick={() => setAnswered(flash)} data-autofocus>
           {say('edits.collision_dialog.leave_as')}
         </Button>
@@ -61,7 +64,7 @@ export function CollisionDialog({ version }: { version: number }) {
 
 function Lines({ lines, none }: { lines: Sentence[]; none: string }) {
   return lines.length === 0 ? (
-    <p className="soft">{none}</p>
+    <p className={ui.soft}>{none}</p>
   ) : (
     <ul>
       {lines.map((line) => (

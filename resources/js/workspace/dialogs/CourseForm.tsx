@@ -1,11 +1,14 @@
 import { router, useForm } from '@inertiajs/react';
 import { CopyButton, Checkbox, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import type { CourseSettings } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 export interface CourseFormProps {
   course: string;
@@ -26,7 +29,7 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
   return (
     <DialogForm title={say('edits.course_form.course_who_gets_in')} size={620} keep={say('keep.keep_in_the_draft')} busy={form.processing} onKeep={submit} onLeave={onClose}>
         <TextInput label={say('keep.title')} data-autofocus value={form.data.title} error={form.errors.title} onChange={(event) => form.setData('title', event.currentTarget.value)} />
-        <div className="pair">
+        <div className={ui.pair}>
           <Select
             label={say('edits.course_form.state')}
             data={[
@@ -71,7 +74,7 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
           error={form.errors.tiers ?? form.errors.rule}
           onChange={(event) => form.setData('tiers', event.currentTarget.value)}
         />
-        <div className="pair">
+        <div className={ui.pair}>
           <fieldset>
             <legend>{say('edits.course_form.guest_door')}</legend>
             {check('guestsOpen', say('edits.course_form.open_whoever_has_link'))}
@@ -104,24 +107,24 @@ function GuestLink({ course, link }: { course: string; link: string | null }) {
   const [sure, setSure] = useState(false);
   const make = () => router.post(to('keep.guest-link', { course }), {}, { preserveScroll: true, preserveState: true, onSuccess: () => setSure(false) });
   return link === null ? (
-    <button type="button" className="linklike" onClick={make}>
+    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={make}>
       {say('edits.course_form.make_link_for_guests')}
     </button>
   ) : (
-    <div className="guestlink">
-      <TextInput label={say('edits.course_form.their_link')} readOnly value={link} onFocus={(event) => event.currentTarget.select()} rightSection={<CopyButton value={link}>{({ copied, copy }) => <button type="button" className="linklike" onClick={copy}>{copied ? say('edits.course_form.copied') : say('edits.course_form.copy')}</button>}</CopyButton>} rightSectionWidth={64} />
+    <div className={css.guestlink}>
+      <TextInput label={say('edits.course_form.their_link')} readOnly value={link} onFocus={(event) => event.currentTarget.select()} rightSection={<CopyButton value={link}>{({ copied, copy }) => <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={copy}>{copied ? say('edits.course_form.copied') : say('edits.course_form.copy')}</button>}</CopyButton>} rightSectionWidth={64} />
       {sure ? (
         <span>
           {saying('edits.course_form.link_dies', {
               anew: (
-                <button type="button" className="linklike" onClick={make}>
+                <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={make}>
                   {say('edits.course_form.make_a_new_one')}
                 </button>
               ),
             })}
         </span>
       ) : (
-        <button type="button" className="linklike" onClick={() => setSure(true)}>
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => setSure(true)}>
           {say('edits.course_form.change_it')}
         </button>
       )}

@@ -1,10 +1,12 @@
 import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import type { Flash } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { Words } from '../../ui/Words';
+import ui from '../../ui/ui.module.css';
 
 export interface LeavingDialogProps {
   /** What the server asked before it takes rows out; null: nothing was asked to be taken out. */
@@ -27,7 +29,7 @@ export function LeavingDialog({ asks, onLeave }: LeavingDialogProps) {
         ))}
       </ul>
       <p>{say('edits.leaving_dialog.that_would_be_taken')}</p>
-      <div className="review-acts modal-acts">
+      <div className={clsx(ui['review-acts'], ui['modal-acts'])}>
         <Button variant="default" onClick={() => setAnswered(asks)} data-autofocus>
           {say('keep.leave_it')}
         </Button>

@@ -1,10 +1,13 @@
 import { router, useForm } from '@inertiajs/react';
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
+import { clsx } from 'clsx';
 
 import type { OfferPick } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 const AT_ONCE = say('edits.plans_dialog.everything_at_once');
 
@@ -26,18 +29,18 @@ export function PlansDialog({ course, version, plans, mainPlan, offers, onClose 
   const choices = [...plans.map((name) => ({ value: name, label: name })), { value: '', label: AT_ONCE }];
   return (
     <Modal opened onClose={onClose} title={say('edits.plans_dialog.release_plans')} size="lg">
-      <div className="review">
+      <div className={ui.review}>
         {plans.length === 0 ? (
-          <p className="soft">{say('edits.plans_dialog.no_release_plan_yet')}</p>
+          <p className={ui.soft}>{say('edits.plans_dialog.no_release_plan_yet')}</p>
         ) : (
-          <ul className="planlist">
+          <ul className={css.planlist}>
             {plans.map((name) => (
               <li key={name}>
-                <div className="planline">
+                <div className={css.planline}>
                   <b>{name}</b>
                   <span>{paced(name, mainPlan, offers)}</span>
                   {(['rename', 'duplicate', 'delete'] as const).map((act) => (
-                    <button key={act} type="button" className="linklike" aria-label={`${act} ${name}`} onClick={() => setOpen({ plan: name, act })}>
+                    <button key={act} type="button" className={clsx(ui.linklike, css.linklike)} aria-label={`${act} ${name}`} onClick={() => setOpen({ plan: name, act })}>
                       {act}
                     </button>
                   ))}
@@ -52,7 +55,7 @@ export function PlansDialog({ course, version, plans, mainPlan, offers, onClose 
         )}
         <NamePlan course={course} version={version} act="make" plan={null} onClose={() => undefined} />
         {plans.length > 0 && (
-          <fieldset className="paces">
+          <fieldset className={css.paces}>
             <legend>{say('edits.plans_dialog.who_paced_by_which')}</legend>
             <Select
               label={say('edits.plans_dialog.whoever_has_no_pass')}
@@ -66,8 +69,8 @@ export function PlansDialog({ course, version, plans, mainPlan, offers, onClose 
             ))}
           </fieldset>
         )}
-        <div className="review-acts">
-          <span className="soft">{say('edits.plans_dialog.kept_in_draft_one')}</span>
+        <div className={ui['review-acts']}>
+          <span className={ui.soft}>{say('edits.plans_dialog.kept_in_draft_one')}</span>
           <Button onClick={onClose}>{say('edits.plans_dialog.done')}</Button>
         </div>
       </div>
@@ -107,7 +110,7 @@ function NamePlan({ course, version, act, plan, onClose }: NamePlanProps) {
   };
   const errors: Record<string, string | undefined> = form.errors;
   return (
-    <form className="planname" onSubmit={submit} noValidate>
+    <form className={css.planname} onSubmit={submit} noValidate>
       <TextInput
         label={act === 'make' ? say('edits.plans_dialog.name_new_plan') : act === 'rename' ? say('edits.plans_dialog.another_name_for_plan', { plan: plan ?? '' }) : say('edits.plans_dialog.name_copy_plan', { plan: plan ?? '' })}
         data-autofocus={act !== 'make' || undefined}
@@ -120,7 +123,7 @@ function NamePlan({ course, version, act, plan, onClose }: NamePlanProps) {
         {act === 'make' ? say('edits.plans_dialog.make_the_plan') : act === 'rename' ? say('edits.plans_dialog.rename') : say('edits.plans_dialog.duplicate')}
       </Button>
       {act !== 'make' && (
-        <button type="button" className="linklike" onClick={onClose}>
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onClose}>
           {say('keep.leave')}
         </button>
       )}
@@ -140,7 +143,7 @@ interface DeletePlanProps {
 function DeletePlan({ name, plans, users, onDelete, onClose }: DeletePlanProps) {
   const [instead, setInstead] = useState('');
   return (
-    <div className="planname">
+    <div className={css.planname}>
       <Select
         label={users === 0 ? say('edits.plans_dialog.its_openings_and_closings') : say('edits.plans_dialog.its_openings_and_closings_go')}
         data={[{ value: '', label: AT_ONCE }, ...plans.filter((other) => other !== name).map((other) => ({ value: other, label: other }))]}
@@ -151,7 +154,7 @@ function DeletePlan({ name, plans, users, onDelete, onClose }: DeletePlanProps) 
       <Button color="red" onClick={() => onDelete(instead === '' ? null : instead)}>
         {say('edits.plans_dialog.delete_name', { name })}
       </Button>
-      <button type="button" className="linklike" onClick={onClose}>
+      <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onClose}>
         {say('edits.plans_dialog.keep_it')}
       </button>
     </div>

@@ -1,6 +1,7 @@
 import { useForm, router } from '@inertiajs/react';
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import type { FoundPerson, OfferPick, SavedVantages, Vantage } from '../../lib/generated/types';
@@ -8,6 +9,8 @@ import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { labelled, labelsOf } from '../../lib/vantage';
 import { useAsked } from '../../lib/useAsked';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 export interface VantagesDialogProps {
   course: string;
@@ -38,28 +41,28 @@ export function VantagesDialog({ course, offers, vantages, saved, onShow, csv, o
   };
   return (
     <Modal opened onClose={onClose} title={say('edits.vantages_dialog.who_looks')} size={720}>
-      <div className="whos">
+      <div className={css.whos}>
         <section>
           <h3>{say('edits.vantages_dialog.columns_from_the_left')}</h3>
-          {vantages.length === 0 && <p className="soft">{say('edits.vantages_dialog.no_column_left_add')}</p>}
-          <ol className="planlist">
+          {vantages.length === 0 && <p className={ui.soft}>{say('edits.vantages_dialog.no_column_left_add')}</p>}
+          <ol className={css.planlist}>
             {vantages.map((vantage, index) => (
-              <li key={vantage.id} className="wholine">
+              <li key={vantage.id} className={css.wholine}>
                 <b title={vantage.name}>{vantage.title}</b>
                 <span title={vantage.detail ?? ''}>{vantage.detail ?? vantage.name.slice(vantage.title.length + 2)}</span>
-                <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.move_name_up', { name: vantage.name })} disabled={index === 0} onClick={() => place(index, -1)}>
+                <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('edits.vantages_dialog.move_name_up', { name: vantage.name })} disabled={index === 0} onClick={() => place(index, -1)}>
                   ↑
                 </button>
-                <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.move_name_down', { name: vantage.name })} disabled={index === vantages.length - 1} onClick={() => place(index, 1)}>
+                <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('edits.vantages_dialog.move_name_down', { name: vantage.name })} disabled={index === vantages.length - 1} onClick={() => place(index, 1)}>
                   ↓
                 </button>
-                <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.take_name_away', { name: vantage.name })} onClick={() => onShow(ids.filter((id) => id !== vantage.id))}>
+                <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('edits.vantages_dialog.take_name_away', { name: vantage.name })} onClick={() => onShow(ids.filter((id) => id !== vantage.id))}>
                   ×
                 </button>
               </li>
             ))}
           </ol>
-          <button type="button" className="linklike" onClick={() => onShow(null)}>
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onShow(null)}>
             {say('edits.vantages_dialog.back_usual_columns')}
           </button>
           <a href={csv}>{say('edits.vantages_dialog.grid_as_csv_file')}</a>
@@ -91,17 +94,17 @@ function AddVantage({ course, offers, onAdd }: { course: string; offers: OfferPi
   const kinds = offers.length === 0 ? KINDS.filter(({ value }) => value !== 'holder') : KINDS;
   const holder = `${labelled(labelsOf(labels))}${finished ? 'diligent' : 'holder'}:${DAY_AT_FIRST}:${offer}`;
   return (
-    <div className="whoadd">
+    <div className={css.whoadd}>
       <Select aria-label={say('edits.vantages_dialog.what_kind_of_viewer')} data={kinds} value={kind} allowDeselect={false} onChange={(value) => setKind(value ?? 'person')} />
       {kind === 'person' && <PersonSearch course={course} onPick={(person) => onAdd(`person:${person.id}`)} onObserve={(person) => onAdd(`observer:person:${person.id}`)} />}
       {kind === 'holder' && (
         <>
           <Select aria-label={say('keep.offer')} data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={offer} allowDeselect={false} onChange={(value) => setOffer(value ?? '')} />
           <TextInput aria-label={say('edits.vantages_dialog.labels_that_they_have')} placeholder={say('edits.vantages_dialog.with_labels_divided_by')} maxLength={200} value={labels} onChange={(event) => setLabels(event.currentTarget.value)} />
-          <label className="tick">
+          <label className={ui.tick}>
             <input type="checkbox" checked={finished} onChange={(event) => setFinished(event.currentTarget.checked)} /> {say('edits.vantages_dialog.finished_so_far')}
           </label>
-          <div className="whobuttons">
+          <div className={css.whobuttons}>
             <Button size="xs" onClick={() => onAdd(holder)}>
               {say('edits.vantages_dialog.add_the_holder')}
             </Button>
@@ -112,7 +115,7 @@ function AddVantage({ course, offers, onAdd }: { course: string; offers: OfferPi
         </>
       )}
       {kind !== 'person' && kind !== 'holder' && (
-        <div className="whobuttons">
+        <div className={css.whobuttons}>
           <Button size="xs" onClick={() => onAdd(kind)}>
             {say('edits.vantages_dialog.add_the_column')}
           </Button>
@@ -137,21 +140,21 @@ function PersonSearch({ course, onPick, onObserve }: PersonSearchProps) {
   return (
     <>
       <TextInput aria-label={say('keep.name_or_e_mail')} placeholder={say('keep.name_or_e_mail')} data-autofocus value={typed} onChange={(event) => setTyped(event.currentTarget.value)} />
-      <p className="vh" role="status">
+      <p className={ui.vh} role="status">
         {state === 'ready' ? say('edits.vantages_dialog.found', { length: people.length }) : ''}
       </p>
-      {state === 'failed' && <p className="takes">{say('edits.vantages_dialog.search_could_not_be')}</p>}
-      {state === 'ready' && people.length === 0 && <p className="soft">{say('edits.vantages_dialog.nobody_is_called_that')}</p>}
-      <ul className="found">
+      {state === 'failed' && <p className={ui.takes}>{say('edits.vantages_dialog.search_could_not_be')}</p>}
+      {state === 'ready' && people.length === 0 && <p className={ui.soft}>{say('edits.vantages_dialog.nobody_is_called_that')}</p>}
+      <ul className={ui.found}>
         {people.map((person) => (
           <li key={person.id}>
             <span title={person.email}>
               <b>{person.name}</b> {person.email}
             </span>
-            <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.add_name', { name: person.name })} onClick={() => onPick(person)}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('edits.vantages_dialog.add_name', { name: person.name })} onClick={() => onPick(person)}>
               {say('edits.vantages_dialog.add')}
             </button>
-            <button type="button" className="linklike" aria-label={say('edits.vantages_dialog.add_observer_of', { name: person.name })} onClick={() => onObserve(person)}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('edits.vantages_dialog.add_observer_of', { name: person.name })} onClick={() => onObserve(person)}>
               {say('edits.vantages_dialog.add_an_observer')}
             </button>
           </li>
@@ -166,16 +169,16 @@ function SavedSets({ course, ids, saved, onShow }: { course: string; ids: string
   const replaces = saved.some(({ name }) => name === form.data.name.trim());
   return (
     <>
-      <ul className="found">
+      <ul className={ui.found}>
         {saved.map((set) => (
           <li key={set.id}>
-            <button type="button" className="linklike" onClick={() => onShow(set.vantages)}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onShow(set.vantages)}>
               {set.name}
             </button>
             <span>{say('edits.vantages_dialog.columns', { length: set.vantages.length })}</span>
             <button
               type="button"
-              className="linklike"
+              className={clsx(ui.linklike, css.linklike)}
               aria-label={say('edits.vantages_dialog.forget_name', { name: set.name })}
               onClick={() => router.delete(to('keep.vantages.forget', { course, set: set.id }), { preserveScroll: true, preserveState: true })}
             >
@@ -185,7 +188,7 @@ function SavedSets({ course, ids, saved, onShow }: { course: string; ids: string
         ))}
       </ul>
       <form
-        className="planname"
+        className={css.planname}
         onSubmit={(event) => {
           event.preventDefault();
           form.transform((data) => ({ ...data, vantages: ids }));

@@ -7,6 +7,7 @@ import { say } from '../../lib/keepSay';
 import type { DropPlace } from '../Grid';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
+import css from '../workspace.module.css';
 
 export type OutlineTask = { task: 'add' | 'rename'; row: OutlineRow | null };
 
@@ -82,7 +83,7 @@ export function RowMenu({ row, acts, onTask, onCopy }: RowMenuProps) {
   return (
     <Menu position="bottom-start" width={236} withArrow>
       <Menu.Target>
-        <button type="button" className="rowmenu" tabIndex={-1} aria-label={say('edits.outline.what_can_be_done', { title: row.title })} onClick={(event) => event.stopPropagation()}>
+        <button type="button" className={css.rowmenu} tabIndex={-1} aria-label={say('edits.outline.what_can_be_done', { title: row.title })} onClick={(event) => event.stopPropagation()}>
           +
         </button>
       </Menu.Target>

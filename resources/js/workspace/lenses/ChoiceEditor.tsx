@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { say } from '../../lib/keepSay';
 
 import { to } from '../../lib/route';
+import ui from '../../ui/ui.module.css';
 
 /** What can be chosen in each column, in the words of its cells. */
 export const CHOICES = {
@@ -58,7 +59,7 @@ export function ChoiceEditor({ course, version, column, items, title, onClose, c
         {values.map((value) => (
           <Menu.Item key={value} onClick={() => choose(value)}>
             {value}
-            {value === 'never' && <span className="soft">{say('lenses.choice_editor.whatever_inside')}</span>}
+            {value === 'never' && <span className={ui.soft}>{say('lenses.choice_editor.whatever_inside')}</span>}
           </Menu.Item>
         ))}
       </Menu.Dropdown>

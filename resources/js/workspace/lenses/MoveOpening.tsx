@@ -10,6 +10,8 @@ import { say, saying } from '../../lib/keepSay';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 /** The rule that a moved opening would set. */
 export interface MovedRule {
@@ -70,9 +72,9 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
   return (
     <Popover opened onClose={onClose} position="bottom-start" width={480} withArrow trapFocus={!held} returnFocus closeOnClickOutside={!held}>
       <Popover.Target>{children}</Popover.Target>
-      <Popover.Dropdown className="editor moving">
+      <Popover.Dropdown className={css.editor}>
         <form onSubmit={keep} aria-label={say('lenses.move_opening.move_opening_title', { title: moved.row.title })} noValidate>
-          <p className="moveline">
+          <p className={css.moveline}>
             {saying('lenses.move_opening.line', {
               title: <b key="title">{moved.row.title}</b>,
               when: dated ? (
@@ -102,19 +104,19 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
                 </Fragment>
               ),
               was: (
-                <span key="was" className="soft">
+                <span key="was" className={ui.soft}>
                   {say('lenses.move_opening.was_was', { was })}
                 </span>
               ),
             })}
           </p>
-          <ul className="eff" role="status">
+          <ul className={css.eff} role="status">
             {told.state === 'waiting' ? (
-              <li className="soft">{say('lenses.move_opening.looking_what_follows')}</li>
+              <li className={ui.soft}>{say('lenses.move_opening.looking_what_follows')}</li>
             ) : told.answer === null ? (
-              <li className="takes">{say('lenses.move_opening.what_follows_could_not')}</li>
+              <li className={ui.takes}>{say('lenses.move_opening.what_follows_could_not')}</li>
             ) : told.answer.lines.length === 0 ? (
-              <li className="soft">{say('lenses.move_opening.no_date_changes_for')}</li>
+              <li className={ui.soft}>{say('lenses.move_opening.no_date_changes_for')}</li>
             ) : (
               told.answer.lines.map((line) => (
                 <li key={JSON.stringify(line)}>
@@ -123,8 +125,8 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
               ))
             )}
           </ul>
-          {error !== undefined && <p className="takes">{error}</p>}
-          <div className="editor-acts">
+          {error !== undefined && <p className={ui.takes}>{error}</p>}
+          <div className={css['editor-acts']}>
             <Button type="button" variant="default" size="xs" onClick={onClose}>
               {say('lenses.move_opening.leave_as_was')}
             </Button>

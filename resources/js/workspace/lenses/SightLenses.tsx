@@ -1,4 +1,5 @@
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
+import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import { useShared } from '../../lib/page';
@@ -17,6 +18,8 @@ import { LANES, type Zoom, ZOOMS } from './timeline';
 import { TimelineGrid } from './TimelineGrid';
 import { sightlineColumns, SightCell, type VantageActs } from './sightlines';
 import { to } from '../../lib/route';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 export interface SightLensesProps {
   page: WorkspacePage;
@@ -147,14 +150,14 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
   const sheeted = sheet && row !== undefined && vantage !== undefined;
   return (
     <>
-      <div className="lensbox">
+      <div className={css.lensbox}>
         {page.lens === 'timeline' && grid.vantages.length > 0 && (
-          <div className="strip legend">
+          <div className={clsx(css.strip, css.legend)}>
             <ul>
               {grid.vantages.map((one, index) => (
                 <li key={one.id}>
                   <button type="button" aria-pressed={lanes.includes(index)} title={lanes.includes(index) ? say('lenses.sight_lenses.take_the_bars_away') : say('lenses.sight_lenses.show_their_bars')} onClick={() => toggleLane(index)}>
-                    {lanes.includes(index) && <i className={`key bar-${lanes.indexOf(index)}`} aria-hidden />}
+                    {lanes.includes(index) && <i className={clsx(css.key, css[`bar-${lanes.indexOf(index)}`])} aria-hidden />}
                     {capital(one.name)}
                   </button>
                 </li>
@@ -162,10 +165,10 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             </ul>
             {lanes[0] !== undefined && (
               <span>
-                {saying('lenses.sight_lenses.most_diligent', { bar: <i key="bar" className="key best" aria-hidden />, name: grid.vantages[lanes[0]]?.name })}
+                {saying('lenses.sight_lenses.most_diligent', { bar: <i key="bar" className={clsx(css.key, css.best)} aria-hidden />, name: grid.vantages[lanes[0]]?.name })}
               </span>
             )}
-            <div className="seg" role="group" aria-label={say('lenses.sight_lenses.scale_of_time')}>
+            <div className={css.seg} role="group" aria-label={say('lenses.sight_lenses.scale_of_time')}>
               {ZOOMS.map((one) => (
                 <button key={one.zoom} type="button" aria-pressed={zoom === one.zoom} onClick={() => setZoom(one.zoom)}>
                   {one.title}
@@ -174,14 +177,14 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             </div>
           </div>
         )}
-        {grid.missing && <p className="strip">{say('lenses.sight_lenses.some_those_who_were')}</p>}
+        {grid.missing && <p className={css.strip}>{say('lenses.sight_lenses.some_those_who_were')}</p>}
         {comparing && (
-          <p className="strip" role="status">
+          <p className={css.strip} role="status">
           {saying('lenses.sight_lenses.differ', {
             what: <b key="what">{say('lenses.sight_lenses.differ_in', { one: names[0] ?? '', other: names[1] ?? '', shown: shown.length, rows: rows.length })}</b>,
             when: time.words(at),
             all: (
-              <button key="all" type="button" className="linklike" onClick={() => setCompared([])}>
+              <button key="all" type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => setCompared([])}>
                 {say('lenses.sight_lenses.show_all_columns_again')}
               </button>
             ),
@@ -189,11 +192,11 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
           </p>
         )}
         {grid.before !== null && (
-          <p className="strip" role="status">
+          <p className={css.strip} role="status">
             {saying('lenses.sight_lenses.once_published', {
             what: <b key="what">{say('lenses.sight_lenses.rows_change', { count: rows.filter(({ index }) => isChanged(index)).length, rows: rows.length })}</b>,
             toggle: (
-              <button key="toggle" type="button" className="linklike" onClick={() => setOnlyChanged(!onlyChanged)}>
+              <button key="toggle" type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => setOnlyChanged(!onlyChanged)}>
                 {onlyChanged ? say('lenses.sight_lenses.show_all_rows') : say('lenses.sight_lenses.show_only_those')}
               </button>
             ),
@@ -201,11 +204,11 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
         </p>
         )}
         {grid.vantages.length === 0 ? (
-          <div className="empty">
+          <div className={ui.empty}>
             <p>
               {saying('lenses.sight_lenses.choose_eyes', { nobody: <b key="nobody">{say('lenses.sight_lenses.nobody_looks')}</b> })}
             </p>
-            <button type="button" className="linklike" onClick={onWho}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onWho}>
               {say('lenses.sight_lenses.choose_who_looks')}
             </button>
           </div>
@@ -267,7 +270,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
           onClose={close}
         />
       )}
-      <footer className="rail timed">
+      <footer className={clsx(css.rail, css.timed)}>
         <TimeRail sights={sights} ticks={ticks} time={time} zoneName={school.zoneName} />
       </footer>
     </>

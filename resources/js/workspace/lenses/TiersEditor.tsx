@@ -5,6 +5,7 @@ import { say } from '../../lib/keepSay';
 
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
+import ui from '../../ui/ui.module.css';
 
 export interface TiersEditorProps {
   course: string;
@@ -42,7 +43,7 @@ export function TiersEditor({ course, version, all, tiers, items, title, onClose
           ))}
         </Checkbox.Group>
       )}
-      {!every && chosen.length === 0 && <p className="soft">{say('lenses.tiers_editor.none_chosen_no_pass')}</p>}
+      {!every && chosen.length === 0 && <p className={ui.soft}>{say('lenses.tiers_editor.none_chosen_no_pass')}</p>}
     </EditorShell>
   );
 }

@@ -9,6 +9,7 @@ import type { Sights } from '../useSights';
 import { Grid } from '../Grid';
 import { MoveOpening, type MovedRule } from './MoveOpening';
 import { AxisHead, axisOf, daysAt, TimelineCell, type Zoom } from './timeline';
+import css from '../workspace.module.css';
 
 export interface TimelineGridProps {
   page: WorkspacePage;
@@ -103,7 +104,7 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
     window.addEventListener('pointerup', onUp);
   };
   return (
-    <div className="timelined" ref={box}>
+    <div className={css.timelined} ref={box}>
       <Grid
         caption={say('lenses.timeline.caption', { title: course.title, names: listed(lanes.flatMap((lane) => grid.vantages[lane]?.name ?? []), 'and') })}
         corner={corner}
@@ -140,7 +141,7 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
                 onDays={(days) => setMoving({ ...active, days })}
                 onClose={() => setMoving(null)}
               >
-                <span className="anchor" style={{ left: axis.x(active.moved.opens) }} />
+                <span className={css.anchor} style={{ left: axis.x(active.moved.opens) }} />
               </MoveOpening>
             </>
           );

@@ -1,8 +1,11 @@
 import { router } from '@inertiajs/react';
+import { clsx } from 'clsx';
 
 import type { RuleCell, RuleRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import type { GridColumn } from '../Grid';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 type CellName = 'opens' | 'closes' | 'after' | 'optional' | 'forWhom' | 'sample' | 'guests' | 'observers' | 'whenClosed';
 
@@ -35,10 +38,10 @@ export function rulesColumns({ plans, plan, addressOf, onPlans }: RulesHeadProps
     id,
     ...(width === undefined ? {} : { width }),
     head: (
-      <div className="h">
+      <div className={css.h}>
         <b>{title}</b>
         {id === 'opens' ? (
-          <span className="plans">
+          <span className={css.plans}>
             {plans.length > 1 ? (
               <select aria-label={say('lenses.rules.release_plan_that_shown')} value={plan ?? ''} onChange={(event) => router.visit(addressOf(event.currentTarget.value), { preserveState: true, preserveScroll: true })}>
                 {plans.map((name) => (
@@ -49,7 +52,7 @@ export function rulesColumns({ plans, plan, addressOf, onPlans }: RulesHeadProps
               <span>{plan ?? say('lenses.rules.no_release_plan')}</span>
             )}
             {onPlans !== undefined && (
-              <button type="button" className="linklike" onClick={onPlans}>
+              <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onPlans}>
                 {say('lenses.rules.plans')}
               </button>
             )}
@@ -72,16 +75,16 @@ export function RulesCell({ row, column }: { row: RuleRow; column: number }) {
 
 function RuleWords({ cell }: { cell: RuleCell }) {
   return (
-    <div className={`r${cell.own === true ? ' own' : ''}${cell.edited === true ? ' edit' : ''}`} title={cell.vain ?? cell.words}>
+    <div className={clsx(css.r, cell.own === true && css.own, cell.edited === true && css.edit)} title={cell.vain ?? cell.words}>
       {cell.vain === undefined ? (
-        <span className="t">{cell.words}</span>
+        <span className={css.t}>{cell.words}</span>
       ) : (
         <>
-          <s className="t">{cell.words}</s>
-          <span className="vh"> {say('lenses.rules.no_effect', { why: cell.vain })}</span>
+          <s className={css.t}>{cell.words}</s>
+          <span className={ui.vh}> {say('lenses.rules.no_effect', { why: cell.vain })}</span>
         </>
       )}
-      {cell.edited === true && <span className="vh"> {say('lenses.rules.not_published')}</span>}
+      {cell.edited === true && <span className={ui.vh}> {say('lenses.rules.not_published')}</span>}
     </div>
   );
 }

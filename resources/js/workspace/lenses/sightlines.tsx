@@ -1,5 +1,6 @@
 import { Menu, NumberInput } from '@mantine/core';
 import { useState } from 'react';
+import { clsx } from 'clsx';
 
 import { Arch } from '../../ui/Arch';
 import { differ } from '../../lib/sights';
@@ -7,6 +8,7 @@ import type { SchoolTime } from '../../lib/time';
 import type { Sight, SightlinesGrid, Vantage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import type { GridColumn } from '../Grid';
+import css from '../workspace.module.css';
 
 /** A pass may have begun, or begin, this many days from now. */
 const MOST_DAYS = 3660;
@@ -67,19 +69,19 @@ function VantageHead({ vantage, all, at, now, time, blind, chosen, acts }: Vanta
   const { since, detail } = vantage;
   const day = vantage.kind === 'holder' ? vantage.day : null;
   return (
-    <div className={chosen ? 'v chosen' : 'v'}>
+    <div className={clsx(css.v, chosen && css.chosen)}>
       <VantageMenu vantage={vantage} all={all} acts={acts} />
       {day !== null && since !== null ? (
-        <div className="vday" title={say('lenses.sightlines.since', { date: time.date(since), diligent: vantage.diligent ? 'yes' : 'no' })}>
+        <div className={css.vday} title={say('lenses.sightlines.since', { date: time.date(since), diligent: vantage.diligent ? 'yes' : 'no' })}>
           <Day key={`${vantage.id} ${time.daysBetween(now, at)}`} day={day + time.daysBetween(now, at)} title={vantage.title} onDay={(to) => acts.onDay(vantage, to)} />
         </div>
       ) : (
-        <span className="vdetail" title={detail ?? ''}>
+        <span className={css.vdetail} title={detail ?? ''}>
           {detail}
         </span>
       )}
       {blind ? (
-        <span className="blind">{say('lenses.sightlines.nothing_is_open')}</span>
+        <span className={css.blind}>{say('lenses.sightlines.nothing_is_open')}</span>
       ) : (
         day !== null && since !== null && <span title={vantage.name}>{vantage.labels.length > 0 ? say('lenses.sightlines.with_labels', { labels: vantage.labels.join(', ') }) : vantage.diligent ? say('lenses.sightlines.all_finished') : say('lenses.sightlines.from_day', { day: time.dayMonth(since) })}</span>
       )}
@@ -92,7 +94,7 @@ function VantageMenu({ vantage, all, acts }: { vantage: Vantage; all: Vantage[];
   return (
     <Menu position="bottom-start" width={264} withArrow>
       <Menu.Target>
-        <button type="button" className="vname" title={vantage.title} aria-label={say('lenses.sightlines.name_what_can_be', { name: vantage.name })}>
+        <button type="button" className={css.vname} title={vantage.title} aria-label={say('lenses.sightlines.name_what_can_be', { name: vantage.name })}>
           <b>{vantage.title}</b>
         </button>
       </Menu.Target>
@@ -147,7 +149,7 @@ function Day({ day, title, onDay }: { day: number; title: string; onDay: (day: n
     }
   };
   return (
-    <div className="day">
+    <div className={css.day}>
       <span aria-hidden>{say('lenses.sightlines.day')}</span>
       <NumberInput
         aria-label={say('lenses.sightlines.day_of_title', { title })}
@@ -185,16 +187,16 @@ export function SightCell({ sight, before, count, time }: SightCellProps) {
   const changed = before !== undefined && differ(before ?? undefined, sight);
   const cell = say('lenses.sightlines.cell', { state: sight.state, look: sight.look ? 'yes' : 'no' });
   return (
-    <div className={changed ? 'c changed' : 'c'} data-glyph={sight.glyph} title={sight.next === null ? cell : say('lenses.sightlines.then', { cell, next: sight.then ?? '', when: time.words(sight.next) })}>
+    <div className={clsx(css.c, changed && css.changed)} data-glyph={sight.glyph} title={sight.next === null ? cell : say('lenses.sightlines.then', { cell, next: sight.then ?? '', when: time.words(sight.next) })}>
       {changed && (
         <>
-          <span className="was">{before === null ? <small>{say('lenses.sightlines.not_live')}</small> : <Arch glyph={before.glyph} look={before.look} />}</span>
+          <span className={css.was}>{before === null ? <small>{say('lenses.sightlines.not_live')}</small> : <Arch glyph={before.glyph} look={before.look} />}</span>
           <span aria-label={say('lenses.sightlines.becomes')}>→</span>
         </>
       )}
       <Arch glyph={sight.glyph} look={sight.look} />
-      {sight.word !== null && count === null && <span className={sight.glyph === 'later' ? 'w later' : 'w'}>{sight.word}</span>}
-      {count !== null && <span className={count.open === 0 ? 'n none' : 'n'}>{say('lenses.sightlines.open_of_all', { open: count.open, all: count.all })}</span>}
+      {sight.word !== null && count === null && <span className={clsx(css.w, sight.glyph === 'later' && css.later)}>{sight.word}</span>}
+      {count !== null && <span className={clsx(css.n, count.open === 0 && css.none)}>{say('lenses.sightlines.open_of_all', { open: count.open, all: count.all })}</span>}
     </div>
   );
 }

@@ -1,9 +1,12 @@
 import { type PointerEvent, useMemo } from 'react';
+import { clsx } from 'clsx';
 
 import { sightAt, turnsOf } from '../../lib/sights';
 import { DAY, monthName, type SchoolTime, weekdayName } from '../../lib/time';
 import type { OutlineRow, Sight, SightlinesGrid } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 export type Zoom = 'day' | 'week' | 'month' | 'term';
 
@@ -78,19 +81,19 @@ export function AxisHead({ axis, time, now, at }: { axis: Axis; time: SchoolTime
     return { big, small };
   }, [axis, time]);
   return (
-    <div className="axis" style={{ width: axis.width }}>
+    <div className={css.axis} style={{ width: axis.width }}>
       {marks.big.map(({ at: when, name }) => (
-        <span key={when} className="m" style={{ left: axis.x(when) }}>
+        <span key={when} className={css.m} style={{ left: axis.x(when) }}>
           {name}
         </span>
       ))}
       {marks.small.map(({ at: when, name }) => (
-        <span key={when} className="w" style={{ left: axis.x(when) }}>
+        <span key={when} className={css.w} style={{ left: axis.x(when) }}>
           {name}
         </span>
       ))}
-      <i className="today" style={{ left: axis.x(now) }} />
-      {at !== now && <i className="asat" style={{ left: axis.x(at) }} />}
+      <i className={css.today} style={{ left: axis.x(now) }} />
+      {at !== now && <i className={css.asat} style={{ left: axis.x(at) }} />}
     </div>
   );
 }
@@ -143,18 +146,18 @@ export function TimelineCell({ grid, axis, time, at, row, rows, lanes, grip }: T
   const told = lanes.map((lane) => ({ lane, bars: barsOf(grid, grid.cells[row]?.[lane]), before: grid.before === null ? null : barsOf(grid, grid.before[row]?.[lane]) }));
   const sight = first === undefined ? undefined : sightAt(grid, grid.cells[row]?.[first], at);
   return (
-    <div className="lane" style={{ width: axis.width }}>
-      <i className="today" style={{ left: axis.x(grid.now) }} />
-      {at !== grid.now && <i className="asat" style={{ left: axis.x(at) }} />}
+    <div className={css.lane} style={{ width: axis.width }}>
+      <i className={css.today} style={{ left: axis.x(grid.now) }} />
+      {at !== grid.now && <i className={css.asat} style={{ left: axis.x(at) }} />}
       {told.map(({ lane, bars, before }, place) => {
         const [top = 12, height = 9] = places[place] ?? [];
         return (
           <span key={lane}>
-            {before !== null && !sameBars(before, bars) && before.map((bar) => <b key={bar.from} className="ghost" style={{ left: axis.x(bar.from), width: axis.x(bar.to ?? axis.to) - axis.x(bar.from), top: top - 2, height: height + 4 }} />)}
+            {before !== null && !sameBars(before, bars) && before.map((bar) => <b key={bar.from} className={css.ghost} style={{ left: axis.x(bar.from), width: axis.x(bar.to ?? axis.to) - axis.x(bar.from), top: top - 2, height: height + 4 }} />)}
             {bars.map((bar) => (
               <b
                 key={bar.from}
-                className={`bar bar-${place}${bar.from > axis.from ? ' begins' : ''}${bar.to !== null && bar.to < axis.to ? ' ends' : ''}`}
+                className={clsx(css.bar, css[`bar-${place}`], bar.from > axis.from && css.begins, (bar.to !== null && bar.to < axis.to) && css.ends)}
                 style={{ left: axis.x(bar.from), width: Math.max(2, axis.x(bar.to ?? axis.to) - axis.x(bar.from)), top, height }}
               />
             ))}
@@ -171,14 +174,14 @@ export function TimelineCell({ grid, axis, time, at, row, rows, lanes, grip }: T
         <button
           type="button"
           tabIndex={-1}
-          className="grip"
+          className={css.grip}
           aria-label={say('lenses.move_opening.move_opening_title', { title: rows[row]?.title ?? '' })}
           style={{ left: axis.x(grip.at) + (grip.moved ?? 0) * SCALES[axis.zoom], ...(grip.moved !== null ? { opacity: 1 } : {}) }}
           onPointerDown={(event) => grip.onHold(event)}
           onClick={(event) => event.stopPropagation()}
         />
       )}
-      <span className="vh">{told.map(({ lane, bars }) => `${grid.vantages[lane]?.name ?? ''}: ${barWords(bars, grid, time)}.`).join(' ')}</span>
+      <span className={ui.vh}>{told.map(({ lane, bars }) => `${grid.vantages[lane]?.name ?? ''}: ${barWords(bars, grid, time)}.`).join(' ')}</span>
     </div>
   );
 }
@@ -224,14 +227,14 @@ function BestCase({ best, rows, row, axis }: { best: (number | null)[]; rows: Ou
   const here = counts(row) ? axis.x(best[row] ?? 0) : null;
   const leads = after < rows.length;
   if (here === null) {
-    return from !== null && leads ? <i className="best" style={{ left: from, top: 0, height: 34 }} /> : null;
+    return from !== null && leads ? <i className={css.best} style={{ left: from, top: 0, height: 34 }} /> : null;
   }
   return (
     <>
-      {from !== null && <i className="best" style={{ left: from, top: 0, height: 17 }} />}
-      {from !== null && from !== here && <i className="best flat" style={{ left: Math.min(from, here), width: Math.abs(here - from), top: 16 }} />}
-      {leads && <i className="best" style={{ left: here, top: 17, height: 17 }} />}
-      <i className="dot" style={{ left: here }} />
+      {from !== null && <i className={css.best} style={{ left: from, top: 0, height: 17 }} />}
+      {from !== null && from !== here && <i className={clsx(css.best, css.flat)} style={{ left: Math.min(from, here), width: Math.abs(here - from), top: 16 }} />}
+      {leads && <i className={css.best} style={{ left: here, top: 17, height: 17 }} />}
+      <i className={css.dot} style={{ left: here }} />
     </>
   );
 }

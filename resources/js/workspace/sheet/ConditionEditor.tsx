@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Autocomplete, Select, TextInput } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
+import { clsx } from 'clsx';
 
 import {
   type Ask,
@@ -20,6 +21,8 @@ import { say, saying } from '../../lib/keepSay';
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 const ASK_WORDS: { value: Ask; label: string }[] = [
   { value: 'label', label: say('sheet.condition_editor.has_the_label') },
@@ -85,7 +88,7 @@ export function ConditionEditor({ course, version, only, names, items, title, on
   return (
     <EditorShell label={say('sheet.condition_editor.who_title_for_besides', { title })} width={460} busy={busy} onSubmit={keep} onClose={onClose} target={children}>
       <GroupEditor group={group} root names={names} errors={errors} paths={pathsOf(group)} onChange={(changed) => changed !== null && isGroup(changed) && setGroup(changed)} />
-      <p className="readback" role="status">
+      <p className={css.readback} role="status">
         {group.parts.length === 0 && group.mode === 'all' ? (
           <>{say('sheet.condition_editor.without_condition_everyone_whom')}</>
         ) : (
@@ -108,7 +111,7 @@ interface PartProps {
 function GroupEditor({ group, root = false, names, errors, paths, onChange }: PartProps & { group: ConditionGroup; root?: boolean }) {
   const add = (part: ConditionPart) => onChange({ ...group, parts: [...group.parts, part] });
   return (
-    <fieldset className={root ? 'cond root' : 'cond'}>
+    <fieldset className={clsx(css.cond, root && css.root)}>
       <legend>
         {!root && <NotButton part={group} onChange={onChange} />}
         <select
@@ -126,11 +129,11 @@ function GroupEditor({ group, root = false, names, errors, paths, onChange }: Pa
         const common = { names, errors, paths, onChange: change };
         return isGroup(part) ? <GroupEditor key={part.id} group={part} {...common} /> : <AskEditor key={part.id} part={part} {...common} />;
       })}
-      <div className="cond-add">
-        <button type="button" className="linklike" onClick={() => add(newAsk())}>
+      <div className={css['cond-add']}>
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => add(newAsk())}>
           {say('sheet.condition_editor.add_a_condition')}
         </button>
-        <button type="button" className="linklike" onClick={() => add(newGroup(group.mode === 'all' ? 'any' : 'all', [newAsk()]))}>
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => add(newGroup(group.mode === 'all' ? 'any' : 'all', [newAsk()]))}>
           {say('sheet.condition_editor.add_a_group')}
         </button>
       </div>
@@ -142,7 +145,7 @@ function AskEditor({ part, names, errors, paths, onChange }: PartProps & { part:
   const set = (value: string) => onChange({ ...part, value });
   const error = errors[paths.get(part.id) ?? ''];
   return (
-    <div className="cond-ask">
+    <div className={css['cond-ask']}>
       <NotButton part={part} onChange={onChange} />
       <Select
         aria-label={say('sheet.condition_editor.what_is_asked')}
@@ -195,7 +198,7 @@ function AskValue({ part, names, error, onSet }: AskValueProps) {
 
 function NotButton({ part, onChange }: { part: ConditionPart; onChange: (part: ConditionPart) => void }) {
   return (
-    <button type="button" className="cond-not" aria-pressed={part.not} onClick={() => onChange({ ...part, not: !part.not })}>
+    <button type="button" className={css['cond-not']} aria-pressed={part.not} onClick={() => onChange({ ...part, not: !part.not })}>
       {say('sheet.condition_editor.not')}
     </button>
   );
@@ -203,7 +206,7 @@ function NotButton({ part, onChange }: { part: ConditionPart; onChange: (part: C
 
 function RemoveButton({ what, onChange }: { what: string; onChange: (part: null) => void }) {
   return (
-    <button type="button" className="cond-x" aria-label={say('sheet.condition_editor.take_out_what', { what })} onClick={() => onChange(null)}>
+    <button type="button" className={css['cond-x']} aria-label={say('sheet.condition_editor.take_out_what', { what })} onClick={() => onChange(null)}>
       ×
     </button>
   );

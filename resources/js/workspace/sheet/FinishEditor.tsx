@@ -6,6 +6,7 @@ import type { FinishedBy, FinishRule } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
+import ui from '../../ui/ui.module.css';
 
 const WAYS: { value: FinishedBy; label: string }[] = [
   { value: 'mark', label: say('sheet.finish_editor.its_learner_marks_as') },
@@ -57,7 +58,7 @@ export function FinishEditor({ course, version, finish, items, title, onClose, c
           onChange={(percent) => setData('percent', percent === '' ? null : Number(percent))}
         />
       )}
-      {data.by === 'watch' && <p className="soft">{say('sheet.finish_editor.whoever_skips_ahead_has')}</p>}
+      {data.by === 'watch' && <p className={ui.soft}>{say('sheet.finish_editor.whoever_skips_ahead_has')}</p>}
     </EditorShell>
   );
 }

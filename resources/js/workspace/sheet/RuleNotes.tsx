@@ -1,11 +1,14 @@
 import { router } from '@inertiajs/react';
 import { Fragment } from 'react';
+import { clsx } from 'clsx';
 
 import type { OutlineRow } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { listed } from '../../lib/words';
 import { to } from '../../lib/route';
 import type { RuleSheetProps, SheetRow } from './RuleSheet';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 /** What the controls of the sentence are called. */
 export const WORD_NAMES: Record<string, string> = {
@@ -48,7 +51,7 @@ export function Vain({ course, version, plan, shown, mayEdit }: Pick<RuleSheetPr
   return (
     <section>
       <h3>{say('sheet.rule_notes.without_effect')}</h3>
-      <ul className="vains">
+      <ul className={clsx(ui.vains, css.vains)}>
         {found.map(({ name, words, reason, items }) => (
           <li key={name}>
             <span>
@@ -57,7 +60,7 @@ export function Vain({ course, version, plan, shown, mayEdit }: Pick<RuleSheetPr
             {mayEdit && (
               <button
                 type="button"
-                className="linklike"
+                className={clsx(ui.linklike, css.linklike)}
                 onClick={() =>
                   router.post(to('keep.draft.edit', { course }), { version, plan, items, ...CLEARING[name] }, { preserveScroll: true, preserveState: true })
                 }
@@ -81,7 +84,7 @@ export function HoldsUp({ course, version, shown, mayEdit }: Pick<RuleSheetProps
   return (
     <section>
       <h3>{say('sheet.rule_notes.holds_up_those_who')}</h3>
-      <ul className="vains">
+      <ul className={clsx(ui.vains, css.vains)}>
         {found.map(({ row, labels, waits }) => (
           <li key={row.key}>
             <span>
@@ -97,7 +100,7 @@ export function HoldsUp({ course, version, shown, mayEdit }: Pick<RuleSheetProps
       {mayEdit && (
         <button
           type="button"
-          className="linklike"
+          className={clsx(ui.linklike, css.linklike)}
           onClick={() => router.post(to('keep.draft.edit', { course }), { version, set: 'optional', items: found.map(({ row }) => row.key), value: 'yes' }, { preserveScroll: true, preserveState: true })}
         >
           {say('sheet.rule_notes.make_optional', { count: found.length })}
@@ -119,7 +122,7 @@ export function WaitedFor({ row, all, onShow }: { row: OutlineRow; all: SheetRow
         {waiting.map(({ row: one }, index) => (
           <Fragment key={one.key}>
             {index > 0 && ', '}
-            <button type="button" className="linklike" onClick={() => onShow(one.key)}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onShow(one.key)}>
               {one.title}
             </button>
           </Fragment>

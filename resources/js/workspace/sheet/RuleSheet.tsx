@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { clsx } from 'clsx';
 
 import { RuleEditor } from '../lenses/RuleEditor';
 import type { OutlineRow, RuleRow } from '../../lib/generated/types';
@@ -6,6 +7,8 @@ import { say, saying } from '../../lib/keepSay';
 import { listed } from '../../lib/words';
 import type { ConditionNames } from './ConditionEditor';
 import { HoldsUp, Vain, WaitedFor, WORD_NAMES } from './RuleNotes';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 export interface SheetRow {
   row: OutlineRow;
@@ -49,7 +52,7 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
   const word = (name: string, words: (rule: RuleRow) => string, own: (rule: RuleRow) => boolean, fixed = false): ReactNode => {
     const differing = new Set(shown.map(({ rule }) => words(rule)));
     const text = differing.size === 1 ? words(first.rule) : VARIOUS;
-    const look = shown.some(({ rule }) => own(rule)) ? 'word own' : 'word';
+    const look = clsx(css.word, shown.some(({ rule }) => own(rule)) && css.own);
     if (!mayEdit || fixed) {
       return <b className={look}>{text}</b>;
     }
@@ -81,14 +84,14 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
     );
   };
   return (
-    <aside className="sheet" aria-label={say('sheet.rule_sheet.the_rule_of_title', { title })}>
+    <aside className={css.sheet} aria-label={say('sheet.rule_sheet.the_rule_of_title', { title })}>
       <header>
         <div>
           <h2>{title}</h2>
           <p>{many ? <Titles rows={rows} /> : <Place row={first.row} all={all} onShow={onShow} />}</p>
         </div>
-        <button type="button" className="x" onClick={onClose}>
-          <kbd>{say('keep.keys.esc')}</kbd> <span className="vh">{say('sheet.rule_sheet.close_the_sheet')}</span> <span aria-hidden>×</span>
+        <button type="button" className={css.x} onClick={onClose}>
+          <kbd>{say('keep.keys.esc')}</kbd> <span className={ui.vh}>{say('sheet.rule_sheet.close_the_sheet')}</span> <span aria-hidden>×</span>
         </button>
       </header>
       <section>
@@ -99,14 +102,14 @@ export function RuleSheet({ course, version, plan, names, shown, all, mayEdit, e
       <Vain course={course} version={version} plan={plan} shown={shown} mayEdit={mayEdit} />
       {!many && <WaitedFor row={first.row} all={all} onShow={onShow} />}
       {mayEdit && (
-        <section className="sheet-acts">
+        <section className={css['sheet-acts']}>
           {!many && (
-            <button type="button" className="linklike" onClick={() => onCopy(first.row)}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onCopy(first.row)}>
               {saying('sheet.rule_sheet.copy', { key: <kbd>{say('keep.keys.ctrl_c')}</kbd> })}
             </button>
           )}
           {copied !== null && (many || copied.key !== first.row.key) && (
-            <button type="button" className="linklike" onClick={() => onPaste(rows.map(({ key }) => key))}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onPaste(rows.map(({ key }) => key))}>
               {saying('sheet.rule_sheet.paste', { key: <kbd key="key">{say('keep.keys.ctrl_v')}</kbd>, title: copied.title })}
             </button>
           )}
@@ -135,7 +138,7 @@ export function RuleSentence({ shown, plan, tiers, word }: RuleSentenceProps) {
   const waits = shown.some(({ rule }) => rule.afterWords !== undefined);
   const after = word('after', ({ afterWords, turn }) => afterWords ?? (turn === true ? say('sheet.rule_sheet.its_turn') : say('sheet.rule_sheet.nothing')), ({ afterWords }) => afterWords !== undefined);
   return (
-    <p className="say">
+    <p className={css.say}>
       {saying('sheet.rule_sheet.sentence', {
         opens: cell('opens'),
         closes: cell('closes'),
@@ -182,7 +185,7 @@ function Place({ row, all, onShow }: { row: OutlineRow; all: SheetRow[]; onShow:
     : saying('sheet.place.inside', {
         kind: row.kind,
         above: (
-          <button key="above" type="button" className="linklike" onClick={() => onShow(above.key)}>
+          <button key="above" type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onShow(above.key)}>
             {above.title}
           </button>
         ),

@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 import { type ReactNode } from 'react';
+import { clsx } from 'clsx';
 
 import { Arch } from '../../ui/Arch';
 import { withQuery } from '../../lib/address';
@@ -13,6 +14,8 @@ import { Words } from '../../ui/Words';
 import { RuleSentence } from './RuleSheet';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 export interface WhySheetProps {
   course: string;
@@ -47,7 +50,7 @@ export function WhySheet(props: WhySheetProps) {
     if (card === null) {
       return null;
     }
-    const look = own(card.rule) ? 'word own' : 'word';
+    const look = clsx(css.word, own(card.rule) && css.own);
     return fixed || !mayEdit ? (
       <b className={look}>{words(card.rule)}</b>
     ) : (
@@ -68,7 +71,7 @@ export function WhySheet(props: WhySheetProps) {
     );
   };
   return (
-    <aside className="sheet" aria-label={say('sheet.why_sheet.why_title_as_for', { title: row.title, name: vantage.name })} aria-busy={state === 'waiting'}>
+    <aside className={css.sheet} aria-label={say('sheet.why_sheet.why_title_as_for', { title: row.title, name: vantage.name })} aria-busy={state === 'waiting'}>
       <header>
         <div>
           <h2>{row.title}</h2>
@@ -78,23 +81,23 @@ export function WhySheet(props: WhySheetProps) {
               : saying('sheet.place.inside', {
                   kind: row.kind,
                   above: (
-                    <button key="above" type="button" className="linklike" onClick={() => onShow(above.key)}>
+                    <button key="above" type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onShow(above.key)}>
                       {above.title}
                     </button>
                   ),
                 })}
           </p>
         </div>
-        <button type="button" className="x" onClick={onClose}>
-          <kbd>{say('keep.keys.esc')}</kbd> <span className="vh">{say('sheet.why_sheet.close_the_sheet')}</span> <span aria-hidden>×</span>
+        <button type="button" className={css.x} onClick={onClose}>
+          <kbd>{say('keep.keys.esc')}</kbd> <span className={ui.vh}>{say('sheet.why_sheet.close_the_sheet')}</span> <span aria-hidden>×</span>
         </button>
       </header>
-      {state === 'failed' && <p className="sheetnote takes">{say('sheet.why_sheet.reasons_could_not_be')}</p>}
-      {state === 'waiting' && card === null && <p className="sheetnote soft">{say('sheet.why_sheet.looking_for_the_reasons')}</p>}
+      {state === 'failed' && <p className={clsx(css.sheetnote, ui.takes)}>{say('sheet.why_sheet.reasons_could_not_be')}</p>}
+      {state === 'waiting' && card === null && <p className={clsx(css.sheetnote, ui.soft)}>{say('sheet.why_sheet.looking_for_the_reasons')}</p>}
       {card !== null && (
         <>
           {card.blind !== null && (
-            <section className="blindspot" role="note">
+            <section className={css.blindspot} role="note">
               <h3>{say('sheet.why_sheet.nothing_at_all_open', { name: vantage.name })}</h3>
               <p>
                 <b>
@@ -102,7 +105,7 @@ export function WhySheet(props: WhySheetProps) {
                 </b>
               </p>
               {card.blind.fixed !== null && (
-                <p className="soft">
+                <p className={ui.soft}>
                   <Words segments={card.blind.fixed.segments} />
                 </p>
               )}
@@ -121,11 +124,11 @@ export function WhySheet(props: WhySheetProps) {
             <h3>
               {say('sheet.why_sheet.why_for', { name: vantage.name, when: time.words(at) })}
             </h3>
-            <p className="verdict">
+            <p className={ui.verdict}>
               <Arch glyph={card.glyph} look={card.look} silent />
               {card.word} <span>{card.look ? say('sheet.why_sheet.look_not_work_summary', { summary: card.summary }) : card.summary}</span>
             </p>
-            <ul className="gates">
+            <ul className={ui.gates}>
               {card.gates.map((gate) => (
                 <GateLine key={`${gate.name} ${gate.inner} ${plainText(gate.words)}`} gate={gate} {...props} />
               ))}
@@ -134,10 +137,10 @@ export function WhySheet(props: WhySheetProps) {
           {card.intro !== null && (
             <section>
               <h3>{say('sheet.why_sheet.what_would_open_it')}</h3>
-              <p className="note">
+              <p className={css.note}>
                 <Words segments={card.intro.segments} />
               </p>
-              <ul className="ways">
+              <ul className={ui.ways}>
                 {card.ways.map((way) => (
                   <WayLine key={`${way.by} ${plainText(way.title)}`} way={way} person={vantage.kind === 'person' ? Number(vantage.id.slice(7)) : null} onMend={fix} {...props} />
                 ))}
@@ -145,7 +148,7 @@ export function WhySheet(props: WhySheetProps) {
             </section>
           )}
           <Keeping course={course} card={card} vantage={vantage} at={at} time={time} mayEdit={mayEdit} />
-          <section className="sheet-acts">
+          <section className={css['sheet-acts']}>
             <a href={withQuery(to('keep.stand-in', { course }), { v: [vantage.id], at: isoOf(at), see: see === 'published' ? see : null, item: row.key })}>{say('sheet.why_sheet.stand_in_for_name', { name: vantage.name })}</a>
           </section>
         </>
@@ -178,7 +181,7 @@ function Follow({ link, onAt, onVantage, onCourse, onRule, mayEdit }: LinkProps 
   };
   // The form of the course is for those who may fill it in.
   return link.to === 'course' && !mayEdit ? null : (
-    <button type="button" className="linklike" onClick={go}>
+    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={go}>
       {link.text}
     </button>
   );
@@ -186,7 +189,7 @@ function Follow({ link, onAt, onVantage, onCourse, onRule, mayEdit }: LinkProps 
 
 function GateLine({ gate, ...links }: LinkProps & { gate: Gate }) {
   return (
-    <li className={`${gate.passed ? 'pass' : 'fail'}${gate.inner ? ' inner' : ''}`}>
+    <li className={clsx(gate.passed ? ui.pass : ui.fail, gate.inner && ui.inner)}>
       <Arch glyph={gate.passed ? 'open' : 'locked'} size={15} />
       <b>{gate.name}</b>
       <span>
@@ -207,12 +210,12 @@ function WayLine({ way, person, onMend, ...links }: LinkProps & { way: PossibleF
       </span>
       {way.link !== null && (person === null || way.byAct === null) && <Follow link={way.link} {...links} />}
       {person !== null && way.byAct !== null && mayDo(way.byAct, links.mayEdit) && (
-        <button type="button" className="linklike" onClick={() => way.byAct !== null && byAct(person, way.byAct)}>
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => way.byAct !== null && byAct(person, way.byAct)}>
           {way.byAct.button}
         </button>
       )}
       {way.fixes.length > 0 && links.mayEdit && (
-        <button type="button" className="linklike" onClick={() => onMend(way.fixes)}>
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onMend(way.fixes)}>
           {say('sheet.why_sheet.set_in_the_draft')}
         </button>
       )}
@@ -232,19 +235,19 @@ function Keeping({ course, card, vantage, at, time, mayEdit }: { course: string;
     <section>
       <h3>{say('sheet.why_sheet.expected_whatever_is_edited')}</h3>
       {card.expected.length > 0 && (
-        <ul className="vains">
+        <ul className={clsx(ui.vains, css.vains)}>
           {card.expected.map((one) => (
             <ExpectedLine key={one.id} course={course} expected={one} mayEdit={mayEdit} />
           ))}
         </ul>
       )}
       {mayEdit && (
-        <p className="keeps">
-          <button type="button" className="linklike" onClick={() => keep(open ? 'open' : 'closed')}>
+        <p className={css.keeps}>
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => keep(open ? 'open' : 'closed')}>
             {say(open ? 'sheet.why_sheet.expect_open' : 'sheet.why_sheet.expect_closed')}
           </button>
           {!open && (
-            <button type="button" className="linklike" onClick={() => keep('never')}>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => keep('never')}>
               {say('sheet.why_sheet.expect_never_open_for')}
             </button>
           )}
@@ -262,7 +265,7 @@ export function ExpectedLine({ course, expected, mayEdit }: { course: string; ex
         {expected.instead !== null && (
           <>
             .{' '}
-            <b className="takes">
+            <b className={ui.takes}>
               <Words segments={expected.instead.segments} />
             </b>
           </>
@@ -271,7 +274,7 @@ export function ExpectedLine({ course, expected, mayEdit }: { course: string; ex
       {mayEdit && (
         <button
           type="button"
-          className="linklike"
+          className={clsx(ui.linklike, css.linklike)}
           onClick={() => router.delete(to('keep.expectations.let-go', { course, expectation: expected.id }), { preserveScroll: true, preserveState: true })}
         >
           {say('sheet.why_sheet.let_it_go')}
