@@ -163,7 +163,15 @@ abstract class BrowserTestCase extends TestCase
 
     protected function find(string $css): RemoteWebElement
     {
-        return $this->located(WebDriverBy::cssSelector($css), $css);
+        return $this->located(WebDriverBy::cssSelector(self::css($css)), $css);
+    }
+
+    /** A selector as browsers know it: stylesheets are modules, and `.grid` is `_grid_workspace` on the page. */
+    protected static function css(string $selector): string
+    {
+        $translated = preg_replace_callback('/\[[^\]]*\]|\.(?!mantine)([a-z][\w-]*)/', static fn (array $found): string => isset($found[1]) ? "[class*=\"_{$found[1]}_\"]" : $found[0], $selector);
+
+        return $translated ?? $selector;
     }
 
     /** A button, link or field by its words. */
@@ -192,7 +200,7 @@ abstract class BrowserTestCase extends TestCase
     protected function focusGrid(): void
     {
         $this->find('.scroll tbody tr td');
-        $this->browser->executeScript('document.querySelector(".scroll").scrollTop = 0; document.querySelector("tbody tr td").focus()');
+        $this->browser->executeScript('document.querySelector(arguments[0]).scrollTop = 0; document.querySelector("tbody tr td").focus()', [self::css('.scroll')]);
     }
 
     /** Puts the focus on the field with this label, as Tab would sooner or later. */
@@ -204,7 +212,7 @@ abstract class BrowserTestCase extends TestCase
     protected function waitForFocus(string $css): void
     {
         $this->browser->wait(self::WAIT, 100)->until(
-            fn (): bool => $this->browser->executeScript('return document.activeElement?.matches(arguments[0]) ?? false', [$css]) === true,
+            fn (): bool => $this->browser->executeScript('return document.activeElement?.matches(arguments[0]) ?? false', [self::css($css)]) === true,
             "The focus did not come to {$css}",
         );
     }
@@ -217,12 +225,12 @@ abstract class BrowserTestCase extends TestCase
     /** Asked of the page itself: an element could be replaced between finding and reading it. */
     private function says(string $css, string $words): bool
     {
-        return $this->browser->executeScript('return [...document.querySelectorAll(arguments[0])].some((one) => one.innerText.includes(arguments[1]))', [$css, $words]) === true;
+        return $this->browser->executeScript('return [...document.querySelectorAll(arguments[0])].some((one) => one.innerText.includes(arguments[1]))', [self::css($css), $words]) === true;
     }
 
     protected function waitUntilGone(string $css): void
     {
-        $this->browser->wait(self::WAIT, 150)->until(fn (): bool => $this->browser->findElements(WebDriverBy::cssSelector($css)) === [], "{$css} stayed");
+        $this->browser->wait(self::WAIT, 150)->until(fn (): bool => $this->browser->findElements(WebDriverBy::cssSelector(self::css($css))) === [], "{$css} stayed");
     }
 
     private function located(WebDriverBy $by, string $what): RemoteWebElement

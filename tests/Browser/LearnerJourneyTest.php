@@ -173,13 +173,13 @@ final class LearnerJourneyTest extends BrowserTestCase
         $this->pressUntil(fn () => $this->named('Mark as finished'), Keys::ENTER, '.did', 'Finished');
         $this->named('Choosing larch')->sendKeys(Keys::ENTER);
         $this->waitForText('.quiz', '70 % finish the lesson');
-        $this->browser->executeScript('document.querySelector(".question input").focus()');
+        $this->browser->executeScript('document.querySelector("[class*=_question_] input").focus()');
         foreach ([Keys::SPACE, Keys::TAB, Keys::SPACE, Keys::TAB, Keys::SPACE, Keys::TAB, Keys::SPACE, Keys::TAB, Keys::TAB, Keys::ENTER] as $key) {
             $this->typeAtFocus($key);
         }
         $this->waitForText('.quiz [role=status]', '66 % right');
         // One up from what was chosen first: the second answer.
-        $this->browser->executeScript('document.querySelector(".question input").focus()');
+        $this->browser->executeScript('document.querySelector("[class*=_question_] input").focus()');
         $this->typeAtFocus(Keys::ARROW_DOWN);
         $this->named('Try again')->sendKeys(Keys::ENTER);
         $this->waitForText('.did', 'Finished');
@@ -195,7 +195,7 @@ final class LearnerJourneyTest extends BrowserTestCase
         $input = $this->browser->findElement(WebDriverBy::cssSelector('input[type=file]'));
         $input->setFileDetector(new LocalFileDetector);
         $input->sendKeys(dirname(__DIR__, 2).'/database/demo/media/riveting.webm');
-        $this->waitUntil('document.querySelector(".upload input[maxlength]").value === "riveting"');
+        $this->waitUntil('document.querySelector("[class*=_upload_] input[maxlength]").value === "riveting"');
         $this->named('Its title')->sendKeys(' by hand');
         $this->named('Put it in')->click();
         $this->waitForText('.media-edit', 'video, 46 KB, 00:12');

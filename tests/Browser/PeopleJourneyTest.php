@@ -35,7 +35,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $input->sendKeys($file);
         $this->named('Look at the file')->click();
         $this->waitForText('h1', '.csv');
-        $this->browser->executeScript('const one = [...document.querySelectorAll(".match select")].at(-1); const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set; set.call(one, "shed-trial"); one.dispatchEvent(new Event("change", { bubbles: true }))');
+        $this->browser->executeScript('const one = [...document.querySelectorAll("[class*=_match_] select")].at(-1); const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set; set.call(one, "shed-trial"); one.dispatchEvent(new Event("change", { bubbles: true }))');
         $this->named('See what it would do')->click();
         $this->waitForText('.person', '4 are new, 1 is known already');
         $this->named('Bring in 5 rows')->click();

@@ -211,7 +211,7 @@ final class ShopJourneyTest extends BrowserTestCase
         foreach ($pages as $page) {
             $this->visit($page);
             $this->find('main');
-            $cards = $this->browser->executeScript('return [...document.querySelectorAll(".offercards a, a[href*=checkout]")].map((one) => one.innerText + " " + one.href).join("; ")');
+            $cards = $this->browser->executeScript('return [...document.querySelectorAll("[class*=_offercards_] a, a[href*=checkout]")].map((one) => one.innerText + " " + one.href).join("; ")');
             self::assertStringNotContainsString($offer, (string) $cards, $page);
         }
     }
@@ -220,7 +220,7 @@ final class ShopJourneyTest extends BrowserTestCase
     {
         $this->visit($checkout);
         $this->waitForText('.doorform [role=status]', $sentence);
-        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('.doorform button[type=submit]')), 'There is still something to press.');
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector(self::css('.doorform button[type=submit]'))), 'There is still something to press.');
     }
 
     private function assertOpen(string ...$lessons): void

@@ -21,7 +21,7 @@ final class SightlinesJourneyTest extends BrowserTestCase
         $this->type('w');
         $this->waitForText('.blindspot', 'The observer door is shut.');
         $this->waitForText('.blindspot', 'rows are open to them');
-        $this->browser->executeScript('[...document.querySelectorAll(".blindspot button")][0].focus()');
+        $this->browser->executeScript('[...document.querySelectorAll("[class*=_blindspot_] button")][0].focus()');
         $this->type(Keys::ENTER);
         $this->waitUntilGone('.blindspot');
         $this->find('td[data-row=l-oakum][data-column^=observer] [data-glyph=open]');
@@ -136,18 +136,18 @@ final class SightlinesJourneyTest extends BrowserTestCase
         $grip = $this->find('tr.here .grip');
         (new WebDriverActions($this->browser))->clickAndHold($grip)->moveByOffset(50, 0)->release()->perform();
         // It waits for a Monday: seven days more are one Monday more on whatever day this runs, two need not be.
-        $this->waitForText('.moving', '(was 14)');
-        $this->waitForText('.moving', 'on Mondays');
-        $this->waitForText('.moving .eff', 'becomes');
-        self::assertSame('21', $this->find('.moving input')->getAttribute('value'));
+        $this->waitForText('form[aria-label^="Move the opening"]', '(was 14)');
+        $this->waitForText('form[aria-label^="Move the opening"]', 'on Mondays');
+        $this->waitForText('form[aria-label^="Move the opening"] .eff', 'becomes');
+        self::assertSame('21', $this->find('form[aria-label^="Move the opening"] input')->getAttribute('value'));
         $this->named('Leave it as it was')->click();
-        $this->waitUntilGone('.moving');
+        $this->waitUntilGone('form[aria-label^="Move the opening"]');
 
         $this->browser->executeScript('document.querySelector("td[data-row=m-bend]").focus()');
         $this->type(Keys::ENTER);
-        $this->waitForFocus('.moving input');
+        $this->waitForFocus('form[aria-label^="Move the opening"] input');
         $this->type(Keys::BACKSPACE.'9'.Keys::ENTER);
-        $this->waitUntilGone('.moving');
+        $this->waitUntilGone('form[aria-label^="Move the opening"]');
         $this->waitForText('.acts', 'Review 1 unpublished change');
         $this->browser->executeScript('document.activeElement.blur()');
         $this->type('1');
@@ -157,7 +157,7 @@ final class SightlinesJourneyTest extends BrowserTestCase
 
     private function glyph(string $row): string
     {
-        $glyph = $this->browser->executeScript('return document.querySelector(arguments[0]).dataset.glyph', ["td[data-row={$row}]".self::APPRENTICE.' .c']);
+        $glyph = $this->browser->executeScript('return document.querySelector(arguments[0]).dataset.glyph', [self::css("td[data-row={$row}]".self::APPRENTICE.' .c')]);
 
         return is_string($glyph) ? $glyph : '';
     }
