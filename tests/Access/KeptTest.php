@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Access;
 
-use App\Models\Completion;
-use App\Models\Label;
 use App\Models\Offer;
 use App\Models\Pass;
 use Illuminate\Database\Events\QueryExecuted;
@@ -14,6 +12,8 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Drafts\EditsDrafts;
+use Tests\Factories\CompletionFactory;
+use Tests\Factories\LabelFactory;
 use Tests\TestCase;
 
 /** What is kept between requests is never another thing than what would be reckoned now. */
@@ -67,7 +67,7 @@ final class KeptTest extends TestCase
     {
         $before = $this->finished('sunniva');
         $others = $this->finished('ragna');
-        Completion::query()->create(['person_id' => $this->person('sunniva')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-welcome', 'completed_at' => now()]);
+        CompletionFactory::new()->of($this->person('sunniva'))->at($this->course(), 'l-welcome')->createOne();
         self::assertSame($before + 1, $this->finished('sunniva'));
         self::assertSame($others, $this->finished('ragna'));
     }
@@ -96,7 +96,7 @@ final class KeptTest extends TestCase
     public function test_somebody_with_a_label_is_not_told_what_those_without_are(): void
     {
         $this->propsOf('/courses', 'jonas');
-        Label::query()->create(['person_id' => $this->person('jonas')->id, 'label' => 'oars']);
+        LabelFactory::new()->of($this->person('jonas'))->createOne(['label' => 'oars']);
         $with = $this->propsOf('/courses', 'jonas');
         Cache::flush();
         self::assertEquals($this->propsOf('/courses', 'jonas'), $with);

@@ -11,6 +11,7 @@ use App\Models\School;
 use Illuminate\Support\Carbon;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Time\Instant;
+use Tests\Factories\SchoolFactory;
 use Tests\TestCase;
 
 final class SchoolClockTest extends TestCase
@@ -19,7 +20,7 @@ final class SchoolClockTest extends TestCase
     {
         Carbon::setTestNow($now);
         School::query()->delete();
-        School::query()->create(['name' => 'Alder & Tide', 'zone' => $zone, 'guests' => true]);
+        SchoolFactory::new()->in($zone)->createOne(['name' => 'Alder & Tide', 'guests' => true]);
         app(SchoolOf::class)->forget();
 
         return app(SchoolClock::class);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Drafts;
 
 use App\Models\Activity;
-use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Pass;
 use App\Models\Revision;
@@ -13,6 +12,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Factories\CourseFactory;
 use Tests\TestCase;
 
 final class DraftTest extends TestCase
@@ -220,7 +220,7 @@ final class DraftTest extends TestCase
         $count = $this->queriesOf('/keep/courses');
         $kept = $this->queriesOf('/keep/courses');
         foreach (range(1, 5) as $n) {
-            Course::query()->create(['key' => "copy-{$n}", 'live_revision_id' => $this->course()->live_revision_id]);
+            CourseFactory::new()->createOne(['key' => "copy-{$n}", 'live_revision_id' => $this->course()->live_revision_id]);
         }
 
         self::assertSame($count, $this->queriesOf('/keep/courses'));

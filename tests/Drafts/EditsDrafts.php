@@ -9,6 +9,7 @@ use App\Models\Draft;
 use App\Models\Person;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Factories\PersonFactory;
 
 /** For tests that edit the draft of a course of the demo school over HTTP. */
 trait EditsDrafts
@@ -66,7 +67,7 @@ trait EditsDrafts
 
     protected function secondAdministrator(): Person
     {
-        return Person::query()->create(['name' => 'Ingrid Vik', 'email' => 'ingrid@alder.test', 'role' => 'administrator']);
+        return PersonFactory::new()->called('Ingrid Vik', 'ingrid@alder.test')->administrator()->createOne();
     }
 
     /** What the last action told, in plain text. */

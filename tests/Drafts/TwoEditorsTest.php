@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Drafts;
 
-use App\Models\Bundle;
 use App\Models\Document\DocumentItem;
 use App\Models\DraftEdit;
-use App\Models\Import;
 use App\Models\Person;
-use App\Models\Purchase;
 use Illuminate\Support\Facades\Route;
+use Tests\Factories\BundleFactory;
+use Tests\Factories\ImportFactory;
+use Tests\Factories\PurchaseFactory;
 use Tests\TestCase;
 
 final class TwoEditorsTest extends TestCase
@@ -160,9 +160,9 @@ final class TwoEditorsTest extends TestCase
     public function test_an_assistant_edits_by_no_address(): void
     {
         $this->actingAs($this->person('aksel'));
-        Import::query()->create(['id' => 1, 'kind' => 'csv', 'name' => 'people.csv', 'path' => 'none', 'options' => [], 'tally' => [], 'errors' => [], 'made_at' => 0]);
-        Bundle::query()->create(['id' => 1, 'key' => 'both', 'name' => 'Both']);
-        Purchase::query()->create(['id' => 1, 'person_id' => $this->person('eira')->id, 'cents' => 0, 'currency' => 'EUR', 'bought_at' => 0]);
+        ImportFactory::new()->createOne(['id' => 1, 'name' => 'people.csv', 'path' => 'none', 'made_at' => 0]);
+        BundleFactory::new()->createOne(['id' => 1, 'key' => 'both', 'name' => 'Both']);
+        PurchaseFactory::new()->of($this->person('eira'))->createOne(['id' => 1]);
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $writes = array_intersect($route->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']);

@@ -6,10 +6,9 @@ namespace Tests\Learning;
 
 use App\Models\BoardPost;
 use App\Models\Content;
-use App\Models\ObserverTie;
-use App\Models\QuizTry;
-use Illuminate\Support\Carbon;
 use Inertia\Testing\AssertableInertia as Page;
+use Tests\Factories\ObserverTieFactory;
+use Tests\Factories\QuizTryFactory;
 use Tests\TestCase;
 
 final class BoardsTest extends TestCase
@@ -30,7 +29,7 @@ final class BoardsTest extends TestCase
 
     public function test_marks_are_ones_own(): void
     {
-        QuizTry::query()->create(['person_id' => $this->person('ragna')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-timber', 'score' => 1.0, 'answers' => [], 'tried_at' => Carbon::now()]);
+        QuizTryFactory::new()->of($this->person('ragna'))->at($this->course(), 'l-timber')->createOne();
         $this->actingAs($this->person('ragna'))->get('/courses/clinker/b-marks')->assertOk()->assertInertia(fn (Page $page) => $page
             ->where('board', 'marks')->where('marks.0.title', 'Welcome to the shed')->where('marks.0.finished', 'Wed 18 Feb')->where('marks.2.score', 100)->where('marks.2.key', 'l-timber'));
         $this->actingAs($this->person('sunniva'))->get('/courses/clinker/b-marks')->assertInertia(fn (Page $page) => $page->where('marks.0.finished', null)->where('marks.2.score', null));
@@ -38,9 +37,9 @@ final class BoardsTest extends TestCase
 
     public function test_an_observer_sees_the_marks_of_the_learner(): void
     {
-        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('ragna')->id]);
+        ObserverTieFactory::new()->between($this->person('jonas'), $this->person('ragna'))->createOne();
         Content::query()->where('item_key', 'b-bench')->update(['board' => 'marks']);
-        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('ask')->id]);
+        ObserverTieFactory::new()->between($this->person('jonas'), $this->person('ask'))->createOne();
         $this->actingAs($this->person('jonas'))->post('/look-with', ['learner' => $this->person('ask')->id]);
         $this->get(self::BENCH)->assertOk()->assertInertia(fn (Page $page) => $page->where('marks.0.finished', fn (?string $at): bool => $at !== null));
     }
@@ -88,7 +87,7 @@ final class BoardsTest extends TestCase
 
     public function test_an_observer_reads_and_says_nothing(): void
     {
-        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('ask')->id]);
+        ObserverTieFactory::new()->between($this->person('jonas'), $this->person('ask'))->createOne();
         $this->actingAs($this->person('jonas'))->post('/look-with', ['learner' => $this->person('ask')->id]);
         $this->get(self::BENCH)->assertOk()->assertInertia(fn (Page $page) => $page->where('canPost', false)->has('posts', 3));
         $this->post(self::BENCH.'/posts', ['text' => 'Hello'])->assertForbidden();

@@ -13,7 +13,6 @@ use App\Models\BoardPost;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;
-use App\Models\ObserverTie;
 use App\Models\Offer;
 use App\Models\Person;
 use App\Models\Revision;
@@ -22,6 +21,7 @@ use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\Group;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\State;
+use Tests\Factories\ObserverTieFactory;
 use Tests\TestCase;
 
 /**
@@ -91,7 +91,7 @@ final class CrawlTest extends TestCase
     {
         $observer = $this->person('jonas');
         foreach (['ragna', 'ask'] as $learner) {
-            ObserverTie::query()->create(['observer_id' => $observer->id, 'learner_id' => $this->person($learner)->id]);
+            ObserverTieFactory::new()->between($observer, $this->person($learner))->createOne();
         }
         $this->crawl('a visitor', null);
         $this->crawl('a guest', null, guest: true);

@@ -17,6 +17,7 @@ use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
+use Tests\Factories\CompletionFactory;
 use Tests\TestCase;
 
 /** Where one is in a course: what lies before, inside and after. */
@@ -137,7 +138,7 @@ final class LessonPagesTest extends TestCase
             // The other click comes right after this one has seen that nothing is finished yet.
             if (! $other && str_starts_with($query->sql, 'select exists(select * from "completions"')) {
                 $other = true;
-                Completion::query()->create([...$key, 'completed_at' => '2026-03-10 11:59:00']);
+                CompletionFactory::new()->createOne([...$key, 'completed_at' => '2026-03-10 11:59:00']);
             }
         });
         app(MarkFinished::class)($eira, $this->course(), 'l-planes');

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Learning;
 
-use App\Models\BoardPost;
-use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;
-use App\Models\ObserverTie;
 use App\Models\Offer;
 use App\Models\School;
 use App\People\MakePass;
 use App\Publishing\ImportPlan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Factories\BoardPostFactory;
+use Tests\Factories\ContentFactory;
+use Tests\Factories\ObserverTieFactory;
 use Tests\TestCase;
 
 /** However long a course is, its pages ask the database as often. */
@@ -40,13 +40,13 @@ final class ManyItemsTest extends TestCase
         ]), School::query()->firstOrFail());
         $course = Course::query()->where('key', $key)->firstOrFail();
         for ($m = 0; $m * 10 < $items; $m++) {
-            Content::query()->create(['course_id' => $course->id, 'item_key' => "m{$m}-l1", 'text' => 'Words', 'quiz' => [['ask' => 'Which?', 'answers' => ['a', 'b'], 'right' => [0]]]]);
+            ContentFactory::new()->at($course, "m{$m}-l1")->createOne(['quiz' => [['ask' => 'Which?', 'answers' => ['a', 'b'], 'right' => [0]]]]);
             foreach (range(1, 3) as $n) {
                 Medium::query()->create(['course_id' => $course->id, 'item_key' => "m{$m}-l1", 'kind' => 'image', 'title' => "{$n}", 'name' => 'a.png', 'path' => "{$key}/{$m}/{$n}", 'type' => 'image/png', 'bytes' => 1, 'position' => $n]);
             }
-            BoardPost::query()->create(['course_id' => $course->id, 'item_key' => 'b', 'person_id' => $this->person('eira')->id + $m, 'text' => 'Said', 'posted_at' => now()]);
+            BoardPostFactory::new()->at($course, 'b')->createOne(['person_id' => $this->person('eira')->id + $m]);
         }
-        Content::query()->create(['course_id' => $course->id, 'item_key' => 'b', 'text' => '', 'board' => 'discussion']);
+        ContentFactory::new()->at($course, 'b')->createOne(['text' => '', 'board' => 'discussion']);
         app(MakePass::class)($this->person('eira'), Offer::query()->with('course.liveRevision')->where('key', "of-{$key}")->firstOrFail(), now()->getTimestamp() - 86400);
     }
 
@@ -56,7 +56,7 @@ final class ManyItemsTest extends TestCase
         $this->build('short', 20);
         $this->build('long', 400);
         if ($who === 'jonas') {
-            ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('eira')->id]);
+            ObserverTieFactory::new()->between($this->person('jonas'), $this->person('eira'))->createOne();
             $this->actingAs($this->person('jonas'))->post('/look-with', ['learner' => $this->person('eira')->id]);
         }
         $who === '' ? null : $this->actingAs($this->person($who));

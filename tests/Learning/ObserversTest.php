@@ -9,6 +9,7 @@ use App\Models\Message;
 use App\Models\ObserverTie;
 use App\Models\Person;
 use Inertia\Testing\AssertableInertia as Page;
+use Tests\Factories\ObserverTieFactory;
 use Tests\TestCase;
 
 /** Jonas looks with Ragna, who learns clinker planking, and with Ask, who bends frames. */
@@ -19,7 +20,7 @@ final class ObserversTest extends TestCase
         parent::setUp();
         $this->demoSchool();
         foreach (['ragna', 'ask'] as $learner) {
-            ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person($learner)->id]);
+            ObserverTieFactory::new()->between($this->person('jonas'), $this->person($learner))->createOne();
         }
         $this->actingAs($this->person('jonas'));
     }
@@ -99,7 +100,7 @@ final class ObserversTest extends TestCase
 
     public function test_who_has_courses_of_their_own_is_not_sent_to_those_of_others(): void
     {
-        ObserverTie::query()->create(['observer_id' => $this->person('tuva')->id, 'learner_id' => $this->person('ask')->id]);
+        ObserverTieFactory::new()->between($this->person('tuva'), $this->person('ask'))->createOne();
         $this->actingAs($this->person('tuva'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('course.as', null)->has('looking.learners', 1));
         $this->actingAs($this->person('eira'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('looking', null));
     }

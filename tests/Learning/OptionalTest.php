@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Learning;
 
-use App\Models\Completion;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\Drafts\EditsDrafts;
+use Tests\Factories\CompletionFactory;
 use Tests\TestCase;
 
 /** Optional lessons stand beside what is asked for: on the learner's pages, and in what the school counts. */
@@ -31,7 +31,7 @@ final class OptionalTest extends TestCase
     public function test_progress_counts_them_apart(): void
     {
         self::assertSame([3, 8, 1], array_map(fn (string $of): mixed => $this->frame('jorunn')[$of], ['finished', 'lessons', 'more']));
-        Completion::query()->create(['person_id' => $this->person('jorunn')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-bonus', 'completed_at' => '2026-03-09 12:00:00']);
+        CompletionFactory::new()->of($this->person('jorunn'))->at($this->course(), 'l-bonus')->createOne(['completed_at' => '2026-03-09 12:00:00']);
         $this->inAnotherProcess();
         self::assertSame([3, 8, 0], array_map(fn (string $of): mixed => $this->frame('jorunn')[$of], ['finished', 'lessons', 'more']));
         $mine = $this->actingAs($this->person('jorunn'))->get('/courses')->inertiaProps('courses');

@@ -6,10 +6,11 @@ namespace Tests\Learning;
 
 use App\Models\Completion;
 use App\Models\Medium;
-use App\Models\QuizTry;
-use App\Models\WatchRecord;
 use Illuminate\Support\Carbon;
 use Inertia\Testing\AssertableInertia as Page;
+use Tests\Factories\CompletionFactory;
+use Tests\Factories\QuizTryFactory;
+use Tests\Factories\WatchRecordFactory;
 use Tests\TestCase;
 
 /** What a learner means who says that they have done it, on their page. */
@@ -32,9 +33,9 @@ final class UnderWayTest extends TestCase
     {
         $this->assertBegun([]);
         $video = Medium::query()->where('item_key', 'l-steam')->firstOrFail();
-        WatchRecord::query()->create(['person_id' => $this->person('ragna')->id, 'course_id' => $video->course_id, 'item_key' => 'l-steam', 'medium_id' => $video->id, 'length' => 16.0, 'played' => '0[.]7', 'spare' => 3.0, 'heard_at' => Carbon::now()]);
+        WatchRecordFactory::new()->of($this->person('ragna'))->watching($video)->createOne(['played' => '0[.]7', 'spare' => 3.0, 'heard_at' => Carbon::now()]);
         $this->assertBegun(['The steam box: 43 % watched, last Tue 10 Mar, 13:00']);
-        Completion::query()->create(['person_id' => $this->person('ragna')->id, 'course_id' => $video->course_id, 'item_key' => 'l-steam', 'completed_at' => Carbon::now()]);
+        CompletionFactory::new()->of($this->person('ragna'))->createOne(['course_id' => $video->course_id, 'item_key' => 'l-steam']);
         $this->assertBegun([]);
     }
 
@@ -42,14 +43,14 @@ final class UnderWayTest extends TestCase
     {
         Completion::query()->where('item_key', 'l-timber')->delete();
         foreach ([1 / 3, 2 / 3, 0.0] as $index => $score) {
-            QuizTry::query()->create(['person_id' => $this->person('ragna')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-timber', 'score' => $score, 'answers' => [], 'tried_at' => Carbon::now()->subMinutes(30 - 10 * $index)]);
+            QuizTryFactory::new()->of($this->person('ragna'))->at($this->course(), 'l-timber')->createOne(['score' => $score, 'tried_at' => Carbon::now()->subMinutes(30 - 10 * $index)]);
         }
         $this->assertBegun(['Choosing larch: 66 % right at best in 3 tries, last Tue 10 Mar, 12:50']);
     }
 
     public function test_a_course_without_a_pass_is_told_of_where_something_was_begun(): void
     {
-        QuizTry::query()->create(['person_id' => $this->person('jonas')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-timber', 'score' => 0.0, 'answers' => [], 'tried_at' => Carbon::now()]);
+        QuizTryFactory::new()->of($this->person('jonas'))->at($this->course(), 'l-timber')->createOne(['score' => 0.0]);
         $this->get("/keep/people/{$this->person('jonas')->id}")->assertInertia(fn (Page $page) => $page->has('progress', 1)->where('progress.0.begun', ['Choosing larch: 0 % right at best in one try, last Tue 10 Mar, 13:00']));
     }
 }

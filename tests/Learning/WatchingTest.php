@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Learning;
 
 use App\Models\Completion;
-use App\Models\ObserverTie;
 use App\Models\WatchRecord;
 use App\Models\WatchReport;
 use Illuminate\Support\Carbon;
@@ -14,6 +13,7 @@ use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Factories\ObserverTieFactory;
 use Tests\TestCase;
 
 /** The steam box is finished by watching nine tenths of a clip of 16 seconds. */
@@ -226,7 +226,7 @@ final class WatchingTest extends TestCase
             $this->actingAs($this->person($name));
             $this->report('0[.]5')->assertStatus($status);
         }
-        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('ragna')->id]);
+        ObserverTieFactory::new()->between($this->person('jonas'), $this->person('ragna'))->createOne();
         $this->actingAs($this->person('jonas'))->post('/look-with', ['learner' => $this->person('ragna')->id]);
         $this->report('0[.]5')->assertForbidden();
         $this->app->make('auth')->forgetGuards();

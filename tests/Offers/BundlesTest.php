@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Factories\PurchaseFactory;
 use Tests\People\ActsOnPeople;
 use Tests\TestCase;
 
@@ -222,7 +223,7 @@ final class BundlesTest extends TestCase
         $this->post('/checkout/apprentice-pass')->assertSessionHas('flash.kind', 'done');
         self::assertSame('2027-03-17 13:00', self::at($this->pass('jonas')->ends_at));
         $this->get('/checkout/apprentice-pass')->assertInertia(fn (Page $p) => $p->where('refusal', 'You hold this already, to Wed 17 Mar 2027.'));
-        self::assertSame('nothing: it is paid for once', self::tells(Purchase::query()->create(['person_id' => $this->person('eira')->id, 'offer_id' => $offer->id, 'cents' => 0, 'currency' => 'EUR', 'bought_at' => now()]), 'x', 'payment', 2));
+        self::assertSame('nothing: it is paid for once', self::tells(PurchaseFactory::new()->of($this->person('eira'))->createOne(['offer_id' => $offer->id]), 'x', 'payment', 2));
     }
 
     public function test_the_stand_in_shop_lists_what_was_bought_and_plays_what_comes_after(): void

@@ -15,6 +15,9 @@ use App\Models\School;
 use App\Models\WatchRecord;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
+use Tests\Factories\CompletionFactory;
+use Tests\Factories\QuizTryFactory;
+use Tests\Factories\WatchRecordFactory;
 use Tests\People\ActsOnPeople;
 use Tests\TestCase;
 
@@ -88,8 +91,8 @@ final class TrialsTest extends TestCase
         $solveig = $this->person('solveig')->id;
         $video = Medium::query()->where('item_key', 'l-steam')->firstOrFail();
         foreach ([$solveig, $this->person('ragna')->id] as $person) {
-            QuizTry::query()->create(['person_id' => $person, 'course_id' => $video->course_id, 'item_key' => 'l-timber', 'score' => 1.0, 'answers' => [], 'tried_at' => now()]);
-            WatchRecord::query()->create(['person_id' => $person, 'course_id' => $video->course_id, 'item_key' => 'l-steam', 'medium_id' => $video->id, 'length' => 16.0, 'played' => '0[.]5', 'spare' => 3.0, 'heard_at' => 0]);
+            QuizTryFactory::new()->createOne(['person_id' => $person, 'course_id' => $video->course_id, 'item_key' => 'l-timber']);
+            WatchRecordFactory::new()->watching($video)->createOne(['person_id' => $person, 'played' => '0[.]5', 'spare' => 3.0, 'heard_at' => 0]);
         }
         $this->endTrials('2026-03-10T12:00:00Z');
         $this->endTrials('2026-03-18T12:00:00Z');
@@ -162,7 +165,7 @@ final class TrialsTest extends TestCase
         $this->endTrials('2026-03-10T12:00:00Z');
         $this->endTrials('2026-03-18T12:00:00Z');
         $this->act('extend', ['solveig'], ['offer' => 'yard-trial', 'days' => 20])->assertSessionHas('flash.kind', 'done');
-        Completion::query()->create(['person_id' => $this->person('solveig')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-welcome', 'completed_at' => now()]);
+        CompletionFactory::new()->of($this->person('solveig'))->at($this->course(), 'l-welcome')->createOne();
         $this->endTrials('2026-03-30T12:00:00Z');
         $this->endTrials('2026-04-20T12:00:00Z');
         self::assertSame(0, $this->finished('solveig'));

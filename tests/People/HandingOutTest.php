@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\People;
 
 use App\Models\Grant;
-use App\Models\ItemVisit;
 use Illuminate\Support\Carbon;
+use Tests\Factories\ItemVisitFactory;
 use Tests\TestCase;
 
 /** What is handed out to many, and taken back from them; and what lists tell of trials and samples. */
@@ -68,7 +68,7 @@ final class HandingOutTest extends TestCase
 
     public function test_who_only_looked_at_samples_is_told_with_which_and_since_when(): void
     {
-        ItemVisit::query()->create(['person_id' => $this->person('jonas')->id, 'course_id' => $this->course()->id, 'item_key' => 'l-welcome', 'via' => 'sample', 'first_at' => '2026-03-08 10:00:00', 'last_at' => '2026-03-09 10:00:00']);
+        ItemVisitFactory::new()->of($this->person('jonas'))->at($this->course(), 'l-welcome')->createOne(['via' => 'sample', 'first_at' => '2026-03-08 10:00:00', 'last_at' => '2026-03-09 10:00:00']);
         $told = 'Welcome to the shed (Clinker planking), since Sun 8 Mar, 11:00';
         self::assertStringContainsString($told, (string) json_encode($this->get('/keep/people?standing=samples')->inertiaProps('people')));
         self::assertStringContainsString($told, $this->get('/keep/people.csv?standing=samples')->streamedContent());

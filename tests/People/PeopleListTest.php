@@ -15,6 +15,7 @@ use App\People\PeopleFilter;
 use App\People\PeopleQuery;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Factories\PersonFactory;
 use Tests\TestCase;
 
 final class PeopleListTest extends TestCase
@@ -158,7 +159,7 @@ final class PeopleListTest extends TestCase
     #[DataProvider('formulas')]
     public function test_the_list_as_csv_takes_no_name_for_a_formula(string $name): void
     {
-        Person::query()->create(['name' => $name, 'email' => 'formula@alder.test']);
+        PersonFactory::new()->called($name, 'formula@alder.test')->createOne();
         $csv = $this->get('/keep/people.csv?find=formula')->assertOk()->streamedContent();
         self::assertSame("'{$name}", str_getcsv(explode("\r\n", $csv, 2)[1], escape: '')[0]);
     }

@@ -15,6 +15,7 @@ use App\People\Import\ReadPeopleFile;
 use App\People\Import\StagedImport;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Tests\Factories\PersonFactory;
 use Tests\TestCase;
 
 /** A file of people that is stopped on its way, or meets somebody else there. */
@@ -114,7 +115,7 @@ final class StoppedImportTest extends TestCase
         $staged = app(StagedImport::class);
         $staged->begin($import);
         $staged->stageSome($import);
-        $late = Person::query()->create(['name' => 'Late', 'email' => 'late@elsewhere.test']);
+        $late = PersonFactory::new()->called('Late', 'late@elsewhere.test')->createOne();
         $staged->putInForce($import);
         self::assertSame('Late', $late->refresh()->name);
         self::assertSame(3, Person::query()->where('email', 'like', 'p%@many.test')->where('name', 'like', 'Person %')->count());

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Publishing;
 
 use App\Models\Grant;
-use App\Models\ObserverTie;
 use App\Models\Pass;
 use App\Models\Revision;
 use App\Publishing\Receipt;
@@ -14,6 +13,8 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\Drafts\EditsDrafts;
+use Tests\Factories\GrantFactory;
+use Tests\Factories\ObserverTieFactory;
 use Tests\TestCase;
 
 /** What takes something from people goes live only for whoever was just shown that, however it goes live. */
@@ -141,7 +142,7 @@ final class OnePublisherTest extends TestCase
     public function test_observers_who_lose_sight_are_counted_and_named(): void
     {
         $this->edited = 'steam-frames';
-        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('ask')->id]);
+        ObserverTieFactory::new()->between($this->person('jonas'), $this->person('ask'))->createOne();
         $this->post('/keep/courses/steam-frames/draft/course', [...$this->settings(), 'version' => 0, 'observersOpen' => false])->assertSessionHasNoErrors();
         $page = $this->rehearsal(course: 'steam-frames');
 
@@ -158,7 +159,7 @@ final class OnePublisherTest extends TestCase
     {
         Pass::query()->where('course_id', $this->course()->id)->update(['state' => 'revoked']);
         $jonas = $this->person('jonas');
-        Grant::query()->create(['person_id' => $jonas->id, 'course_id' => $this->course()->id, 'item_key' => 'l-planes', 'starts_at' => '2026-03-01 00:00:00', 'ends_at' => null]);
+        GrantFactory::new()->of($jonas)->at($this->course(), 'l-planes')->createOne(['starts_at' => '2026-03-01 00:00:00']);
         // A grant overrides everything but a draft.
         $this->edit(0, 'draft', ['l-planes'], ['value' => 'yes'])->assertSessionHasNoErrors();
         $page = $this->rehearsal();

@@ -10,6 +10,7 @@ use App\Models\Offer;
 use App\Models\Revision;
 use App\Models\School;
 use Illuminate\Support\Facades\Artisan;
+use Tests\Factories\SchoolFactory;
 use Tests\TestCase;
 
 final class PlanFilesTest extends TestCase
@@ -19,7 +20,7 @@ final class PlanFilesTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        School::query()->create(['name' => 'A school', 'zone' => 'UTC']);
+        SchoolFactory::new()->createOne();
     }
 
     public function test_a_plan_comes_back_equal(): void

@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
+use Tests\Factories\PersonFactory;
 use Tests\TestCase;
 
 final class RehearsalTest extends TestCase
@@ -237,7 +238,7 @@ final class RehearsalTest extends TestCase
         $few = $queries;
         $template = Pass::query()->where('course_id', $this->course()->id)->firstOrFail();
         foreach (range(1, 60) as $n) {
-            $person = Person::query()->create(['name' => "P {$n}", 'email' => "p{$n}@alder.test"]);
+            $person = PersonFactory::new()->called("P {$n}", "p{$n}@alder.test")->createOne();
             $template->replicate()->fill(['person_id' => $person->id])->save();
         }
         $queries = 0;

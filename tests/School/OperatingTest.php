@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\School;
 
-use App\Models\Import;
 use App\Models\Medium;
 use App\Models\Message;
 use App\Models\Person;
@@ -18,6 +17,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Factories\ImportFactory;
+use Tests\Factories\MessageFactory;
+use Tests\Factories\SignInLinkFactory;
 use Tests\SchoolFile;
 use Tests\TestCase;
 
@@ -187,10 +189,10 @@ final class OperatingTest extends TestCase
         $eira = $this->person('eira')->id;
         foreach ([[$old, 'old'], [Carbon::now()->subDay(), 'new']] as [$at, $name]) {
             Storage::put("imports/{$name}", 'name,email');
-            $import = Import::query()->create(['kind' => 'csv', 'name' => $name, 'path' => "imports/{$name}", 'options' => [], 'tally' => [], 'errors' => [], 'made_at' => $at]);
+            $import = ImportFactory::new()->createOne(['name' => $name, 'path' => "imports/{$name}", 'made_at' => $at]);
             DB::table('import_rows')->insert(['import_id' => $import->id, 'line' => 2, 'email' => 'a@b.test', 'name' => 'A', 'labels' => '[]', 'observes' => '[]']);
-            SignInLink::query()->create(['person_id' => $eira, 'token_hash' => $name, 'expires_at' => $at, 'used_at' => $at]);
-            Message::query()->create(['person_id' => $eira, 'to' => 'eira@alder.test', 'subject' => $name, 'body' => 'x', 'sent_at' => $at]);
+            SignInLinkFactory::new()->createOne(['person_id' => $eira, 'token_hash' => $name, 'expires_at' => $at, 'used_at' => $at]);
+            MessageFactory::new()->createOne(['person_id' => $eira, 'to' => 'eira@alder.test', 'subject' => $name, 'sent_at' => $at]);
         }
         Artisan::call('keep:clean-up');
         self::assertSame([false, true], [Storage::exists('imports/old'), Storage::exists('imports/new')]);

@@ -8,11 +8,11 @@ use App\Access\SchoolOf;
 use App\Models\Completion;
 use App\Models\Course;
 use App\Models\CourseDocument;
-use App\Models\Grant;
 use App\Sightlines\Vantages\Vantages;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Tests\Drafts\EditsDrafts;
+use Tests\Factories\GrantFactory;
 use Tests\TestCase;
 
 final class SightlinesTest extends TestCase
@@ -39,7 +39,7 @@ final class SightlinesTest extends TestCase
                 ['completed_at' => new \DateTimeImmutable(self::NOW.' '.$when)],
             );
         }
-        Grant::query()->create(['person_id' => $eira->id, 'course_id' => $this->course()->id, 'item_key' => 'm-planks', 'starts_at' => new \DateTimeImmutable('2026-03-12T08:00:00Z'), 'ends_at' => new \DateTimeImmutable('2026-03-14T08:00:00Z')]);
+        GrantFactory::new()->of($eira)->at($this->course(), 'm-planks')->createOne(['starts_at' => new \DateTimeImmutable('2026-03-12T08:00:00Z'), 'ends_at' => new \DateTimeImmutable('2026-03-14T08:00:00Z')]);
         $compared = 0;
         foreach (Course::query()->with('liveRevision')->whereNotNull('live_revision_id')->get() as $course) {
             $document = CourseDocument::fromJson((string) $course->liveRevision?->document);

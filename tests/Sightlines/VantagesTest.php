@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Sightlines;
 
-use App\Models\Person;
 use App\Models\VantageSet;
 use App\Sightlines\Vantages\VantagePoint;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Factories\PersonFactory;
 use Tests\TestCase;
 
 final class VantagesTest extends TestCase
@@ -68,7 +68,7 @@ final class VantagesTest extends TestCase
 
     public function test_people_are_found_by_a_part_of_their_name_or_address(): void
     {
-        Person::query()->create(['name' => 'Percy 100% Oak', 'email' => 'percy_oak@alder.test']);
+        PersonFactory::new()->called('Percy 100% Oak', 'percy_oak@alder.test')->createOne();
         $names = fn (string $q): array => array_column((array) $this->getJson('/keep/courses/clinker/people?q='.urlencode($q))->assertOk()->json(), 'name');
         self::assertSame(['Eira Holm'], $names('eira'));
         self::assertSame(['Eira Holm'], $names('EIRA@'));

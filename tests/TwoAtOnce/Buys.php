@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\TwoAtOnce;
 
-use App\Models\Bundle;
 use App\Models\Offer;
 use App\Models\Purchase;
+use Tests\Factories\BundleFactory;
 
 /** For tests in which somebody is about to buy, or has bought. */
 trait Buys
 {
     private function bundleOf(string $buyer, string ...$offers): void
     {
-        Bundle::query()->create(['key' => 'both', 'name' => 'Both', 'price' => 100])->offers()->sync(Offer::query()->whereIn('key', $offers)->pluck('id')->all());
+        BundleFactory::new()->createOne(['key' => 'both', 'name' => 'Both', 'price' => 100])->offers()->sync(Offer::query()->whereIn('key', $offers)->pluck('id')->all());
         $this->actingAs($this->person($buyer));
     }
 

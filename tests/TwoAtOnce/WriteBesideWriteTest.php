@@ -35,6 +35,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
+use Tests\Factories\LabelFactory;
+use Tests\Factories\SignInLinkFactory;
 use Tests\SchoolFile;
 use Tests\TestCase;
 
@@ -208,7 +210,7 @@ final class WriteBesideWriteTest extends TestCase
                 static fn () => app(EndTrials::class)(), static fn (): bool => Activity::query()->where('action', 'trial.warned')->exists(),
             ],
             'clean up' => [
-                static fn (self $test) => SignInLink::query()->create(['person_id' => $test->person('eira')->id, 'token_hash' => 'x', 'expires_at' => '2020-01-01 00:00:00']),
+                static fn (self $test) => SignInLinkFactory::new()->of($test->person('eira'))->createOne(['token_hash' => 'x', 'expires_at' => '2020-01-01 00:00:00']),
                 static fn () => app(CleanUp::class)(), static fn (): bool => ! SignInLink::query()->exists(),
             ],
         ];
@@ -245,10 +247,10 @@ final class WriteBesideWriteTest extends TestCase
     public function test_transactions_inside_one_another_are_undone_one_by_one(): void
     {
         DB::transaction(function (): void {
-            Label::query()->create(['person_id' => $this->person('eira')->id, 'label' => 'outer']);
+            LabelFactory::new()->of($this->person('eira'))->createOne(['label' => 'outer']);
             try {
                 DB::transaction(function (): void {
-                    Label::query()->create(['person_id' => $this->person('eira')->id, 'label' => 'inner']);
+                    LabelFactory::new()->of($this->person('eira'))->createOne(['label' => 'inner']);
                     throw new \DomainException('No.');
                 });
             } catch (\DomainException) {

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Words;
 
 use App\Access\SchoolClock;
-use App\Models\School;
 use App\Words\ClosedWords;
 use Illuminate\Support\Carbon;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Format\AskReader;
 use Tests\Core\Documents as D;
+use Tests\Factories\SchoolFactory;
 use Tests\TestCase;
 
 /** What a learner is told of a closed item: by each reason, in plain words, with names and dates. */
@@ -28,7 +28,7 @@ final class ClosedWordsTest extends TestCase
     public function test_it_is_said_so(array $items, array $course, array $viewer, string $short, string $heading, string $text, bool $paced = false): void
     {
         Carbon::setTestNow(self::NOW);
-        School::query()->create(['name' => 'A school', 'zone' => 'Europe/Oslo']);
+        SchoolFactory::new()->in('Europe/Oslo')->createOne();
         $plan = D::plan($items, $course, [['key' => 'o', 'course' => 'c', ...($paced ? ['plan' => 'w'] : [])]]);
         $decider = new Decider($plan, $plan->courses['c']);
         $who = (new AskReader($plan))->viewer(D::decoded((object) $viewer));
@@ -87,7 +87,7 @@ final class ClosedWordsTest extends TestCase
     public function test_not_part_of_the_pass(): void
     {
         Carbon::setTestNow(self::NOW);
-        School::query()->create(['name' => 'A school', 'zone' => 'Europe/Oslo']);
+        SchoolFactory::new()->in('Europe/Oslo')->createOne();
         $plan = D::plan([D::lesson('a', title: 'Oars'), D::lesson('b')], [], [['key' => 'o', 'course' => 'c', 'scope' => ['b']]]);
         $decider = new Decider($plan, $plan->courses['c']);
         $who = (new AskReader($plan))->viewer(D::decoded(['signed_in' => true, 'passes' => [['offer' => 'o', 'from' => '2026-03-01T08:00:00Z']]]));

@@ -7,7 +7,6 @@ namespace Tests\Sightlines\Why;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Models\CourseDocument;
-use App\Models\School;
 use App\Sightlines\Why\BlindSpots;
 use App\Sightlines\Why\CellContext;
 use App\Sightlines\Why\FindFixes;
@@ -21,6 +20,7 @@ use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
+use Tests\Factories\SchoolFactory;
 
 /** Asks why an item of a small course is as it is: it has two tiers, one plan and an offer of each. */
 trait AsksWhy
@@ -30,7 +30,7 @@ trait AsksWhy
     protected function school(bool $guests = true): void
     {
         Carbon::setTestNow(self::NOW);
-        School::query()->create(['name' => 'Alder & Tide', 'zone' => 'Europe/Oslo', 'guests' => $guests]);
+        SchoolFactory::new()->in('Europe/Oslo')->createOne(['name' => 'Alder & Tide', 'guests' => $guests]);
     }
 
     /**
