@@ -16,6 +16,7 @@ return [
     ],
     'end_pass' => [
         'have_had_has_ended' => 'have had it: it has ended',
+        'end' => 'End a pass',
     ],
     'extend_pass' => [
         'extend_pass_when' => 'Extend a pass to {when}',
@@ -100,6 +101,7 @@ return [
         'have_it_again' => 'have it again',
         'were_not_withdrawn_from' => 'were not withdrawn from it',
         'were_withdrawn_from_already' => 'were withdrawn from it already',
+        'withdraw' => 'Withdraw a pass',
     ],
     'write_to' => [
         'write_subject' => 'Write “{subject}”',

@@ -73,6 +73,7 @@ return [
         'opens_by_itself_these' => 'It opens by itself; these would open it too:',
         'time_alone_will_not' => 'Time alone will not. This would:',
         'time_alone_will_not_any' => 'Time alone will not. Any one of these would:',
+        'as_a_sample' => 'as a sample',
     ],
     'workspace_page_builder' => [
         'this_message' => 'This {message}.',

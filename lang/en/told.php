@@ -47,13 +47,9 @@ return [
     ],
     'people_controller' => [
         'name_in_and_was' => '{name} is in, and was sent a link to sign in.',
-        'text_csv_charset_utf' => 'text/csv; charset=utf-8',
-        'attachment_filename_people_csv' => 'attachment; filename="people.csv"',
     ],
     'plan_files_controller' => [
         'count_courses_in_not' => '{count} courses are in, not live yet.',
-        'application_json_charset_utf' => 'application/json; charset=utf-8',
-        'attachment_filename_key_plan' => 'attachment; filename="{key}.plan.json"',
     ],
     'publication_controller' => [
         'draft_goes_live_when' => 'The draft goes live {when}, as it is now.',
@@ -67,6 +63,5 @@ return [
     ],
     'sightlines_controller' => [
         'row_or_viewer_not' => 'The row or the viewer is not there any more.',
-        'type_charset_utf_8' => '{type}; charset=utf-8',
     ],
 ];

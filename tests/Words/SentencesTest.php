@@ -21,7 +21,7 @@ final class SentencesTest extends TestCase
     private const ROOT = __DIR__.'/../..';
 
     /** Two words after each other that are not code. */
-    private const WORDS = '/\p{L}{2,}[,.;:]? \p{L}{2,}/u';
+    private const WORDS = '/\p{L}{2,}[,.;:]? (?:\p{L} )?\p{L}{2,}/u';
 
     /** Said on a terminal, to whoever runs the program, or a plan file's own words. */
     private const ON_TERMINALS = ['Console', 'Database', 'School/Backup', 'Access/AskFile.php', 'Access/PlanFile.php', 'Casts', 'Models'];

@@ -150,7 +150,7 @@ final readonly class SightlinesPageBuilder
             Route::Pass => Say::text('pages.sightlines_page_builder.by_pass_all_gates'),
             Route::Grant => Say::text('pages.sightlines_page_builder.by_what_was_handed'),
             Route::Anyone => Say::text('pages.sightlines_page_builder.as_course_anyone'),
-            Route::Sample => 'as a sample',
+            Route::Sample => Say::text('pages.sightlines_page_builder.as_a_sample'),
             Route::Observer => Say::text('pages.sightlines_page_builder.by_the_observer_door'),
             Route::Guest => Say::text('pages.sightlines_page_builder.by_the_guest_door'),
             null => '',

@@ -17,7 +17,7 @@ final readonly class EndPass extends PassAct
 
     public function told(): string
     {
-        return 'End a pass';
+        return Say::text('acts.end_pass.end');
     }
 
     protected function step(Pass $pass): ActStep

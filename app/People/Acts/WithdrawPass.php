@@ -24,7 +24,7 @@ final readonly class WithdrawPass extends PassAct
 
     public function told(): string
     {
-        return $this->givesBack ? Say::text('acts.withdraw_pass.give_withdrawn_pass_back') : 'Withdraw a pass';
+        return $this->givesBack ? Say::text('acts.withdraw_pass.give_withdrawn_pass_back') : Say::text('acts.withdraw_pass.withdraw');
     }
 
     protected function step(Pass $pass): ActStep

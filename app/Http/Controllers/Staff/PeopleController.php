@@ -84,6 +84,6 @@ final readonly class PeopleController
                 fputcsv($out, array_map(static fn (mixed $cell): string => is_string($cell) ? preg_replace(self::FORMULA, "'$0", $cell) ?? $cell : '', $row), escape: '', eol: "\r\n");
             }
             fclose($out);
-        }, 200, ['Content-Type' => Say::text('told.people_controller.text_csv_charset_utf'), 'Content-Disposition' => Say::text('told.people_controller.attachment_filename_people_csv')]);
+        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="people.csv"']);
     }
 }

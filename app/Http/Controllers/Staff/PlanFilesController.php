@@ -40,8 +40,8 @@ final readonly class PlanFilesController
         abort_if($document === null, 404);
 
         return new HttpResponse(CourseDocument::fromJson($document)->planJson($school()), 200, [
-            'Content-Type' => Say::text('told.plan_files_controller.application_json_charset_utf'),
-            'Content-Disposition' => Say::text('told.plan_files_controller.attachment_filename_key_plan', ['key' => $course->key]),
+            'Content-Type' => 'application/json; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="'.$course->key.'.plan.json"',
         ]);
     }
 }

@@ -66,7 +66,7 @@ final readonly class SightlinesController
 
     private static function file(string $content, string $type, string $name): Response
     {
-        return new Response($content, 200, ['Content-Type' => Say::text('told.sightlines_controller.type_charset_utf_8', ['type' => $type]), 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name, preg_replace('/[^A-Za-z0-9._-]/', '-', $name) ?? 'file')]);
+        return new Response($content, 200, ['Content-Type' => $type.'; charset=utf-8', 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name, preg_replace('/[^A-Za-z0-9._-]/', '-', $name) ?? 'file')]);
     }
 
     /** People to be pinned as a column. */
