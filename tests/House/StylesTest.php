@@ -50,4 +50,15 @@ final class StylesTest extends TestCase
         }
         self::assertSame([[], []], [$missing, $unworn]);
     }
+
+    /** A class has another name on the page than in its stylesheet: one that is looked for by that would never be found. */
+    public function test_no_script_looks_for_a_class_by_its_plain_name(): void
+    {
+        $found = [];
+        foreach (Finder::create()->files()->name(['*.ts', '*.tsx'])->in(self::ROOT) as $file) {
+            preg_match_all("/(?:querySelector(?:All)?|closest|matches)(?:<[^>]*>)?\('[^'\[]*\.[a-z][^']*'/", $file->getContents(), $asked);
+            array_push($found, ...$asked[0]);
+        }
+        self::assertSame([], $found);
+    }
 }

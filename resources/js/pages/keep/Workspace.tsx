@@ -92,7 +92,7 @@ export default function Workspace(page: WorkspacePage) {
   const closeSheet = () => {
     setSheet(false);
     setEditing(null);
-    document.querySelector<HTMLElement>('.grid td[tabindex="0"]')?.focus();
+    document.querySelector<HTMLElement>('main td[tabindex="0"]')?.focus();
   };
   /** Rows that an act on one of them is for. */
   const together = (row: OutlineRow) => (selected.has(row.key) ? rows.filter((one) => selected.has(one.key)) : [row]);

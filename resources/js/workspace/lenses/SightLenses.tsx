@@ -107,7 +107,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
   };
   const close = () => {
     onSheet(false);
-    document.querySelector<HTMLElement>('.grid td[tabindex="0"]')?.focus();
+    document.querySelector<HTMLElement>('main td[tabindex="0"]')?.focus();
   };
   const open = (row: string | null, vantage: string | null) => {
     if (row !== null) {

@@ -48,7 +48,7 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
 
   // The instant that is looked at stands near the left edge at first, and after each change of scale.
   useEffect(() => {
-    const scroll = box.current?.querySelector('.scroll');
+    const scroll = box.current?.querySelector(`.${css.scroll ?? ''}`);
     if (scroll !== null && scroll !== undefined) {
       scroll.scrollLeft = Math.max(0, axis.x(edge.current) - 140);
     }
