@@ -10,8 +10,10 @@ use Illuminate\Database\Eloquent\Model;
  * What the school says at a kind of closed door, where it says something of its own.
  *
  * @property int $id
- * @property string $scope school, or course:ID
+ * @property string $scope where and for whom it holds, as App\Notices\NoticePlace writes it
  * @property ?int $course_id
+ * @property ?string $item_key of an item or a module; null: of the whole course
+ * @property ?string $offer_key for whoever holds or held a pass of it; null: for everybody
  * @property string $case the kind of closed door
  * @property string $way show, sign-in or address
  * @property string $heading with placeholders; empty: as it is without this

@@ -14,37 +14,46 @@ enum NoticeCase: string
     case Unknown = 'unknown';
     case Account = 'account';
     case NoPass = 'no-pass';
-    case NotCovered = 'not-covered';
+    case OtherTier = 'other-tier';
+    case OtherPart = 'other-part';
+    case OtherPeople = 'other-people';
     case TooEarly = 'too-early';
+    case Held = 'held';
     case FinishFirst = 'finish-first';
+    case Stuck = 'stuck';
     case Ended = 'ended';
+    case Paused = 'paused';
+    case Withdrawn = 'withdrawn';
     case Closed = 'closed';
-    case NotAdmitted = 'not-admitted';
+    case NoGuests = 'no-guests';
+    case NoObservers = 'no-observers';
+    case CourseNotOpen = 'course-not-open';
     case CourseOver = 'course-over';
+    case CourseRetired = 'course-retired';
 
     /** In the order in which the words of a notice are chosen. */
     private const OF_REASON = [
-        Reason::LearnerCannot->value => self::NotAdmitted,
-        Reason::NotForYou->value => self::NotCovered,
-        Reason::GuestsShut->value => self::NotAdmitted,
-        Reason::GuestsNotHere->value => self::NotAdmitted,
-        Reason::ObserversShut->value => self::NotAdmitted,
-        Reason::ObserversNotHere->value => self::NotAdmitted,
+        Reason::LearnerCannot->value => self::NoObservers,
+        Reason::NotForYou->value => self::OtherPeople,
+        Reason::GuestsShut->value => self::NoGuests,
+        Reason::GuestsNotHere->value => self::NoGuests,
+        Reason::ObserversShut->value => self::NoObservers,
+        Reason::ObserversNotHere->value => self::NoObservers,
         Reason::NotSignedIn->value => self::Unknown,
         Reason::SampleNeedsAccount->value => self::Account,
         Reason::NoPass->value => self::NoPass,
         Reason::PassEnded->value => self::Ended,
-        Reason::PassPaused->value => self::Ended,
-        Reason::PassRevoked->value => self::Ended,
+        Reason::PassPaused->value => self::Paused,
+        Reason::PassRevoked->value => self::Withdrawn,
         Reason::PassNotStarted->value => self::TooEarly,
-        Reason::CourseNotOpen->value => self::TooEarly,
+        Reason::CourseNotOpen->value => self::CourseNotOpen,
         Reason::CourseOver->value => self::CourseOver,
-        Reason::CourseRetired->value => self::CourseOver,
-        Reason::Tier->value => self::NotCovered,
-        Reason::NotInPass->value => self::NotCovered,
+        Reason::CourseRetired->value => self::CourseRetired,
+        Reason::Tier->value => self::OtherTier,
+        Reason::NotInPass->value => self::OtherPart,
         Reason::Closed->value => self::Closed,
-        Reason::Held->value => self::NotCovered,
-        Reason::Stuck->value => self::NotCovered,
+        Reason::Held->value => self::Held,
+        Reason::Stuck->value => self::Stuck,
         Reason::NotYet->value => self::TooEarly,
         Reason::Progress->value => self::FinishFirst,
     ];
@@ -58,24 +67,13 @@ enum NoticeCase: string
             }
         }
 
-        return self::NotCovered;
+        return self::OtherPart;
     }
 
     /** Who meets it. */
     public function words(): string
     {
-        return match ($this) {
-            self::Unknown => Say::text('cases.notice_case.somebody_who_not_signed'),
-            self::Account => Say::text('cases.notice_case.somebody_who_not_signed_in'),
-            self::NoPass => Say::text('cases.notice_case.somebody_we_know_who'),
-            self::NotCovered => Say::text('cases.notice_case.pass_that_does_not'),
-            self::TooEarly => Say::text('cases.notice_case.too_early'),
-            self::FinishFirst => Say::text('cases.notice_case.something_to_finish_first'),
-            self::Ended => Say::text('cases.notice_case.pass_that_has_ended'),
-            self::Closed => Say::text('cases.notice_case.the_lesson_has_closed'),
-            self::NotAdmitted => Say::text('cases.notice_case.guest_or_observer_who'),
-            self::CourseOver => Say::text('cases.notice_case.course_over_or_retired'),
-        };
+        return Say::text("cases.titles.{$this->value}");
     }
 
     /** Only who is not signed in can be sent to sign in. */

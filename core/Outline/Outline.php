@@ -81,6 +81,12 @@ final readonly class Outline
         return $this->position[$key] ?? null;
     }
 
+    /** @return list<string> keys of the item and of all that it stands in, from it upwards */
+    public function keysUp(int $at): array
+    {
+        return array_map(fn (int $step): string => $this->items[$step]->key, array_reverse($this->path[$at]));
+    }
+
     public function count(): int
     {
         return count($this->items);

@@ -95,6 +95,7 @@ return [
         'somebody_with_address_here' => 'Somebody with this address is here already. One person has one account: find them in the list.',
     ],
     'notice_request' => [
+        'in_a_circle' => 'This address leads to a closed door at which these very words would stand: whoever meets them would be sent in a circle.',
         'whoever_meets_signed_in' => 'Whoever meets this is signed in already.',
         'please_type_the_address' => 'Please type the address.',
         'address_site_that_begins' => 'An address of this site that begins with /, or one that begins with https://.',

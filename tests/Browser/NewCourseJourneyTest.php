@@ -24,14 +24,14 @@ final class NewCourseJourneyTest extends BrowserTestCase
         $this->waitForFocus('.mantine-Modal-content textarea');
         $this->type('Seams'.Keys::ENTER.'Oakum'.Keys::ENTER.'Pitch');
         $this->keys(Keys::CONTROL, Keys::ENTER);
-        $this->waitForText('tr.module', 'Pitch');
+        $this->waitForText('tr[data-kind=module]', 'Pitch');
         $this->waitUntilGone('.mantine-Modal-content');
         $this->focusGrid();
         $this->type('n');
         $this->waitForFocus('.mantine-Modal-content textarea');
         $this->type(implode(Keys::ENTER, ['Reaming', 'Raking out', 'Hooks', 'Irons', 'Mallets', 'Gauging', 'Oiling', 'Brushing out']));
         $this->keys(Keys::CONTROL, Keys::ENTER);
-        $this->waitForText('tr.lesson', 'Brushing out');
+        $this->waitForText('tr[data-kind=lesson]', 'Brushing out');
         $this->waitUntilGone('.mantine-Modal-content');
 
         // The second module opens two days after the one before; the first lesson is a sample.

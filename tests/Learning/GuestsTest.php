@@ -49,7 +49,7 @@ final class GuestsTest extends TestCase
         $this->post('/courses/clinker/l-open-day/finished')->assertNotFound();
         $this->post('/courses/clinker/b-news/posts', ['text' => 'Hello'])->assertNotFound();
         self::assertSame(0, Completion::query()->where('item_key', 'l-open-day')->count());
-        $this->get('/courses/clinker/l-planes')->assertForbidden()->assertInertia(fn (Page $page) => $page->where('case', 'not-admitted')->where('signIn', fn (?string $address): bool => $address !== null));
+        $this->get('/courses/clinker/l-planes')->assertForbidden()->assertInertia(fn (Page $page) => $page->where('case', 'no-guests')->where('signIn', fn (?string $address): bool => $address !== null));
         $this->get('/courses/clinker/b-marks')->assertForbidden();
     }
 

@@ -72,15 +72,24 @@ final class SmallPartsTest extends TestCase
                 Reason::NotSignedIn => NoticeCase::Unknown,
                 Reason::SampleNeedsAccount => NoticeCase::Account,
                 Reason::NoPass => NoticeCase::NoPass,
-                Reason::NotInPass, Reason::Tier, Reason::NotForYou, Reason::Held, Reason::Stuck => NoticeCase::NotCovered,
-                Reason::NotYet, Reason::CourseNotOpen, Reason::PassNotStarted => NoticeCase::TooEarly,
+                Reason::NotInPass => NoticeCase::OtherPart,
+                Reason::Tier => NoticeCase::OtherTier,
+                Reason::NotForYou => NoticeCase::OtherPeople,
+                Reason::Held => NoticeCase::Held,
+                Reason::Stuck => NoticeCase::Stuck,
+                Reason::NotYet, Reason::PassNotStarted => NoticeCase::TooEarly,
+                Reason::CourseNotOpen => NoticeCase::CourseNotOpen,
                 Reason::Progress => NoticeCase::FinishFirst,
-                Reason::PassEnded, Reason::PassPaused, Reason::PassRevoked => NoticeCase::Ended,
+                Reason::PassEnded => NoticeCase::Ended,
+                Reason::PassPaused => NoticeCase::Paused,
+                Reason::PassRevoked => NoticeCase::Withdrawn,
                 Reason::Closed => NoticeCase::Closed,
-                Reason::GuestsShut, Reason::GuestsNotHere, Reason::ObserversShut, Reason::ObserversNotHere, Reason::LearnerCannot => NoticeCase::NotAdmitted,
-                Reason::CourseOver, Reason::CourseRetired => NoticeCase::CourseOver,
+                Reason::GuestsShut, Reason::GuestsNotHere => NoticeCase::NoGuests,
+                Reason::ObserversShut, Reason::ObserversNotHere, Reason::LearnerCannot => NoticeCase::NoObservers,
+                Reason::CourseOver => NoticeCase::CourseOver,
+                Reason::CourseRetired => NoticeCase::CourseRetired,
                 // Hidden from everybody: nobody meets them at a door.
-                Reason::CourseDraft, Reason::Draft => NoticeCase::NotCovered,
+                Reason::CourseDraft, Reason::Draft => NoticeCase::OtherPart,
             };
             yield $reason->value => [$reason, $case];
         }
@@ -100,10 +109,10 @@ final class SmallPartsTest extends TestCase
     {
         return [
             'too early, and something first' => [[Reason::NotYet, Reason::Progress], NoticeCase::TooEarly],
-            'another tier, and something first' => [[Reason::Tier, Reason::Progress], NoticeCase::NotCovered],
+            'another tier, and something first' => [[Reason::Tier, Reason::Progress], NoticeCase::OtherTier],
             'ended, and another tier' => [[Reason::PassEnded, Reason::Tier], NoticeCase::Ended],
             'not known, and too early' => [[Reason::NotSignedIn, Reason::NotYet], NoticeCase::Unknown],
-            'a guest who is not signed in' => [[Reason::GuestsNotHere, Reason::NotSignedIn], NoticeCase::NotAdmitted],
+            'a guest who is not signed in' => [[Reason::GuestsNotHere, Reason::NotSignedIn], NoticeCase::NoGuests],
         ];
     }
 

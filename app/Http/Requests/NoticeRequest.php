@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Access\SchoolClock;
+use App\Models\Course;
+use App\Notices\Circles;
 use App\Notices\NoticeCase;
+use App\Notices\NoticePlace;
 use App\Notices\Placeholders;
 use App\Words\Say;
 use Closure;
@@ -25,6 +29,24 @@ final class NoticeRequest extends FormRequest
         $case = $this->route('case');
 
         return NoticeCase::tryFrom(is_string($case) ? $case : '') ?? abort(404);
+    }
+
+    public function place(): NoticePlace
+    {
+        $course = $this->route('course');
+
+        return $course instanceof Course ? NoticePlaces::of($this, $course) : NoticePlace::school();
+    }
+
+    /** @return list<\Closure(\Illuminate\Validation\Validator): void> */
+    public function after(Circles $circles, SchoolClock $clock): array
+    {
+        return [function ($validator) use ($circles, $clock): void {
+            $address = $this->input('address');
+            if ($this->input('way') === 'address' && is_string($address) && $validator->errors()->isEmpty() && $circles->leadBack($this->place(), $this->case(), $address, $clock->now())) {
+                $validator->errors()->add('address', Say::text('refused.notice_request.in_a_circle'));
+            }
+        }];
     }
 
     /** Our own pages are kept by their path alone. */

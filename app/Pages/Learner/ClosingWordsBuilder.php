@@ -30,7 +30,7 @@ final readonly class ClosingWordsBuilder
         if ($gate !== Reason::CourseOver && $gate !== Reason::CourseRetired) {
             return null;
         }
-        $own = $this->notices->at($course, NoticeCase::CourseOver);
+        $own = $this->notices->at($course, [], [], $gate === Reason::CourseOver ? NoticeCase::CourseOver : NoticeCase::CourseRetired)[0]->text ?? null;
         $school = ($this->school)();
         $title = $rules->title ?? $rules->key;
 

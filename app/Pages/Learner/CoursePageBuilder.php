@@ -132,7 +132,8 @@ final readonly class CoursePageBuilder
     private function closed(Course $course, LearnerView $view, Decision $decision, Reading $reading): NoticePage|SentAway
     {
         $case = NoticeCase::of($decision);
-        $own = $this->notices->at($course, $case);
+        $outline = $view->answer->decider->course->outline;
+        $own = $this->notices->at($course, $outline->keysUp($outline->positionOf($decision->item) ?? 0), $view->offersHeld(), $case)[0]->text ?? null;
         if ($own !== null && $own->way === 'sign-in' && $reading->signIn !== null && $case->canSendToSignIn()) {
             return new SentAway($reading->signIn);
         }

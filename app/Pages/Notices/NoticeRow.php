@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Notices;
 
 use App\Notices\NoticeCase;
+use App\Notices\NoticeLevel;
 use OpenApi\Attributes as OA;
 
 /** What is said at one kind of closed door. */
@@ -13,7 +14,8 @@ final readonly class NoticeRow
 {
     /**
      * @param  string  $who  meets it, in words
-     * @param  string  $from  course, school or usual: whose words hold here
+     * @param  string  $from  whose words hold here
+     * @param  bool  $forOffer  whether those are for the holders of the offer alone
      * @param  string  $way  show, sign-in or address
      * @param  int  $version  of the words of this place; 0: it has none of its own
      * @param  string  $usualHeading  to begin with
@@ -21,7 +23,8 @@ final readonly class NoticeRow
     public function __construct(
         #[OA\Property(enum: NoticeCase::class)] public string $case,
         #[OA\Property] public string $who,
-        #[OA\Property(enum: ['course', 'school', 'usual'])] public string $from,
+        #[OA\Property(enum: NoticeLevel::class)] public string $from,
+        #[OA\Property] public bool $forOffer,
         #[OA\Property(enum: ['show', 'sign-in', 'address'])] public string $way,
         #[OA\Property] public string $heading,
         #[OA\Property] public string $text,

@@ -5,13 +5,22 @@ declare(strict_types=1);
 namespace App\Pages\Notices;
 
 use App\Access\CourseShelf;
+use App\Access\OfferPick;
+use App\Access\OutlineRow;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
+use App\Models\Document\DocumentOffer;
+use App\Models\Document\DocumentPlace;
+use App\Models\NoticeText;
 use App\Notices\NoticeCase;
+use App\Notices\NoticeLevel;
+use App\Notices\NoticePlace;
 use App\Notices\NoticeTexts;
 use App\Notices\Placeholders;
+use App\Notices\StandingWords;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\RuleWords;
@@ -24,39 +33,69 @@ final readonly class NoticesPageBuilder
     {
     }
 
-    public function page(?Course $course, ?string $open, bool $mayEdit): NoticesPage
+    public function page(NoticePlace $place, ?string $open, bool $mayEdit): NoticesPage
     {
-        $school = $this->texts->of(null);
-        $own = $course === null ? $school : $this->texts->of($course);
-        $row = static function (NoticeCase $case) use ($course, $own, $school): NoticeRow {
-            $mine = $own[$case->value] ?? null;
-            $holds = $mine ?? $school[$case->value] ?? null;
-            [$heading, $text] = $case->usual();
-
-            return new NoticeRow(
-                case: $case->value,
-                who: $case->words(),
-                from: $mine !== null ? ($course === null ? 'school' : 'course') : ($holds === null ? 'usual' : 'school'),
-                way: $holds->way ?? 'show',
-                heading: $holds->heading ?? '',
-                text: $holds->text ?? '',
-                address: $holds->address ?? '',
-                version: $mine->version ?? 0,
-                usualHeading: $heading,
-                usualText: $text,
-                canSendToSignIn: $case->canSendToSignIn(),
-                status: $case->status(),
-            );
-        };
+        $course = $place->course;
+        $document = $course === null ? null : SightlinesPageBuilder::seen($course, RulesVersion::Draft);
+        $mine = $this->texts->of($place);
+        $texts = $course === null ? [] : $this->texts->within($course);
+        $path = $place->item === null ? [] : self::keysUp($document, $place->item);
 
         return new NoticesPage(
-            $course?->key,
-            $course === null ? null : $this->shelf->title($course->id),
-            array_map($row, NoticeCase::cases()),
-            array_map(static fn (string $name): PlaceholderRow => new PlaceholderRow($name, Say::text("cases.placeholders.{$name}")), Placeholders::KNOWN),
-            (NoticeCase::tryFrom($open ?? '') ?? NoticeCase::Unknown)->value,
-            $mayEdit,
+            course: $course?->key,
+            title: $course === null ? null : $this->shelf->title($course->id),
+            notices: array_map(fn (NoticeCase $case): NoticeRow => $this->row($place, $case, $mine[$case->value] ?? null, $path, $texts), NoticeCase::cases()),
+            placeholders: array_map(static fn (string $name): PlaceholderRow => new PlaceholderRow($name, Say::text("cases.placeholders.{$name}")), Placeholders::KNOWN),
+            open: (NoticeCase::tryFrom($open ?? '') ?? NoticeCase::Unknown)->value,
+            mayEdit: $mayEdit,
+            item: $place->item,
+            offer: $place->offer,
+            rows: $document === null ? [] : array_map(static fn (DocumentPlace $one): OutlineRow => new OutlineRow($one->item->key(), $one->item->title(), $one->item->kind(), $one->depth(), $one->isDraft), iterator_to_array($document->read()->places(), preserve_keys: false)),
+            offers: $document === null ? [] : array_map(static fn (DocumentOffer $one): OfferPick => new OfferPick($one->key(), $one->title(), $one->plan()), $document->readOffers()),
         );
+    }
+
+    /**
+     * @param  ?NoticeText  $mine  the words of this very place
+     * @param  list<string>  $path  keys from its item upwards
+     * @param  array<string, NoticeText>  $texts  of its course
+     */
+    private function row(NoticePlace $place, NoticeCase $case, ?NoticeText $mine, array $path, array $texts): NoticeRow
+    {
+        $standing = match (true) {
+            $place->course === null => $mine === null ? [] : [new StandingWords(NoticeLevel::School, $mine, null)],
+            default => $this->texts->at($place->course, $path, $place->offer === null ? [] : [$place->offer], $case, $texts),
+        };
+        $holds = $standing[0] ?? null;
+        [$heading, $text] = $case->usual();
+
+        return new NoticeRow(
+            case: $case->value,
+            who: $case->words(),
+            from: ($holds->level ?? NoticeLevel::Usual)->value,
+            forOffer: $holds?->text->offer_key !== null,
+            way: $holds->text->way ?? 'show',
+            heading: $holds->text->heading ?? '',
+            text: $holds->text->text ?? '',
+            address: $holds->text->address ?? '',
+            version: $mine->version ?? 0,
+            usualHeading: $heading,
+            usualText: $text,
+            canSendToSignIn: $case->canSendToSignIn(),
+            status: $case->status(),
+        );
+    }
+
+    /** @return list<string> */
+    private static function keysUp(?CourseDocument $document, string $item): array
+    {
+        foreach ($document?->read()->places() ?? [] as $place) {
+            if ($place->item->key() === $item) {
+                return [$item, ...array_map(static fn (DocumentItem $above): string => $above->key(), array_reverse($place->path))];
+            }
+        }
+
+        return [$item];
     }
 
     /** With names of the course, or of any, and of nobody in particular. */

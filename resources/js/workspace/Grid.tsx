@@ -211,6 +211,7 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
             return (
               <tr
                 key={row.key}
+                data-kind={row.kind}
                 aria-rowindex={item.index + 2}
                 aria-selected={selected?.has(row.key)}
                 className={clsx(css[row.kind], row.draft && css.isdraft, item.index === focused.row && css.here, (selected?.has(row.key) === true) && ui.picked, (selected?.has(row.key) === true) && css.picked, (drop?.key === row.key) && css[`drop-${drop.place}`])}

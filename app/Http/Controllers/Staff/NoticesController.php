@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Staff;
 
 use App\Access\WhoLooks;
+use App\Http\Requests\NoticePlaces;
 use App\Http\Requests\NoticeRequest;
 use App\Http\Text;
 use App\Models\Course;
 use App\Notices\NoticeCase;
+use App\Notices\NoticePlace;
 use App\Notices\SaveNotice;
 use App\Pages\Notices\NoticesPageBuilder;
 use App\Pages\Shared\Flash;
@@ -30,8 +32,9 @@ final readonly class NoticesController
     public function index(Request $request, ?Course $course = null): Response
     {
         $case = $request->query('case');
+        $place = $course === null ? NoticePlace::school() : NoticePlaces::of($request, $course);
 
-        return Inertia::render('keep/Notices', get_object_vars($this->pages->page($course, is_string($case) ? $case : null, Gate::allows('edit-rules'))));
+        return Inertia::render('keep/Notices', get_object_vars($this->pages->page($place, is_string($case) ? $case : null, Gate::allows('edit-rules'))));
     }
 
     public function preview(Request $request, ?Course $course = null): JsonResponse
@@ -43,36 +46,36 @@ final readonly class NoticesController
 
     public function update(NoticeRequest $request, string $case): RedirectResponse
     {
-        return $this->set($request, null, $request->case(), $request->words());
+        return $this->set($request, $request->place(), $request->case(), $request->words());
     }
 
     public function updateFor(NoticeRequest $request, Course $course, string $case): RedirectResponse
     {
-        return $this->set($request, $course, $request->case(), $request->words());
+        return $this->set($request, $request->place(), $request->case(), $request->words());
     }
 
     public function destroy(Request $request, string $case): RedirectResponse
     {
-        return $this->letGoOf($request, null, $case);
+        return $this->letGoOf($request, NoticePlace::school(), $case);
     }
 
     public function destroyFor(Request $request, Course $course, string $case): RedirectResponse
     {
-        return $this->letGoOf($request, $course, $case);
+        return $this->letGoOf($request, NoticePlaces::of($request, $course), $case);
     }
 
-    private function letGoOf(Request $request, ?Course $course, string $case): RedirectResponse
+    private function letGoOf(Request $request, NoticePlace $place, string $case): RedirectResponse
     {
         Gate::authorize('edit-rules');
 
-        return $this->set($request, $course, NoticeCase::tryFrom($case) ?? abort(404), null);
+        return $this->set($request, $place, NoticeCase::tryFrom($case) ?? abort(404), null);
     }
 
     /** @param  ?array{way: string, heading: string, text: string, address: ?string}  $words */
-    private function set(Request $request, ?Course $course, NoticeCase $case, ?array $words): RedirectResponse
+    private function set(Request $request, NoticePlace $place, NoticeCase $case, ?array $words): RedirectResponse
     {
         $author = WhoLooks::signedIn($request);
-        $done = ($this->save)($course, $case, $words, $request->integer('version'), $author);
+        $done = ($this->save)($place, $case, $words, $request->integer('version'), $author);
 
         return back()->with($done
             ? Flash::done(Say::text('told.notices_controller.saved_whoever_meets_door'))

@@ -418,8 +418,19 @@ export const keepWords = {
   'notices.from.usual': "usual words",
   'notices.from.school': "the school’s words",
   'notices.from.course': "words of this course",
+  'notices.from.module': "words of its module",
+  'notices.from.own': "words of its own",
+  'notices.from.for_offer': "{from}, for its holders",
   'notices.from.sign_in': "sent to sign in ({from})",
   'notices.from.address': "sent to {address} ({from})",
+  'notices.place.at': "At",
+  'notices.place.whole': "the whole course",
+  'notices.place.none': "No such row",
+  'notices.place.for': "For",
+  'notices.place.everybody': "everybody",
+  'notices.place.holders': "who holds or held {offer}",
+  'notices.form.own_place': "There are words for just this here. The page answers with {status}.",
+  'notices.form.hold_wider': "Words from further up hold here; what you save takes their place at just this. The page answers with {status}.",
   'notices.form.own_course': "This course has words of its own here. The page answers with {status}.",
   'notices.form.own_school': "The school has words of its own here. The page answers with {status}.",
   'notices.form.hold_school': "The school’s words hold here; what you save takes their place. The page answers with {status}.",
@@ -435,6 +446,8 @@ export const keepWords = {
   'notices.form.text_told': "Markdown. Offers, sign-in and whom to ask stand under it by themselves, where they lead somewhere.",
   'notices.form.placeholders': "Names and dates that can stand in it",
   'notices.form.save': "Save",
+  'notices.back.to_wider': "Back to the words from further up",
+  'notices.back.told_wider': "What is written here is let go, and whoever meets this door reads what holds further up from now on.",
   'notices.back.to_school': "Back to the school’s words",
   'notices.back.to_usual': "Back to the usual words",
   'notices.back.ask': "{back}?",
@@ -1408,8 +1421,19 @@ export interface KeepParts {
   'notices.from.usual': never;
   'notices.from.school': never;
   'notices.from.course': never;
+  'notices.from.module': never;
+  'notices.from.own': never;
+  'notices.from.for_offer': 'from';
   'notices.from.sign_in': 'from';
   'notices.from.address': 'address' | 'from';
+  'notices.place.at': never;
+  'notices.place.whole': never;
+  'notices.place.none': never;
+  'notices.place.for': never;
+  'notices.place.everybody': never;
+  'notices.place.holders': 'offer';
+  'notices.form.own_place': 'status';
+  'notices.form.hold_wider': 'status';
   'notices.form.own_course': 'status';
   'notices.form.own_school': 'status';
   'notices.form.hold_school': 'status';
@@ -1425,6 +1449,8 @@ export interface KeepParts {
   'notices.form.text_told': never;
   'notices.form.placeholders': never;
   'notices.form.save': never;
+  'notices.back.to_wider': never;
+  'notices.back.told_wider': never;
   'notices.back.to_school': never;
   'notices.back.to_usual': never;
   'notices.back.ask': 'back';

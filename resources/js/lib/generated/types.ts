@@ -14,7 +14,9 @@ export type Glyph = 'open' | 'sample' | 'later' | 'locked' | 'hidden' | 'over';
 
 export type Kind = 'module' | 'lesson' | 'part' | 'board';
 
-export type NoticeCase = 'unknown' | 'account' | 'no-pass' | 'not-covered' | 'too-early' | 'finish-first' | 'ended' | 'closed' | 'not-admitted' | 'course-over';
+export type NoticeCase = 'unknown' | 'account' | 'no-pass' | 'other-tier' | 'other-part' | 'other-people' | 'too-early' | 'held' | 'finish-first' | 'stuck' | 'ended' | 'paused' | 'withdrawn' | 'closed' | 'no-guests' | 'no-observers' | 'course-not-open' | 'course-over' | 'course-retired';
+
+export type NoticeLevel = 'own' | 'module' | 'course' | 'school' | 'usual';
 
 export type OpeningKind = 'at_once' | 'on' | 'after_start' | 'after_previous' | 'held';
 
@@ -562,7 +564,8 @@ export interface NoticePreview {
 export interface NoticeRow {
   case: NoticeCase;
   who: string;
-  from: 'course' | 'school' | 'usual';
+  from: NoticeLevel;
+  forOffer: boolean;
   way: 'show' | 'sign-in' | 'address';
   heading: string;
   text: string;
@@ -579,8 +582,12 @@ export interface NoticesPage {
   title: string | null;
   notices: NoticeRow[];
   placeholders: PlaceholderRow[];
-  open: string;
+  open: NoticeCase;
   mayEdit: boolean;
+  item: string | null;
+  offer: string | null;
+  rows: OutlineRow[];
+  offers: OfferPick[];
 }
 
 export interface OfferCard {

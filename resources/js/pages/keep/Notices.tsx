@@ -1,11 +1,11 @@
 import { Link, router, useForm } from '@inertiajs/react';
-import { Button, Modal, Radio, Textarea, TextInput } from '@mantine/core';
+import { Button, Modal, Radio, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { clsx } from 'clsx';
 
 import { Prose } from '../../learn/Prose';
 import { withQuery } from '../../lib/address';
-import type { Glyph, NoticeCase, NoticePreview, NoticeRow, NoticesPage, PlaceholderRow } from '../../lib/generated/types';
+import type { Glyph, NoticeCase, NoticeLevel, NoticePreview, NoticeRow, NoticesPage, PlaceholderRow } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
@@ -14,13 +14,20 @@ import css from '../../notices/notices.module.css';
 import ui from '../../ui/ui.module.css';
 
 /** The wall above it, where it is not a plain one. */
-const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', ended: 'over', closed: 'over', 'course-over': 'over' };
+const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', 'course-not-open': 'later', ended: 'over', withdrawn: 'over', closed: 'over', 'course-over': 'over', 'course-retired': 'over' };
 
-const FROM: Record<string, string> = { usual: say('notices.from.usual'), school: say('notices.from.school'), course: say('notices.from.course') };
+const FROM: Record<NoticeLevel, string> = {
+  usual: say('notices.from.usual'),
+  school: say('notices.from.school'),
+  course: say('notices.from.course'),
+  module: say('notices.from.module'),
+  own: say('notices.from.own'),
+};
 
 /** What people meet at closed doors. */
-export default function Notices({ course, title, notices, placeholders, open, mayEdit }: NoticesPage) {
+export default function Notices({ course, title, notices, placeholders, open, mayEdit, item, offer, rows, offers }: NoticesPage) {
   const base = course === null ? to('keep.notices') : to('keep.course-notices', { course });
+  const place: Place = { item, offer };
   const shown = notices.find((notice) => notice.case === open);
   return (
     <KeepShell title={title === null ? say('notices.title') : say('notices.title_of', { course: title })}>
@@ -49,10 +56,11 @@ export default function Notices({ course, title, notices, placeholders, open, ma
       </div>
       <main className={ui.notices}>
         <nav aria-label={say('notices.kinds')}>
+          {course !== null && <PlacePicker base={base} open={open} place={place} rows={rows} offers={offers} />}
           <ul>
             {notices.map((notice) => (
               <li key={notice.case}>
-                <Link href={withQuery(base, { case: notice.case })} aria-current={notice.case === open ? 'page' : undefined} preserveScroll>
+                <Link href={withQuery(base, { case: notice.case, ...place })} aria-current={notice.case === open ? 'page' : undefined} preserveScroll>
                   {notice.who}
                   <span>{told(notice)}</span>
                 </Link>
@@ -60,14 +68,57 @@ export default function Notices({ course, title, notices, placeholders, open, ma
             ))}
           </ul>
         </nav>
-        {shown !== undefined && <NoticeForm key={`${shown.case} ${shown.version}`} notice={shown} base={base} isCourse={course !== null} placeholders={placeholders} mayEdit={mayEdit} />}
+        {shown !== undefined && <NoticeForm key={`${shown.case} ${shown.version} ${item} ${offer}`} notice={shown} base={base} isCourse={course !== null} place={place} placeholders={placeholders} mayEdit={mayEdit} />}
       </main>
     </KeepShell>
   );
 }
 
+/** Where in a course words stand, and for whom. */
+interface Place {
+  item: string | null;
+  offer: string | null;
+}
+
+interface PlacePickerProps {
+  base: string;
+  open: NoticeCase;
+  place: Place;
+  rows: NoticesPage['rows'];
+  offers: NoticesPage['offers'];
+}
+
+/** The whole course or a row of it, for everybody or for the holders of an offer. */
+function PlacePicker({ base, open, place, rows, offers }: PlacePickerProps) {
+  const show = (next: Partial<Place>) => router.get(withQuery(base, { case: open, ...place, ...next }), {}, { preserveScroll: true });
+  return (
+    <div className={css.place}>
+      <Select
+        label={say('notices.place.at')}
+        size="xs"
+        searchable
+        allowDeselect={false}
+        nothingFoundMessage={say('notices.place.none')}
+        data={[{ value: '', label: say('notices.place.whole') }, ...rows.map(({ key, title, depth }) => ({ value: key, label: `${'\u2003'.repeat(depth)}${title}` }))]}
+        value={place.item ?? ''}
+        onChange={(item) => show({ item: item === '' ? null : item })}
+      />
+      {offers.length > 0 && (
+        <Select
+          label={say('notices.place.for')}
+          size="xs"
+          allowDeselect={false}
+          data={[{ value: '', label: say('notices.place.everybody') }, ...offers.map(({ key, title }) => ({ value: key, label: say('notices.place.holders', { offer: title }) }))]}
+          value={place.offer ?? ''}
+          onChange={(offer) => show({ offer: offer === '' ? null : offer })}
+        />
+      )}
+    </div>
+  );
+}
+
 function told(notice: NoticeRow): string {
-  const from = FROM[notice.from] ?? notice.from;
+  const from = notice.forOffer ? say('notices.from.for_offer', { from: FROM[notice.from] }) : FROM[notice.from];
   switch (notice.way) {
     case 'sign-in':
       return say('notices.from.sign_in', { from });
@@ -82,12 +133,14 @@ interface NoticeFormProps {
   notice: NoticeRow;
   base: string;
   isCourse: boolean;
+  place: Place;
   placeholders: PlaceholderRow[];
   mayEdit: boolean;
 }
 
-function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFormProps) {
+function NoticeForm({ notice, base, isCourse, place, placeholders, mayEdit }: NoticeFormProps) {
   const form = useForm({
+    ...place,
     version: notice.version,
     way: notice.way,
     heading: notice.heading === '' ? notice.usualHeading : notice.heading,
@@ -96,7 +149,8 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
   });
   const { data, errors, setData } = form;
   const [letsGo, setLetsGo] = useState(false);
-  const back = say(isCourse ? 'notices.back.to_school' : 'notices.back.to_usual');
+  const isPlace = place.item !== null || place.offer !== null;
+  const back = say(isPlace ? 'notices.back.to_wider' : isCourse ? 'notices.back.to_school' : 'notices.back.to_usual');
   return (
     <div className={ui['notice-edit']}>
       <form
@@ -109,7 +163,7 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
       >
         <h2>{notice.who}</h2>
         <p className={ui.soft}>
-          {say(notice.version > 0 ? (isCourse ? 'notices.form.own_course' : 'notices.form.own_school') : notice.from === 'school' && isCourse ? 'notices.form.hold_school' : 'notices.form.hold_usual', { status: notice.status })}
+          {say(holding(notice, isCourse, isPlace), { status: notice.status })}
         </p>
         <Radio.Group label={say('notices.form.way')} value={data.way} error={errors.way} onChange={(way) => setData('way', way)}>
           <Radio value="show" label={say('notices.form.show')} disabled={!mayEdit} />
@@ -155,16 +209,33 @@ function NoticeForm({ notice, base, isCourse, placeholders, mayEdit }: NoticeFor
       </form>
       <Preview base={base} met={notice.case} way={data.way} heading={data.heading} text={data.text} address={data.address} />
       <Modal opened={letsGo} onClose={() => setLetsGo(false)} title={say('notices.back.ask', { back })}>
-        <p>{say(isCourse ? 'notices.back.told_school' : 'notices.back.told_usual')}</p>
+        <p>{say(isPlace ? 'notices.back.told_wider' : isCourse ? 'notices.back.told_school' : 'notices.back.told_usual')}</p>
         <div className={clsx(ui['review-acts'], ui['modal-acts'])}>
           <Button variant="default" onClick={() => setLetsGo(false)} data-autofocus>
             {say('notices.back.leave')}
           </Button>
-          <Button onClick={() => router.delete(`${base}/${notice.case}`, { data: { version: notice.version }, preserveScroll: true, onFinish: () => setLetsGo(false) })}>{back}</Button>
+          <Button onClick={() => router.delete(`${base}/${notice.case}`, { data: { version: notice.version, ...place }, preserveScroll: true, onFinish: () => setLetsGo(false) })}>{back}</Button>
         </div>
       </Modal>
     </div>
   );
+}
+
+/** Whose words hold here, by the key of what is said of it. */
+function holding(notice: NoticeRow, isCourse: boolean, isPlace: boolean) {
+  if (notice.version > 0) {
+    return isPlace ? 'notices.form.own_place' : isCourse ? 'notices.form.own_course' : 'notices.form.own_school';
+  }
+  switch (notice.from) {
+    case 'own':
+    case 'module':
+    case 'course':
+      return 'notices.form.hold_wider';
+    case 'school':
+      return 'notices.form.hold_school';
+    case 'usual':
+      return 'notices.form.hold_usual';
+  }
 }
 
 interface PreviewProps {
