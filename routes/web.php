@@ -79,6 +79,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::put('/notices/{case}', [Staff\NoticesController::class, 'update'])->name('notices.save');
     Route::delete('/notices/{case}', [Staff\NoticesController::class, 'destroy'])->name('notices.let-go');
     Route::get('/courses/{course}/notices', [Staff\NoticesController::class, 'index'])->name('course-notices');
+    Route::get('/courses/{course}/notices/met', [Staff\NoticesController::class, 'met'])->name('course-notices.met');
     Route::post('/courses/{course}/notices/preview', [Staff\NoticesController::class, 'preview'])->name('course-notices.preview');
     Route::put('/courses/{course}/notices/{case}', [Staff\NoticesController::class, 'updateFor'])->name('course-notices.save');
     Route::delete('/courses/{course}/notices/{case}', [Staff\NoticesController::class, 'destroyFor'])->name('course-notices.let-go');

@@ -12,6 +12,7 @@ use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
 
 /**
@@ -44,6 +45,15 @@ final class Answer
     public function state(int $item): State
     {
         return $this->decisions()[$item]->state;
+    }
+
+    /** @return list<string> keys of the offers of which they hold or held a pass themselves, that of the latest first */
+    public function offersHeld(): array
+    {
+        $passes = $this->viewer->passes;
+        usort($passes, static fn (Pass $a, Pass $b): int => $b->from <=> $a->from);
+
+        return array_values(array_unique(array_map(static fn (Pass $pass): string => $pass->offer, $passes)));
     }
 
     /** The same with the rule objects that it rests on: what `why` and words are made of. */

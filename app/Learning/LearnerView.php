@@ -235,15 +235,6 @@ final readonly class LearnerView
         return $this->answer->decider->prepared->offerOf($pass)->title ?? $pass->offer;
     }
 
-    /** @return list<string> keys of the offers of which they hold or held a pass themselves, that of the latest first */
-    public function offersHeld(): array
-    {
-        $passes = $this->answer->viewer->passes;
-        usort($passes, static fn (Pass $a, Pass $b): int => $b->from <=> $a->from);
-
-        return array_values(array_unique(array_map(static fn (Pass $pass): string => $pass->offer, $passes)));
-    }
-
     public function notice(Decision $decision): Notice
     {
         return $this->words->notice($decision);

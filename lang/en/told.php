@@ -36,6 +36,7 @@ return [
         'there_new_guest_link' => 'There is a new guest link. Whoever came by an old one is no guest any more.',
     ],
     'notices_controller' => [
+        'no_notice_here' => 'There is no notice here: the row is open to this viewer or hidden from them, or one of the two is not there any more.',
         'saved_whoever_meets_door' => 'Saved. Whoever meets this door from now on reads it so.',
         'this_notice' => 'this notice',
     ],

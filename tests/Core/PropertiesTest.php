@@ -18,6 +18,8 @@ use SilentKeep\Core\Foresight\Definition\SteppingReach;
 use SilentKeep\Core\Foresight\Impact;
 use SilentKeep\Core\Foresight\Person;
 use SilentKeep\Core\Foresight\Reaching;
+use SilentKeep\Core\Foresight\WayIn;
+use SilentKeep\Core\Foresight\WaysIn;
 use SilentKeep\Core\Format\PlanReader;
 use SilentKeep\Core\Outline\Item;
 use SilentKeep\Core\Time\Instant;
@@ -73,6 +75,18 @@ final class PropertiesTest extends TestCase
             self::assertSame([$stepped->open, $stepped->works], [$swept->open, $swept->works]);
             self::assertEqualsCanonicalizing($stepped->afterwards->done, $swept->afterwards->done);
         }, $seed % 3 === 0);
+    }
+
+    #[DataProvider('seeds')]
+    public function test_ways_into_all_items_are_the_ways_into_each(int $seed): void
+    {
+        $this->forViewers($seed, static function (Decider $decider, Viewer $viewer, int $at): void {
+            $ways = new WaysIn($decider, $decider->prepared->plan->zone);
+            $all = $ways->all($viewer, $at);
+            foreach ($decider->course->outline->items as $position => $item) {
+                self::assertEqualsCanonicalizing(array_map(static fn (WayIn $way): string => $way->offer->key, $ways->to($item->key, $viewer, $at)), $all[$position] ?? [], $item->key);
+            }
+        }, viewers: 2);
     }
 
     #[DataProvider('seeds')]

@@ -12,7 +12,7 @@ final class WorkspaceRequest extends FormRequest
 {
     use ReadsLook;
 
-    public const LENSES = ['rules', 'sightlines', 'timeline'];
+    public const LENSES = ['rules', 'sightlines', 'timeline', 'notices'];
 
     /** @return array<string, list<string>> */
     public function rules(): array

@@ -53,6 +53,30 @@ final readonly class Shop
         return [$cards, $opening];
     }
 
+    /**
+     * Into which closed items an offer that they may take would bring them sooner than waiting does: the same as {@see waysTo}
+     * of each, without its cards.
+     *
+     * @param  ?Person  $buyer  who would take a bundle; null: anybody
+     * @return array<int, true> by position
+     */
+    public function waysInto(Answer $answer, Course $course, Taker $taker, ?Person $buyer): array
+    {
+        $offers = array_filter($this->takeable($answer, $course, $taker), static fn (array $one): bool => $one[1]->renews === null);
+        $bundled = [];
+        $into = [];
+        foreach ((new WaysIn($answer->decider, $answer->decider->prepared->plan->zone))->all($answer->viewer, $answer->at) as $position => $keys) {
+            foreach ($keys as $key) {
+                if (isset($offers[$key]) || $bundled[$key] ??= $this->bundlesWith([$key], $buyer) !== []) {
+                    $into[$position] = true;
+                    break;
+                }
+            }
+        }
+
+        return $into;
+    }
+
     private function when(WayIn $way, Taking $taking, int $at): string
     {
         $now = $way->opens <= $at;

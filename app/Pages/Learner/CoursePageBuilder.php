@@ -133,7 +133,7 @@ final readonly class CoursePageBuilder
     {
         $case = NoticeCase::of($decision);
         $outline = $view->answer->decider->course->outline;
-        $own = $this->notices->at($course, $outline->keysUp($outline->positionOf($decision->item) ?? 0), $view->offersHeld(), $case)[0]->text ?? null;
+        $own = $this->notices->at($course, $outline->keysUp($outline->positionOf($decision->item) ?? 0), $view->answer->offersHeld(), $case)[0]->text ?? null;
         if ($own !== null && $own->way === 'sign-in' && $reading->signIn !== null && $case->canSendToSignIn()) {
             return new SentAway($reading->signIn);
         }

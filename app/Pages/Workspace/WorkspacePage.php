@@ -10,6 +10,7 @@ use App\Access\ZoneOffset;
 use App\Drafts\Rules\RuleRow;
 use App\Pages\Courses\CourseHead;
 use App\Pages\Courses\CourseSettings;
+use App\Pages\Notices\NoticesGrid;
 use App\Sightlines\SightlinesGrid;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
@@ -19,7 +20,7 @@ use OpenApi\Attributes as OA;
 final readonly class WorkspacePage
 {
     /**
-     * @param  string  $lens  rules, sightlines or timeline
+     * @param  string  $lens  rules, sightlines, timeline or notices
      * @param  list<OutlineRow>  $rows
      * @param  list<string>  $plans  names of the release plans
      * @param  ?string  $plan  the one that is shown
@@ -31,11 +32,12 @@ final readonly class WorkspacePage
      * @param  list<Sentence>  $changes  what publishing would change
      * @param  list<SavedVantages>  $saved  of the one who reads; none in the Rules lens
      * @param  list<ZoneOffset>  $offsets  of the school's wall clock
-     * @param  ?SightlinesGrid  $sightlines  null in the Rules lens
+     * @param  ?SightlinesGrid  $sightlines  null in the lenses of rules and of notices
+     * @param  ?NoticesGrid  $notices  null in all other lenses
      */
     public function __construct(
         #[OA\Property] public CourseHead $course,
-        #[OA\Property(enum: ['rules', 'sightlines', 'timeline'])] public string $lens,
+        #[OA\Property(enum: ['rules', 'sightlines', 'timeline', 'notices'])] public string $lens,
         #[OA\Property(items: new OA\Items(ref: OutlineRow::class))] public array $rows,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $plans,
         #[OA\Property] public ?string $plan,
@@ -48,6 +50,7 @@ final readonly class WorkspacePage
         #[OA\Property(items: new OA\Items(ref: SavedVantages::class))] public array $saved,
         #[OA\Property(items: new OA\Items(ref: ZoneOffset::class))] public array $offsets,
         #[OA\Property] public ?SightlinesGrid $sightlines,
+        #[OA\Property] public ?NoticesGrid $notices,
         #[OA\Property] public bool $mayEdit,
         #[OA\Property] public CourseSettings $settings,
     ) {

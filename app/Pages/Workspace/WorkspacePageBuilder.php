@@ -25,6 +25,7 @@ use App\Models\VantageSet;
 use App\Pages\Courses\CourseHeadBuilder;
 use App\Pages\Courses\CourseSettings;
 use App\Pages\Courses\DraftNews;
+use App\Pages\Notices\NoticesLensBuilder;
 use App\People\PeoplesLabels;
 use App\Sightlines\Sightlines;
 use App\Sightlines\Vantages\Look;
@@ -42,7 +43,7 @@ final readonly class WorkspacePageBuilder
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
-    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines)
+    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private NoticesLensBuilder $notices)
     {
     }
 
@@ -69,12 +70,13 @@ final readonly class WorkspacePageBuilder
             changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
             saved: $lens === 'rules' ? [] : self::saved($course, $reader),
             offsets: $lens === 'rules' ? [] : $this->clock->offsets(),
-            sightlines: $lens === 'rules' ? null : $this->sightlines->atOnce(
+            sightlines: $lens === 'rules' || $lens === 'notices' ? null : $this->sightlines->atOnce(
                 $course,
                 $this->plans->of($seen),
                 $look->see === RulesVersion::Both && $draft !== null && $live !== null ? $this->plans->of($live) : null,
                 $look,
             ),
+            notices: $lens === 'notices' ? $this->notices->grid($course, $look) : null,
             mayEdit: $mayEdit,
             settings: self::settings($course, $document, $mayEdit),
         );

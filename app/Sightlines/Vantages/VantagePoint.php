@@ -69,6 +69,11 @@ final readonly class VantagePoint implements \Stringable
         return new self(VantageKind::Guest);
     }
 
+    public static function member(): self
+    {
+        return new self(VantageKind::Member);
+    }
+
     public static function person(int $id): self
     {
         return new self(VantageKind::Person, person: $id);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Staff;
 
 use App\Access\WhoLooks;
+use App\Http\Requests\LookRequest;
 use App\Http\Requests\NoticePlaces;
 use App\Http\Requests\NoticeRequest;
 use App\Http\Text;
@@ -12,6 +13,7 @@ use App\Models\Course;
 use App\Notices\NoticeCase;
 use App\Notices\NoticePlace;
 use App\Notices\SaveNotice;
+use App\Pages\Notices\NoticeMetBuilder;
 use App\Pages\Notices\NoticesPageBuilder;
 use App\Pages\Shared\Flash;
 use App\Words\Say;
@@ -25,7 +27,7 @@ use Inertia\Response;
 /** What people meet at closed doors, in the whole school or in one course. */
 final readonly class NoticesController
 {
-    public function __construct(private NoticesPageBuilder $pages, private SaveNotice $save)
+    public function __construct(private NoticesPageBuilder $pages, private NoticeMetBuilder $met, private SaveNotice $save)
     {
     }
 
@@ -35,6 +37,15 @@ final readonly class NoticesController
         $place = $course === null ? NoticePlace::school() : NoticePlaces::of($request, $course);
 
         return Inertia::render('keep/Notices', get_object_vars($this->pages->page($place, is_string($case) ? $case : null, Gate::allows('edit-rules'))));
+    }
+
+    /** The notice that a vantage meets at a row, for the lens. */
+    public function met(LookRequest $request, Course $course): JsonResponse
+    {
+        $item = $request->query('item');
+        $met = $this->met->of($course, $request->look(), is_string($item) ? $item : '', WhoLooks::bearer($request));
+
+        return $met === null ? new JsonResponse(['message' => Say::text('told.notices_controller.no_notice_here')], 404) : new JsonResponse($met);
     }
 
     public function preview(Request $request, ?Course $course = null): JsonResponse

@@ -40,6 +40,7 @@ export const routes: Config['routes'] = {
   'keep.course': {"uri":"keep/courses/{course}","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.course-notices': {"uri":"keep/courses/{course}/notices","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.course-notices.let-go': {"uri":"keep/courses/{course}/notices/{case}","methods":["DELETE"],"parameters":["course","case"]},
+  'keep.course-notices.met': {"uri":"keep/courses/{course}/notices/met","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.course-notices.preview': {"uri":"keep/courses/{course}/notices/preview","methods":["POST"],"parameters":["course"]},
   'keep.course-notices.save': {"uri":"keep/courses/{course}/notices/{case}","methods":["PUT"],"parameters":["course","case"]},
   'keep.courses': {"uri":"keep/courses","methods":["GET","HEAD"]},
@@ -160,6 +161,7 @@ declare module 'ziggy-js' {
     'keep.course': [{"name":"course","required":true}];
     'keep.course-notices': [{"name":"course","required":true}];
     'keep.course-notices.let-go': [{"name":"course","required":true},{"name":"case","required":true}];
+    'keep.course-notices.met': [{"name":"course","required":true}];
     'keep.course-notices.preview': [{"name":"course","required":true}];
     'keep.course-notices.save': [{"name":"course","required":true},{"name":"case","required":true}];
     'keep.courses': [];

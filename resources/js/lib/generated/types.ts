@@ -540,6 +540,24 @@ export interface MyCoursesPage {
   observed: number | null;
 }
 
+export interface NoticeMet {
+  case: NoticeCase;
+  who: string;
+  notice: NoticePage | null;
+  sentTo: string | null;
+  levels: NoticeMetLevel[];
+}
+
+export interface NoticeMetLevel {
+  level: NoticeLevel;
+  item: string | null;
+  title: string | null;
+  offer: string | null;
+  offerTitle: string | null;
+  words: string | null;
+  holds: boolean;
+}
+
 export interface NoticePage {
   course: CourseFrame;
   item: string;
@@ -575,6 +593,24 @@ export interface NoticeRow {
   usualText: string;
   canSendToSignIn: boolean;
   status: number;
+}
+
+export interface NoticeSight {
+  glyph: Glyph;
+  look: boolean;
+  case: NoticeCase | null;
+  word: string | null;
+  level: NoticeLevel | null;
+  hasStep: boolean;
+}
+
+export interface NoticesGrid {
+  at: number;
+  now: number;
+  see: RulesVersion;
+  vantages: Vantage[];
+  sights: NoticeSight[];
+  cells: number[][];
 }
 
 export interface NoticesPage {
@@ -1053,7 +1089,7 @@ export interface WhyLink {
 
 export interface WorkspacePage {
   course: CourseHead;
-  lens: 'rules' | 'sightlines' | 'timeline';
+  lens: 'rules' | 'sightlines' | 'timeline' | 'notices';
   rows: OutlineRow[];
   plans: string[];
   plan: string | null;
@@ -1066,6 +1102,7 @@ export interface WorkspacePage {
   saved: SavedVantages[];
   offsets: ZoneOffset[];
   sightlines: SightlinesGrid | null;
+  notices: NoticesGrid | null;
   mayEdit: boolean;
   settings: CourseSettings;
 }
