@@ -13,6 +13,9 @@ final class Say
     /** @var array<string, array{MessageFormatter, list<string>}> by language and key, with what must go in them */
     private static array $patterns = [];
 
+    /** @var array<string, string> words in which nothing goes, by language and key: a course of 400 rows says the same few of them thousands of times */
+    private static array $fixed = [];
+
     private function __construct()
     {
     }
@@ -20,6 +23,10 @@ final class Say
     /** @param  array<string, string|int|float>  $with  by placeholder */
     public static function text(string $key, array $with = []): string
     {
+        $fixed = self::$fixed[Lang::getLocale()." {$key}"] ?? null;
+        if ($fixed !== null) {
+            return $fixed;
+        }
         [$pattern, $needed] = self::pattern($key);
         $missing = array_diff($needed, array_keys($with));
         if ($missing !== []) {
@@ -27,7 +34,14 @@ final class Say
         }
         $said = $pattern->format($with);
 
-        return $said === false ? throw new \LogicException("The words {$key} do not go with what they are given.") : $said;
+        if ($said === false) {
+            throw new \LogicException("The words {$key} do not go with what they are given.");
+        }
+        if ($needed === []) {
+            self::$fixed[Lang::getLocale()." {$key}"] = $said;
+        }
+
+        return $said;
     }
 
     /** Words as they stand in lang/, for whoever fills them in with placeholders of their own. */

@@ -54,6 +54,8 @@ return [
         'rules' => 'Rules',
         'sightlines' => 'Sightlines',
         'timeline' => 'Timeline',
+        'notices' => 'Notices',
+        'key' => '{title} (key {key})',
         'filter_rows' => 'Filter rows',
         'shown_of_rows' => '{shown} of {rows}',
         'all_rows' => '{rows, plural, one {# row} other {# rows}}',

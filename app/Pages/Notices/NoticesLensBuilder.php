@@ -106,6 +106,7 @@ final readonly class NoticesLensBuilder
         $case = NoticeCase::of($decision);
         $standing = $this->texts->at($course, $answer->decider->course->outline->keysUp($position), $answer->offersHeld(), $case, $texts)[0] ?? null;
         $opens = $decision->next?->state === State::Open ? $decision->next->at : null;
+        $told = in_array($case, [NoticeCase::TooEarly, NoticeCase::FinishFirst, NoticeCase::CourseNotOpen], true) ? $words->placeholders($decision) : ['opens' => '', 'first' => ''];
 
         return new NoticeSight(
             Glyph::of($decision)->value,
@@ -113,7 +114,7 @@ final readonly class NoticesLensBuilder
             case: $case->value,
             word: $opens === null ? Say::text("cases.short.{$case->value}") : $this->clock->cellDate($opens),
             level: ($standing->level ?? NoticeLevel::Usual)->value,
-            hasStep: $standing !== null || $opens !== null || $canTake || $case->canSendToSignIn() || ($case === NoticeCase::FinishFirst && $words->placeholders($decision)['first'] !== ''),
+            hasStep: $standing !== null || $opens !== null || $canTake || $case->canSendToSignIn() || $told['opens'] !== '' || $told['first'] !== '',
         );
     }
 }

@@ -99,7 +99,7 @@ final readonly class NoticesPageBuilder
     }
 
     /** With names of the course, or of any, and of nobody in particular. */
-    public function preview(?Course $course, string $heading, string $text): NoticePreview
+    public function preview(?Course $course, string $heading, string $text, ?string $item = null): NoticePreview
     {
         $shown = $course ?? Course::query()->with(['liveRevision', 'draft'])->whereNotNull('live_revision_id')->orderBy('id')->first();
         $document = $shown === null ? null : SightlinesPageBuilder::seen($shown, RulesVersion::Draft);
@@ -109,7 +109,7 @@ final readonly class NoticesPageBuilder
         $offer = $document?->readOffers()[0] ?? null;
         $school = ($this->school)();
         $words = new Placeholders([
-            'title' => $title(1),
+            'title' => ($item === null ? null : $document?->readItems()[$item] ?? null)?->title() ?? $title(1),
             'first' => $title(0),
             'course' => $document?->title() ?? 'A course',
             'name' => Say::text('pages.notices_page_builder.eira_holm'),

@@ -2,7 +2,7 @@ import { Link, router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 import { clsx } from 'clsx';
 
-import type { CourseHead, Sentence, SightlinesGrid } from '../lib/generated/types';
+import type { CourseHead, Sentence, RulesVersion } from '../lib/generated/types';
 import { say, saying } from '../lib/keepSay';
 import { plainText } from '../lib/words';
 import { Words } from '../ui/Words';
@@ -14,7 +14,8 @@ export interface CourseHeadLineProps {
   course: CourseHead;
   changes: Sentence[];
   mayEdit: boolean;
-  seen: SightlinesGrid | null;
+  /** By which rules it is looked at; both at once only where they can be told apart. */
+  seen: { see: RulesVersion; before?: unknown } | null;
   onStep: (way: 'undo' | 'redo') => void;
   onSee: (see: string | null) => void;
   onCourse: () => void;
@@ -70,7 +71,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
       <div className={css.acts}>
         {seen !== null && changes.length > 0 && (
           <div className={css.seg} role="group" aria-label={say('workspace.course_head_line.which_rules_looked_at')}>
-            {SEES.map(({ see, title }) => (
+            {SEES.filter(({ see }) => see !== 'both' || seen.before !== undefined).map(({ see, title }) => (
               <button key={see} type="button" aria-pressed={seen.see === see} disabled={course.revision === null && see !== 'draft'} onClick={() => onSee(see === 'draft' ? null : see)}>
                 {title}
               </button>

@@ -10,6 +10,7 @@ const LENSES: { id: WorkspacePage['lens']; title: string }[] = [
   { id: 'rules', title: say('workspace.lens_corner.rules') },
   { id: 'sightlines', title: say('workspace.lens_corner.sightlines') },
   { id: 'timeline', title: say('workspace.lens_corner.timeline') },
+  { id: 'notices', title: say('workspace.lens_corner.notices') },
 ];
 
 interface LensCornerProps {
@@ -32,8 +33,7 @@ export function LensCorner({ lens, row, filter, field, onFilter, shown, rows }: 
       <ul className={css.lenses}>
         {LENSES.map(({ id, title }, index) => (
           <li key={id}>
-            <Link href={withQuery(url, { lens: id, row })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined}>
-              <kbd>{index + 1}</kbd>
+            <Link href={withQuery(url, { lens: id, row })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined} aria-keyshortcuts={`${index + 1}`} title={say('workspace.lens_corner.key', { title, key: index + 1 })}>
               {title}
             </Link>
           </li>

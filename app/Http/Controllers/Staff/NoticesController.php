@@ -52,7 +52,7 @@ final readonly class NoticesController
     {
         $request->validate(['heading' => ['nullable', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:5000']]);
 
-        return new JsonResponse($this->pages->preview($course, Text::of($request, 'heading', 300), Text::of($request, 'text')));
+        return new JsonResponse($this->pages->preview($course, Text::of($request, 'heading', 300), Text::of($request, 'text'), Text::of($request, 'item', 200)));
     }
 
     public function update(NoticeRequest $request, string $case): RedirectResponse

@@ -321,6 +321,19 @@ export const keepWords = {
   'lenses.move_opening.line': "{title} opens {when} {was}",
   'lenses.move_opening.counted': "{days} {count, plural, one {day} other {days}} {after}",
   'lenses.move_opening.on_weekday': ", on {weekday}",
+  'lenses.notices.own': "own",
+  'lenses.notices.module': "module",
+  'lenses.notices.course': "course",
+  'lenses.notices.school': "school",
+  'lenses.notices.usual': "usual words",
+  'lenses.notices.cell': "{met}; {source}",
+  'lenses.notices.caption': "What each vantage meets at each closed row of {title}, as of {when}, {zone}",
+  'lenses.notices.no_step': "no next step",
+  'lenses.notices.doors_without': "{count, plural, one {# door} other {# doors}} without a next step",
+  'lenses.notices.without_step': "Whoever meets one is told neither what to do nor what to wait for",
+  'lenses.notices.all_have_a_step': "Whoever meets a closed door here is told what to do, or what to wait for.",
+  'lenses.notices.words_of_course': "Words of this course",
+  'lenses.notices.words_of_school': "Words of the school",
   'lenses.sight_lenses.take_the_bars_away': "Take the bars away",
   'lenses.sight_lenses.show_their_bars': "Show their bars",
   'lenses.sight_lenses.scale_of_time': "Scale of time",
@@ -934,6 +947,29 @@ export const keepWords = {
   'sheet.why_sheet.why_for': "Why, for {name}, {when}",
   'sheet.why_sheet.expect_open': "Expect it open for them",
   'sheet.why_sheet.expect_closed': "Expect it closed for them",
+  'sheet.notice_sheet.what_name_meets': "What {name} meets at {title}",
+  'sheet.notice_sheet.as_met_by': "met by {name}",
+  'sheet.notice_sheet.hidden': "It is hidden from them: there is no notice, and no door.",
+  'sheet.notice_sheet.open': "It is open to them: there is no notice.",
+  'sheet.notice_sheet.failed': "The notice could not be loaded. The row or the viewer may not be there any more.",
+  'sheet.notice_sheet.looking': "Looking what they meet…",
+  'sheet.notice_sheet.no_step': "It says neither what to do nor what to wait for.",
+  'sheet.notice_sheet.where_words_come_from': "Where the words come from",
+  'sheet.notice_sheet.sign_in': "Sign in, and back to just this page",
+  'sheet.notice_sheet.ask': "Ask {name}",
+  'sheet.notice_sheet.look_at': "Open now: {title}",
+  'sheet.notice_sheet.own': "Own",
+  'sheet.notice_sheet.module': "Module",
+  'sheet.notice_sheet.course': "Course",
+  'sheet.notice_sheet.school': "School",
+  'sheet.notice_sheet.usual': "Usual",
+  'sheet.notice_sheet.quoted': "“{words}”",
+  'sheet.notice_sheet.quoted_for': "“{words}”, for holders of {offer}",
+  'sheet.notice_sheet.the_usual_words': "the usual words",
+  'sheet.notice_sheet.nothing': "nothing of its own",
+  'sheet.notice_sheet.look': "Look",
+  'sheet.notice_sheet.write': "Write",
+  'sheet.notice_sheet.edit': "Edit",
   'sheet.place.top': "{kind} at the top",
   'sheet.place.inside': "{kind} in {above}",
   'workspace.stand_in.stand_in_title': "Stand-in: {title}",
@@ -975,6 +1011,8 @@ export const keepWords = {
   'workspace.lens_corner.rules': "Rules",
   'workspace.lens_corner.sightlines': "Sightlines",
   'workspace.lens_corner.timeline': "Timeline",
+  'workspace.lens_corner.notices': "Notices",
+  'workspace.lens_corner.key': "{title} (key {key})",
   'workspace.lens_corner.filter_rows': "Filter rows",
   'workspace.lens_corner.shown_of_rows': "{shown} of {rows}",
   'workspace.lens_corner.all_rows': "{rows, plural, one {# row} other {# rows}}",
@@ -1324,6 +1362,19 @@ export interface KeepParts {
   'lenses.move_opening.line': 'title' | 'when' | 'was';
   'lenses.move_opening.counted': 'days' | 'count' | 'after';
   'lenses.move_opening.on_weekday': 'weekday';
+  'lenses.notices.own': never;
+  'lenses.notices.module': never;
+  'lenses.notices.course': never;
+  'lenses.notices.school': never;
+  'lenses.notices.usual': never;
+  'lenses.notices.cell': 'met' | 'source';
+  'lenses.notices.caption': 'title' | 'when' | 'zone';
+  'lenses.notices.no_step': never;
+  'lenses.notices.doors_without': 'count';
+  'lenses.notices.without_step': never;
+  'lenses.notices.all_have_a_step': never;
+  'lenses.notices.words_of_course': never;
+  'lenses.notices.words_of_school': never;
   'lenses.sight_lenses.take_the_bars_away': never;
   'lenses.sight_lenses.show_their_bars': never;
   'lenses.sight_lenses.scale_of_time': never;
@@ -1937,6 +1988,29 @@ export interface KeepParts {
   'sheet.why_sheet.why_for': 'name' | 'when';
   'sheet.why_sheet.expect_open': never;
   'sheet.why_sheet.expect_closed': never;
+  'sheet.notice_sheet.what_name_meets': 'name' | 'title';
+  'sheet.notice_sheet.as_met_by': 'name';
+  'sheet.notice_sheet.hidden': never;
+  'sheet.notice_sheet.open': never;
+  'sheet.notice_sheet.failed': never;
+  'sheet.notice_sheet.looking': never;
+  'sheet.notice_sheet.no_step': never;
+  'sheet.notice_sheet.where_words_come_from': never;
+  'sheet.notice_sheet.sign_in': never;
+  'sheet.notice_sheet.ask': 'name';
+  'sheet.notice_sheet.look_at': 'title';
+  'sheet.notice_sheet.own': never;
+  'sheet.notice_sheet.module': never;
+  'sheet.notice_sheet.course': never;
+  'sheet.notice_sheet.school': never;
+  'sheet.notice_sheet.usual': never;
+  'sheet.notice_sheet.quoted': 'words';
+  'sheet.notice_sheet.quoted_for': 'words' | 'offer';
+  'sheet.notice_sheet.the_usual_words': never;
+  'sheet.notice_sheet.nothing': never;
+  'sheet.notice_sheet.look': never;
+  'sheet.notice_sheet.write': never;
+  'sheet.notice_sheet.edit': never;
   'sheet.place.top': 'kind';
   'sheet.place.inside': 'kind' | 'above';
   'workspace.stand_in.stand_in_title': 'title';
@@ -1978,6 +2052,8 @@ export interface KeepParts {
   'workspace.lens_corner.rules': never;
   'workspace.lens_corner.sightlines': never;
   'workspace.lens_corner.timeline': never;
+  'workspace.lens_corner.notices': never;
+  'workspace.lens_corner.key': 'title' | 'key';
   'workspace.lens_corner.filter_rows': never;
   'workspace.lens_corner.shown_of_rows': 'shown' | 'rows';
   'workspace.lens_corner.all_rows': 'rows';

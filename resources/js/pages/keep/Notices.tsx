@@ -207,7 +207,7 @@ function NoticeForm({ notice, base, isCourse, place, placeholders, mayEdit }: No
           </div>
         )}
       </form>
-      <Preview base={base} met={notice.case} way={data.way} heading={data.heading} text={data.text} address={data.address} />
+      <Preview base={base} item={place.item} met={notice.case} way={data.way} heading={data.heading} text={data.text} address={data.address} />
       <Modal opened={letsGo} onClose={() => setLetsGo(false)} title={say('notices.back.ask', { back })}>
         <p>{say(isPlace ? 'notices.back.told_wider' : isCourse ? 'notices.back.told_school' : 'notices.back.told_usual')}</p>
         <div className={clsx(ui['review-acts'], ui['modal-acts'])}>
@@ -240,6 +240,8 @@ function holding(notice: NoticeRow, isCourse: boolean, isPlace: boolean) {
 
 interface PreviewProps {
   base: string;
+  /** At which they stand; null: the whole course or school. */
+  item: string | null;
   /** The kind of closed door. */
   met: NoticeCase;
   way: string;
@@ -249,8 +251,8 @@ interface PreviewProps {
 }
 
 /** As somebody might meet it, while one types. */
-function Preview({ base, met, way, heading, text, address }: PreviewProps) {
-  const { last: preview } = useAsked<NoticePreview>(`${base}/preview`, { heading, text }, 250);
+function Preview({ base, item, met, way, heading, text, address }: PreviewProps) {
+  const { last: preview } = useAsked<NoticePreview>(`${base}/preview`, { heading, text, item }, 250);
   return (
     <section className={ui['notice-preview']} aria-label={say('notices.preview.title')} aria-live="polite">
       <p className={ui.soft}>{say(way === 'show' ? 'notices.preview.example' : 'notices.preview.nothing')}</p>

@@ -15,6 +15,7 @@ import { useSights } from '../../workspace/useSights';
 import type { OutlineRow, WorkspacePage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { RuleSheet, type SheetRow } from '../../workspace/sheet/RuleSheet';
+import { NoticesLens } from '../../workspace/lenses/NoticesLens';
 import { CollisionDialog } from '../../workspace/dialogs/CollisionDialog';
 import { CourseForm } from '../../workspace/dialogs/CourseForm';
 import { CourseHeadLine } from '../../workspace/CourseHeadLine';
@@ -44,7 +45,7 @@ function show(query: Query) {
 }
 
 export default function Workspace(page: WorkspacePage) {
-  const { course, lens, rows, plans, plan, mainPlan, tiers, offers, labels, rules, changes, saved, sightlines, mayEdit, settings } = page;
+  const { course, lens, rows, plans, plan, mainPlan, tiers, offers, labels, rules, changes, saved, sightlines, notices, mayEdit, settings } = page;
   const { url } = usePage();
   const [asked] = useState(() => new URLSearchParams(url.split('?')[1]));
   const filterField = useRef<HTMLInputElement>(null);
@@ -60,6 +61,7 @@ export default function Workspace(page: WorkspacePage) {
   const [dialog, setDialog] = useState<'course' | 'plans' | 'who' | null>(null);
   const [leaving, setLeaving] = useState<string[]>([]);
   const sights = useSights(course, lens, sightlines, (at) => show({ at }));
+  const looked = notices ?? (sights === null ? null : { ...sights.grid, at: sights.at });
   const acts = useOutlineActs(course.key, course.draftVersion);
   const news = useDraftNews(course.key, course.draftVersion);
   const { flash } = useShared();
@@ -116,6 +118,7 @@ export default function Workspace(page: WorkspacePage) {
     '1': () => show({ lens: 'rules' }),
     '2': () => show({ lens: 'sightlines' }),
     '3': () => show({ lens: 'timeline' }),
+    '4': () => show({ lens: 'notices' }),
     '/': () => filterField.current?.focus(),
     'ctrl+z': () => step('undo'),
     'ctrl+y': () => step('redo'),
@@ -133,11 +136,11 @@ export default function Workspace(page: WorkspacePage) {
         course={course}
         changes={changes}
         mayEdit={mayEdit}
-        seen={sightlines}
+        seen={sightlines ?? notices}
         onStep={step}
         onSee={(see) => show({ see })}
         onCourse={() => setDialog('course')}
-        {...(sights === null ? {} : { onWho: () => setDialog('who') })}
+        {...(looked === null ? {} : { onWho: () => setDialog('who') })}
       />
       <DraftNewsNote news={news} />
       {task !== null && <OutlineDialog course={course.key} version={course.draftVersion} task={task} onClose={() => setTask(null)} />}
@@ -145,13 +148,13 @@ export default function Workspace(page: WorkspacePage) {
       {dialog === 'plans' && (
         <PlansDialog course={course.key} version={course.draftVersion} plans={plans} mainPlan={mainPlan} offers={offers} onClose={() => setDialog(null)} />
       )}
-      {dialog === 'who' && sights !== null && (
+      {dialog === 'who' && looked !== null && (
         <VantagesDialog
           course={course.key}
           offers={offers}
-          vantages={sights.grid.vantages}
+          vantages={looked.vantages}
           saved={saved}
-          csv={withQuery(to('keep.sightlines.csv', { course: course.key }), { v: sights.grid.vantages.map(({ id }) => id), at: sights.isNow ? null : isoOf(sights.at), see: sights.grid.see === 'published' ? 'published' : null })}
+          csv={withQuery(to('keep.sightlines.csv', { course: course.key }), { v: looked.vantages.map(({ id }) => id), at: looked.at === looked.now ? null : isoOf(looked.at), see: looked.see === 'published' ? 'published' : null })}
           onShow={(vantages) => show({ v: vantages })}
           onClose={() => setDialog(null)}
         />
@@ -170,6 +173,8 @@ export default function Workspace(page: WorkspacePage) {
               </Button>
             )}
           </div>
+        ) : notices !== null ? (
+          <NoticesLens page={page} grid={notices} corner={corner} rows={shown} here={here} onHere={setHere} sheet={sheet} onSheet={setSheet} onWho={() => setDialog('who')} />
         ) : sights !== null ? (
           <SightLenses
             page={page}
@@ -268,7 +273,7 @@ export default function Workspace(page: WorkspacePage) {
             onClose={closeSheet}
           />
         )}
-        {(sights === null || rows.length === 0) && (
+        {((sights === null && notices === null) || rows.length === 0) && (
           <footer className={css.rail}>
             <RulesFoot plan={plan} mayEdit={mayEdit} selected={selected.size} copied={copied} onClear={() => setSelected(new Set())} />
           </footer>

@@ -1,0 +1,139 @@
+import { Link } from '@inertiajs/react';
+import { clsx } from 'clsx';
+
+import { Prose } from '../../learn/Prose';
+import { withQuery } from '../../lib/address';
+import { isoOf } from '../../lib/time';
+import type { NoticeLevel, NoticeMet, NoticeMetLevel, NoticePage, NoticeSight, OutlineRow, Vantage } from '../../lib/generated/types';
+import { say, saying } from '../../lib/keepSay';
+import { to } from '../../lib/route';
+import { useAsked } from '../../lib/useAsked';
+import { plainText } from '../../lib/words';
+import { Words } from '../../ui/Words';
+import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
+
+export interface NoticeSheetProps {
+  course: string;
+  row: OutlineRow;
+  vantage: Vantage;
+  /** What the cell shows. */
+  sight: NoticeSight | undefined;
+  at: number;
+  isNow: boolean;
+  see: string;
+  mayEdit: boolean;
+  onClose: () => void;
+}
+
+/** Beside a cell: the notice as it is met there, and where its words come from. */
+export function NoticeSheet({ course, row, vantage, sight, at, isNow, see, mayEdit, onClose }: NoticeSheetProps) {
+  const isClosed = sight !== undefined && sight.case !== null;
+  const query = { v: [vantage.id], see: see === 'published' ? see : null, at: isNow ? null : isoOf(at) };
+  const { answer, state } = useAsked<NoticeMet>(isClosed ? withQuery(to('keep.course-notices.met', { course }), { ...query, item: row.key }) : null);
+  return (
+    <aside className={css.sheet} aria-label={say('sheet.notice_sheet.what_name_meets', { title: row.title, name: vantage.name })} aria-busy={state === 'waiting'}>
+      <header>
+        <div>
+          <h2>{row.title}</h2>
+          <p>{say('sheet.notice_sheet.as_met_by', { name: vantage.name })}</p>
+        </div>
+        <button type="button" className={css.x} onClick={onClose}>
+          <kbd>{say('keep.keys.esc')}</kbd> <span className={ui.vh}>{say('sheet.why_sheet.close_the_sheet')}</span> <span aria-hidden>×</span>
+        </button>
+      </header>
+      {!isClosed && <p className={clsx(css.sheetnote, ui.soft)}>{say(sight?.glyph === 'hidden' ? 'sheet.notice_sheet.hidden' : 'sheet.notice_sheet.open')}</p>}
+      {state === 'failed' && <p className={clsx(css.sheetnote, ui.takes)}>{say('sheet.notice_sheet.failed')}</p>}
+      {state === 'waiting' && <p className={clsx(css.sheetnote, ui.soft)}>{say('sheet.notice_sheet.looking')}</p>}
+      {answer !== null && (
+        <>
+          <section>
+            <h3>{answer.who}</h3>
+            {answer.notice === null ? (
+              <p>{answer.sentTo === null || answer.sentTo === '' ? say('notices.preview.sign_in') : say('notices.preview.address', { address: answer.sentTo })}</p>
+            ) : (
+              <MiniNotice notice={answer.notice} />
+            )}
+            {sight?.hasStep === false && <p className={ui.takes}>{say('sheet.notice_sheet.no_step')}</p>}
+          </section>
+          <section>
+            <h3>{say('sheet.notice_sheet.where_words_come_from')}</h3>
+            <ol className={css.levels}>
+              {answer.levels.map((level) => (
+                <Level key={`${level.level} ${level.item} ${level.offer}`} course={course} level={level} met={answer.case} mayEdit={mayEdit} />
+              ))}
+            </ol>
+          </section>
+        </>
+      )}
+      <section>
+        <Link href={withQuery(to('keep.stand-in', { course }), { ...query, item: row.key })}>{say('sheet.why_sheet.stand_in_for_name', { name: vantage.name })}</Link>
+      </section>
+    </aside>
+  );
+}
+
+/** The notice as its viewer has it, with nothing to press. */
+function MiniNotice({ notice }: { notice: NoticePage }) {
+  return (
+    <div className={css.mininotice}>
+      <div className={clsx(ui.wall, ui[`wall-${notice.glyph}`], css.miniwall)} aria-hidden>
+        <i />
+      </div>
+      <h4>{plainText(notice.heading)}</h4>
+      {notice.html === null ? (
+        <p>
+          <Words segments={notice.text.segments} />
+        </p>
+      ) : (
+        <Prose html={notice.html} />
+      )}
+      {notice.signIn !== null && <p className={css.ministep}>{say('sheet.notice_sheet.sign_in')}</p>}
+      {notice.offers.map((offer) => (
+        <p key={offer.key} className={css.ministep}>
+          <b>{offer.name}</b> <span>{offer.price}</span>
+          <br />
+          {offer.detail}
+        </p>
+      ))}
+      {notice.contactName !== null && notice.contactEmail !== null && <p className={css.ministep}>{say('sheet.notice_sheet.ask', { name: notice.contactName })}</p>}
+      {notice.lookAt !== null && <p className={css.ministep}>{say('sheet.notice_sheet.look_at', { title: notice.lookAt.title })}</p>}
+    </div>
+  );
+}
+
+const LEVELS: Record<NoticeLevel, string> = {
+  own: say('sheet.notice_sheet.own'),
+  module: say('sheet.notice_sheet.module'),
+  course: say('sheet.notice_sheet.course'),
+  school: say('sheet.notice_sheet.school'),
+  usual: say('sheet.notice_sheet.usual'),
+};
+
+interface LevelProps {
+  course: string;
+  level: NoticeMetLevel;
+  met: string;
+  mayEdit: boolean;
+}
+
+/** What is said at one level, where it can be changed, and whether it is what is met. */
+function Level({ course, level, met, mayEdit }: LevelProps) {
+  const place = level.level === 'school' ? to('keep.notices') : level.level === 'usual' ? null : to('keep.course-notices', { course });
+  const words = level.words === null ? null : saying(level.offerTitle === null ? 'sheet.notice_sheet.quoted' : 'sheet.notice_sheet.quoted_for', { words: level.words, offer: level.offerTitle });
+  return (
+    <li className={clsx(level.holds && css.holds)}>
+      <b>{LEVELS[level.level]}</b>
+      <span>
+        {level.level === 'module' && `${level.title ?? ''}: `}
+        {words === null ? <span className={ui.soft}>{say(level.level === 'usual' ? 'sheet.notice_sheet.the_usual_words' : 'sheet.notice_sheet.nothing')}</span> : level.holds ? words : <s>{words}</s>}
+      </span>
+      {place !== null && (
+        <Link href={withQuery(place, { case: met, item: level.item, offer: level.offer })}>
+          {say(!mayEdit ? 'sheet.notice_sheet.look' : level.words === null ? 'sheet.notice_sheet.write' : 'sheet.notice_sheet.edit')}
+          <span className={ui.vh}> {LEVELS[level.level]}</span>
+        </Link>
+      )}
+    </li>
+  );
+}
