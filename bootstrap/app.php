@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\EndedSessions;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\LimitBodies;
 use App\Http\Middleware\NotBegun;
 use App\Http\Middleware\NoteSeen;
@@ -15,6 +16,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -24,7 +26,7 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
-        $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class]);
+        $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class], replace: [StartSession::class => KeepSession::class]);
         $middleware->trustHosts(at: static fn (): array => App\Http\TrustedHosts::patterns(), subdomains: false);
         // A session that is over is over before anybody asks who is signed in.
         $middleware->prependToPriorityList(AuthenticatesRequests::class, EndedSessions::class);

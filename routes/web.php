@@ -78,6 +78,11 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/notices/preview', [Staff\NoticesController::class, 'preview'])->name('notices.preview');
     Route::put('/notices/{case}', [Staff\NoticesController::class, 'update'])->name('notices.save');
     Route::delete('/notices/{case}', [Staff\NoticesController::class, 'destroy'])->name('notices.let-go');
+    Route::get('/courses/{course}/run-again', [Staff\RunAgainController::class, 'show'])->name('run-again');
+    Route::get('/courses/{course}/run-again/dates', [Staff\RunAgainController::class, 'dates'])->name('run-again.dates');
+    Route::post('/courses/{course}/run-again', [Staff\RunAgainController::class, 'store'])->name('run-again.keep');
+    Route::put('/courses/{course}/run-again/asked', [Staff\RunAgainController::class, 'update'])->name('run-again.take');
+    Route::post('/courses/{course}/run-again/letters', [Staff\RunAgainController::class, 'tell'])->name('run-again.tell');
     Route::get('/courses/{course}/notices', [Staff\NoticesController::class, 'index'])->name('course-notices');
     Route::get('/courses/{course}/notices/met', [Staff\NoticesController::class, 'met'])->name('course-notices.met');
     Route::post('/courses/{course}/notices/preview', [Staff\NoticesController::class, 'preview'])->name('course-notices.preview');
@@ -129,6 +134,9 @@ Route::post('/look-with', [Learner\CoursesController::class, 'lookWith'])->middl
 Route::get('/calendar/{token}.ics', [Learner\BoardController::class, 'calendar'])->where('token', '[A-Za-z0-9]{40}')->middleware('throttle:60,1,calendar')->name('calendar');
 Route::post('/calendar-link', [Learner\BoardController::class, 'changeLink'])->middleware(['auth', 'throttle:10,1,calendar-link'])->name('calendar.change');
 Route::get('/media/{medium}', [Learner\MediaController::class, 'show'])->whereNumber('medium')->middleware('signed:relative')->name('media');
+Route::post('/courses/{course}/next-run', [Learner\NextRunController::class, 'store'])->middleware('throttle:10,1,next-run')->name('course.next-run');
+Route::get('/next-run/{token}', [Learner\NextRunController::class, 'show'])->where('token', '[A-Za-z0-9]{40}')->name('next-run.stop');
+Route::delete('/next-run/{token}', [Learner\NextRunController::class, 'destroy'])->where('token', '[A-Za-z0-9]{40}')->name('next-run.stopped');
 Route::get('/courses', [Learner\CoursesController::class, 'index'])->middleware('auth')->name('courses');
 Route::get('/courses/{course}', [Learner\CoursesController::class, 'show'])->name('course');
 Route::get('/courses/{course}/{item}', [Learner\LessonController::class, 'show'])->name('lesson');

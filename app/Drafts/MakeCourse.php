@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drafts;
 
+use App\Drafts\Edits\Edit;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
@@ -19,10 +20,16 @@ final readonly class MakeCourse
     {
     }
 
-    /** Offers are not taken over: a pass of one course is none of another. */
-    public function __invoke(string $title, ?Course $like, Person $author): Course
+    /**
+     * Offers are not taken over: a pass of one course is none of another.
+     *
+     * @param  ?Edit  $edit  made at once in what is taken over
+     *
+     * @throws Edits\CannotEdit
+     */
+    public function __invoke(string $title, ?Course $like, Person $author, ?Edit $edit = null): Course
     {
-        return DB::transaction(function () use ($title, $like, $author): Course {
+        return DB::transaction(function () use ($title, $like, $author, $edit): Course {
             $key = $this->freeKey($title);
             $course = Course::query()->create(['key' => $key]);
             $pattern = $like === null ? null : $like->draft->document ?? $like->liveRevision?->document;
@@ -30,6 +37,7 @@ final readonly class MakeCourse
             $document = $pattern === null ? CourseDocument::begun($key, $title) : CourseDocument::fromJson($pattern)->withoutOffers();
             $document->edit()->set('key', $key);
             $document->edit()->set('title', $title);
+            $edit?->applyTo($document);
             Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => $document->toJson(), 'version' => 1]);
             $this->log->note('course.made', $author, $course, after: ['title' => $title, 'like' => $like?->key]);
 

@@ -40,6 +40,12 @@ final readonly class LearnerViews
         return $decider === null ? null : $this->of($decider, $viewer, $this->clock, $as);
     }
 
+    /** As it is published; by its key, where it never was. */
+    public function titleOf(Course $course): string
+    {
+        return $this->plans->live($course)->course->title ?? $course->key;
+    }
+
     /** By any rules, at the instant of any clock. */
     public function of(Decider $decider, Viewer $viewer, SchoolClock $clock, ?string $as = null): LearnerView
     {

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property ?int $live_revision_id
  * @property ?string $guest_token of the link by which guests come
  * @property string $about Markdown; for its public page
+ * @property bool $takes_next_run whether people can ask to be told when it runs again
  * @property int $last_draft_version of drafts that are no more
  * @property ?Revision $liveRevision
  * @property ?Draft $draft
@@ -24,7 +25,7 @@ final class Course extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['hidden' => 'boolean'];
+    protected $casts = ['hidden' => 'boolean', 'takes_next_run' => 'boolean'];
 
     public function getRouteKeyName(): string
     {

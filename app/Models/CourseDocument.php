@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Document\DocumentCourse;
+use App\Models\Document\DocumentDate;
+use App\Models\Document\DocumentDates;
 use App\Models\Document\DocumentItem;
 use App\Models\Document\DocumentOffer;
 use App\Models\Document\WritableCourse;
@@ -42,6 +44,16 @@ final class CourseDocument
     public static function begun(string $key, string $title): self
     {
         return new self(WritableCourse::make($key, $title)->read()->raw(), []);
+    }
+
+    /**
+     * Hands every date of the rules to a function, which says what stands there from then on.
+     *
+     * @param  \Closure(DocumentDate): string  $each
+     */
+    public function mapDates(\Closure $each): void
+    {
+        DocumentDates::map($this->course, $this->offers, $each);
     }
 
     public function withoutOffers(): self

@@ -28,6 +28,7 @@ return [
         'whoever_set_time' => 'Whoever set the time',
     ],
     'cannot_edit' => [
+        'no_dates' => 'This course names no date: there is nothing to move.',
         'course_has_no_item' => 'This course has no item {key} any more. Somebody may have taken it out; reload to see the present outline.',
         'course_has_no_release' => 'This course has no release plan {name} any more.',
         'only_lessons_and_parts' => 'Only lessons and parts are finished by themselves; {item} is neither.',

@@ -213,4 +213,12 @@ return [
         'over' => 'over',
         'look' => '{state}, look only',
     ],
+    'next_run' => [
+        'title' => 'Told when it runs again',
+        'told' => 'One letter, once it does.',
+        'ask' => 'Tell me',
+        'stop_title' => 'No letter about {course}',
+        'stop_text' => '{email} is to be told when {course} runs again.',
+        'stop' => 'Do not write to me',
+    ],
 ];

@@ -125,4 +125,11 @@ return [
         'letters' => 'Letters were asked for too often. Look for the last one, or try again in {minutes, plural, one {# minute} other {# minutes}}.',
         'too_long_open' => 'The page had been open for too long. Nothing was saved; please try again.',
     ],
+    'next_run' => [
+        'noted' => 'We write to {email} when {course} runs again.',
+        'stopped' => '{email} is not written to about {course} any more.',
+        'no_name' => 'Please say who you are.',
+        'no_email' => 'Please give the address to which we write.',
+        'bad_email' => 'This is not an e-mail address.',
+    ],
 ];

@@ -30,4 +30,9 @@ return [
         'to_buy' => 'by buying {offer}',
         'to_look' => 'to look at a sample',
     ],
+    'next_run' => [
+        'subject' => '{course} runs again',
+        'body' => "Dear {name},\n\nyou asked to be told: {course} runs again at {school}.\n\n{address}\n\nThis was the one letter that you asked for. If you ask again you are told again; if you never want to be: {stop}\n",
+        'body_from' => "Dear {name},\n\nyou asked to be told: {course} runs again at {school}, from {opens}.\n\n{address}\n\nThis was the one letter that you asked for. If you ask again you are told again; if you never want to be: {stop}\n",
+    ],
 ];

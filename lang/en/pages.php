@@ -78,4 +78,13 @@ return [
     'workspace_page_builder' => [
         'this_message' => 'This {message}.',
     ],
+    'run_again' => [
+        'season_opens' => 'The season begins',
+        'season_closes' => 'The season ends',
+        'opens' => '{title} opens',
+        'closes' => '{title} closes',
+        'only_from' => '{title} is for whoever comes from then on',
+        'only_until' => '{title} is for whoever comes before',
+        'lasts' => 'Passes of {title} end',
+    ],
 ];

@@ -166,4 +166,8 @@ return [
         'helps' => 'Assistants hand items out and extend passes; the rest is for administrators.',
         'sees' => 'Assistants see everything but change no rules.',
     ],
+    'run_again_request' => [
+        'on_which_day' => 'Please say on which day it begins.',
+        'needs_title' => 'A course needs a title.',
+    ],
 ];

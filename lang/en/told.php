@@ -65,4 +65,11 @@ return [
     'sightlines_controller' => [
         'row_or_viewer_not' => 'The row or the viewer is not there any more.',
     ],
+    'run_again_controller' => [
+        'in_the_draft' => 'All dates are moved, in the draft of the course. Look at them here, then rehearse and publish.',
+        'can_ask' => 'Whoever comes to this course when it is over can ask to be told.',
+        'cannot_ask' => 'Nobody can ask to be told any more. Those who asked before still wait.',
+        'does_not_run' => 'It does not run: publish it as live, in a season that is not over, and write then.',
+        'written_to' => '{count, plural, =0 {Nobody waits to be told.} one {# person is being written to.} other {# people are being written to.}}',
+    ],
 ];

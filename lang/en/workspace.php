@@ -39,6 +39,7 @@ return [
         'contents' => 'Contents',
         'notices' => 'Notices',
         'history' => 'History',
+        'run_again' => 'Run again',
         'who_looks' => '{key} who looks',
         'undo' => '{key} undo the last edit',
         'redo' => '{key} redo',

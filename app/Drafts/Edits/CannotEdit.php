@@ -44,6 +44,11 @@ final class CannotEdit extends \DomainException
         return new self(Say::text('drafts.cannot_edit.bundle_bundle_sold_with', ['bundle' => $bundle]));
     }
 
+    public static function noDates(): self
+    {
+        return new self(Say::text('drafts.cannot_edit.no_dates'), 'first');
+    }
+
     public static function offerHeld(int $holders): self
     {
         return new self(Say::text('drafts.cannot_edit.offer_held', ['holders' => $holders]));

@@ -27,7 +27,7 @@ final readonly class ClosingWordsBuilder
     {
         $gate = $answer->snapshot()->gate;
         $rules = $answer->decider->course;
-        if ($gate !== Reason::CourseOver && $gate !== Reason::CourseRetired) {
+        if (! self::isOver($answer)) {
             return null;
         }
         $own = $this->notices->at($course, [], [], $gate === Reason::CourseOver ? NoticeCase::CourseOver : NoticeCase::CourseRetired)[0]->text ?? null;
@@ -39,6 +39,22 @@ final readonly class ClosingWordsBuilder
             $own === null || $own->text === '' ? null : (new Placeholders([
                 'course' => $title, 'title' => $title, 'school' => $school->name, 'contact' => $school->contact_name ?? '', 'name' => '', 'pass' => '',
             ]))->html($own->text),
+            self::signUp($course, $answer),
         );
+    }
+
+    /** @return 'none'|'form'|'account' */
+    public static function signUp(Course $course, Answer $answer): string
+    {
+        return match (true) {
+            ! self::isOver($answer) || ! $course->takes_next_run || $answer->viewer->staff => 'none',
+            $answer->viewer->signedIn => 'account',
+            default => 'form',
+        };
+    }
+
+    public static function isOver(Answer $answer): bool
+    {
+        return in_array($answer->snapshot()->gate, [Reason::CourseOver, Reason::CourseRetired], true);
     }
 }

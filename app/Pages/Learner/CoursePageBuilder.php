@@ -159,6 +159,7 @@ final readonly class CoursePageBuilder
             lookAt: $view->path->nextStep() ?? $view->path->somethingOpen(),
             // Whoever looks with somebody buys nothing by it.
             offers: $view->answer->viewer->observes === null ? $this->waysTo($course, $view, $reading->person, $decision->item) : [],
+            signUp: ClosingWordsBuilder::signUp($course, $view->answer),
         );
     }
 }

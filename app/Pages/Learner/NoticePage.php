@@ -23,6 +23,7 @@ final readonly class NoticePage
      * @param  ?string  $signIn  where to sign in and come back
      * @param  list<OfferCard>  $offers  that would open this very item sooner than waiting does
      * @param  ?PathRow  $lookAt  something that is open to this viewer
+     * @param  string  $signUp  how one asks to be told when the course runs again: none, by a form, or by one's account
      */
     public function __construct(
         #[OA\Property] public CourseFrame $course,
@@ -37,6 +38,7 @@ final readonly class NoticePage
         #[OA\Property] public ?string $contactEmail,
         #[OA\Property] public ?PathRow $lookAt,
         #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
+        #[OA\Property(enum: ['none', 'form', 'account'])] public string $signUp,
     ) {
     }
 }

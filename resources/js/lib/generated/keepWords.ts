@@ -116,6 +116,31 @@ export const keepWords = {
   'courses.courses.changes': "{count, plural, one {# change} other {# changes}}",
   'courses.courses.goes_live': ", live {when}",
   'courses.courses.did_not': ", did not go live",
+  'courses.run_again.title': "Run it again",
+  'courses.run_again.title_of': "{course}: run it again",
+  'courses.run_again.told': "{course} · all its dates moved together; days that are counted from joining stay as they are",
+  'courses.run_again.no_dates': "This course names no date: whoever joins it begins on a day of their own.",
+  'courses.run_again.another': "{course}, the next run",
+  'courses.run_again.dates': "Its dates",
+  'courses.run_again.first': "First day",
+  'courses.run_again.weekdays': "Weekdays stay: by whole weeks, to the nearest day of the same name",
+  'courses.run_again.moves': "{way, select, none {Nothing moves: it begins {first} already.} back {All dates move {days, plural, one {# day} other {# days}} back: it begins {first}.} other {All dates move on by {days, plural, one {# day} other {# days}}: it begins {first}.}}",
+  'courses.run_again.caption': "Each date of the course, as it is and as it would be",
+  'courses.run_again.what': "What happens",
+  'courses.run_again.now': "Now",
+  'courses.run_again.then': "Then",
+  'courses.run_again.reopen': "It goes live again: it is retired now",
+  'courses.run_again.where': "Where",
+  'courses.run_again.as_draft': "in the draft of this course, to be rehearsed and published",
+  'courses.run_again.as_course': "in a new course like it, without its offers; this one stays as it is",
+  'courses.run_again.keep_draft': "Move them in the draft",
+  'courses.run_again.keep_course': "Make the course",
+  'courses.run_again.asked': "Who asked to be told",
+  'courses.run_again.waiting': "{count, plural, =0 {Nobody waits to be told when it runs again.} one {# person waits to be told when it runs again.} other {# people wait to be told when it runs again.}}",
+  'courses.run_again.runs': "It runs now: they can be written to, each once.",
+  'courses.run_again.does_not_run': "They can be written to once it is live, in a season that is not over.",
+  'courses.run_again.takes': "Whoever comes to this course when it is over can ask to be told",
+  'courses.run_again.tell': "Write to them",
   'edits.collision_dialog.two_edits_same': "Two edits of the same",
   'edits.collision_dialog.saved_now': "Saved now",
   'edits.collision_dialog.something_was_undone_or': "Something was undone or redone.",
@@ -1000,6 +1025,7 @@ export const keepWords = {
   'workspace.course_head_line.contents': "Contents",
   'workspace.course_head_line.notices': "Notices",
   'workspace.course_head_line.history': "History",
+  'workspace.course_head_line.run_again': "Run again",
   'workspace.course_head_line.who_looks': "{key} who looks",
   'workspace.course_head_line.undo': "{key} undo the last edit",
   'workspace.course_head_line.redo': "{key} redo",
@@ -1157,6 +1183,31 @@ export interface KeepParts {
   'courses.courses.changes': 'count';
   'courses.courses.goes_live': 'when';
   'courses.courses.did_not': never;
+  'courses.run_again.title': never;
+  'courses.run_again.title_of': 'course';
+  'courses.run_again.told': 'course';
+  'courses.run_again.no_dates': never;
+  'courses.run_again.another': 'course';
+  'courses.run_again.dates': never;
+  'courses.run_again.first': never;
+  'courses.run_again.weekdays': never;
+  'courses.run_again.moves': 'way' | 'first' | 'days';
+  'courses.run_again.caption': never;
+  'courses.run_again.what': never;
+  'courses.run_again.now': never;
+  'courses.run_again.then': never;
+  'courses.run_again.reopen': never;
+  'courses.run_again.where': never;
+  'courses.run_again.as_draft': never;
+  'courses.run_again.as_course': never;
+  'courses.run_again.keep_draft': never;
+  'courses.run_again.keep_course': never;
+  'courses.run_again.asked': never;
+  'courses.run_again.waiting': 'count';
+  'courses.run_again.runs': never;
+  'courses.run_again.does_not_run': never;
+  'courses.run_again.takes': never;
+  'courses.run_again.tell': never;
   'edits.collision_dialog.two_edits_same': never;
   'edits.collision_dialog.saved_now': never;
   'edits.collision_dialog.something_was_undone_or': never;
@@ -2041,6 +2092,7 @@ export interface KeepParts {
   'workspace.course_head_line.contents': never;
   'workspace.course_head_line.notices': never;
   'workspace.course_head_line.history': never;
+  'workspace.course_head_line.run_again': never;
   'workspace.course_head_line.who_looks': 'key';
   'workspace.course_head_line.undo': 'key';
   'workspace.course_head_line.redo': 'key';

@@ -16,6 +16,7 @@ export const routes: Config['routes'] = {
   'checkout.bundle.buy': {"uri":"checkout/bundles/{bundle}","methods":["POST"],"parameters":["bundle"]},
   'checkout.buy': {"uri":"checkout/{offer}","methods":["POST"],"parameters":["offer"]},
   'course': {"uri":"courses/{course}","methods":["GET","HEAD"],"parameters":["course"]},
+  'course.next-run': {"uri":"courses/{course}/next-run","methods":["POST"],"parameters":["course"]},
   'courses': {"uri":"courses","methods":["GET","HEAD"]},
   'guest': {"uri":"g/{token}","methods":["GET","HEAD"],"wheres":{"token":"[a-f0-9]{32}"},"parameters":["token"]},
   'guest.enter': {"uri":"g/{token}","methods":["POST"],"wheres":{"token":"[a-f0-9]{32}"},"parameters":["token"]},
@@ -90,6 +91,11 @@ export const routes: Config['routes'] = {
   'keep.publish': {"uri":"keep/courses/{course}/revisions","methods":["POST"],"parameters":["course"]},
   'keep.rehearsal': {"uri":"keep/courses/{course}/rehearsal","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.rehearsal.go-on': {"uri":"keep/courses/{course}/rehearsal","methods":["POST"],"parameters":["course"]},
+  'keep.run-again': {"uri":"keep/courses/{course}/run-again","methods":["GET","HEAD"],"parameters":["course"]},
+  'keep.run-again.dates': {"uri":"keep/courses/{course}/run-again/dates","methods":["GET","HEAD"],"parameters":["course"]},
+  'keep.run-again.keep': {"uri":"keep/courses/{course}/run-again","methods":["POST"],"parameters":["course"]},
+  'keep.run-again.take': {"uri":"keep/courses/{course}/run-again/asked","methods":["PUT"],"parameters":["course"]},
+  'keep.run-again.tell': {"uri":"keep/courses/{course}/run-again/letters","methods":["POST"],"parameters":["course"]},
   'keep.school': {"uri":"keep/school","methods":["GET","HEAD"]},
   'keep.school.save': {"uri":"keep/school","methods":["PUT"]},
   'keep.segments.forget': {"uri":"keep/people/segments/{segment}","methods":["DELETE"],"wheres":{"segment":"[0-9]+"},"parameters":["segment"]},
@@ -113,6 +119,8 @@ export const routes: Config['routes'] = {
   'look-in': {"uri":"look-in/{learner}","methods":["GET","HEAD"],"wheres":{"learner":"[0-9]+"},"parameters":["learner"]},
   'look-with': {"uri":"look-with","methods":["POST"]},
   'media': {"uri":"media/{medium}","methods":["GET","HEAD"],"wheres":{"medium":"[0-9]+"},"parameters":["medium"]},
+  'next-run.stop': {"uri":"next-run/{token}","methods":["GET","HEAD"],"wheres":{"token":"[A-Za-z0-9]{40}"},"parameters":["token"]},
+  'next-run.stopped': {"uri":"next-run/{token}","methods":["DELETE"],"wheres":{"token":"[A-Za-z0-9]{40}"},"parameters":["token"]},
   'sign-in': {"uri":"sign-in","methods":["GET","HEAD"]},
   'sign-in.link': {"uri":"sign-in/link/{token}","methods":["GET","HEAD"],"parameters":["token"]},
   'sign-in.send': {"uri":"sign-in/link","methods":["POST"]},
@@ -137,6 +145,7 @@ declare module 'ziggy-js' {
     'checkout.bundle.buy': [{"name":"bundle","required":true}];
     'checkout.buy': [{"name":"offer","required":true}];
     'course': [{"name":"course","required":true}];
+    'course.next-run': [{"name":"course","required":true}];
     'courses': [];
     'guest': [{"name":"token","required":true}];
     'guest.enter': [{"name":"token","required":true}];
@@ -211,6 +220,11 @@ declare module 'ziggy-js' {
     'keep.publish': [{"name":"course","required":true}];
     'keep.rehearsal': [{"name":"course","required":true}];
     'keep.rehearsal.go-on': [{"name":"course","required":true}];
+    'keep.run-again': [{"name":"course","required":true}];
+    'keep.run-again.dates': [{"name":"course","required":true}];
+    'keep.run-again.keep': [{"name":"course","required":true}];
+    'keep.run-again.take': [{"name":"course","required":true}];
+    'keep.run-again.tell': [{"name":"course","required":true}];
     'keep.school': [];
     'keep.school.save': [];
     'keep.segments.forget': [{"name":"segment","required":true}];
@@ -234,6 +248,8 @@ declare module 'ziggy-js' {
     'look-in': [{"name":"learner","required":true}];
     'look-with': [];
     'media': [{"name":"medium","required":true}];
+    'next-run.stop': [{"name":"token","required":true}];
+    'next-run.stopped': [{"name":"token","required":true}];
     'sign-in': [];
     'sign-in.link': [{"name":"token","required":true}];
     'sign-in.send': [];

@@ -145,6 +145,7 @@ export interface CheckoutPage {
 export interface ClosingWords {
   text: string;
   html: string | null;
+  signUp: 'none' | 'form' | 'account';
 }
 
 export interface ConditionWords {
@@ -571,6 +572,7 @@ export interface NoticePage {
   contactEmail: string | null;
   lookAt: PathRow | null;
   offers: OfferCard[];
+  signUp: 'none' | 'form' | 'account';
 }
 
 export interface NoticePreview {
@@ -900,6 +902,20 @@ export interface RuleRow {
   finish?: FinishRule;
 }
 
+export interface RunAgainPage {
+  course: string;
+  title: string;
+  version: number;
+  first: string | null;
+  next: string;
+  isRetired: boolean;
+  takes: boolean;
+  waiting: number;
+  runs: boolean;
+  mayEdit: boolean;
+  mayRun: boolean;
+}
+
 export interface SavedFilterRow {
   id: number;
   name: string;
@@ -948,6 +964,19 @@ export interface Sentence {
 export interface SentencePart {
   text: string;
   title: boolean;
+}
+
+export interface ShiftedDate {
+  what: string;
+  plan: string | null;
+  before: string;
+  after: string;
+}
+
+export interface ShiftedDates {
+  days: number;
+  first: string;
+  dates: ShiftedDate[];
 }
 
 export interface ShopEventRow {
@@ -1019,6 +1048,11 @@ export interface StandInPage {
   offsets: ZoneOffset[];
   item: string | null;
   hasDraft: boolean;
+}
+
+export interface StopPage {
+  course: string;
+  email: string;
 }
 
 export interface TrialPreview {

@@ -174,6 +174,12 @@ export const words = {
   'state.hidden': "hidden",
   'state.over': "over",
   'state.look': "{state}, look only",
+  'next_run.title': "Told when it runs again",
+  'next_run.told': "One letter, once it does.",
+  'next_run.ask': "Tell me",
+  'next_run.stop_title': "No letter about {course}",
+  'next_run.stop_text': "{email} is to be told when {course} runs again.",
+  'next_run.stop': "Do not write to me",
 } as const;
 
 /** What must go in each. */
@@ -351,4 +357,10 @@ export interface Parts {
   'state.hidden': never;
   'state.over': never;
   'state.look': 'state';
+  'next_run.title': never;
+  'next_run.told': never;
+  'next_run.ask': never;
+  'next_run.stop_title': 'course';
+  'next_run.stop_text': 'email' | 'course';
+  'next_run.stop': never;
 }

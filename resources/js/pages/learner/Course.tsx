@@ -8,6 +8,7 @@ import { useLearnerAddress } from '../../lib/page';
 import type { CoursePage, PathRow } from '../../lib/generated/types';
 import { Progress } from '../../learn/CourseSide';
 import { LearnerShell } from '../../learn/LearnerShell';
+import { NextRunForm } from '../../learn/NextRunForm';
 import { LookingAs } from '../../learn/LookingAs';
 import { OfferCards } from '../../learn/Offers';
 import { Path } from '../../learn/Path';
@@ -55,6 +56,7 @@ export default function Course({ course, next, last, opens, about, videos, quizz
             <section className={css.closing} aria-label={closing.text}>
               <p>{closing.text}</p>
               {closing.html !== null && <Prose html={closing.html} />}
+              <NextRunForm course={course.key} signUp={closing.signUp} />
             </section>
           )}
           <LookingAs course={course} />

@@ -10,6 +10,7 @@ import { plainText } from '../../lib/words';
 import { CourseSide } from '../../learn/CourseSide';
 import { AccountFields } from '../../ui/AccountFields';
 import { LearnerShell } from '../../learn/LearnerShell';
+import { NextRunForm } from '../../learn/NextRunForm';
 import { OfferCards } from '../../learn/Offers';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
@@ -17,7 +18,7 @@ import { say, saying } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 import ui from '../../ui/ui.module.css';
 
-export default function Notice({ course, item, glyph, case: met, heading, text, html, signIn, contactName, contactEmail, lookAt, offers }: NoticePage) {
+export default function Notice({ course, item, glyph, case: met, heading, text, html, signIn, contactName, contactEmail, lookAt, offers, signUp }: NoticePage) {
   const address = useLearnerAddress();
   const { standIn } = useShared();
   useTurns(course.turnsIn);
@@ -54,6 +55,7 @@ export default function Notice({ course, item, glyph, case: met, heading, text, 
           )}
           {met === 'account' && signIn !== null && standIn === undefined && <LookForm course={course.key} item={item} />}
           {offers.length > 0 && <OfferCards offers={offers} />}
+          <NextRunForm course={course.key} signUp={signUp} />
           <ul className={css.or}>
             {contactName !== null && contactEmail !== null && (
               <li>

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Words\Say;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class RunAgainRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'first' => ['required', 'string', 'date_format:Y-m-d', 'after_or_equal:1971-01-01', 'before:2200-01-01'],
+            'weekdays' => ['nullable', 'boolean'],
+            'as' => ['nullable', Rule::in(['draft', 'course'])],
+            'title' => ['nullable', 'required_if:as,course', 'string', 'max:255'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'first.*' => Say::text('refused.run_again_request.on_which_day'),
+            'title.required_if' => Say::text('refused.run_again_request.needs_title'),
+        ];
+    }
+
+    /** YYYY-MM-DD */
+    public function first(): string
+    {
+        return $this->string('first')->toString();
+    }
+
+    public function keepsWeekdays(): bool
+    {
+        return $this->boolean('weekdays');
+    }
+
+    public function title(): string
+    {
+        return $this->string('title')->trim()->toString();
+    }
+}

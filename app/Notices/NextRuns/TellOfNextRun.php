@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Notices\NextRuns;
+
+use App\Access\Plans;
+use App\Access\SchoolAddress;
+use App\Access\SchoolClock;
+use App\Access\SchoolOf;
+use App\Models\Course;
+use App\Models\NextRun;
+use App\Models\Person;
+use App\School\Log\ActivityLog;
+use App\Standins\Mail\Letter;
+use App\Standins\Mail\Mailer;
+use App\Words\Say;
+use Illuminate\Support\Facades\DB;
+use SilentKeep\Core\Outline\CourseState;
+
+/** Writes to those who asked to be told when a course runs again; each once, some at a time. */
+final readonly class TellOfNextRun
+{
+    private const GROUP = 200;
+
+    public function __construct(private Plans $plans, private SchoolClock $clock, private SchoolOf $school, private Mailer $mailer, private ActivityLog $log)
+    {
+    }
+
+    /** Whether the course is there to be come to: live, and its season not over. */
+    public function runs(Course $course): bool
+    {
+        $rules = $this->plans->live($course)?->course;
+
+        return $rules !== null && $rules->state === CourseState::Live && ($rules->closes === null || $rules->closes > $this->clock->now());
+    }
+
+    public static function waiting(Course $course): int
+    {
+        return NextRun::query()->where('course_id', $course->id)->whereNull('told_at')->count();
+    }
+
+    /** Asks for it to be done, by the queue. */
+    public function begin(Course $course, Person $author): int
+    {
+        $waiting = self::waiting($course);
+        if ($waiting > 0) {
+            DB::transaction(function () use ($course, $author, $waiting): void {
+                $this->log->note('next-run.told', $author, $course, after: ['people' => $waiting]);
+                TellThem::dispatch($course->id)->afterCommit();
+            });
+        }
+
+        return $waiting;
+    }
+
+    /** @return bool whether there are more */
+    public function some(Course $course): bool
+    {
+        if (! $this->runs($course)) {
+            return false;
+        }
+        $waiting = NextRun::query()->where('course_id', $course->id)->whereNull('told_at')->orderBy('id')->limit(self::GROUP)->get();
+        $title = $this->plans->live($course)->course->title ?? $course->key;
+        $opens = $this->plans->live($course)?->course->opens;
+        $letters = [];
+        foreach ($waiting as $one) {
+            $letters[] = new Letter($one->person_id, $one->email, Say::text('letters.next_run.subject', ['course' => $title]), Say::text($opens === null || $opens <= $this->clock->now() ? 'letters.next_run.body' : 'letters.next_run.body_from', [
+                'name' => $one->name, 'course' => $title, 'school' => ($this->school)()->name,
+                'address' => SchoolAddress::of('course', $course->key), 'stop' => SchoolAddress::of('next-run.stop', $one->token),
+                ...($opens === null || $opens <= $this->clock->now() ? [] : ['opens' => $this->clock->words($opens).', '.$this->clock->zoneName()]),
+            ]), "next-run {$one->id} {$one->asked_at->getTimestamp()}");
+        }
+        DB::transaction(function () use ($waiting, $letters): void {
+            // Who has stopped it meanwhile is not written to.
+            $still = NextRun::query()->whereIn('id', $waiting->pluck('id')->all())->whereNull('told_at')->pluck('id')->flip();
+            $this->mailer->send(array_values(array_filter($letters, static fn (Letter $letter, int $index): bool => $still->has($waiting[$index]->id ?? 0), ARRAY_FILTER_USE_BOTH)));
+            NextRun::query()->whereIn('id', $still->keys()->all())->update(['told_at' => gmdate('Y-m-d H:i:s', $this->clock->now())]);
+        });
+
+        return $waiting->count() === self::GROUP;
+    }
+}
