@@ -243,15 +243,17 @@ final class CrawlTest extends TestCase
         sort($named);
         self::assertSame([
             // Write, and lead back to a page above.
-            'DELETE courses/{course}/{item}/posts/{post}',
+            'DELETE courses/{course}/{item}/posts/{post}', 'DELETE next-run/{token}',
             'GET /', 'GET account', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/bundles/{bundle}', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
             // Lead to a page above, or say nothing of courses.
             'GET g/{token}',
             'GET look-in/{learner}',
             'GET media/{medium}',
+            // Names the course that its reader asked about.
+            'GET next-run/{token}',
             'GET sign-in', 'GET sign-in/link/{token}',
             'POST account/sessions', 'POST begin', 'POST calendar-link', 'POST checkout/bundles/{bundle}', 'POST checkout/{offer}',
-            'POST courses/{course}/leave',
+            'POST courses/{course}/leave', 'POST courses/{course}/next-run',
             'POST courses/{course}/{item}/finished',
             'POST courses/{course}/{item}/look',
             'POST courses/{course}/{item}/posts', 'POST courses/{course}/{item}/quiz', 'POST courses/{course}/{item}/statements',
