@@ -11,6 +11,7 @@ use App\Models\Message;
 use App\Models\RehearsalRun;
 use App\Models\SignInLink;
 use App\Models\WatchReport;
+use App\Notices\Met\Meetings;
 use App\People\LeaveAct;
 use App\Standins\Mail\Postbox;
 use Illuminate\Database\Eloquent\Builder;
@@ -37,7 +38,7 @@ final readonly class CleanUp
 
     private const REPORTS = 90;
 
-    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox)
+    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox, private Meetings $meetings)
     {
     }
 
@@ -56,6 +57,7 @@ final readonly class CleanUp
             'letters' => self::delete(Message::query()->where('sent_at', '<', $this->before(self::LETTERS))),
             'files of letters' => $this->postbox->clearBefore($this->clock->now()->getTimestamp() - self::POSTBOX * 86400),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
+            'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'reports of watching, which are counted' => self::delete(WatchReport::query()->where('stored_at', '<', $this->before(self::REPORTS))),
         ];
     }

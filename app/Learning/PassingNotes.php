@@ -10,11 +10,12 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
 /**
- * What is noted while a page is only read: when somebody was last here, what they looked at. A page neither waits for
+ * What is noted while a page is only read: when somebody was last here, what they looked at, which closed door was met. A page neither waits for
  * that nor fails with it: while somebody else writes, the note is laid aside as a file, and written down by the schedule.
  *
  * @phpstan-type Seen array{kind: 'seen', person: int, at: string}
  * @phpstan-type Looked array{kind: 'looked', person: int, course: int, item: string, via: string, at: string}
+ * @phpstan-type Met array{kind: 'met', token: string, course: int, item: string, case: string, who: string, then: ?string, at: string}
  */
 final readonly class PassingNotes
 {
@@ -38,6 +39,16 @@ final readonly class PassingNotes
     }
 
     /**
+     * @param  string  $token  of one door in one session on one day: told again with what was done next, it is the same meeting
+     * @param  ?string  $then  taken, signed-in or went-on; null: nothing yet
+     * @param  int  $at  instant
+     */
+    public function met(string $token, int $course, string $item, string $case, string $who, ?string $then, int $at): void
+    {
+        $this->note(['kind' => 'met', 'token' => $token, 'course' => $course, 'item' => $item, 'case' => $case, 'who' => $who, 'then' => $then, 'at' => gmdate('Y-m-d H:i:s', $at)]);
+    }
+
+    /**
      * Writes down what was laid aside. Twice does no harm: a note says the same each time.
      *
      * @return int how many
@@ -48,7 +59,7 @@ final readonly class PassingNotes
         foreach ($this->files->isDirectory(self::folder()) ? $this->files->files(self::folder()) : [] as $file) {
             $note = $file->getExtension() === 'json' ? json_decode($this->files->get($file->getPathname()), true) : null;
             if (is_array($note)) {
-                /** @var Seen|Looked $note as laid aside */
+                /** @var Seen|Looked|Met $note as laid aside */
                 if (self::stillThere($note)) {
                     self::write($note);
                 }
@@ -60,7 +71,7 @@ final readonly class PassingNotes
         return $written;
     }
 
-    /** @param  Seen|Looked  $note */
+    /** @param  Seen|Looked|Met  $note */
     private function note(array $note): void
     {
         $connection = DB::connection();
@@ -72,7 +83,7 @@ final readonly class PassingNotes
         }
     }
 
-    /** @param  Seen|Looked  $note */
+    /** @param  Seen|Looked|Met  $note */
     private function layAside(array $note): void
     {
         // Of two that find none at once both make it, and neither fails.
@@ -86,19 +97,31 @@ final readonly class PassingNotes
     /**
      * Somebody, or a course, may be gone by the time that a note is written down.
      *
-     * @param  Seen|Looked  $note
+     * @param  Seen|Looked|Met  $note
      */
     private static function stillThere(array $note): bool
     {
-        return DB::table('people')->where('id', $note['person'])->exists() && ($note['kind'] === 'seen' || DB::table('courses')->where('id', $note['course'])->exists());
+        return ($note['kind'] === 'met' || DB::table('people')->where('id', $note['person'])->exists()) && ($note['kind'] === 'seen' || DB::table('courses')->where('id', $note['course'])->exists());
     }
 
-    /** @param  Seen|Looked  $note */
+    /** @param  Seen|Looked|Met  $note */
     private static function write(array $note): void
     {
         if ($note['kind'] === 'seen') {
             // What was laid aside may come after what was noted later.
             DB::table('people')->where('id', $note['person'])->where(fn ($query) => $query->whereNull('seen_at')->orWhere('seen_at', '<', $note['at']))->update(['seen_at' => $note['at']]);
+
+            return;
+        }
+        if ($note['kind'] === 'met') {
+            // Taking an offer says more than signing in, and that more than going on elsewhere; which comes first does not matter.
+            DB::table('notice_meetings')->upsert(
+                ['token' => $note['token'], 'course_id' => $note['course'], 'item_key' => $note['item'], 'case' => $note['case'], 'who' => $note['who'], 'then' => $note['then'], 'met_at' => $note['at']],
+                ['token'],
+                ['then' => DB::raw(<<<'SQL'
+                    case when 'taken' in (notice_meetings."then", excluded."then") then 'taken' when 'signed-in' in (notice_meetings."then", excluded."then") then 'signed-in' else coalesce(excluded."then", notice_meetings."then") end
+                    SQL)],
+            );
 
             return;
         }

@@ -9,8 +9,6 @@ use Facebook\WebDriver\WebDriverKeys as Keys;
 /** Closed doors, from both sides. */
 final class NoticesJourneyTest extends BrowserTestCase
 {
-    use TypesKeys;
-
     public function test_who_signs_in_at_a_locked_lesson_is_back_at_just_that_lesson(): void
     {
         $this->asNobody();

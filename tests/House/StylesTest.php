@@ -25,7 +25,7 @@ final class StylesTest extends TestCase
         foreach (Finder::create()->files()->name('*.tsx')->in(self::ROOT) as $file) {
             preg_match_all("/^import (css|ui) from '[^']*\/([\w-]+\.module\.css)';/m", $file->getContents(), $imports, PREG_SET_ORDER);
             foreach ($imports as [, $as, $sheet]) {
-                preg_match_all("~(?<![\w/.]){$as}(?:\.([a-z]\w*)|\['([\w-]+)'\])~i", $file->getContents(), $classes);
+                preg_match_all("~(?<![\w/.]){$as}(?:\.([a-zA-Z]\w*)|\['([\w-]+)'\])~", $file->getContents(), $classes);
                 foreach (array_filter([...$classes[1], ...$classes[2]], static fn (string $class): bool => $class !== '') as $class) {
                     $worn[$sheet][$class] = true;
                 }

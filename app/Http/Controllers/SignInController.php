@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\DoorsMet;
 use App\Http\Requests\SignInRequest;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -24,10 +25,11 @@ final class SignInController
         return Inertia::render('SignIn');
     }
 
-    public function store(SignInRequest $request): RedirectResponse
+    public function store(SignInRequest $request, DoorsMet $doors): RedirectResponse
     {
         $request->signIn();
         $request->session()->regenerate();
+        $doors->then($request, 'signed-in');
 
         return redirect()->intended(route('home'));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\DoorsMet;
 use App\Http\Throttles;
 use App\Pages\Shared\Flash;
 use App\People\Accounts\RedeemSignInLink;
@@ -28,7 +29,7 @@ final readonly class SignInLinkController
         return Inertia::render('SignInLink', ['token' => $token, 'name' => $this->redeem->owner($token)?->name]);
     }
 
-    public function redeem(Request $request, string $token): RedirectResponse
+    public function redeem(Request $request, string $token, DoorsMet $doors): RedirectResponse
     {
         $person = ($this->redeem)($token);
         if ($person === null) {
@@ -36,6 +37,7 @@ final readonly class SignInLinkController
         }
         Auth::login($person);
         $request->session()->regenerate();
+        $doors->then($request, 'signed-in');
 
         return redirect()->intended(route('home'));
     }

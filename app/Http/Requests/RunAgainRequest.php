@@ -5,11 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Words\Say;
+use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 
 final class RunAgainRequest extends FormRequest
 {
+    /** Whoever may see all looks at where dates would go. */
+    public function authorize(): Response
+    {
+        return $this->isMethod('GET') ? Response::allow() : Gate::inspect('edit-rules');
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {

@@ -10,8 +10,6 @@ use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Models\Course;
 use App\Models\NextRun;
-use App\Models\Person;
-use App\School\Log\ActivityLog;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Mailer;
 use App\Words\Say;
@@ -23,7 +21,7 @@ final readonly class TellOfNextRun
 {
     private const GROUP = 200;
 
-    public function __construct(private Plans $plans, private SchoolClock $clock, private SchoolOf $school, private Mailer $mailer, private ActivityLog $log)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private SchoolOf $school, private Mailer $mailer)
     {
     }
 
@@ -38,20 +36,6 @@ final readonly class TellOfNextRun
     public static function waiting(Course $course): int
     {
         return NextRun::query()->where('course_id', $course->id)->whereNull('told_at')->count();
-    }
-
-    /** Asks for it to be done, by the queue. */
-    public function begin(Course $course, Person $author): int
-    {
-        $waiting = self::waiting($course);
-        if ($waiting > 0) {
-            DB::transaction(function () use ($course, $author, $waiting): void {
-                $this->log->note('next-run.told', $author, $course, after: ['people' => $waiting]);
-                TellThem::dispatch($course->id)->afterCommit();
-            });
-        }
-
-        return $waiting;
     }
 
     /** @return bool whether there are more */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Notices;
 
+use App\Notices\Met\DoorCount;
 use App\Notices\NoticeCase;
 use App\Pages\Learner\NoticePage;
 use OpenApi\Attributes as OA;
@@ -17,6 +18,7 @@ final readonly class NoticeMet
      * @param  ?NoticePage  $notice  null where they are sent elsewhere
      * @param  ?string  $sentTo  an address; empty: to sign in
      * @param  list<NoticeMetLevel>  $levels  the most specific first
+     * @param  DoorCount  $count  of this door, for whoever meets it so
      */
     public function __construct(
         #[OA\Property(enum: NoticeCase::class)] public string $case,
@@ -24,6 +26,7 @@ final readonly class NoticeMet
         #[OA\Property] public ?NoticePage $notice,
         #[OA\Property] public ?string $sentTo,
         #[OA\Property(items: new OA\Items(ref: NoticeMetLevel::class))] public array $levels,
+        #[OA\Property] public DoorCount $count,
     ) {
     }
 }

@@ -11,6 +11,7 @@ use App\Learning\LearnerViews;
 use App\Learning\Reading;
 use App\Models\Course;
 use App\Models\NoticeText;
+use App\Notices\Met\Meetings;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeLevel;
 use App\Notices\NoticeTexts;
@@ -36,6 +37,7 @@ final readonly class NoticeMetBuilder
         private LearnerViews $views,
         private CoursePageBuilder $pages,
         private NoticeTexts $texts,
+        private Meetings $meetings,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class NoticeMetBuilder
             $page instanceof NoticePage ? $page : null,
             $page instanceof SentAway ? $page->address : null,
             $this->levels($course, $view, $item, $case),
+            $this->meetings->at($course, $item, $case->value),
         );
     }
 

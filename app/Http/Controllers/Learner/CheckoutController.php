@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Learner;
 
 use App\Access\WhoLooks;
+use App\Http\DoorsMet;
 use App\Http\Throttles;
 use App\Models\Course;
 use App\Models\Person;
@@ -70,6 +71,7 @@ final readonly class CheckoutController
         if ($known === null) {
             self::letIn($request, $person);
         }
+        app(DoorsMet::class)->then($request, 'taken');
         // Back to where they came from, where there is such a place.
         $item = is_string($given['item'] ?? null) && $this->shop->knows($course, $given['item']) ? $given['item'] : '';
         $text = $person->isConfirmed() ? Say::text('learner.shop.bought', ['offer' => $ware->name]) : Say::text('learner.shop.bought_here', ['offer' => $ware->name, 'address' => $person->address()]);

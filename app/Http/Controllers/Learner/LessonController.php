@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Learner;
 
 use App\Access\WhoLooks;
+use App\Http\DoorsMet;
 use App\Learning\LearnerView;
 use App\Learning\LearnerViews;
 use App\Learning\MarkFinished;
@@ -28,7 +29,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class LessonController
 {
-    public function __construct(private LearnerViews $views, private CoursePageBuilder $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who)
+    public function __construct(private LearnerViews $views, private CoursePageBuilder $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who, private DoorsMet $doors)
     {
     }
 
@@ -46,6 +47,10 @@ final readonly class LessonController
             learner: ($looker->observed ?? $person)?->id,
         ));
         abort_if($page === null, 404);
+        $decision = $view->decision($item);
+        if (! $page instanceof LessonPage && ! $page instanceof BoardPage && $decision !== null) {
+            $this->doors->met($request, $course, $view, $item, NoticeCase::of($decision)->value);
+        }
         if ($page instanceof SentAway) {
             return Inertia::location($page->address);
         }
@@ -53,6 +58,7 @@ final readonly class LessonController
             if ($person !== null) {
                 ($this->noteLook)($person, $course, $view, $item);
             }
+            $this->doors->then($request, 'went-on');
 
             return Inertia::render($page instanceof LessonPage ? 'learner/Lesson' : 'learner/Board', get_object_vars($page))->toResponse($request);
         }

@@ -979,6 +979,14 @@ export const keepWords = {
   'sheet.notice_sheet.failed': "The notice could not be loaded. The row or the viewer may not be there any more.",
   'sheet.notice_sheet.looking': "Looking what they meet…",
   'sheet.notice_sheet.no_step': "It says neither what to do nor what to wait for.",
+  'sheet.notice_sheet.met': "{count, plural, =0 {Nobody has met it so in 30 days} one {Met once in 30 days} other {Met # times in 30 days}}",
+  'sheet.notice_sheet.by_whom': "by {who}; then",
+  'sheet.notice_sheet.by': "{who, select, visitor {{times, plural, one {# visitor} other {# visitors}}} guest {{times, plural, one {# guest} other {# guests}}} member {{times, plural, one {# member without a pass} other {# members without a pass}}} observer {{times, plural, one {# observer} other {# observers}}} other {{times, plural, one {# holder of a pass} other {# holders of a pass}}}}",
+  'sheet.notice_sheet.took': "took an offer",
+  'sheet.notice_sheet.signed_in': "signed in",
+  'sheet.notice_sheet.went_on': "opened another lesson",
+  'sheet.notice_sheet.left': "left",
+  'sheet.notice_sheet.weeks': "By the week, the last twelve: {weeks}",
   'sheet.notice_sheet.where_words_come_from': "Where the words come from",
   'sheet.notice_sheet.sign_in': "Sign in, and back to just this page",
   'sheet.notice_sheet.ask': "Ask {name}",
@@ -2046,6 +2054,14 @@ export interface KeepParts {
   'sheet.notice_sheet.failed': never;
   'sheet.notice_sheet.looking': never;
   'sheet.notice_sheet.no_step': never;
+  'sheet.notice_sheet.met': 'count';
+  'sheet.notice_sheet.by_whom': 'who';
+  'sheet.notice_sheet.by': 'who' | 'times';
+  'sheet.notice_sheet.took': never;
+  'sheet.notice_sheet.signed_in': never;
+  'sheet.notice_sheet.went_on': never;
+  'sheet.notice_sheet.left': never;
+  'sheet.notice_sheet.weeks': 'weeks';
   'sheet.notice_sheet.where_words_come_from': never;
   'sheet.notice_sheet.sign_in': never;
   'sheet.notice_sheet.ask': 'name';

@@ -305,6 +305,16 @@ export interface DateRow {
   opens: boolean;
 }
 
+export interface DoorCount {
+  met: number;
+  taken: number;
+  signedIn: number;
+  wentOn: number;
+  left: number;
+  who: Record<string, number>;
+  weeks: number[];
+}
+
 export interface DraftNews {
   version: number;
   who: string | null;
@@ -547,6 +557,7 @@ export interface NoticeMet {
   notice: NoticePage | null;
   sentTo: string | null;
   levels: NoticeMetLevel[];
+  count: DoorCount;
 }
 
 export interface NoticeMetLevel {

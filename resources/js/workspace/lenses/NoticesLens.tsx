@@ -63,9 +63,9 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
   // Beside the sheet there is less room: the cell that it is about stays in sight.
   useEffect(() => {
     if (sheeted) {
-      document.querySelector<HTMLElement>('main td[tabindex="0"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+      document.querySelector<HTMLElement>(`main td[data-column="${CSS.escape(addressed ?? '')}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
     }
-  }, [sheeted]);
+  }, [sheeted, addressed]);
 
   const close = () => {
     onSheet(false);
@@ -86,7 +86,7 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
           <Grid
             caption={say('lenses.notices.caption', { title: course.title, when: time.words(grid.at), zone: school.zoneName })}
             corner={corner(shown.length)}
-            columns={columnsOf(grid, sheeted ? chosen : null)}
+            columns={columnsOf(grid, sheeted ? chosen : null, sheeted)}
             rows={shown}
             startAt={here}
             onFocusRow={(one) => onHere(one.key)}
@@ -123,9 +123,9 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
   );
 }
 
-function columnsOf({ vantages }: NoticesGrid, chosen: number | null): GridColumn[] {
+function columnsOf({ vantages }: NoticesGrid, chosen: number | null, sheeted: boolean): GridColumn[] {
   // Few columns keep a width that reads well; many are no narrower than their words.
-  const width = vantages.length <= 5 ? 176 : 142;
+  const width = vantages.length <= (sheeted ? 3 : 5) ? 176 : 142;
   return vantages.map((vantage, index) => ({
     id: vantage.id,
     width,

@@ -4,11 +4,11 @@ import { clsx } from 'clsx';
 import { Prose } from '../../learn/Prose';
 import { withQuery } from '../../lib/address';
 import { isoOf } from '../../lib/time';
-import type { NoticeLevel, NoticeMet, NoticeMetLevel, NoticePage, NoticeSight, OutlineRow, Vantage } from '../../lib/generated/types';
+import type { DoorCount, NoticeLevel, NoticeMet, NoticeMetLevel, NoticePage, NoticeSight, OutlineRow, Vantage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
-import { plainText } from '../../lib/words';
+import { listed, plainText } from '../../lib/words';
 import { Words } from '../../ui/Words';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
@@ -64,12 +64,56 @@ export function NoticeSheet({ course, row, vantage, sight, at, isNow, see, mayEd
               ))}
             </ol>
           </section>
+          <Met count={answer.count} />
         </>
       )}
       <section>
         <Link href={withQuery(to('keep.stand-in', { course }), { ...query, item: row.key })}>{say('sheet.why_sheet.stand_in_for_name', { name: vantage.name })}</Link>
       </section>
     </aside>
+  );
+}
+
+/** How often it was met, by whom, and what they did next. */
+function Met({ count }: { count: DoorCount }) {
+  const most = Math.max(1, ...count.weeks);
+  const next = [
+    { said: say('sheet.notice_sheet.took'), times: count.taken },
+    { said: say('sheet.notice_sheet.signed_in'), times: count.signedIn },
+    { said: say('sheet.notice_sheet.went_on'), times: count.wentOn },
+    { said: say('sheet.notice_sheet.left'), times: count.left },
+  ];
+  return (
+    <section>
+      <h3>{say('sheet.notice_sheet.met', { count: count.met })}</h3>
+      {count.met > 0 && (
+        <>
+          <p className={ui.soft}>{say('sheet.notice_sheet.by_whom', { who: listed(Object.entries(count.who).map(([who, times]) => say('sheet.notice_sheet.by', { who, times })), 'and') })}</p>
+          <table className={css.metnext}>
+            <tbody>
+              {next.map(({ said, times }) => (
+                <tr key={said}>
+                  <th scope="row">{said}</th>
+                  <td>{times}</td>
+                  <td aria-hidden>
+                    <i style={{ width: `${(100 * times) / count.met}%` }} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+      {count.weeks.some((times) => times > 0) && (
+        <figure className={css.weeks} role="img" aria-label={say('sheet.notice_sheet.weeks', { weeks: count.weeks.join(', ') })}>
+          {count.weeks.map((times, index) => (
+            // Weeks have no name but their place.
+            // oxlint-disable-next-line react/no-array-index-key
+            <i key={index} style={{ height: `${(100 * times) / most}%` }} title={`${times}`} />
+          ))}
+        </figure>
+      )}
+    </section>
   );
 }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers\Staff;
+namespace App\Http\Controllers\Staff\Doors;
 
 use App\Access\WhoLooks;
 use App\Drafts\DraftCollision;
@@ -13,6 +13,7 @@ use App\Drafts\MakeCourse;
 use App\Drafts\RunAgain\ShiftDates;
 use App\Http\Requests\RunAgainRequest;
 use App\Models\Course;
+use App\Notices\NextRuns\BeginTelling;
 use App\Notices\NextRuns\TellOfNextRun;
 use App\Pages\Courses\RunAgainPageBuilder;
 use App\Pages\Shared\Flash;
@@ -76,13 +77,13 @@ final readonly class RunAgainController
         return back()->with(Flash::done(Say::text($course->takes_next_run ? 'told.run_again_controller.can_ask' : 'told.run_again_controller.cannot_ask')));
     }
 
-    public function tell(Request $request, Course $course): RedirectResponse
+    public function tell(Request $request, Course $course, BeginTelling $begin): RedirectResponse
     {
         Gate::authorize('run-school');
         if (! $this->tell->runs($course)) {
             return back()->with(Flash::refused(Say::text('told.run_again_controller.does_not_run')));
         }
-        $waiting = $this->tell->begin($course, WhoLooks::signedIn($request));
+        $waiting = $begin($course, WhoLooks::signedIn($request));
 
         return back()->with(Flash::done(Say::text('told.run_again_controller.written_to', ['count' => $waiting])));
     }

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * How often a closed door was met in a week that is past.
+ *
+ * @property int $id
+ * @property int $course_id
+ * @property string $item_key
+ * @property string $case
+ * @property string $week its Monday, as YYYY-MM-DD in UTC
+ * @property int $met
+ * @property int $taken
+ * @property int $signed_in
+ * @property int $went_on
+ */
+final class NoticeWeek extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}
