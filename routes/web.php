@@ -83,6 +83,9 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/run-again', [Staff\Doors\RunAgainController::class, 'store'])->name('run-again.keep');
     Route::put('/courses/{course}/run-again/asked', [Staff\Doors\RunAgainController::class, 'update'])->name('run-again.take');
     Route::post('/courses/{course}/run-again/letters', [Staff\Doors\RunAgainController::class, 'tell'])->name('run-again.tell');
+    Route::get('/courses/{course}/retire', [Staff\Doors\RetireController::class, 'show'])->name('retire');
+    Route::post('/courses/{course}/retire', [Staff\Doors\RetireController::class, 'store'])->name('retire.plan');
+    Route::put('/courses/{course}/retire', [Staff\Doors\RetireController::class, 'update'])->name('retire.keep');
     Route::get('/courses/{course}/notices', [Staff\Doors\NoticesController::class, 'index'])->name('course-notices');
     Route::get('/courses/{course}/notices/met', [Staff\Doors\NoticesController::class, 'met'])->name('course-notices.met');
     Route::post('/courses/{course}/notices/preview', [Staff\Doors\NoticesController::class, 'preview'])->name('course-notices.preview');

@@ -54,6 +54,12 @@ final class DraftConflict extends \DomainException
         return new self(Say::text('drafts.draft_conflict.there_nothing_left_redo'));
     }
 
+    /** Another course is found at the address that this one is to have. */
+    public static function addressTaken(string $address): self
+    {
+        return new self(Say::text('drafts.draft_conflict.address_taken', ['address' => $address]));
+    }
+
     /** @param  ?int  $losers  people and observers; null: it takes too long to see in passing */
     public static function rehearseFirst(?int $losers): self
     {

@@ -48,7 +48,7 @@ final readonly class MakeCourse
     private function freeKey(string $title): string
     {
         $stem = Str::limit(Str::slug($title), 40, '') ?: 'course';
-        for ($n = 1, $key = $stem; Course::query()->where('key', $key)->exists(); $n++) {
+        for ($n = 1, $key = $stem; Course::foundAt($key) !== null; $n++) {
             $key = $stem.'-'.($n + 1);
         }
 

@@ -11,6 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class CourseFrame
 {
     /**
+     * @param  string  $key  its address
      * @param  ?string  $pass  which pass, and until when: of several active ones that which opens most
      * @param  ?string  $left  how long the pass still lasts, in words; null: for good, or there is none
      * @param  list<PassLine>  $otherPasses  the active ones beside it; where none is active, what became of those there were

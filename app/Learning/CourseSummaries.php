@@ -74,7 +74,7 @@ final readonly class CourseSummaries
         $pass = $view->pass();
 
         return new CourseSummary(
-            key: $course->key,
+            key: $course->getRouteKey(),
             title: $view->title(),
             state: $decider->course->state,
             entry: $decider->course->entry,

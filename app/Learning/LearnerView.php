@@ -27,8 +27,11 @@ final readonly class LearnerView
 
     private ClosedWords $words;
 
-    /** @param  ?string  $as  how one looks, where not as oneself */
-    public function __construct(public Answer $answer, private SchoolClock $clock, private ?string $as = null)
+    /**
+     * @param  ?string  $as  how one looks, where not as oneself
+     * @param  ?string  $address  under which the course is found; null: its key
+     */
+    public function __construct(public Answer $answer, private SchoolClock $clock, private ?string $as = null, private ?string $address = null)
     {
         $this->words = new ClosedWords($answer->decider, $answer->snapshot(), $clock);
         $this->path = new CoursePath($answer, $this->words, $clock, $this->pass()?->until);
@@ -104,7 +107,7 @@ final readonly class LearnerView
     {
         [$finished, $lessons, $more] = $this->progress();
 
-        return new CourseFrame($this->answer->decider->course->key, $this->title(), $this->passWords(), $this->left(), $this->otherPasses(), $lessons, $finished, $more, $this->as, $this->as !== null && $this->answer->viewer->guest && $this->answer->viewer->observes === null, $this->dates->turnsIn(), $this->path->rows());
+        return new CourseFrame($this->address ?? $this->answer->decider->course->key, $this->title(), $this->passWords(), $this->left(), $this->otherPasses(), $lessons, $finished, $more, $this->as, $this->as !== null && $this->answer->viewer->guest && $this->answer->viewer->observes === null, $this->dates->turnsIn(), $this->path->rows());
     }
 
     /** @return array{int, int, int} lessons finished, of how many that are asked for: those that count for the pass, or may be known of where there is none; and optional ones not finished */

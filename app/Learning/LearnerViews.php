@@ -37,7 +37,7 @@ final readonly class LearnerViews
     {
         $decider = $this->plans->live($course);
 
-        return $decider === null ? null : $this->of($decider, $viewer, $this->clock, $as);
+        return $decider === null ? null : new LearnerView($this->plans->ask($decider, $viewer, $this->clock->now()), $this->clock, $as, $course->getRouteKey());
     }
 
     /** As it is published; by its key, where it never was. */

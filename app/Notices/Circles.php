@@ -51,7 +51,7 @@ final readonly class Circles
         if (preg_match('~^/courses/([^/?#]+)/([^/?#]+)~', $address, $found) !== 1) {
             return null;
         }
-        $course = Course::query()->with('liveRevision')->where('key', rawurldecode($found[1]))->first();
+        $course = Course::foundAt(rawurldecode($found[1]));
         $decider = $course === null ? null : $this->plans->live($course);
         $position = $decider?->course->outline->positionOf(rawurldecode($found[2]));
         if ($course === null || $decider === null || $position === null || $decider->snapshot(Viewers::visitor(), $now)->standings[$position]->isOpen()) {

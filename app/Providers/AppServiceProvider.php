@@ -9,11 +9,13 @@ use App\Access\Plans;
 use App\Access\SchoolOf;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
+use App\Http\CourseAddresses;
 use App\Http\Middleware\EndedSessions;
 use App\Http\WholeSessions;
-use App\Models\Course;
 use App\Models\Person;
 use App\Models\Role;
+use App\People\Acts\KeepForGood;
+use App\Publishing\RetiredForGood;
 use App\School\Health;
 use App\Standins\Mail\Mailer;
 use App\Standins\Mail\OutboxMailer;
@@ -26,14 +28,12 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
-use Illuminate\Routing\Route as BoundRoute;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -57,13 +57,8 @@ final class AppServiceProvider extends ServiceProvider
         Session::extend('file', static fn ($app): WholeSessions => new WholeSessions($app->make('files'), config()->string('session.files'), config()->integer('session.lifetime')));
         $this->app->when(Health::class)->needs(Migrator::class)->give(static fn ($app): mixed => $app->make('migrator'));
         Event::listen(DiagnosingHealth::class, static fn () => app(Health::class)->check());
-        // A course that is hidden is found by nobody but staff: its address is like one that leads nowhere, and takes as long.
-        Route::bind('course', static function (string $key, BoundRoute $route): Course {
-            $person = str_starts_with($route->uri(), 'keep/') ? null : request()->user();
-            $open = Course::query()->where('key', $key)->when(! str_starts_with($route->uri(), 'keep/') && ! ($person instanceof Person && $person->isStaff()), static fn ($query) => $query->where('hidden', false));
-
-            return $open->first() ?? throw new NotFoundHttpException;
-        });
+        Route::bind('course', CourseAddresses::find(...));
+        Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
         Event::listen(Login::class, static function (Login $login): void {
             if ($login->user instanceof Person && request()->hasSession()) {
                 request()->session()->put(EndedSessions::KEY, (string) $login->user->session_key);

@@ -11,10 +11,12 @@ use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Offer;
 use App\Models\Person;
+use App\Models\Retirement;
 use App\Models\Revision;
 use App\School\Log\ActivityLog;
 use App\Words\Differences;
 use App\Words\Sentence;
+use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -24,7 +26,7 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class PublishRevision
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log, private Dispatcher $events)
     {
     }
 
@@ -59,6 +61,7 @@ final readonly class PublishRevision
             $this->log->note('course.published', $author, $proposal->course, before: ['revision' => $before], after: ['revision' => $revision->number, 'changes' => $told]);
             $proposal->course->liveRevision()->associate($revision);
             $proposal->course->hidden = $hidden;
+            $this->retire($proposal, $revision);
             $proposal->course->save();
             self::keepLabels($proposal);
             if ($proposal->draft !== null) {
@@ -72,6 +75,27 @@ final readonly class PublishRevision
         });
 
         return [$revision, $changes];
+    }
+
+    /**
+     * What was planned with the draft that retires the course.
+     *
+     * @throws DraftConflict
+     */
+    private function retire(Proposal $proposal, Revision $revision): void
+    {
+        $planned = Course::query()->whereKey($proposal->course->id)->value('retirement');
+        $with = $proposal->draft === null || $proposal->document->read()->state() !== 'retired' ? null : Retirement::of(is_string($planned) ? $planned : null);
+        if ($with === null) {
+            return;
+        }
+        if ($with->address !== null && ! $proposal->course->mayHaveAddress($with->address)) {
+            throw DraftConflict::addressTaken($with->address);
+        }
+        $proposal->course->fill($with->columns());
+        if ($with->forGood) {
+            $this->events->dispatch(new RetiredForGood($proposal->course->id, $revision->id, $with->by));
+        }
     }
 
     /** Other courses, whose rules do not know these offers, ask their rows which labels they give. */

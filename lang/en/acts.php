@@ -21,6 +21,8 @@ return [
     'extend_pass' => [
         'extend_pass_when' => 'Extend a pass to {when}',
         'were_withdrawn_from_it' => 'were withdrawn from it',
+        'extend_for_good' => 'Let a pass last for good',
+        'have_for_good' => 'have it for good from now on',
         'have_for_good_already' => 'have it for good already',
         'extend_by' => 'Extend a pass by {days, plural, one {# day} other {# days}}',
         'have_to' => 'have it to {when}',

@@ -34,6 +34,11 @@ return [
         'title' => 'Courses',
         'none' => 'Nothing is on show yet.',
         'open' => '{lessons}, {count, number} to look at now',
+        'over' => 'Not given any more',
+    ],
+    'closing' => [
+        'title' => 'The course is over',
+        'instead' => 'Given now',
     ],
     'mine' => [
         'title' => 'My courses',

@@ -78,6 +78,16 @@ return [
     'workspace_page_builder' => [
         'this_message' => 'This {message}.',
     ],
+    'retirement' => [
+        'for_good' => 'Passes that people hold then last for good. That can be taken back for each offer, in People.',
+        'listed' => 'The front names it among the courses that are not given any more.',
+        'not_listed' => 'The front names it no longer.',
+        'takes' => 'Whoever comes to it can ask to be told when it runs again.',
+        'does_not_take' => 'Nobody can ask any more to be told when it runs again.',
+        'address_closing' => 'Its address becomes /courses/{address}; /courses/{old} leads there.',
+        'address_nothing' => 'Its address becomes /courses/{address}; /courses/{old} answers as if nothing were there.',
+        'address_back' => 'Its address becomes /courses/{address} again.',
+    ],
     'run_again' => [
         'season_opens' => 'The season begins',
         'season_closes' => 'The season ends',

@@ -166,6 +166,11 @@ return [
         'helps' => 'Assistants hand items out and extend passes; the rest is for administrators.',
         'sees' => 'Assistants see everything but change no rules.',
     ],
+    'retire_request' => [
+        'until_which_day' => 'Until which day? Please choose one.',
+        'address_of_letters' => 'Small letters a to z, digits, and single hyphens between them.',
+        'address_too_long' => 'At most 60 characters.',
+    ],
     'run_again_request' => [
         'on_which_day' => 'Please say on which day it begins.',
         'needs_title' => 'A course needs a title.',

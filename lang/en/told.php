@@ -65,6 +65,10 @@ return [
     'sightlines_controller' => [
         'row_or_viewer_not' => 'The row or the viewer is not there any more.',
     ],
+    'retire_controller' => [
+        'does_not_go' => 'That does not go: {why}',
+        'kept' => 'Kept. Whoever comes to the course from now on meets it so.',
+    ],
     'run_again_controller' => [
         'in_the_draft' => 'All dates are moved, in the draft of the course. Look at them here, then rehearse and publish.',
         'can_ask' => 'Whoever comes to this course when it is over can ask to be told.',

@@ -39,6 +39,8 @@ return [
         'contents' => 'Contents',
         'notices' => 'Notices',
         'history' => 'History',
+        'retire' => 'Retire',
+        'closing' => 'Its end',
         'run_again' => 'Run again',
         'who_looks' => '{key} who looks',
         'undo' => '{key} undo the last edit',

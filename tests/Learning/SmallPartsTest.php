@@ -10,11 +10,11 @@ use App\Learning\Watching\Statement;
 use App\Notices\NoticeCase;
 use App\Notices\Placeholders;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\TestCase;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Watching\WatchedStretches;
+use Tests\TestCase;
 
 /** The small parts of lessons and notices, each on its own. */
 final class SmallPartsTest extends TestCase

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Words;
 
 use App\Words\DatesCalendar;
-use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 use SilentKeep\Core\Foresight\DatesForPass;
@@ -13,6 +12,7 @@ use SilentKeep\Core\Format\PlanReader;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 use Tests\Core\Documents;
+use Tests\TestCase;
 
 final class DatesCalendarTest extends TestCase
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Drafts\Retiring\LearnersKeep;
 use App\Models\Role;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeLevel;
@@ -35,7 +36,7 @@ use Tighten\Ziggy\Ziggy;
 #[OA\PathItem(path: '/')]
 final class TypesCommand extends Command
 {
-    private const SETS = [CourseState::class, Effect::class, Entry::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, VantageKind::class];
+    private const SETS = [CourseState::class, Effect::class, Entry::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, LearnersKeep::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, VantageKind::class];
 
     /** Files of words of the administrator's side. */
     public const KEEP = ['keep', 'contents', 'courses', 'edits', 'imports', 'lenses', 'notices', 'offers', 'outbox', 'people', 'person', 'publishing', 'rules', 'school', 'sheet', 'workspace'];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Person;
-use App\Pages\Learner\FrontPage;
 use App\Pages\Learner\FrontPageBuilder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -19,7 +18,7 @@ final class HomeController
         $person = $request->user();
 
         return match (true) {
-            ! $person instanceof Person => Inertia::render('learner/Front', get_object_vars(new FrontPage($lists->front()))),
+            ! $person instanceof Person => Inertia::render('learner/Front', get_object_vars($lists->front())),
             $person->isStaff() => redirect()->route('keep.courses'),
             default => redirect()->route('courses'),
         };

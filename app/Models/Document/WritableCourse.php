@@ -47,6 +47,15 @@ final readonly class WritableCourse extends Writable
         $this->json->plans = $all;
     }
 
+    /** Shuts a door that is open; what else is said of it stays. */
+    public function shut(string $door): void
+    {
+        $is = $this->json->{$door} ?? null;
+        if ($is instanceof \stdClass && ($is->open ?? false) === true) {
+            $is->open = false;
+        }
+    }
+
     /** What guests must say at their door; null: nothing. It is kept in `display`, which the core never reads. */
     public function setGuestPhrase(?string $phrase): void
     {

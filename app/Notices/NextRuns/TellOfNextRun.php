@@ -51,7 +51,7 @@ final readonly class TellOfNextRun
         foreach ($waiting as $one) {
             $letters[] = new Letter($one->person_id, $one->email, Say::text('letters.next_run.subject', ['course' => $title]), Say::text($opens === null || $opens <= $this->clock->now() ? 'letters.next_run.body' : 'letters.next_run.body_from', [
                 'name' => $one->name, 'course' => $title, 'school' => ($this->school)()->name,
-                'address' => SchoolAddress::of('course', $course->key), 'stop' => SchoolAddress::of('next-run.stop', $one->token),
+                'address' => SchoolAddress::of('course', $course->getRouteKey()), 'stop' => SchoolAddress::of('next-run.stop', $one->token),
                 ...($opens === null || $opens <= $this->clock->now() ? [] : ['opens' => $this->clock->words($opens).', '.$this->clock->zoneName()]),
             ]), "next-run {$one->id} {$one->asked_at->getTimestamp()}");
         }

@@ -7,19 +7,16 @@ namespace App\Pages\Courses;
 use App\Access\Kept;
 use App\Access\Plans;
 use App\Access\SchoolClock;
-use App\Database\Value;
 use App\Models\Course;
 use App\Models\Document\DocumentItem;
-use App\Models\Pass;
 use App\Sightlines\Vantages\Look;
 use App\Words\Differences;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 
 /** The list of courses, for those who look after them. */
 final readonly class CoursesPageBuilder
 {
-    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private Kept $kept, private SchoolClock $clock)
+    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private Kept $kept, private SchoolClock $clock, private HoldersNow $holders)
     {
     }
 
@@ -33,7 +30,7 @@ final readonly class CoursesPageBuilder
     {
         // Without their documents: those are read only where what they come to is not known yet.
         $courses = Course::query()->with(['liveRevision:id,number,published_at', 'draft:id,course_id,version,updated_at,publish_at,publish_refused'])->orderBy('id')->get();
-        $holders = $this->holders();
+        $holders = $this->holders->all();
         $sums = $this->sums($courses);
         $rows = [];
         foreach ($courses as $course) {
@@ -90,20 +87,5 @@ final readonly class CoursesPageBuilder
 
             return $sums;
         });
-    }
-
-    /** @return array<int, int> people with a pass that is active now, by the course's id */
-    private function holders(): array
-    {
-        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
-        $holders = [];
-        foreach (Pass::query()->toBase()->select('course_id', DB::raw('count(distinct person_id) as holders'))
-            ->where('state', 'active')->where('starts_at', '<=', $now)
-            ->where(fn ($query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now))
-            ->groupBy('course_id')->get() as $row) {
-            $holders[Value::int($row->course_id)] = Value::int($row->holders);
-        }
-
-        return $holders;
     }
 }

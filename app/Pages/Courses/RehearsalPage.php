@@ -19,6 +19,7 @@ final readonly class RehearsalPage
      * @param  ?int  $back  number of the revision that is to be live again; null: the draft is
      * @param  list<Sentence>  $changes
      * @param  list<string>  $elsewhere  other courses that what is proposed reaches, of which nothing is rehearsed here
+     * @param  list<string>  $with  what happens with it beside the rules
      * @param  list<string>  $editors  who edited, with how many edits
      * @param  bool  $finished  false: what follows is not known yet
      * @param  int  $looked  how many were looked at so far
@@ -44,6 +45,7 @@ final readonly class RehearsalPage
         #[OA\Property] public ?int $back,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $elsewhere,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $with,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $editors,
         #[OA\Property] public bool $finished,
         #[OA\Property] public int $looked,

@@ -67,6 +67,7 @@ final readonly class RehearsalPageBuilder
             back: $back,
             changes: Differences::between($proposal->live === null ? null : $this->plans->named($proposal->live), $this->plans->named($proposal->document))->sentences,
             elsewhere: $this->elsewhere($proposal),
+            with: RetirementTold::of($proposal),
             editors: $proposal->draft === null ? [] : self::editors($proposal->draft),
             finished: $finished,
             looked: $run->looked,

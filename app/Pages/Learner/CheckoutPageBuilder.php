@@ -40,7 +40,7 @@ final readonly class CheckoutPageBuilder
         $title = $decider->course->title ?? $decider->course->key;
 
         return new CheckoutPage(
-            course: $offer->course->key,
+            course: $offer->course->getRouteKey(),
             courseTitle: $title,
             buy: $ware->bundle === null ? route('checkout.buy', [$ware->key], false) : route('checkout.bundle.buy', [$ware->key], false),
             // What is not sold is not told by its name to whoever guesses its key.

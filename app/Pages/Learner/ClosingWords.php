@@ -14,8 +14,15 @@ final readonly class ClosingWords
      * @param  string  $text  one sentence
      * @param  ?string  $html  the school's own words beneath it, sanitised; null: it has none
      * @param  string  $signUp  how one asks to be told when it runs again: none, by a form, or by one's account
+     * @param  list<FrontCourse>  $instead  other courses, which are given
      */
-    public function __construct(#[OA\Property] public string $text, #[OA\Property] public ?string $html, #[OA\Property(enum: ['none', 'form', 'account'])] public string $signUp)
-    {
+    public function __construct(
+        #[OA\Property] public string $text,
+        #[OA\Property] public ?string $html,
+        #[OA\Property(enum: ['none', 'form', 'account'])] public string $signUp,
+        #[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $instead,
+        #[OA\Property] public ?string $contactName,
+        #[OA\Property] public ?string $contactEmail,
+    ) {
     }
 }

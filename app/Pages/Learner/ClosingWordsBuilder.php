@@ -18,7 +18,7 @@ use SilentKeep\Core\Outline\CourseState;
 /** Says that a course is over, in the school's own words where it has some. */
 final readonly class ClosingWordsBuilder
 {
-    public function __construct(private NoticeTexts $notices, private SchoolOf $school, private SchoolClock $clock)
+    public function __construct(private NoticeTexts $notices, private SchoolOf $school, private SchoolClock $clock, private FrontPageBuilder $front)
     {
     }
 
@@ -40,7 +40,16 @@ final readonly class ClosingWordsBuilder
                 'course' => $title, 'title' => $title, 'school' => $school->name, 'contact' => $school->contact_name ?? '', 'name' => '', 'pass' => '',
             ]))->html($own->text),
             self::signUp($course, $answer),
+            $this->front->insteadOf($course),
+            $school->contact_name,
+            $school->contact_email,
         );
+    }
+
+    /** @return list<FrontCourse> where a course is over: where to go instead */
+    public function instead(Course $course, Answer $answer): array
+    {
+        return self::isOver($answer) ? $this->front->insteadOf($course) : [];
     }
 
     /** @return 'none'|'form'|'account' */

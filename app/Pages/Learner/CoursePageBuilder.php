@@ -160,6 +160,7 @@ final readonly class CoursePageBuilder
             // Whoever looks with somebody buys nothing by it.
             offers: $view->answer->viewer->observes === null ? $this->waysTo($course, $view, $reading->person, $decision->item) : [],
             signUp: ClosingWordsBuilder::signUp($course, $view->answer),
+            instead: $this->closing->instead($course, $view->answer),
         );
     }
 }

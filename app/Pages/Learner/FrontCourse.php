@@ -10,7 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class FrontCourse
 {
-    /** @param  string  $entry  how one gets in, in words */
+    /**
+     * @param  string  $key  its address
+     * @param  string  $entry  how one gets in, in words
+     */
     public function __construct(
         #[OA\Property] public string $key,
         #[OA\Property] public string $title,

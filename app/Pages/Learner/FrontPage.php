@@ -10,8 +10,13 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class FrontPage
 {
-    /** @param  list<FrontCourse>  $courses */
-    public function __construct(#[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $courses)
-    {
+    /**
+     * @param  list<FrontCourse>  $courses
+     * @param  list<FrontCourse>  $over  that are not given any more, and are named all the same
+     */
+    public function __construct(
+        #[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $courses,
+        #[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $over,
+    ) {
     }
 }

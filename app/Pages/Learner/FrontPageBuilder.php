@@ -7,6 +7,8 @@ namespace App\Pages\Learner;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
 use App\Learning\CourseSummaries;
+use App\Learning\CourseSummary;
+use App\Models\Course;
 use App\Models\Person;
 use App\Words\ClosedWords;
 use App\Words\Say;
@@ -18,21 +20,56 @@ use SilentKeep\Core\Viewing\Viewer;
 /** The lists of courses as a learner, or anybody else, meets them. */
 final readonly class FrontPageBuilder
 {
+    /** So many courses are named at the end of another. */
+    private const INSTEAD = 6;
+
     public function __construct(private CourseSummaries $summaries, private Viewers $viewers, private SchoolClock $clock)
     {
     }
 
-    /** @return list<FrontCourse> what the public may know of */
-    public function front(): array
+    /** What the public may know of: what is given, and of what is not given any more that which is still to be named. */
+    public function front(): FrontPage
     {
-        $front = [];
-        foreach ($this->summaries->all(static fn (array $courses): array => array_fill_keys($courses, Viewers::visitor()), 0) as $summary) {
-            if ($summary->visible && $summary->state === CourseState::Live) {
-                $front[] = new FrontCourse($summary->key, $summary->title, $summary->lessons, $summary->open, Say::text("learner.entry.{$summary->entry->value}"));
+        $courses = $over = [];
+        $listed = Course::query()->where('listed_over', true)->pluck('id')->flip();
+        foreach ($this->publicSummaries() as $id => $summary) {
+            if ($summary->state === CourseState::Live) {
+                $courses[] = self::told($summary);
+            } elseif ($summary->state === CourseState::Retired && $listed->has($id)) {
+                $over[] = self::told($summary);
             }
         }
 
-        return $front;
+        return new FrontPage($courses, $over);
+    }
+
+    /** @return list<FrontCourse> where to go instead of a course that is over: those of its subject; where it has none, or is the only one, any */
+    public function insteadOf(Course $course): array
+    {
+        $like = $course->subject === '' ? null : Course::query()->where('subject', $course->subject)->pluck('id')->flip();
+        $any = $same = [];
+        foreach ($this->publicSummaries() as $id => $summary) {
+            if ($summary->state !== CourseState::Live || $id === $course->id) {
+                continue;
+            }
+            $any[] = self::told($summary);
+            if ($like?->has($id) === true) {
+                $same[] = self::told($summary);
+            }
+        }
+
+        return array_slice($same === [] ? $any : $same, 0, self::INSTEAD);
+    }
+
+    /** @return array<int, CourseSummary> by the course's id */
+    private function publicSummaries(): array
+    {
+        return array_filter($this->summaries->all(static fn (array $courses): array => array_fill_keys($courses, Viewers::visitor()), 0), static fn (CourseSummary $summary): bool => $summary->visible);
+    }
+
+    private static function told(CourseSummary $summary): FrontCourse
+    {
+        return new FrontCourse($summary->key, $summary->title, $summary->lessons, $summary->open, Say::text("learner.entry.{$summary->entry->value}"));
     }
 
     /** @return list<MyCourse> the courses with anything open to them, and those they, or whom they look with, hold a pass of */

@@ -24,6 +24,7 @@ final readonly class NoticePage
      * @param  list<OfferCard>  $offers  that would open this very item sooner than waiting does
      * @param  ?PathRow  $lookAt  something that is open to this viewer
      * @param  string  $signUp  how one asks to be told when the course runs again: none, by a form, or by one's account
+     * @param  list<FrontCourse>  $instead  where the course is over: others, which are given
      */
     public function __construct(
         #[OA\Property] public CourseFrame $course,
@@ -39,6 +40,7 @@ final readonly class NoticePage
         #[OA\Property] public ?PathRow $lookAt,
         #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
         #[OA\Property(enum: ['none', 'form', 'account'])] public string $signUp,
+        #[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $instead,
     ) {
     }
 }

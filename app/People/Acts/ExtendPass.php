@@ -8,11 +8,12 @@ use App\Access\SchoolClock;
 use App\Models\Pass;
 use App\People\PassRows;
 use App\Words\Say;
+use SilentKeep\Core\Time\Instant;
 
 /** Lets a pass last longer: days are counted from its end, at the same time by the school's clock, not from today. */
 final readonly class ExtendPass extends PassAct
 {
-    /** @param  ?int  $until  instant; null: by days */
+    /** @param  ?int  $until  instant, or never: for good; null: by days */
     public function __construct(PassRows $passes, SchoolClock $clock, private int $days, private ?int $until = null)
     {
         parent::__construct($passes, $clock);
@@ -25,6 +26,10 @@ final readonly class ExtendPass extends PassAct
 
     public function told(): string
     {
+        if ($this->until === Instant::NEVER) {
+            return Say::text('acts.extend_pass.extend_for_good');
+        }
+
         return $this->until !== null ? Say::text('acts.extend_pass.extend_pass_when', ['when' => $this->clock->words($this->until)]) : Say::text('acts.extend_pass.extend_by', ['days' => $this->days]);
     }
 
@@ -41,6 +46,9 @@ final readonly class ExtendPass extends PassAct
         $end = $pass->ends_at?->getTimestamp();
         if ($end === null) {
             return self::left($pass, Say::text('acts.extend_pass.have_for_good_already'));
+        }
+        if ($this->until === Instant::NEVER) {
+            return self::changed($pass, Say::text('acts.extend_pass.have_for_good'), ['ends_at' => null, 'warned_at' => null, 'erased_at' => null]);
         }
         $until = $this->until ?? $this->clock->plusDays($end, $this->days);
         if ($until <= $end) {

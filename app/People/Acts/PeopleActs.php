@@ -13,6 +13,7 @@ use App\Models\Person;
 use App\People\ObserverLetters;
 use App\People\PassRows;
 use App\Words\Say;
+use SilentKeep\Core\Time\Instant;
 
 /** Makes acts of what a form says. */
 final readonly class PeopleActs
@@ -41,7 +42,7 @@ final readonly class PeopleActs
 
         return match ($text('do')) {
             'give' => new GivePass($this->newPasses, $this->clock, $this->offer($text('offer')), $instant('from') ?? $this->clock->now(), ($form['anew'] ?? false) === true, giver: $actor),
-            'extend' => new ExtendPass($passes(), $this->clock, max(1, $number('days')), $instant('until')),
+            'extend' => new ExtendPass($passes(), $this->clock, max(1, $number('days')), ($form['good'] ?? false) === true ? Instant::NEVER : $instant('until')),
             'pause' => new PausePass($passes(), $this->clock, ($form['stops'] ?? false) === true),
             'resume' => new ResumePass($passes(), $this->clock),
             'end' => new EndPass($passes(), $this->clock),

@@ -34,7 +34,7 @@ export function Expectations({ course, expected, mayEdit }: { course: string; ex
 }
 
 export function PublishBlock({ page }: { page: RehearsalPage }) {
-  const { course, back, changes, elsewhere, editors, finished, expected, mayEdit } = page;
+  const { course, back, changes, elsewhere, with: along, editors, finished, expected, mayEdit } = page;
   const count = changes.length;
   const breaks = expected.filter(({ kept, broken }) => !kept && !broken).length;
   return (
@@ -47,6 +47,11 @@ export function PublishBlock({ page }: { page: RehearsalPage }) {
           </li>
         ))}
       </ol>
+      {along.map((line) => (
+        <p key={line} className={css.along}>
+          {line}
+        </p>
+      ))}
       {elsewhere.map((line) => (
         <p key={line} className={css.elsewhere}>
           {line}

@@ -101,6 +101,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
         <Link href={to('keep.contents', { course: course.key })}>{say('workspace.course_head_line.contents')}</Link>
         <Link href={to('keep.course-notices', { course: course.key })}>{say('workspace.course_head_line.notices')}</Link>
         <Link href={to('keep.history', { course: course.key })}>{say('workspace.course_head_line.history')}</Link>
+        <Link href={to('keep.retire', { course: course.key })}>{say(course.state === 'retired' ? 'workspace.course_head_line.closing' : 'workspace.course_head_line.retire')}</Link>
         <Link href={to('keep.run-again', { course: course.key })}>{say('workspace.course_head_line.run_again')}</Link>
         {changes.length > 0 && (
           <Button component={Link} href={to('keep.rehearsal', { course: course.key })} h={30} size="sm">

@@ -67,7 +67,7 @@ final readonly class CoursesController
         if (preg_match('#^/courses/([^/]+)(?:/([^/]+))?$#', (string) parse_url(url()->previous(), PHP_URL_PATH), $found) !== 1) {
             return true;
         }
-        $course = Course::query()->with('liveRevision')->where('key', rawurldecode($found[1]))->first();
+        $course = Course::foundAt(rawurldecode($found[1]));
         $view = $course === null ? null : $this->views->at($course, $this->who->at($request, $course));
 
         return $view !== null && $view->isVisible() && (! isset($found[2]) || $view->decision(rawurldecode($found[2])) !== null);

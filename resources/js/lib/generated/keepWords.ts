@@ -141,6 +141,41 @@ export const keepWords = {
   'courses.run_again.does_not_run': "They can be written to once it is live, in a season that is not over.",
   'courses.run_again.takes': "Whoever comes to this course when it is over can ask to be told",
   'courses.run_again.tell': "Write to them",
+  'courses.retire.title': "Retire it",
+  'courses.retire.title_over': "Its end",
+  'courses.retire.title_of': "{course}: its end",
+  'courses.retire.told': "{course} · all in its draft, to be rehearsed on the real learners before it is published",
+  'courses.retire.told_over': "{course} · it is retired; what stands there is set at once",
+  'courses.retire.never_live': "Nobody has ever seen this course: it is not live. Throw its draft away instead, or leave it.",
+  'courses.retire.learners': "Those who have it",
+  'courses.retire.holders': "{count, plural, =0 {Nobody holds a pass of it now.} one {# person holds a pass of it now.} other {# people hold a pass of it now.}} What becomes of it?",
+  'courses.retire.keep': "{keep, select, pass {They keep it to the end of their pass} good {They keep it for good: their passes do not end} day {They keep it to the end of a day} other {It is shut for them too}}",
+  'courses.retire.keeps': "{keep, select, pass {Whoever holds a pass keeps it to its end.} good {Whoever holds a pass keeps it for good.} day {Whoever holds a pass keeps it until the day on which the season ends.} other {It is shut for all.}}",
+  'courses.retire.last_day': "Last day",
+  'courses.retire.sale': "Offers and doors",
+  'courses.retire.sold': "{count, plural, =0 {It has no offer that is sold.} other {Sold no more: {names}. They are there again when it is reopened.}}",
+  'courses.retire.bundles': "{count, plural, one {A bundle with it cannot be bought while it is retired: {names}. Take it out there.} other {Bundles with it cannot be bought while it is retired: {names}. Take it out there.}}",
+  'courses.retire.to_offers': "Offers",
+  'courses.retire.guests': "Shut the guests’ door",
+  'courses.retire.observers': "Shut the observers’ door: those who look in on its learners see it no more",
+  'courses.retire.no_door': "No door is open to guests or observers.",
+  'courses.retire.closing': "What stands there {over, select, yes {} other {then}}",
+  'courses.retire.words': "{whose, select, course {The closing words are the course’s own} school {The closing words are the school’s, as at every course that is retired} other {The closing words are the usual ones}}{heading, select, none {} other {: “{text}”}}.",
+  'courses.retire.write': "Write others",
+  'courses.retire.subject': "Subject",
+  'courses.retire.subject_told': "Other courses of this subject are named there; where there are none, any.",
+  'courses.retire.instead': "{count, plural, =0 {No other course is given that could be named.} other {Named there now: {names}.}}",
+  'courses.retire.takes': "Whoever comes there can ask to be told when it runs again",
+  'courses.retire.listed': "The front names it, among the courses that are not given any more",
+  'courses.retire.address': "Another address",
+  'courses.retire.address_told': "Empty: it stays /courses/{key}.",
+  'courses.retire.old': "The old address, /courses/{key}",
+  'courses.retire.old_closing': "leads to the new one",
+  'courses.retire.old_nothing': "answers as if nothing were there",
+  'courses.retire.go_on': "Put it in the draft and rehearse it",
+  'courses.retire.save': "Keep",
+  'courses.retire.reopen': "It can be given again: {again} moves its dates and reopens it.",
+  'courses.retire.again': "Run it again",
   'edits.collision_dialog.two_edits_same': "Two edits of the same",
   'edits.collision_dialog.saved_now': "Saved now",
   'edits.collision_dialog.something_was_undone_or': "Something was undone or redone.",
@@ -1033,6 +1068,8 @@ export const keepWords = {
   'workspace.course_head_line.contents': "Contents",
   'workspace.course_head_line.notices': "Notices",
   'workspace.course_head_line.history': "History",
+  'workspace.course_head_line.retire': "Retire",
+  'workspace.course_head_line.closing': "Its end",
   'workspace.course_head_line.run_again': "Run again",
   'workspace.course_head_line.who_looks': "{key} who looks",
   'workspace.course_head_line.undo': "{key} undo the last edit",
@@ -1216,6 +1253,41 @@ export interface KeepParts {
   'courses.run_again.does_not_run': never;
   'courses.run_again.takes': never;
   'courses.run_again.tell': never;
+  'courses.retire.title': never;
+  'courses.retire.title_over': never;
+  'courses.retire.title_of': 'course';
+  'courses.retire.told': 'course';
+  'courses.retire.told_over': 'course';
+  'courses.retire.never_live': never;
+  'courses.retire.learners': never;
+  'courses.retire.holders': 'count';
+  'courses.retire.keep': 'keep';
+  'courses.retire.keeps': 'keep';
+  'courses.retire.last_day': never;
+  'courses.retire.sale': never;
+  'courses.retire.sold': 'count' | 'names';
+  'courses.retire.bundles': 'count' | 'names';
+  'courses.retire.to_offers': never;
+  'courses.retire.guests': never;
+  'courses.retire.observers': never;
+  'courses.retire.no_door': never;
+  'courses.retire.closing': 'over';
+  'courses.retire.words': 'whose' | 'heading' | 'text';
+  'courses.retire.write': never;
+  'courses.retire.subject': never;
+  'courses.retire.subject_told': never;
+  'courses.retire.instead': 'count' | 'names';
+  'courses.retire.takes': never;
+  'courses.retire.listed': never;
+  'courses.retire.address': never;
+  'courses.retire.address_told': 'key';
+  'courses.retire.old': 'key';
+  'courses.retire.old_closing': never;
+  'courses.retire.old_nothing': never;
+  'courses.retire.go_on': never;
+  'courses.retire.save': never;
+  'courses.retire.reopen': 'again';
+  'courses.retire.again': never;
   'edits.collision_dialog.two_edits_same': never;
   'edits.collision_dialog.saved_now': never;
   'edits.collision_dialog.something_was_undone_or': never;
@@ -2108,6 +2180,8 @@ export interface KeepParts {
   'workspace.course_head_line.contents': never;
   'workspace.course_head_line.notices': never;
   'workspace.course_head_line.history': never;
+  'workspace.course_head_line.retire': never;
+  'workspace.course_head_line.closing': never;
   'workspace.course_head_line.run_again': never;
   'workspace.course_head_line.who_looks': 'key';
   'workspace.course_head_line.undo': 'key';

@@ -91,6 +91,9 @@ export const routes: Config['routes'] = {
   'keep.publish': {"uri":"keep/courses/{course}/revisions","methods":["POST"],"parameters":["course"]},
   'keep.rehearsal': {"uri":"keep/courses/{course}/rehearsal","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.rehearsal.go-on': {"uri":"keep/courses/{course}/rehearsal","methods":["POST"],"parameters":["course"]},
+  'keep.retire': {"uri":"keep/courses/{course}/retire","methods":["GET","HEAD"],"parameters":["course"]},
+  'keep.retire.keep': {"uri":"keep/courses/{course}/retire","methods":["PUT"],"parameters":["course"]},
+  'keep.retire.plan': {"uri":"keep/courses/{course}/retire","methods":["POST"],"parameters":["course"]},
   'keep.run-again': {"uri":"keep/courses/{course}/run-again","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.run-again.dates': {"uri":"keep/courses/{course}/run-again/dates","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.run-again.keep': {"uri":"keep/courses/{course}/run-again","methods":["POST"],"parameters":["course"]},
@@ -220,6 +223,9 @@ declare module 'ziggy-js' {
     'keep.publish': [{"name":"course","required":true}];
     'keep.rehearsal': [{"name":"course","required":true}];
     'keep.rehearsal.go-on': [{"name":"course","required":true}];
+    'keep.retire': [{"name":"course","required":true}];
+    'keep.retire.keep': [{"name":"course","required":true}];
+    'keep.retire.plan': [{"name":"course","required":true}];
     'keep.run-again': [{"name":"course","required":true}];
     'keep.run-again.dates': [{"name":"course","required":true}];
     'keep.run-again.keep': [{"name":"course","required":true}];

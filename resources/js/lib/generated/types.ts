@@ -14,6 +14,8 @@ export type Glyph = 'open' | 'sample' | 'later' | 'locked' | 'hidden' | 'over';
 
 export type Kind = 'module' | 'lesson' | 'part' | 'board';
 
+export type LearnersKeep = 'pass' | 'good' | 'day' | 'nothing';
+
 export type NoticeCase = 'unknown' | 'account' | 'no-pass' | 'other-tier' | 'other-part' | 'other-people' | 'too-early' | 'held' | 'finish-first' | 'stuck' | 'ended' | 'paused' | 'withdrawn' | 'closed' | 'no-guests' | 'no-observers' | 'course-not-open' | 'course-over' | 'course-retired';
 
 export type NoticeLevel = 'own' | 'module' | 'course' | 'school' | 'usual';
@@ -146,6 +148,9 @@ export interface ClosingWords {
   text: string;
   html: string | null;
   signUp: 'none' | 'form' | 'account';
+  instead: FrontCourse[];
+  contactName: string | null;
+  contactEmail: string | null;
 }
 
 export interface ConditionWords {
@@ -384,6 +389,7 @@ export interface FrontCourse {
 
 export interface FrontPage {
   courses: FrontCourse[];
+  over: FrontCourse[];
 }
 
 export interface Gate {
@@ -584,6 +590,7 @@ export interface NoticePage {
   lookAt: PathRow | null;
   offers: OfferCard[];
   signUp: 'none' | 'form' | 'account';
+  instead: FrontCourse[];
 }
 
 export interface NoticePreview {
@@ -842,6 +849,7 @@ export interface RehearsalPage {
   back: number | null;
   changes: Sentence[];
   elsewhere: string[];
+  with: string[];
   editors: string[];
   finished: boolean;
   looked: number;
@@ -873,6 +881,33 @@ export interface RehearsalProgress {
 export interface RehearsalRow {
   title: string;
   effects: EffectCount[];
+}
+
+export interface RetirePage {
+  course: string;
+  title: string;
+  version: number;
+  isRetired: boolean;
+  isLive: boolean;
+  isPlanned: boolean;
+  keep: LearnersKeep;
+  lastDay: string | null;
+  holders: number;
+  sold: string[];
+  bundles: string[];
+  guestsOpen: boolean;
+  observersOpen: boolean;
+  heading: string | null;
+  words: string;
+  instead: string[];
+  subject: string;
+  subjects: string[];
+  takes: boolean;
+  listed: boolean;
+  usualAddress: string;
+  address: string;
+  oldAddress: 'closing' | 'nothing';
+  mayEdit: boolean;
 }
 
 export interface RevisionRow {

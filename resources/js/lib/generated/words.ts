@@ -24,6 +24,9 @@ export const words = {
   'front.title': "Courses",
   'front.none': "Nothing is on show yet.",
   'front.open': "{lessons}, {count, number} to look at now",
+  'front.over': "Not given any more",
+  'closing.title': "The course is over",
+  'closing.instead': "Given now",
   'mine.title': "My courses",
   'mine.none': "Nothing is open to you yet. As soon as you hold a pass, its course stands here.",
   'mine.whom': "With whom you look",
@@ -207,6 +210,9 @@ export interface Parts {
   'front.title': never;
   'front.none': never;
   'front.open': 'lessons' | 'count';
+  'front.over': never;
+  'closing.title': never;
+  'closing.instead': never;
   'mine.title': never;
   'mine.none': never;
   'mine.whom': never;

@@ -5,8 +5,9 @@ import { Prose } from '../../learn/Prose';
 import { useTurns } from '../../learn/useTurns';
 import { learnerAddress, withQuery } from '../../lib/address';
 import { useLearnerAddress } from '../../lib/page';
-import type { CoursePage, PathRow } from '../../lib/generated/types';
+import type { ClosingWords, CoursePage, PathRow } from '../../lib/generated/types';
 import { Progress } from '../../learn/CourseSide';
+import { Instead } from '../../learn/Instead';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { NextRunForm } from '../../learn/NextRunForm';
 import { LookingAs } from '../../learn/LookingAs';
@@ -55,8 +56,6 @@ export default function Course({ course, next, last, opens, about, videos, quizz
           {closing !== null && (
             <section className={css.closing} aria-label={closing.text}>
               <p>{closing.text}</p>
-              {closing.html !== null && <Prose html={closing.html} />}
-              <NextRunForm course={course.key} signUp={closing.signUp} />
             </section>
           )}
           <LookingAs course={course} />
@@ -79,10 +78,29 @@ export default function Course({ course, next, last, opens, about, videos, quizz
         </aside>
         <div>
           <Prose html={about} />
+          {closing !== null && <Closing course={course.key} closing={closing} />}
           <Path course={course} />
         </div>
       </div>
     </LearnerShell>
+  );
+}
+
+/** What stands at the end of a course: the school's words, where to go instead, and how to hear of it again. */
+function Closing({ course, closing }: { course: string; closing: ClosingWords }) {
+  return (
+    <section className={css.closingpage} aria-label={say('closing.title')}>
+      {closing.html !== null && <Prose html={closing.html} />}
+      <div className={css['closing-ways']}>
+        <Instead courses={closing.instead} />
+        <NextRunForm course={course} signUp={closing.signUp} />
+      </div>
+      {closing.contactName !== null && closing.contactEmail !== null && (
+        <p>
+          {saying('notice.ask', { contact: <a key="contact" href={`mailto:${closing.contactEmail}`}>{say('notice.contact', { name: closing.contactName })}</a> })}
+        </p>
+      )}
+    </section>
   );
 }
 

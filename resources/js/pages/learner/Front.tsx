@@ -6,7 +6,7 @@ import { LearnerShell } from '../../learn/LearnerShell';
 import { say } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 
-export default function Front({ courses }: FrontPage) {
+export default function Front({ courses, over }: FrontPage) {
   return (
     <LearnerShell title={say('front.title')}>
       <h1>{say('front.title')}</h1>
@@ -26,6 +26,18 @@ export default function Front({ courses }: FrontPage) {
             </li>
           ))}
         </ul>
+      )}
+      {over.length > 0 && (
+        <section className={css.frontover} aria-label={say('front.over')}>
+          <h2>{say('front.over')}</h2>
+          <ul>
+            {over.map((course) => (
+              <li key={course.key}>
+                <Link href={learnerAddress(course.key)}>{course.title}</Link>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
     </LearnerShell>
   );

@@ -9,6 +9,7 @@ import type { NoticePage } from '../../lib/generated/types';
 import { plainText } from '../../lib/words';
 import { CourseSide } from '../../learn/CourseSide';
 import { AccountFields } from '../../ui/AccountFields';
+import { Instead } from '../../learn/Instead';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { NextRunForm } from '../../learn/NextRunForm';
 import { OfferCards } from '../../learn/Offers';
@@ -18,7 +19,7 @@ import { say, saying } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 import ui from '../../ui/ui.module.css';
 
-export default function Notice({ course, item, glyph, case: met, heading, text, html, signIn, contactName, contactEmail, lookAt, offers, signUp }: NoticePage) {
+export default function Notice({ course, item, glyph, case: met, heading, text, html, signIn, contactName, contactEmail, lookAt, offers, signUp, instead }: NoticePage) {
   const address = useLearnerAddress();
   const { standIn } = useShared();
   useTurns(course.turnsIn);
@@ -55,7 +56,10 @@ export default function Notice({ course, item, glyph, case: met, heading, text, 
           )}
           {met === 'account' && signIn !== null && standIn === undefined && <LookForm course={course.key} item={item} />}
           {offers.length > 0 && <OfferCards offers={offers} />}
-          <NextRunForm course={course.key} signUp={signUp} />
+          <div className={css['closing-ways']}>
+            <Instead courses={instead} />
+            <NextRunForm course={course.key} signUp={signUp} />
+          </div>
           <ul className={css.or}>
             {contactName !== null && contactEmail !== null && (
               <li>
