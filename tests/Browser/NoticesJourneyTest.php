@@ -106,4 +106,99 @@ final class NoticesJourneyTest extends BrowserTestCase
         $this->named('Review 2 unpublished changes');
         $this->assertNoScriptErrors();
     }
+
+    public function test_who_has_a_taster_takes_the_whole_course_from_the_notice_and_reads_on(): void
+    {
+        $this->signIn('idun');
+        $this->visit('/courses/clinker/l-planes');
+        $this->find('.notice h1');
+        $this->waitForText('.notice .offercards', 'Opens it');
+        $this->find('.notice .offercards a[href*="/checkout/apprentice-pass"]')->click();
+        $this->waitForText('.doorform', 'Apprentice pass');
+        $this->find('.doorform button[type=submit]')->click();
+        $this->waitForText('.flash', 'You hold Apprentice pass now.');
+        // The card has told the day: a week after it was taken, at nine.
+        self::moveTheClock(8);
+        $this->signIn('idun');
+        $this->visit('/courses/clinker/l-planes');
+        $this->waitForText('h1', 'Tuning a plane');
+        $this->waitUntilGone('.notice');
+        self::moveTheClock(0);
+        $this->assertNoScriptErrors();
+    }
+
+    /** It was reopened above, or is: then twelve more join, and it is retired for good. */
+    public function test_a_course_is_retired_with_twelve_learners_who_keep_it_and_its_old_address_leads_to_its_end(): void
+    {
+        $this->signIn('hege');
+        $this->reopen();
+        $people = ['amund', 'bergljot', 'dagny', 'einar', 'frida', 'gaute', 'helga', 'iver', 'jenny', 'kristen', 'lars'];
+        $this->give('engine-pass', $people);
+
+        $this->visit('/keep/courses/petrol');
+        $this->named('Retire')->click();
+        $this->waitForText('.retire', '12 people hold a pass of it now.');
+        $this->named('They keep it for good: their passes do not end')->click();
+        $this->named('Another address')->sendKeys('engines-2026');
+        $this->named('leads to the new one');
+        $this->named('The front names it, among the courses that are not given any more')->click();
+        $this->named('Put it in the draft and rehearse it')->sendKeys(Keys::ENTER);
+        $this->waitForText('.rehearsal', 'The course: state is now retired');
+        $this->waitForText('.rehearsal', 'Its address becomes /courses/engines-2026; /courses/petrol leads there.');
+        // Nobody who holds it loses anything.
+        $this->waitForText('.rehearsal-main', 'Nobody who holds something of this course is touched');
+        $this->named('Publish 1 change')->click();
+        $this->waitForText('.flash', 'Published as revision');
+
+        $this->signIn('helga');
+        $this->visit('/courses/petrol/l-winter');
+        $this->waitForText('h1', 'Laying up an engine');
+        $this->waitUntilGone('.notice');
+        self::assertStringEndsWith('/courses/engines-2026/l-winter', $this->browser->getCurrentURL());
+        $this->visit('/courses');
+        $this->find('a[href$="/courses/engines-2026"]')->click();
+        $this->waitForText('h1', 'Petrol engines');
+
+        $this->asNobody();
+        $this->visit('/');
+        $this->waitForText('.frontover', 'Petrol engines for small boats');
+        foreach (['/courses/petrol', '/courses/petrol/l-winter', '/courses/engines-2026'] as $address) {
+            $this->visit($address);
+            $this->waitForText('.closing', 'This course is not given any more.');
+            self::assertStringEndsWith('/courses/engines-2026', $this->browser->getCurrentURL());
+        }
+        $this->find('.instead a[href$="/courses/clinker"]')->click();
+        $this->waitForText('h1', 'Clinker planking');
+        $this->assertNoScriptErrors();
+    }
+
+    private function reopen(): void
+    {
+        $this->visit('/keep/courses/petrol/run-again');
+        $this->find('.runagain');
+        if (! str_contains($this->browser->getPageSource(), 'It goes live again: it is retired now')) {
+            return;
+        }
+        $this->named('Move them in the draft')->click();
+        $this->waitForText('.flash', 'All dates are moved');
+        $this->visit('/keep/courses/petrol/rehearsal');
+        $this->named('Publish 1 change')->click();
+        $this->waitForText('.flash', 'Published as revision');
+    }
+
+    /** @param  list<string>  $people  as their addresses begin */
+    private function give(string $offer, array $people): void
+    {
+        $this->visit('/keep/people');
+        $done = $this->browser->executeAsyncScript(<<<'JS'
+            const [offer, people, done] = arguments;
+            const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
+            const ask = (body) => fetch('/keep/people/acts', { method: 'POST', redirect: 'manual', headers: { 'X-XSRF-TOKEN': token, 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+            const page = (at) => fetch(at, { headers: { 'X-Inertia': 'true', 'X-Inertia-Version': JSON.parse(document.querySelector('script[data-page]').textContent).version } }).then((answer) => answer.json());
+            Promise.all(people.map((name) => page('/keep/people?find=' + name + '@').then(({ props }) => props.people[0].id)))
+              .then((ids) => ask({ do: 'give', offer, people: ids }))
+              .then((answer) => done(answer.type), (error) => done(String(error)));
+            JS, [$offer, $people]);
+        self::assertSame('opaqueredirect', $done);
+    }
 }
