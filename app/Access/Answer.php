@@ -10,6 +10,7 @@ use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\CourseSnapshot;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
@@ -60,6 +61,12 @@ final class Answer
     public function snapshot(): CourseSnapshot
     {
         return $this->snapshot ??= $this->decider->snapshot($this->viewer, $this->at);
+    }
+
+    /** Whether the season of the course is over for this viewer, or it was retired and they do not keep it. */
+    public function isOver(): bool
+    {
+        return in_array($this->snapshot()->gate, [Reason::CourseOver, Reason::CourseRetired], true);
     }
 
     /** @return non-empty-array<int, Answers> by the instant from which they hold, if only time moves */

@@ -33,7 +33,7 @@ final readonly class Kept
      */
     public function all(string $place, string $class, array $stamps, Closure $make, ?Closure $holds = null): array
     {
-        $place = "kept:{$place}:".self::code();
+        $place = "kept:{$place}:".self::code($class);
         $kept = $this->cache->get($place);
         $kept = is_array($kept) ? $kept : [];
         $found = [];
@@ -56,9 +56,17 @@ final readonly class Kept
         return $found + $made;
     }
 
-    /** Which version of the core it is that reckons: a checkout writes its files anew, and so their folders. */
-    private static function code(): string
+    /**
+     * Which version of the core it is that reckons: a checkout writes its files anew, and so their folders. And what the things
+     * themselves are made of: one that was kept before it could say more would lack it.
+     *
+     * @param  class-string  $class
+     */
+    private static function code(string $class): string
     {
-        return hash('xxh128', implode(' ', array_map(static fn (string $folder): string => (string) filemtime($folder), glob(base_path('core/*'), GLOB_ONLYDIR) ?: [])));
+        $folders = array_map(static fn (string $folder): string => (string) filemtime($folder), glob(base_path('core/*'), GLOB_ONLYDIR) ?: []);
+        $parts = array_map(static fn (\ReflectionProperty $part): string => $part->getName(), (new \ReflectionClass($class))->getProperties());
+
+        return hash('xxh128', implode(' ', [...$folders, ...$parts]));
     }
 }

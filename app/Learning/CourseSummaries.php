@@ -79,6 +79,7 @@ final readonly class CourseSummaries
             state: $decider->course->state,
             entry: $decider->course->entry,
             visible: $view->isVisible(),
+            isOver: $view->answer->isOver(),
             open: $view->openLessons(),
             finished: $finished,
             lessons: $lessons,

@@ -13,6 +13,7 @@ final readonly class CourseSummary
 {
     /**
      * @param  bool  $visible  whether there is anything at all to be seen
+     * @param  bool  $isOver  its season is over for them, or it is retired and they do not keep it
      * @param  int  $open  lessons that are open
      * @param  int  $finished  lessons
      * @param  int  $more  optional ones that are not finished
@@ -29,6 +30,7 @@ final readonly class CourseSummary
         public CourseState $state,
         public Entry $entry,
         public bool $visible,
+        public bool $isOver,
         public int $open,
         public int $finished,
         public int $lessons,

@@ -87,7 +87,7 @@ return [
         'subject_told' => 'Other courses of this subject are named there; where there are none, any.',
         'instead' => '{count, plural, =0 {No other course is given that could be named.} other {Named there now: {names}.}}',
         'takes' => 'Whoever comes there can ask to be told when it runs again',
-        'listed' => 'The front names it, among the courses that are not given any more',
+        'listed' => 'The front names it, among the courses that are over',
         'address' => 'Another address',
         'address_told' => 'Empty: it stays /courses/{key}.',
         'old' => 'The old address, /courses/{key}',

@@ -34,7 +34,7 @@ return [
         'title' => 'Courses',
         'none' => 'Nothing is on show yet.',
         'open' => '{lessons}, {count, number} to look at now',
-        'over' => 'Not given any more',
+        'over' => 'Over',
     ],
     'closing' => [
         'title' => 'The course is over',

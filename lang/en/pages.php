@@ -80,7 +80,7 @@ return [
     ],
     'retirement' => [
         'for_good' => 'Passes that people hold then last for good. That can be taken back for each offer, in People.',
-        'listed' => 'The front names it among the courses that are not given any more.',
+        'listed' => 'The front names it among the courses that are over.',
         'not_listed' => 'The front names it no longer.',
         'takes' => 'Whoever comes to it can ask to be told when it runs again.',
         'does_not_take' => 'Nobody can ask any more to be told when it runs again.',

@@ -141,7 +141,7 @@ final class NoticesJourneyTest extends BrowserTestCase
         $this->named('They keep it for good: their passes do not end')->click();
         $this->named('Another address')->sendKeys('engines-2026');
         $this->named('leads to the new one');
-        $this->named('The front names it, among the courses that are not given any more')->click();
+        $this->named('The front names it, among the courses that are over')->click();
         $this->named('Put it in the draft and rehearse it')->sendKeys(Keys::ENTER);
         $this->waitForText('.rehearsal', 'The course: state is now retired');
         $this->waitForText('.rehearsal', 'Its address becomes /courses/engines-2026; /courses/petrol leads there.');

@@ -84,7 +84,7 @@ final class RetireTest extends TestCase
         $this->get('/keep/courses/clinker/rehearsal')->assertInertia(fn ($page) => $page->where('with', [
             'Passes that people hold then last for good. That can be taken back for each offer, in People.',
             'Its address becomes /courses/boats-2026; /courses/clinker leads there.',
-            'The front names it among the courses that are not given any more.',
+            'The front names it among the courses that are over.',
             'Nobody can ask any more to be told when it runs again.',
         ]));
         self::assertSame([null, false, true], [$this->course()->address, $this->course()->listed_over, $this->course()->takes_next_run]);
@@ -92,6 +92,18 @@ final class RetireTest extends TestCase
         auth()->logout();
         $this->get('/courses/clinker')->assertOk();
         $this->get('/courses/boats-2026')->assertNotFound();
+    }
+
+    public function test_a_double_click_plans_once_and_what_another_has_planned_since_stands(): void
+    {
+        $this->plan(['address' => 'boats-2026']);
+        $this->plan(['address' => 'boats-2026']);
+        self::assertSame(1, $this->course()->draft?->version);
+        $this->post('/keep/courses/clinker/retire', [...self::PLAN, 'address' => 'ships-2026'])->assertSessionHas('flash.kind', 'refused');
+        self::assertStringContainsString('boats-2026', (string) $this->course()->retirement);
+        // Whoever has seen it plans it otherwise.
+        $this->plan(['version' => 1, 'address' => 'ships-2026']);
+        self::assertStringContainsString('ships-2026', (string) $this->course()->retirement);
     }
 
     public function test_what_was_planned_goes_with_the_draft(): void
@@ -195,6 +207,18 @@ final class RetireTest extends TestCase
         self::assertSame(['Clinker planking', 'Steam-bent frames', 'Sails by hand', 'Winter refit'], $titles());
         $this->course('sails')->update(['subject' => 'Sails']);
         self::assertSame(['Sails by hand'], $titles());
+    }
+
+    public function test_what_is_over_itself_is_not_where_one_is_sent(): void
+    {
+        // Its season has ended; nobody has retired it.
+        $this->actingAs($this->person('jonas'))->travelTo('2029-01-01T12:00:00Z');
+        self::assertNotNull($this->get('/courses/winter-refit')->inertiaProps('closing'));
+        self::assertNotContains('Winter refit', array_column((array) $this->get('/courses/petrol')->inertiaProps('closing.instead'), 'title'));
+        auth()->logout();
+        $front = $this->get('/');
+        self::assertNotContains('Winter refit', array_column((array) $front->inertiaProps('courses'), 'title'));
+        self::assertSame(['Winter refit'], array_column((array) $front->inertiaProps('over'), 'title'));
     }
 
     public function test_of_a_course_that_is_retired_the_closing_page_is_set_at_once(): void

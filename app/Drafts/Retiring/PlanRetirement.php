@@ -37,7 +37,10 @@ final readonly class PlanRetirement
         };
         $made = ($this->edit)($course, $version, $edit, $author, $within);
         if ($made->draft->exists && Course::query()->whereKey($course->id)->value('retirement') !== $with->toJson()) {
-            // The rules say so already: what goes with them may be another all the same.
+            // The rules say so already: what goes with them may be another all the same, where nobody else has planned it since.
+            if ($made->draft->version !== $version) {
+                throw DraftConflict::changedMeanwhile();
+            }
             DB::transaction($within);
         }
     }

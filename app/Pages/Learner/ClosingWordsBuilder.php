@@ -27,7 +27,7 @@ final readonly class ClosingWordsBuilder
     {
         $gate = $answer->snapshot()->gate;
         $rules = $answer->decider->course;
-        if (! self::isOver($answer)) {
+        if (! $answer->isOver()) {
             return null;
         }
         $own = $this->notices->at($course, [], [], $gate === Reason::CourseOver ? NoticeCase::CourseOver : NoticeCase::CourseRetired)[0]->text ?? null;
@@ -49,21 +49,16 @@ final readonly class ClosingWordsBuilder
     /** @return list<FrontCourse> where a course is over: where to go instead */
     public function instead(Course $course, Answer $answer): array
     {
-        return self::isOver($answer) ? $this->front->insteadOf($course) : [];
+        return $answer->isOver() ? $this->front->insteadOf($course) : [];
     }
 
     /** @return 'none'|'form'|'account' */
     public static function signUp(Course $course, Answer $answer): string
     {
         return match (true) {
-            ! self::isOver($answer) || ! $course->takes_next_run || $answer->viewer->staff => 'none',
+            ! $answer->isOver() || ! $course->takes_next_run || $answer->viewer->staff => 'none',
             $answer->viewer->signedIn => 'account',
             default => 'form',
         };
-    }
-
-    public static function isOver(Answer $answer): bool
-    {
-        return in_array($answer->snapshot()->gate, [Reason::CourseOver, Reason::CourseRetired], true);
     }
 }

@@ -12,7 +12,7 @@ final readonly class FrontPage
 {
     /**
      * @param  list<FrontCourse>  $courses
-     * @param  list<FrontCourse>  $over  that are not given any more, and are named all the same
+     * @param  list<FrontCourse>  $over  that are over, and are named all the same
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $courses,

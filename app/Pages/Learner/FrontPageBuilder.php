@@ -27,15 +27,15 @@ final readonly class FrontPageBuilder
     {
     }
 
-    /** What the public may know of: what is given, and of what is not given any more that which is still to be named. */
+    /** What the public may know of: what is given; and beside it what is over, of what was retired that which is still to be named. */
     public function front(): FrontPage
     {
         $courses = $over = [];
         $listed = Course::query()->where('listed_over', true)->pluck('id')->flip();
         foreach ($this->publicSummaries() as $id => $summary) {
-            if ($summary->state === CourseState::Live) {
+            if (! $summary->isOver) {
                 $courses[] = self::told($summary);
-            } elseif ($summary->state === CourseState::Retired && $listed->has($id)) {
+            } elseif ($summary->state === CourseState::Live || $listed->has($id)) {
                 $over[] = self::told($summary);
             }
         }
@@ -49,7 +49,7 @@ final readonly class FrontPageBuilder
         $like = $course->subject === '' ? null : Course::query()->where('subject', $course->subject)->pluck('id')->flip();
         $any = $same = [];
         foreach ($this->publicSummaries() as $id => $summary) {
-            if ($summary->state !== CourseState::Live || $id === $course->id) {
+            if ($summary->isOver || $id === $course->id) {
                 continue;
             }
             $any[] = self::told($summary);

@@ -166,7 +166,7 @@ export const keepWords = {
   'courses.retire.subject_told': "Other courses of this subject are named there; where there are none, any.",
   'courses.retire.instead': "{count, plural, =0 {No other course is given that could be named.} other {Named there now: {names}.}}",
   'courses.retire.takes': "Whoever comes there can ask to be told when it runs again",
-  'courses.retire.listed': "The front names it, among the courses that are not given any more",
+  'courses.retire.listed': "The front names it, among the courses that are over",
   'courses.retire.address': "Another address",
   'courses.retire.address_told': "Empty: it stays /courses/{key}.",
   'courses.retire.old': "The old address, /courses/{key}",

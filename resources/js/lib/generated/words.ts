@@ -24,7 +24,7 @@ export const words = {
   'front.title': "Courses",
   'front.none': "Nothing is on show yet.",
   'front.open': "{lessons}, {count, number} to look at now",
-  'front.over': "Not given any more",
+  'front.over': "Over",
   'closing.title': "The course is over",
   'closing.instead': "Given now",
   'mine.title': "My courses",

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\TwoAtOnce;
+
+use App\Models\Pass;
+use Closure;
+use Illuminate\Support\Facades\DB;
+
+/** What is written at closed doors and at the end of courses, for {@see WriteBesideWriteTest}. */
+trait WritesAtDoors
+{
+    /**
+     * @param  Closure  $admin  signs the administrator in
+     * @param  Closure(string, array<string, mixed>): Closure  $post
+     * @param  Closure  $draft  that of the course, where there is one
+     * @return array<string, array{Closure, Closure, Closure}>
+     */
+    private static function atDoors(Closure $admin, Closure $post, Closure $draft): array
+    {
+        $end = ['takes' => true, 'listed' => true, 'subject' => '', 'address' => 'the-end', 'oldAddress' => 'closing'];
+
+        return [
+            'write a notice' => [$admin, static fn (self $test) => $test->put('/keep/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('heading', 'Not yet')->exists()],
+            'write a notice of a row' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.', 'item' => 'l-planes', 'offer' => 'taster'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('scope', 'like', '%l-planes%')->exists()],
+            'ask to be told of the next run' => [static fn (): null => null, $post('/courses/petrol/next-run', ['name' => 'Alva', 'email' => 'alva@elsewhere.test']), static fn (): bool => DB::table('next_runs')->exists()],
+            'move all dates of a course' => [$admin, $post('/keep/courses/clinker/run-again', ['version' => 0, 'first' => '2027-06-20', 'as' => 'draft']), static fn (self $test): bool => $draft($test) !== null],
+            'plan the end of a course' => [$admin, $post('/keep/courses/clinker/retire', [...$end, 'version' => 0, 'keep' => 'good', 'shutGuests' => true, 'shutObservers' => true]), static fn (self $test): bool => $test->course()->retirement !== null],
+            'set what stands at the end of a course' => [$admin, static fn (self $test) => $test->put('/keep/courses/petrol/retire', $end)->assertSessionHas('flash.kind', 'done'), static fn (self $test): bool => $test->course('petrol')->address === 'the-end'],
+            'retire a course whose learners keep it for good' => [
+                static function (self $test) use ($end): mixed {
+                    $test->actingAs($test->person('hege'))->post('/keep/courses/clinker/retire', [...$end, 'version' => 0, 'keep' => 'good', 'shutGuests' => false, 'shutObservers' => false])->assertSessionHasNoErrors();
+                    $test->app->forgetScopedInstances();
+
+                    return $test->get('/keep/courses/clinker/rehearsal')->inertiaProps('receipt');
+                },
+                static fn (self $test, mixed $receipt) => $test->post('/keep/courses/clinker/revisions', ['version' => 1, 'receipt' => $receipt])->assertSessionHas('flash.kind', 'done'),
+                static fn (self $test): bool => $test->course()->address === 'the-end' && Pass::query()->where('course_id', $test->course()->id)->where('state', 'active')->where('ends_at', '>', '2026-03-11 00:00:00')->doesntExist(),
+            ],
+        ];
+    }
+}
