@@ -102,7 +102,6 @@ final class WriteBesideWriteTest extends TestCase
         };
         $draft = static fn (self $test): ?Draft => Draft::query()->where('course_id', $test->course()->id)->first();
         $pass = static fn (self $test, string $who): Pass => Pass::query()->where('person_id', $test->person($who)->id)->latest('id')->firstOrFail();
-        $form = ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.'];
 
         return [
             'finish a lesson' => [$as('eira'), $post('/courses/clinker/l-planes/finished', []), static fn (self $test): bool => DB::table('completions')->where('person_id', $test->person('eira')->id)->where('item_key', 'l-planes')->exists()],
