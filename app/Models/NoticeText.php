@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $heading with placeholders; empty: as it is without this
  * @property string $text Markdown with placeholders; empty: as it is without this
  * @property ?string $address where to send people instead
+ * @property ?string $parts JSON, as App\Notices\Parts\Part writes it; null: as usual
  * @property int $version
  */
 final class NoticeText extends Model

@@ -101,6 +101,8 @@ return [
         'ask' => 'Not sure? {contact}.',
         'contact' => 'Ask {name} at the school',
         'open' => 'Open to you now: {item}',
+        'finish' => 'To be finished first',
+        'samples' => 'To look at now',
         'have_look' => 'Have a look',
     ],
     'board' => [

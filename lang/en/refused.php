@@ -95,6 +95,10 @@ return [
         'somebody_with_address_here' => 'Somebody with this address is here already. One person has one account: find them in the list.',
     ],
     'notice_request' => [
+        'at_most_20_parts' => 'At most 20 parts.',
+        'part_twice' => 'One of the parts stands there twice.',
+        'part_needs_words' => 'This part needs words.',
+        'button_needs_to' => 'Where does it lead? A lesson or an offer of the course, a page of this site that begins with /, one that begins with https://, or an e-mail address.',
         'in_a_circle' => 'This address leads to a closed door at which these very words would stand: whoever meets them would be sent in a circle.',
         'whoever_meets_signed_in' => 'Whoever meets this is signed in already.',
         'please_type_the_address' => 'Please type the address.',

@@ -130,6 +130,7 @@ return [
         'left' => 'left',
         'weeks' => 'By the week, the last twelve: {weeks}',
         'where_words_come_from' => 'Where the words come from',
+        'next_run' => 'Told when it runs again',
         'sign_in' => 'Sign in, and back to just this page',
         'ask' => 'Ask {name}',
         'look_at' => 'Open now: {title}',

@@ -60,6 +60,29 @@ final class NoticesJourneyTest extends BrowserTestCase
         $this->assertNoScriptErrors();
     }
 
+    public function test_what_stands_on_a_notice_is_put_in_another_order_by_keyboard(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker/notices?case=no-pass');
+        $this->waitForText('.parts', 'Offers that open just this');
+        $this->named('Add')->click();
+        $this->type(Keys::ARROW_DOWN.Keys::ENTER);
+        $this->waitForText('.parts li:last-child', 'A heading');
+        $this->find('.parts li:last-child input')->sendKeys('Not sure yet?');
+        // Up, and once more: the focus goes along with it.
+        $this->find('.parts li:last-child button[aria-label^="Up"]')->sendKeys(Keys::ENTER);
+        $this->waitForFocus('.parts li:nth-last-child(2) button');
+        $this->type(Keys::ENTER);
+        $this->waitForFocus('.parts li:nth-last-child(3) button');
+        $this->waitForText('.notice-preview', 'Not sure yet?');
+        $this->named('Save')->sendKeys(Keys::ENTER);
+        $this->waitForText('.flash', 'Whoever meets this door from now on reads it so.');
+        $this->signIn('jonas');
+        $this->visit('/courses/clinker/l-planes');
+        $this->waitForText('.notice-heading', 'Not sure yet?');
+        $this->assertNoScriptErrors();
+    }
+
     public function test_who_asked_is_written_to_when_a_retired_course_runs_again(): void
     {
         $this->asNobody();

@@ -28,7 +28,7 @@ final class NoDeadButtonTest extends TestCase
     private ?Person $person = null;
 
     /** @var array<string, int> what was followed, by kind */
-    private array $followed = ['sign-in' => 0, 'offer' => 0, 'look' => 0, 'instead' => 0, 'next-run' => 0, 'row' => 0, 'notice' => 0, 'closing' => 0, 'words' => 0];
+    private array $followed = ['sign-in' => 0, 'offer' => 0, 'look' => 0, 'instead' => 0, 'next-run' => 0, 'row' => 0, 'notice' => 0, 'closing' => 0, 'button' => 0, 'words' => 0];
 
     /** @var array<string, true> doors that look alike to several people are tried once */
     private array $seen = [];
@@ -43,7 +43,10 @@ final class NoDeadButtonTest extends TestCase
         // One course is found at another address, and words of the school's own lead on.
         $this->course('petrol')->update(['address' => 'engines-2025', 'listed_over' => true]);
         foreach (NoticeCase::cases() as $case) {
-            NoticeText::query()->create(['scope' => 'school', 'case' => $case->value, 'way' => 'show', 'heading' => '', 'text' => '{title} is closed. Look at [the others](/courses/sails).', 'version' => 1]);
+            NoticeText::query()->create(['scope' => 'school', 'case' => $case->value, 'way' => 'show', 'heading' => '', 'text' => '{title} is closed. Look at [the others](/courses/sails).', 'version' => 1, 'parts' => json_encode([
+                ['kind' => 'words'], ['kind' => 'sign-in'], ['kind' => 'offers'], ['kind' => 'finish'], ['kind' => 'samples'], ['kind' => 'courses'], ['kind' => 'next-run'], ['kind' => 'ask'], ['kind' => 'open'],
+                ['kind' => 'button', 'text' => 'Launch', 'does' => 'lesson', 'to' => 'l-launch'], ['kind' => 'button', 'text' => 'All of it', 'does' => 'offer', 'to' => 'journeyman-pass'], ['kind' => 'button', 'text' => 'Refit', 'does' => 'address', 'to' => '/courses/winter-refit'],
+            ], JSON_THROW_ON_ERROR)]);
         }
     }
 
@@ -143,6 +146,17 @@ final class NoDeadButtonTest extends TestCase
             self::assertIsString($key);
             self::assertContains($this->ask("/courses/{$course}/{$key}")->assertOk()->inertiaPage()['component'], ['learner/Lesson', 'learner/Board'], "{$key} is not open to {$this->who}.");
             $this->followed['look']++;
+        }
+        foreach ((array) $notice['parts'] as $part) {
+            self::assertIsArray($part);
+            foreach ((array) $part['rows'] as $row) {
+                self::assertIsArray($row);
+                $this->row($course, $row, 'open');
+            }
+            if (is_string($part['href'])) {
+                $this->ask($part['href'])->assertOk();
+                $this->followed['button']++;
+            }
         }
         self::assertNotSame('', $notice['contactEmail']);
         $this->over($course, $notice);

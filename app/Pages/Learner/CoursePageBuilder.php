@@ -35,7 +35,7 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class CoursePageBuilder
 {
-    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing)
+    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts)
     {
     }
 
@@ -144,6 +144,9 @@ final readonly class CoursePageBuilder
         $notice = $view->notice($decision);
         $school = ($this->school)();
         $words = new Placeholders([...$view->placeholders($decision), 'name' => $reading->person->name ?? '', 'school' => $school->name, 'contact' => $school->contact_name ?? '']);
+        // Whoever looks with somebody buys nothing by it.
+        $offers = $view->answer->viewer->observes === null ? $this->waysTo($course, $view, $reading->person, $decision->item) : [];
+        [$lookAt, $signUp, $instead] = [$view->path->nextStep() ?? $view->path->somethingOpen(), ClosingWordsBuilder::signUp($course, $view->answer), $this->closing->instead($course, $view->answer)];
 
         return new NoticePage(
             course: $view->frame(),
@@ -153,14 +156,17 @@ final readonly class CoursePageBuilder
             heading: $own === null || $own->heading === '' ? $notice->heading : Sentence::of(Sentence::title($words->heading($own->heading))),
             text: $notice->text,
             html: $own === null || $own->text === '' ? null : $words->html($own->text),
+            parts: $this->parts->of($course, $view, $case, $own, $words, $reading, [
+                'sign-in' => $reading->signIn !== null, 'offers' => $offers !== [], 'courses' => $instead !== [], 'next-run' => $signUp !== 'none',
+                'ask' => $school->contact_name !== null && $school->contact_email !== null, 'open' => $lookAt !== null,
+            ]),
             signIn: $reading->signIn,
             contactName: $school->contact_name,
             contactEmail: $school->contact_email,
-            lookAt: $view->path->nextStep() ?? $view->path->somethingOpen(),
-            // Whoever looks with somebody buys nothing by it.
-            offers: $view->answer->viewer->observes === null ? $this->waysTo($course, $view, $reading->person, $decision->item) : [],
-            signUp: ClosingWordsBuilder::signUp($course, $view->answer),
-            instead: $this->closing->instead($course, $view->answer),
+            lookAt: $lookAt,
+            offers: $offers,
+            signUp: $signUp,
+            instead: $instead,
         );
     }
 }

@@ -20,6 +20,7 @@ final readonly class NoticePage
      * @param  string  $item  its key
      * @param  string  $case  the kind of closed door
      * @param  ?string  $html  the school's own words in the place of the text, sanitised
+     * @param  list<NoticePart>  $parts  what stands there, in order
      * @param  ?string  $signIn  where to sign in and come back
      * @param  list<OfferCard>  $offers  that would open this very item sooner than waiting does
      * @param  ?PathRow  $lookAt  something that is open to this viewer
@@ -34,6 +35,7 @@ final readonly class NoticePage
         #[OA\Property] public Sentence $heading,
         #[OA\Property] public Sentence $text,
         #[OA\Property] public ?string $html,
+        #[OA\Property(items: new OA\Items(ref: NoticePart::class))] public array $parts,
         #[OA\Property] public ?string $signIn,
         #[OA\Property] public ?string $contactName,
         #[OA\Property] public ?string $contactEmail,

@@ -6,6 +6,7 @@ namespace App\Pages\Notices;
 
 use App\Notices\NoticeCase;
 use App\Notices\NoticeLevel;
+use App\Notices\Parts\Part;
 use OpenApi\Attributes as OA;
 
 /** What is said at one kind of closed door. */
@@ -17,6 +18,7 @@ final readonly class NoticeRow
      * @param  string  $from  whose words hold here
      * @param  bool  $forOffer  whether those are for the holders of the offer alone
      * @param  string  $way  show, sign-in or address
+     * @param  list<Part>  $parts  what stands there, in order
      * @param  int  $version  of the words of this place; 0: it has none of its own
      * @param  string  $usualHeading  to begin with
      */
@@ -29,6 +31,7 @@ final readonly class NoticeRow
         #[OA\Property] public string $heading,
         #[OA\Property] public string $text,
         #[OA\Property] public string $address,
+        #[OA\Property(items: new OA\Items(ref: Part::class))] public array $parts,
         #[OA\Property] public int $version,
         #[OA\Property] public string $usualHeading,
         #[OA\Property] public string $usualText,

@@ -19,8 +19,11 @@ use App\Notices\NoticeCase;
 use App\Notices\NoticeLevel;
 use App\Notices\NoticePlace;
 use App\Notices\NoticeTexts;
+use App\Notices\Parts\Part;
+use App\Notices\Parts\PartKind;
 use App\Notices\Placeholders;
 use App\Notices\StandingWords;
+use App\Pages\Learner\NoticePart;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\RuleWords;
@@ -78,6 +81,7 @@ final readonly class NoticesPageBuilder
             heading: $holds->text->heading ?? '',
             text: $holds->text->text ?? '',
             address: $holds->text->address ?? '',
+            parts: Part::of($holds?->text),
             version: $mine->version ?? 0,
             usualHeading: $heading,
             usualText: $text,
@@ -98,8 +102,12 @@ final readonly class NoticesPageBuilder
         return [$item];
     }
 
-    /** With names of the course, or of any, and of nobody in particular. */
-    public function preview(?Course $course, string $heading, string $text, ?string $item = null): NoticePreview
+    /**
+     * With names of the course, or of any, and of nobody in particular.
+     *
+     * @param  list<Part>  $parts  as they are typed
+     */
+    public function preview(?Course $course, string $heading, string $text, ?string $item = null, array $parts = []): NoticePreview
     {
         $shown = $course ?? Course::query()->with(['liveRevision', 'draft'])->whereNotNull('live_revision_id')->orderBy('id')->first();
         $document = $shown === null ? null : SightlinesPageBuilder::seen($shown, RulesVersion::Draft);
@@ -120,6 +128,12 @@ final readonly class NoticesPageBuilder
             'contact' => $school->contact_name ?? '',
         ]);
 
-        return new NoticePreview($words->heading($heading), $words->html($text), array_values(array_unique([...Placeholders::unknownIn($heading), ...Placeholders::unknownIn($text)])));
+        $shown = array_map(static fn (Part $part): NoticePart => match ($part->kind()) {
+            PartKind::Text => new NoticePart($part->kind, html: $words->html($part->text)),
+            default => new NoticePart($part->kind, label: $words->heading($part->text)),
+        }, $parts);
+        $typed = [$heading, $text, ...array_map(static fn (Part $part): string => $part->text, $parts)];
+
+        return new NoticePreview($words->heading($heading), $words->html($text), $shown, array_values(array_unique(array_merge(...array_map(Placeholders::unknownIn(...), $typed)))));
     }
 }

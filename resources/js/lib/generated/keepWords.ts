@@ -516,9 +516,26 @@ export const keepWords = {
   'notices.form.address_told': "A page of this site that begins with /, or one that begins with https://",
   'notices.form.heading': "Heading",
   'notices.form.text': "Text",
-  'notices.form.text_told': "Markdown. Offers, sign-in and whom to ask stand under it by themselves, where they lead somewhere.",
+  'notices.form.text_told': "Markdown. What else stands there, and in which order, is said beneath.",
   'notices.form.placeholders': "Names and dates that can stand in it",
   'notices.form.save': "Save",
+  'notices.parts.title': "What stands there",
+  'notices.parts.told': "In this order. What would lead nowhere for whoever meets it is left out: an offer they cannot take, a lesson that is closed to them, signing in for somebody who has.",
+  'notices.parts.kind': "{kind, select, words {The text above} heading {A heading} text {Another text} button {A button} sign_in {Sign in, and come back to just this} offers {Offers that open just this} finish {What is to be finished first} samples {What can be looked at now} courses {Other courses, where this one is over} next_run {Told when it runs again, where it is over} ask {A person to ask} open {Something that is open now} other {{kind}}}",
+  'notices.parts.add': "Add",
+  'notices.parts.which': "Which part?",
+  'notices.parts.up': "Up",
+  'notices.parts.up_of': "Up: {part}",
+  'notices.parts.down': "Down",
+  'notices.parts.down_of': "Down: {part}",
+  'notices.parts.out': "Take out",
+  'notices.parts.out_of': "Take out: {part}",
+  'notices.parts.heading_words': "Heading",
+  'notices.parts.text_words': "Text",
+  'notices.parts.button_words': "What it says",
+  'notices.parts.does': "What it does",
+  'notices.parts.does_what': "{does, select, lesson {opens a lesson} offer {leads to an offer} address {goes to an address} mail {writes a mail} other {{does}}}",
+  'notices.parts.to': "Where to",
   'notices.back.to_wider': "Back to the words from further up",
   'notices.back.told_wider': "What is written here is let go, and whoever meets this door reads what holds further up from now on.",
   'notices.back.to_school': "Back to the school’s words",
@@ -533,6 +550,7 @@ export const keepWords = {
   'notices.preview.unknown': "Nothing stands for {names}.",
   'notices.preview.sign_in': "They find themselves at the sign-in page, and afterwards where they wanted to go.",
   'notices.preview.address': "They find themselves at {address}.",
+  'notices.preview.part': "{kind, select, sign_in {Sign in} offers {Offers that open it} finish {What is to be finished first} samples {What can be looked at} courses {Other courses} next_run {Told when it runs again} ask {A person to ask} open {Something open now} other {{kind}}}",
   'notices.preview.no_address': "They are sent to the address, once there is one.",
   'offers.access_dialog.for_good': "For good",
   'offers.access_dialog.days_from_joining': "Days from joining",
@@ -1023,6 +1041,7 @@ export const keepWords = {
   'sheet.notice_sheet.left': "left",
   'sheet.notice_sheet.weeks': "By the week, the last twelve: {weeks}",
   'sheet.notice_sheet.where_words_come_from': "Where the words come from",
+  'sheet.notice_sheet.next_run': "Told when it runs again",
   'sheet.notice_sheet.sign_in': "Sign in, and back to just this page",
   'sheet.notice_sheet.ask': "Ask {name}",
   'sheet.notice_sheet.look_at': "Open now: {title}",
@@ -1631,6 +1650,23 @@ export interface KeepParts {
   'notices.form.text_told': never;
   'notices.form.placeholders': never;
   'notices.form.save': never;
+  'notices.parts.title': never;
+  'notices.parts.told': never;
+  'notices.parts.kind': 'kind';
+  'notices.parts.add': never;
+  'notices.parts.which': never;
+  'notices.parts.up': never;
+  'notices.parts.up_of': 'part';
+  'notices.parts.down': never;
+  'notices.parts.down_of': 'part';
+  'notices.parts.out': never;
+  'notices.parts.out_of': 'part';
+  'notices.parts.heading_words': never;
+  'notices.parts.text_words': never;
+  'notices.parts.button_words': never;
+  'notices.parts.does': never;
+  'notices.parts.does_what': 'does';
+  'notices.parts.to': never;
   'notices.back.to_wider': never;
   'notices.back.told_wider': never;
   'notices.back.to_school': never;
@@ -1645,6 +1681,7 @@ export interface KeepParts {
   'notices.preview.unknown': 'names';
   'notices.preview.sign_in': never;
   'notices.preview.address': 'address';
+  'notices.preview.part': 'kind';
   'notices.preview.no_address': never;
   'offers.access_dialog.for_good': never;
   'offers.access_dialog.days_from_joining': never;
@@ -2135,6 +2172,7 @@ export interface KeepParts {
   'sheet.notice_sheet.left': never;
   'sheet.notice_sheet.weeks': 'weeks';
   'sheet.notice_sheet.where_words_come_from': never;
+  'sheet.notice_sheet.next_run': never;
   'sheet.notice_sheet.sign_in': never;
   'sheet.notice_sheet.ask': 'name';
   'sheet.notice_sheet.look_at': 'title';

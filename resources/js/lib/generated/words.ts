@@ -77,6 +77,8 @@ export const words = {
   'notice.ask': "Not sure? {contact}.",
   'notice.contact': "Ask {name} at the school",
   'notice.open': "Open to you now: {item}",
+  'notice.finish': "To be finished first",
+  'notice.samples': "To look at now",
   'notice.have_look': "Have a look",
   'board.nothing': "Nothing has been announced yet.",
   'board.no_dates': "No date lies ahead: nothing here opens or closes by itself.",
@@ -263,6 +265,8 @@ export interface Parts {
   'notice.ask': 'contact';
   'notice.contact': 'name';
   'notice.open': 'item';
+  'notice.finish': never;
+  'notice.samples': never;
   'notice.have_look': never;
   'board.nothing': never;
   'board.no_dates': never;

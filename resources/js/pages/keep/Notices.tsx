@@ -3,18 +3,15 @@ import { Button, Modal, Radio, Select, Textarea, TextInput } from '@mantine/core
 import { useState } from 'react';
 import { clsx } from 'clsx';
 
-import { Prose } from '../../learn/Prose';
 import { withQuery } from '../../lib/address';
-import type { Glyph, NoticeCase, NoticeLevel, NoticePreview, NoticeRow, NoticesPage, PlaceholderRow } from '../../lib/generated/types';
+import type { NoticeCase, NoticeLevel, NoticeRow, NoticesPage, Part, PlaceholderRow } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
+import { NoticePreviewed } from '../../notices/NoticePreviewed';
+import { PartsEditor } from '../../notices/PartsEditor';
 import { to } from '../../lib/route';
-import { useAsked } from '../../lib/useAsked';
 import css from '../../notices/notices.module.css';
 import ui from '../../ui/ui.module.css';
-
-/** The wall above it, where it is not a plain one. */
-const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', 'course-not-open': 'later', ended: 'over', withdrawn: 'over', closed: 'over', 'course-over': 'over', 'course-retired': 'over' };
 
 const FROM: Record<NoticeLevel, string> = {
   usual: say('notices.from.usual'),
@@ -68,7 +65,7 @@ export default function Notices({ course, title, notices, placeholders, open, ma
             ))}
           </ul>
         </nav>
-        {shown !== undefined && <NoticeForm key={`${shown.case} ${shown.version} ${item} ${offer}`} notice={shown} base={base} isCourse={course !== null} place={place} placeholders={placeholders} mayEdit={mayEdit} />}
+        {shown !== undefined && <NoticeForm key={`${shown.case} ${shown.version} ${item} ${offer}`} notice={shown} base={base} isCourse={course !== null} place={place} placeholders={placeholders} rows={rows} offers={offers} mayEdit={mayEdit} />}
       </main>
     </KeepShell>
   );
@@ -135,17 +132,29 @@ interface NoticeFormProps {
   isCourse: boolean;
   place: Place;
   placeholders: PlaceholderRow[];
+  rows: NoticesPage['rows'];
+  offers: NoticesPage['offers'];
   mayEdit: boolean;
 }
 
-function NoticeForm({ notice, base, isCourse, place, placeholders, mayEdit }: NoticeFormProps) {
-  const form = useForm({
+interface NoticeFields extends Place {
+  version: number;
+  way: NoticeRow['way'];
+  heading: string;
+  text: string;
+  address: string;
+  parts: Part[];
+}
+
+function NoticeForm({ notice, base, isCourse, place, placeholders, rows, offers, mayEdit }: NoticeFormProps) {
+  const form = useForm<NoticeFields>({
     ...place,
     version: notice.version,
     way: notice.way,
     heading: notice.heading === '' ? notice.usualHeading : notice.heading,
     text: notice.text === '' ? notice.usualText : notice.text,
     address: notice.address,
+    parts: notice.parts,
   });
   const { data, errors, setData } = form;
   const [letsGo, setLetsGo] = useState(false);
@@ -165,7 +174,7 @@ function NoticeForm({ notice, base, isCourse, place, placeholders, mayEdit }: No
         <p className={ui.soft}>
           {say(holding(notice, isCourse, isPlace), { status: notice.status })}
         </p>
-        <Radio.Group label={say('notices.form.way')} value={data.way} error={errors.way} onChange={(way) => setData('way', way)}>
+        <Radio.Group label={say('notices.form.way')} value={data.way} error={errors.way} onChange={(way) => setData('way', way as NoticeRow['way'])}>
           <Radio value="show" label={say('notices.form.show')} disabled={!mayEdit} />
           {notice.canSendToSignIn && <Radio value="sign-in" label={say('notices.form.sign_in')} disabled={!mayEdit} />}
           <Radio value="address" label={say('notices.form.address')} disabled={!mayEdit} />
@@ -192,6 +201,7 @@ function NoticeForm({ notice, base, isCourse, place, placeholders, mayEdit }: No
                 ))}
               </dl>
             </details>
+            <PartsEditor parts={data.parts} errors={errors} rows={rows} offers={offers} disabled={!mayEdit} onChange={(parts) => setData('parts', parts)} />
           </>
         )}
         {mayEdit && (
@@ -207,7 +217,7 @@ function NoticeForm({ notice, base, isCourse, place, placeholders, mayEdit }: No
           </div>
         )}
       </form>
-      <Preview base={base} item={place.item} met={notice.case} way={data.way} heading={data.heading} text={data.text} address={data.address} />
+      <NoticePreviewed base={base} item={place.item} met={notice.case} way={data.way} heading={data.heading} text={data.text} address={data.address} parts={data.parts} />
       <Modal opened={letsGo} onClose={() => setLetsGo(false)} title={say('notices.back.ask', { back })}>
         <p>{say(isPlace ? 'notices.back.told_wider' : isCourse ? 'notices.back.told_school' : 'notices.back.told_usual')}</p>
         <div className={clsx(ui['review-acts'], ui['modal-acts'])}>
@@ -236,40 +246,4 @@ function holding(notice: NoticeRow, isCourse: boolean, isPlace: boolean) {
     case 'usual':
       return 'notices.form.hold_usual';
   }
-}
-
-interface PreviewProps {
-  base: string;
-  /** At which they stand; null: the whole course or school. */
-  item: string | null;
-  /** The kind of closed door. */
-  met: NoticeCase;
-  way: string;
-  heading: string;
-  text: string;
-  address: string;
-}
-
-/** As somebody might meet it, while one types. */
-function Preview({ base, item, met, way, heading, text, address }: PreviewProps) {
-  const { last: preview } = useAsked<NoticePreview>(`${base}/preview`, { heading, text, item }, 250);
-  return (
-    <section className={ui['notice-preview']} aria-label={say('notices.preview.title')} aria-live="polite">
-      <p className={ui.soft}>{say(way === 'show' ? 'notices.preview.example' : 'notices.preview.nothing')}</p>
-      {way === 'show' && preview !== null && (
-        <div className={ui.learn}>
-          <div className={ui.notice}>
-            <div className={clsx(ui.wall, ui[`wall-${WALLS[met] ?? 'locked'}`])} aria-hidden>
-              <i />
-            </div>
-            <h2>{preview.heading}</h2>
-            <Prose html={preview.html} />
-          </div>
-        </div>
-      )}
-      {way === 'show' && preview !== null && preview.unknown.length > 0 && <p className={ui.wrongly}>{say('notices.preview.unknown', { names: preview.unknown.map((name) => `{${name}}`).join(', ') })}</p>}
-      {way === 'sign-in' && <p>{say('notices.preview.sign_in')}</p>}
-      {way === 'address' && <p>{address === '' ? say('notices.preview.no_address') : say('notices.preview.address', { address })}</p>}
-    </section>
-  );
 }

@@ -4,7 +4,7 @@ import { clsx } from 'clsx';
 import { Prose } from '../../learn/Prose';
 import { withQuery } from '../../lib/address';
 import { isoOf } from '../../lib/time';
-import type { DoorCount, NoticeLevel, NoticeMet, NoticeMetLevel, NoticePage, NoticeSight, OutlineRow, Vantage } from '../../lib/generated/types';
+import type { DoorCount, NoticeLevel, NoticeMet, NoticeMetLevel, NoticePage, NoticePart, NoticeSight, OutlineRow, Vantage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
@@ -125,25 +125,52 @@ function MiniNotice({ notice }: { notice: NoticePage }) {
         <i />
       </div>
       <h4>{plainText(notice.heading)}</h4>
-      {notice.html === null ? (
+      {notice.parts.map((part, index) => (
+        // Parts have no name but their place.
+        // oxlint-disable-next-line react/no-array-index-key
+        <MiniPart key={index} part={part} notice={notice} />
+      ))}
+    </div>
+  );
+}
+
+function MiniPart({ part, notice }: { part: NoticePart; notice: NoticePage }) {
+  switch (part.kind) {
+    case 'words':
+      return notice.html === null ? (
         <p>
           <Words segments={notice.text.segments} />
         </p>
       ) : (
         <Prose html={notice.html} />
-      )}
-      {notice.signIn !== null && <p className={css.ministep}>{say('sheet.notice_sheet.sign_in')}</p>}
-      {notice.offers.map((offer) => (
+      );
+    case 'text':
+      return <Prose html={part.html ?? ''} />;
+    case 'heading':
+    case 'button':
+      return <p className={css.ministep}>{part.label}</p>;
+    case 'sign-in':
+      return <p className={css.ministep}>{say('sheet.notice_sheet.sign_in')}</p>;
+    case 'offers':
+      return notice.offers.map((offer) => (
         <p key={offer.key} className={css.ministep}>
           <b>{offer.name}</b> <span>{offer.price}</span>
           <br />
           {offer.detail}
         </p>
-      ))}
-      {notice.contactName !== null && notice.contactEmail !== null && <p className={css.ministep}>{say('sheet.notice_sheet.ask', { name: notice.contactName })}</p>}
-      {notice.lookAt !== null && <p className={css.ministep}>{say('sheet.notice_sheet.look_at', { title: notice.lookAt.title })}</p>}
-    </div>
-  );
+      ));
+    case 'finish':
+    case 'samples':
+      return <p className={css.ministep}>{part.rows.map((row) => row.title).join(', ')}</p>;
+    case 'courses':
+      return <p className={css.ministep}>{notice.instead.map((other) => other.title).join(', ')}</p>;
+    case 'next-run':
+      return <p className={css.ministep}>{say('sheet.notice_sheet.next_run')}</p>;
+    case 'ask':
+      return <p className={css.ministep}>{say('sheet.notice_sheet.ask', { name: notice.contactName ?? '' })}</p>;
+    case 'open':
+      return <p className={css.ministep}>{say('sheet.notice_sheet.look_at', { title: notice.lookAt?.title ?? '' })}</p>;
+  }
 }
 
 const LEVELS: Record<NoticeLevel, string> = {

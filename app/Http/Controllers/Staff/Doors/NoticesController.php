@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Staff\Doors;
 
 use App\Access\WhoLooks;
 use App\Http\Requests\LookRequest;
+use App\Http\Requests\NoticeParts;
 use App\Http\Requests\NoticePlaces;
 use App\Http\Requests\NoticeRequest;
 use App\Http\Text;
@@ -50,9 +51,9 @@ final readonly class NoticesController
 
     public function preview(Request $request, ?Course $course = null): JsonResponse
     {
-        $request->validate(['heading' => ['nullable', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:5000']]);
+        $request->validate(['heading' => ['nullable', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:5000'], 'parts' => ['nullable', 'array', 'max:20']]);
 
-        return new JsonResponse($this->pages->preview($course, Text::of($request, 'heading', 300), Text::of($request, 'text'), Text::of($request, 'item', 200)));
+        return new JsonResponse($this->pages->preview($course, Text::of($request, 'heading', 300), Text::of($request, 'text'), Text::of($request, 'item', 200), NoticeParts::of($request)));
     }
 
     public function update(NoticeRequest $request, string $case): RedirectResponse
@@ -82,7 +83,7 @@ final readonly class NoticesController
         return $this->set($request, $place, NoticeCase::tryFrom($case) ?? abort(404), null);
     }
 
-    /** @param  ?array{way: string, heading: string, text: string, address: ?string}  $words */
+    /** @param  ?array{way: string, heading: string, text: string, address: ?string, parts?: ?string}  $words */
     private function set(Request $request, NoticePlace $place, NoticeCase $case, ?array $words): RedirectResponse
     {
         $author = WhoLooks::signedIn($request);

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Learner;
+
+use App\Access\Viewers;
+use App\Learning\LearnerView;
+use App\Learning\LearnerViews;
+use App\Learning\PathRow;
+use App\Learning\Reading;
+use App\Models\Course;
+use App\Models\NoticeText;
+use App\Notices\NoticeCase;
+use App\Notices\Parts\ButtonDoes;
+use App\Notices\Parts\Part;
+use App\Notices\Parts\PartKind;
+use App\Notices\Placeholders;
+use App\Offers\Sales\OfferCard;
+use App\Offers\Sales\Shop;
+use App\Offers\Takers;
+
+/** What stands on a notice for one viewer, in its order. What would lead nowhere for them is left out. */
+final readonly class NoticePartsBuilder
+{
+    /** So many samples are named. */
+    private const SAMPLES = 5;
+
+    public function __construct(private LearnerViews $views, private Shop $shop, private Takers $takers)
+    {
+    }
+
+    /**
+     * @param  array<value-of<PartKind>, bool>  $stands  whether there is anything of what the program puts there
+     * @return list<NoticePart>
+     */
+    public function of(Course $course, LearnerView $view, NoticeCase $case, ?NoticeText $own, Placeholders $words, Reading $reading, array $stands): array
+    {
+        $parts = [];
+        foreach (Part::of($own) as $part) {
+            $kind = $part->kind();
+            $parts[] = match ($kind) {
+                PartKind::Words => new NoticePart($kind->value),
+                PartKind::Heading => $part->text === '' ? null : new NoticePart($kind->value, label: $words->heading($part->text)),
+                PartKind::Text => $part->text === '' ? null : new NoticePart($kind->value, html: $words->html($part->text)),
+                PartKind::Button => $this->button($course, $view, $part, $words, $reading),
+                PartKind::Finish => self::rows($kind, $case === NoticeCase::FinishFirst ? array_filter([$view->path->nextStep()]) : []),
+                PartKind::Samples => self::rows($kind, array_slice(array_values(array_filter($view->path->lessons(), static fn (PathRow $row): bool => $row->open && $row->look)), 0, self::SAMPLES)),
+                default => ($stands[$kind->value] ?? false) ? new NoticePart($kind->value) : null,
+            };
+        }
+
+        return array_values(array_filter($parts));
+    }
+
+    /** @param  array<PathRow>  $rows */
+    private static function rows(PartKind $kind, array $rows): ?NoticePart
+    {
+        return $rows === [] ? null : new NoticePart($kind->value, rows: array_values($rows));
+    }
+
+    private function button(Course $course, LearnerView $view, Part $part, Placeholders $words, Reading $reading): ?NoticePart
+    {
+        $href = match ($part->does === null ? null : ButtonDoes::tryFrom($part->does)) {
+            ButtonDoes::Lesson => $view->isOpen($part->to) ? route('lesson', [$course, $part->to], false) : null,
+            ButtonDoes::Offer => $this->offer($course, $view, $reading, $part->to),
+            ButtonDoes::Mail => 'mailto:'.rawurlencode($part->to),
+            ButtonDoes::Address => str_starts_with($part->to, '/') ? ($this->leadsSomewhere($part->to) ? $part->to : null) : $part->to,
+            null => null,
+        };
+
+        return $href === null || $part->text === '' ? null : new NoticePart(PartKind::Button->value, label: $words->heading($part->text), href: $href);
+    }
+
+    /** Where they may take it. */
+    private function offer(Course $course, LearnerView $view, Reading $reading, string $offer): ?string
+    {
+        if ($view->answer->viewer->staff || $view->answer->viewer->observes !== null) {
+            return null;
+        }
+        $cards = $this->shop->offersOf($view->answer, $course, $this->takers->of($reading->person, $view->answer));
+
+        return array_values(array_filter($cards, static fn (OfferCard $card): bool => $card->key === $offer))[0]->href ?? null;
+    }
+
+    /** Of a page of ours: courses and lessons by what anybody may see of them, the others as they are. */
+    private function leadsSomewhere(string $address): bool
+    {
+        if (preg_match('~^/courses/([^/?#]+)(?:/([^/?#]+))?~', $address, $found) !== 1) {
+            return true;
+        }
+        $course = Course::foundAt(rawurldecode($found[1]));
+        $view = $course === null || $course->hidden ? null : $this->views->published($course, Viewers::visitor());
+
+        return $view !== null && $view->isVisible() && (! isset($found[2]) || $view->isOpen(rawurldecode($found[2])));
+    }
+}
