@@ -78,7 +78,7 @@ final class NoticesJourneyTest extends BrowserTestCase
         $this->named('Save')->sendKeys(Keys::ENTER);
         $this->waitForText('.flash', 'Whoever meets this door from now on reads it so.');
         $this->signIn('jonas');
-        $this->visit('/courses/clinker/l-planes');
+        $this->visit('/courses/clinker/l-garboard');
         $this->waitForText('.notice-heading', 'Not sure yet?');
         $this->assertNoScriptErrors();
     }
