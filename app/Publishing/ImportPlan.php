@@ -131,7 +131,8 @@ final readonly class ImportPlan
     private static function outcome(CourseDocument $document, ?Course $course, int $index, bool $publishOverExisting, bool $asDraft): string
     {
         if ($course === null) {
-            return 'new';
+            // Another course may be found at what would be its address.
+            return Course::foundAt($document->read()->key()) === null ? 'new' : throw new InvalidPlan([new Offence("/courses/{$index}/key", Say::text('drafts.draft_conflict.address_taken', ['address' => $document->read()->key()]))]);
         }
         if ($asDraft) {
             throw new InvalidPlan([new Offence("/courses/{$index}/key", Say::text('published.import_plan.school_has_course_key', ['key' => $course->key]))]);

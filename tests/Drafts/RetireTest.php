@@ -7,10 +7,12 @@ namespace Tests\Drafts;
 use App\Drafts\Retiring\LearnersKeep;
 use App\Drafts\Retiring\RetireCourse;
 use App\Models\ActRecord;
+use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Pass;
 use App\People\Acts\KeepForGood;
 use App\People\UndoAct;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Factories\CourseFactory;
@@ -282,6 +284,10 @@ final class RetireTest extends TestCase
     {
         $this->put('/keep/courses/petrol/retire', [...self::PLAN, 'address' => 'engines'])->assertSessionHasNoErrors();
         $this->post('/keep/courses', ['title' => 'Engines'])->assertRedirect('/keep/courses/engines-2');
+        $plan = str_replace('"sails"', '"engines"', (string) $this->get('/keep/courses/sails/plan.json')->getContent());
+        $this->post('/keep/courses/plan-file', ['plan' => UploadedFile::fake()->createWithContent('plan.json', $plan)])->assertSessionHasErrors('plan');
+        self::assertStringContainsString('Another course is found at /courses/engines.', (string) session('errors')?->first('plan'));
+        self::assertSame(0, Course::query()->where('key', 'engines')->count());
     }
 
     public function test_an_assistant_looks_and_retires_nothing(): void
