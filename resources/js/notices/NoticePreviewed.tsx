@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 
 import { Prose } from '../learn/Prose';
-import type { Glyph, NoticeCase, NoticePart, NoticePreview, Part } from '../lib/generated/types';
+import type { Glyph, NoticeCase, NoticePart, NoticePreview, Part, PartKind } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { useAsked } from '../lib/useAsked';
 import css from './notices.module.css';
@@ -36,7 +36,7 @@ export function NoticePreviewed({ base, item, met, way, heading, text, address, 
               <i />
             </div>
             <h2>{preview.heading}</h2>
-            {preview.parts.map((part, index) => (
+            {preview.parts.filter((part) => canStand(part.kind, met)).map((part, index) => (
               // Parts have no name but their place.
               // oxlint-disable-next-line react/no-array-index-key
               <PreviewPart key={index} part={part} html={preview.html} />
@@ -49,6 +49,19 @@ export function NoticePreviewed({ base, item, met, way, heading, text, address, 
       {way === 'address' && <p>{address === '' ? say('notices.preview.no_address') : say('notices.preview.address', { address })}</p>}
     </section>
   );
+}
+
+/** Whether a part can ever stand at a kind of door. */
+function canStand(kind: PartKind, met: NoticeCase): boolean {
+  switch (kind) {
+    case 'courses':
+    case 'next-run':
+      return met === 'course-over' || met === 'course-retired';
+    case 'finish':
+      return met === 'finish-first';
+    default:
+      return true;
+  }
 }
 
 /** A part as it might be met; what depends on who meets it is named in its place. */
