@@ -37,13 +37,15 @@ final readonly class NoticePartsBuilder
     public function of(Course $course, LearnerView $view, NoticeCase $case, ?NoticeText $own, Placeholders $words, Reading $reading, array $stands): array
     {
         $parts = [];
-        foreach (Part::of($own) as $part) {
+        $written = Part::of($own);
+        $sold = array_filter($written, static fn (Part $part): bool => $part->does === ButtonDoes::Offer->value) === [] ? [] : $this->sold($course, $view, $reading);
+        foreach ($written as $part) {
             $kind = $part->kind();
             $parts[] = match ($kind) {
                 PartKind::Words => new NoticePart($kind->value),
                 PartKind::Heading => $part->text === '' ? null : new NoticePart($kind->value, label: $words->heading($part->text)),
                 PartKind::Text => $part->text === '' ? null : new NoticePart($kind->value, html: $words->html($part->text)),
-                PartKind::Button => $this->button($course, $view, $part, $words, $reading),
+                PartKind::Button => $this->button($course, $view, $part, $words, $sold),
                 PartKind::Finish => self::rows($kind, $case === NoticeCase::FinishFirst ? array_filter([$view->path->nextStep()]) : []),
                 PartKind::Samples => self::rows($kind, array_slice(array_values(array_filter($view->path->lessons(), static fn (PathRow $row): bool => $row->open && $row->look)), 0, self::SAMPLES)),
                 default => ($stands[$kind->value] ?? false) ? new NoticePart($kind->value) : null,
@@ -59,11 +61,12 @@ final readonly class NoticePartsBuilder
         return $rows === [] ? null : new NoticePart($kind->value, rows: array_values($rows));
     }
 
-    private function button(Course $course, LearnerView $view, Part $part, Placeholders $words, Reading $reading): ?NoticePart
+    /** @param  array<string, string>  $sold  addresses of offers, by key */
+    private function button(Course $course, LearnerView $view, Part $part, Placeholders $words, array $sold): ?NoticePart
     {
         $href = match ($part->does === null ? null : ButtonDoes::tryFrom($part->does)) {
             ButtonDoes::Lesson => $view->isOpen($part->to) ? route('lesson', [$course, $part->to], false) : null,
-            ButtonDoes::Offer => $this->offer($course, $view, $reading, $part->to),
+            ButtonDoes::Offer => $sold[$part->to] ?? null,
             ButtonDoes::Mail => 'mailto:'.rawurlencode($part->to),
             ButtonDoes::Address => str_starts_with($part->to, '/') ? ($this->leadsSomewhere($part->to) ? $part->to : null) : $part->to,
             null => null,
@@ -72,15 +75,14 @@ final readonly class NoticePartsBuilder
         return $href === null || $part->text === '' ? null : new NoticePart(PartKind::Button->value, label: $words->heading($part->text), href: $href);
     }
 
-    /** Where they may take it. */
-    private function offer(Course $course, LearnerView $view, Reading $reading, string $offer): ?string
+    /** @return array<string, string> addresses of the offers that they may take, by key */
+    private function sold(Course $course, LearnerView $view, Reading $reading): array
     {
         if ($view->answer->viewer->staff || $view->answer->viewer->observes !== null) {
-            return null;
+            return [];
         }
-        $cards = $this->shop->offersOf($view->answer, $course, $this->takers->of($reading->person, $view->answer));
 
-        return array_values(array_filter($cards, static fn (OfferCard $card): bool => $card->key === $offer))[0]->href ?? null;
+        return array_column(array_map(static fn (OfferCard $card): array => [$card->key, $card->href], $this->shop->offersOf($view->answer, $course, $this->takers->of($reading->person, $view->answer))), 1, 0);
     }
 
     /** Of a page of ours: courses and lessons by what anybody may see of them, the others as they are. */
