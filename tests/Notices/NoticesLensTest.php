@@ -6,6 +6,7 @@ namespace Tests\Notices;
 
 use App\Access\Plans;
 use App\Models\Course;
+use App\Models\NoticeText;
 use App\Notices\NoticeCase;
 use App\Notices\NoticePlace;
 use App\Notices\SaveNotice;
@@ -108,6 +109,9 @@ final class NoticesLensTest extends TestCase
         self::assertFalse($hasStep());
         $this->say(NoticePlace::at($course), NoticeCase::NoObservers, 'Come to the launch.');
         self::assertTrue($hasStep());
+        // A heading alone tells nobody what to do.
+        NoticeText::query()->update(['parts' => '[{"kind":"heading","text":"Later"}]']);
+        self::assertFalse($hasStep());
     }
 
     public function test_who_is_sent_elsewhere_is_told_where(): void

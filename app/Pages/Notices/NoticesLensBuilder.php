@@ -12,6 +12,8 @@ use App\Models\NoticeText;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeLevel;
 use App\Notices\NoticeTexts;
+use App\Notices\Parts\Part;
+use App\Notices\Parts\PartKind;
 use App\Offers\Sales\Shop;
 use App\Offers\Takers;
 use App\Pages\Workspace\SightlinesPageBuilder;
@@ -114,7 +116,25 @@ final readonly class NoticesLensBuilder
             case: $case->value,
             word: $opens === null ? Say::text("cases.short.{$case->value}") : $this->clock->cellDate($opens),
             level: ($standing->level ?? NoticeLevel::Usual)->value,
-            hasStep: $standing !== null || $opens !== null || $canTake || $case->canSendToSignIn() || $told['opens'] !== '' || $told['first'] !== '',
+            hasStep: $opens !== null || $told['opens'] !== '' || $told['first'] !== '' || self::leadsOn(Part::of($standing?->text), isOwn: $standing !== null, canTake: $canTake, canSignIn: $case->canSendToSignIn()),
         );
+    }
+
+    /** @param  list<Part>  $parts */
+    private static function leadsOn(array $parts, bool $isOwn, bool $canTake, bool $canSignIn): bool
+    {
+        foreach ($parts as $part) {
+            $leads = match ($part->kind()) {
+                PartKind::Words, PartKind::Text, PartKind::Button => $isOwn,
+                PartKind::Offers => $canTake,
+                PartKind::SignIn => $canSignIn,
+                default => false,
+            };
+            if ($leads) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }
