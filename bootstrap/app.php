@@ -27,6 +27,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
         $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class], replace: [StartSession::class => KeepSession::class]);
+        // Mail programs stop letters by themselves: the address is signed.
+        $middleware->validateCsrfTokens(except: ['letters/*']);
         $middleware->trustHosts(at: static fn (): array => App\Http\TrustedHosts::patterns(), subdomains: false);
         // A session that is over is over before anybody asks who is signed in.
         $middleware->prependToPriorityList(AuthenticatesRequests::class, EndedSessions::class);

@@ -9,6 +9,7 @@ use App\Http\Controllers\Learner;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\SignInLinkController;
 use App\Http\Controllers\Staff;
+use App\Http\Controllers\StopLettersController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/', HomeController::class)->name('home');
@@ -25,8 +26,12 @@ Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth
 Route::middleware('auth')->group(function (): void {
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:10,1,password')->name('account.password');
+    Route::put('/account/letters', [AccountController::class, 'letters'])->name('account.letters');
     Route::post('/account/sessions', [AccountController::class, 'sessions'])->name('account.sessions');
 });
+
+Route::get('/letters/{person}/{kind}', [StopLettersController::class, 'show'])->whereNumber('person')->middleware('signed:relative')->name('letters.stop');
+Route::post('/letters/{person}/{kind}', [StopLettersController::class, 'store'])->whereNumber('person')->middleware(['signed:relative', 'throttle:30,1,letters'])->name('letters.stopped');
 
 Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
     Route::get('/courses', [Staff\CoursesController::class, 'index'])->name('courses');
@@ -74,6 +79,11 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/trial', [Staff\OffersController::class, 'trial'])->name('trial');
     Route::get('/school', [Staff\SchoolController::class, 'show'])->name('school');
     Route::put('/school', [Staff\SchoolController::class, 'update'])->name('school.save');
+    Route::get('/notices/letters', [Staff\LettersController::class, 'index'])->name('letters');
+    Route::post('/notices/letters/{kind}/preview', [Staff\LettersController::class, 'preview'])->name('letters.preview');
+    Route::post('/notices/letters/{kind}/sample', [Staff\LettersController::class, 'sample'])->middleware('throttle:20,1,letter-sample')->name('letters.sample');
+    Route::delete('/notices/letters/{kind}', [Staff\LettersController::class, 'destroy'])->name('letters.usual');
+    Route::put('/notices/letters/{kind}', [Staff\LettersController::class, 'update'])->name('letters.save');
     Route::get('/notices', [Staff\Doors\NoticesController::class, 'index'])->name('notices');
     Route::post('/notices/preview', [Staff\Doors\NoticesController::class, 'preview'])->name('notices.preview');
     Route::put('/notices/{case}', [Staff\Doors\NoticesController::class, 'update'])->name('notices.save');
@@ -99,6 +109,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::put('/courses/{course}/contents/{item}/media/{medium}', [Staff\ContentMediaController::class, 'update'])->whereNumber('medium')->name('contents.move');
     Route::delete('/courses/{course}/contents/{item}/media/{medium}', [Staff\ContentMediaController::class, 'destroy'])->whereNumber('medium')->name('contents.take-out');
     Route::get('/outbox', [Staff\OutboxController::class, 'index'])->middleware('can:run-school')->name('outbox');
+    Route::post('/outbox/letters/{message}', [Staff\LettersController::class, 'again'])->whereNumber('message')->middleware('can:run-school')->name('letters.again');
     Route::get('/outbox/shop', [Staff\OutboxController::class, 'shop'])->middleware('can:run-school')->name('shop');
     Route::post('/outbox/shop/{purchase}', [Staff\OutboxController::class, 'tell'])->whereNumber('purchase')->middleware('can:run-school')->name('shop.tell');
     Route::get('/people', [Staff\PeopleController::class, 'index'])->name('people.list');
@@ -122,6 +133,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/people/acts/{act}/undo', [Staff\ActsController::class, 'undo'])->whereNumber('act')->name('people.undo');
     Route::post('/people/segments', [Staff\SavedFiltersController::class, 'store'])->name('segments.save');
     Route::delete('/people/segments/{segment}', [Staff\SavedFiltersController::class, 'destroy'])->whereNumber('segment')->name('segments.forget');
+    Route::put('/people/{person}/letters', [Staff\LettersController::class, 'choose'])->whereNumber('person')->middleware('can:help-people')->name('person.letters');
     Route::get('/people/{person}', [Staff\PeopleController::class, 'show'])->whereNumber('person')->name('person');
 });
 

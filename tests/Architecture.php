@@ -18,7 +18,7 @@ final class Architecture
     /** On which every room stands. */
     private const GROUND = ['App\Words', 'App\Models', 'App\Casts', 'App\Database'];
 
-    /** Of the rooms of the job: what each may ask beside the ground, the front door of access, the log and the stand-ins. */
+    /** Of the rooms of the job: what each may ask beside the ground, the front door of access, the log, the letters and the stand-ins. */
     private const SUBJECTS = [
         'App\Drafts' => [],
         'App\Publishing' => ['App\Drafts'],
@@ -43,7 +43,7 @@ final class Architecture
             'App\Access' => self::GROUND,
         ];
         foreach (self::SUBJECTS as $room => $others) {
-            $may[$room] = [...self::GROUND, 'App\Access', 'App\School\Log', 'App\Standins', ...$others];
+            $may[$room] = [...self::GROUND, 'App\Access', 'App\School\Log', 'App\School\Letters', 'App\Standins', ...$others];
         }
         $may['App\Pages'] = [...self::GROUND, 'App\Access', 'App\Standins', ...array_keys(self::SUBJECTS)];
         foreach ($may as $room => $asks) {

@@ -15,8 +15,23 @@ final class SchoolAddress
     /** @param  array<string, mixed>|string  $parameters */
     public static function of(string $route, array|string $parameters): string
     {
+        return self::root().URL::route($route, $parameters, false);
+    }
+
+    /**
+     * One that nobody can make but us; it holds for good.
+     *
+     * @param  array<string, mixed>  $parameters
+     */
+    public static function signed(string $route, array $parameters): string
+    {
+        return self::root().URL::signedRoute($route, $parameters, absolute: false);
+    }
+
+    private static function root(): string
+    {
         $url = config('app.url');
 
-        return rtrim(is_string($url) ? $url : '', '/').URL::route($route, $parameters, false);
+        return rtrim(is_string($url) ? $url : '', '/');
     }
 }

@@ -54,7 +54,7 @@ final readonly class CleanUp
         return $gone + [
             'uploaded lists' => $this->imports(),
             'links to sign in' => self::delete(SignInLink::query()->where(fn (Builder $query) => $query->where('used_at', '<', $this->before(self::LINKS))->orWhere('expires_at', '<', $this->before(self::LINKS)))),
-            'letters' => self::delete(Message::query()->where('sent_at', '<', $this->before(self::LETTERS))),
+            'letters' => self::delete(Message::query()->where('written_at', '<', $this->before(self::LETTERS))),
             'files of letters' => $this->postbox->clearBefore($this->clock->now()->getTimestamp() - self::POSTBOX * 86400),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),

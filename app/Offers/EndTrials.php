@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Offers;
 
 use App\Access\CourseShelf;
+use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Database\Value;
@@ -14,21 +15,22 @@ use App\Models\ItemVisit;
 use App\Models\Pass;
 use App\Models\QuizTry;
 use App\Models\WatchRecord;
+use App\School\Letters\LetterKind;
+use App\School\Letters\LetterTo;
+use App\School\Letters\WriteLetters;
 use App\School\Log\ActivityLog;
-use App\Standins\Mail\Letter;
-use App\Standins\Mail\Mailer;
 use App\Words\Say;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Warns before passes end that erase, and erases what was finished once their grace is over. Each is done once, however
- * often and however late this runs: nobody's progress goes who was not warned, and the grace counts from the warning
- * where that came after the end.
+ * often and however late this runs: nobody's progress goes before the grace is over, which counts from the warning where
+ * that came after the end. Who wants no warning, or is at a school that writes none, gets none.
  */
 final readonly class EndTrials
 {
-    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private Mailer $mailer, private ActivityLog $log)
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private WriteLetters $write, private ActivityLog $log)
     {
     }
 
@@ -91,16 +93,12 @@ final readonly class EndTrials
         $due = $this->clock->words($erases);
         $course = $this->shelf->title($pass->course_id);
         if (! $dry) {
-            $ends = $end > $now ? Say::text('terms.end_trials.ends_words', ['words' => $words]) : Say::text('terms.end_trials.ended_words', ['words' => $words]);
             $pass->update(['warned_at' => $now, 'erases_at' => $erases]);
-            $this->mailer->send([new Letter(
-                $pass->person_id,
-                $pass->person->address(),
-                Say::text($end > $now ? 'terms.end_trials.subject_soon' : 'terms.end_trials.subject_ended', ['course' => $course, 'offer' => $pass->offer->name]),
-                Say::text('terms.end_trials.letter', ['name' => $pass->person->name, 'offer' => $pass->offer->name, 'course' => $course, 'ends' => $ends, 'zone' => $this->clock->zoneName(), 'due' => $due]),
-                "trial-warning {$pass->id} {$end}",
-            )]);
-            $this->log->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end)]);
+            $written = ($this->write)(LetterKind::TrialEnds, [LetterTo::person($pass->person, [
+                'course' => $course, 'offer' => $pass->offer->name, 'due' => $due, 'address' => SchoolAddress::of('course', $pass->offer->course->getRouteKey()),
+                'ends' => Say::text($end > $now ? 'letters.trial.ends' : 'letters.trial.ended', ['at' => $words, 'zone' => $this->clock->zoneName()]),
+            ], "trial-warning {$pass->id} {$end}")]);
+            $this->log->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end), ...($written === 0 ? ['unwritten' => true] : [])]);
         }
 
         return "warned {$pass->person->address()}: {$pass->offer->name} of {$course} ends {$words}, erased {$due}";

@@ -8,14 +8,14 @@ use App\Models\Label;
 use App\Models\Person;
 use App\People\Accounts\SendSignInLink;
 use App\People\Acts\PeopleAct;
+use App\School\Letters\WelcomeNewcomer;
 use App\School\Log\ActivityLog;
-use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 
 /** Brings one person in by hand, with what they get, and sends them a link to sign in. */
 final readonly class MakePerson
 {
-    public function __construct(private ActOnPeople $actOn, private SendSignInLink $links, private ActivityLog $log)
+    public function __construct(private ActOnPeople $actOn, private SendSignInLink $links, private WelcomeNewcomer $welcome, private ActivityLog $log)
     {
     }
 
@@ -36,7 +36,7 @@ final readonly class MakePerson
             if ($gives !== null) {
                 ($this->actOn)($gives, ChosenPeople::named([$person->id]), $author);
             }
-            ($this->links)([['person' => $person, 'subject' => Say::text('letters.account.subject'), 'before' => Say::text('letters.account.before')]]);
+            ($this->links)($this->welcome->words([$person]));
 
             return $person;
         });

@@ -10,6 +10,9 @@ use App\Access\SchoolClock;
 use App\Access\Viewers;
 use App\Models\Pass;
 use App\Models\Person;
+use App\School\Letters\LetterKind;
+use App\School\Letters\LetterTo;
+use App\School\Letters\WriteLetters;
 use App\Standins\Mail\Letter;
 use App\Words\Say;
 use Illuminate\Support\Collection;
@@ -20,21 +23,24 @@ final readonly class ObserverLetters
     /** Learners whom a letter names; of more it tells how many. */
     private const NAMED = 10;
 
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf)
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private WriteLetters $write)
     {
     }
 
-    /** @param  Collection<int, Person>  $learners  not none */
-    public function to(Person $observer, Collection $learners): Letter
+    /**
+     * @param  Collection<int, Person>  $learners  not none
+     * @return ?Letter null where they want none, or the school writes none
+     */
+    public function to(Person $observer, Collection $learners): ?Letter
     {
-        return $this->toAll([['observer' => $observer, 'learners' => $learners]])[0];
+        return $this->toAll([['observer' => $observer, 'learners' => $learners]])[0] ?? null;
     }
 
     /**
      * One query for all of them.
      *
      * @param  non-empty-list<array{observer: Person, learners: Collection<int, Person>}>  $ties
-     * @return non-empty-list<Letter>
+     * @return list<?Letter> in the same order; null where they want none, or the school writes none
      */
     public function toAll(array $ties): array
     {
@@ -46,14 +52,14 @@ final readonly class ObserverLetters
             }
         }
 
-        return array_map(fn (array $tie): Letter => $this->letter($tie['observer'], $tie['learners'], $courses), $ties);
+        return $this->write->made(LetterKind::Observer, array_map(fn (array $tie): LetterTo => $this->letter($tie['observer'], $tie['learners'], $courses), $ties));
     }
 
     /**
      * @param  Collection<int, Person>  $learners
      * @param  array<int, array<int, string>>  $courses  titles, by person
      */
-    private function letter(Person $observer, Collection $learners, array $courses): Letter
+    private function letter(Person $observer, Collection $learners, array $courses): LetterTo
     {
         $lines = [];
         foreach ($learners->take(self::NAMED) as $learner) {
@@ -61,11 +67,10 @@ final readonly class ObserverLetters
             $lines[] = Say::text($theirs === '' ? 'letters.observer.line' : 'letters.observer.line_courses', ['name' => $learner->name, 'courses' => $theirs, 'address' => SchoolAddress::of('look-in', ['learner' => $learner->id])]);
         }
         $more = $learners->count() - count($lines);
+        if ($more > 0) {
+            $lines[] = Say::text('letters.observer.more', ['more' => $more, 'courses' => SchoolAddress::of('courses', [])]);
+        }
 
-        return new Letter(
-            $observer->id, $observer->address(),
-            Say::text('letters.observer.subject', ['count' => $learners->count(), 'name' => $learners->first()->name ?? '']),
-            Say::text('letters.observer.body', ['name' => $observer->name, 'lines' => implode("\n", $lines), 'more' => $more, 'courses' => SchoolAddress::of('courses', [])]),
-        );
+        return LetterTo::person($observer, ['learners' => $learners->count() === 1 ? $learners->first()->name ?? '' : Say::text('letters.observer.several', ['count' => $learners->count()]), 'lines' => implode("\n", $lines), 'address' => SchoolAddress::of('courses', [])]);
     }
 }

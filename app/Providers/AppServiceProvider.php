@@ -18,7 +18,8 @@ use App\People\Acts\KeepForGood;
 use App\Publishing\RetiredForGood;
 use App\School\Health;
 use App\Standins\Mail\Mailer;
-use App\Standins\Mail\OutboxMailer;
+use App\Standins\Mail\OutboxTransport;
+use App\Standins\Mail\QueuedMailer;
 use App\Words\Say;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Access\Response;
@@ -30,6 +31,7 @@ use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
@@ -45,7 +47,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind('db.connector.sqlite', WaitingConnector::class);
         Connection::resolverFor('sqlite', /** @param  array<string, mixed>  $config */
             static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): WaitingConnection => new WaitingConnection($pdo, $database, $prefix, $config));
-        $this->app->bind(Mailer::class, OutboxMailer::class);
+        $this->app->bind(Mailer::class, QueuedMailer::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(Plans::class);
     }
@@ -57,6 +59,7 @@ final class AppServiceProvider extends ServiceProvider
         Session::extend('file', static fn ($app): WholeSessions => new WholeSessions($app->make('files'), config()->string('session.files'), config()->integer('session.lifetime')));
         $this->app->when(Health::class)->needs(Migrator::class)->give(static fn ($app): mixed => $app->make('migrator'));
         Event::listen(DiagnosingHealth::class, static fn () => app(Health::class)->check());
+        Mail::extend('outbox', static fn (): OutboxTransport => app(OutboxTransport::class));
         Route::bind('course', CourseAddresses::find(...));
         Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
         Event::listen(Login::class, static function (Login $login): void {

@@ -108,6 +108,7 @@ return [
     'write_to' => [
         'write_subject' => 'Write “{subject}”',
         'get_it_by_mail' => 'get it by mail',
+        'want_none' => 'want no letters, and get none',
     ],
     'staged_acts' => [
         'whoever_asked_for_not' => 'Whoever asked for this is not there any more.',

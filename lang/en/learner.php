@@ -125,6 +125,11 @@ return [
         'letters' => 'Letters were asked for too often. Look for the last one, or try again in {minutes, plural, one {# minute} other {# minutes}}.',
         'too_long_open' => 'The page had been open for too long. Nothing was saved; please try again.',
     ],
+    'letters' => [
+        'stopped' => 'You get no more letters of this kind: {kind}.',
+        'stopped_all' => 'You get no more letters, but for those that you need to sign in.',
+        'wanted' => 'You get letters of this kind: {kind}.',
+    ],
     'next_run' => [
         'noted' => 'We write to {email} when {course} runs again.',
         'stopped' => '{email} is not written to about {course} any more.',

@@ -34,6 +34,8 @@ return [
         'no_longer_observed_by' => 'No longer observed by {name}',
         'was_written' => 'Was written: {subject}',
         'taken_back' => 'Taken back: {act}',
+        'letters_stopped' => 'Wants no letters of this kind: {kinds}',
+        'letters_wanted' => 'Wants letters of this kind: {kinds}',
         'came_in' => 'Came in, {by}',
         'extended' => '{offer} extended to {when} (was {was})',
         'changed' => '{was} changed to {offer}',

@@ -17,6 +17,9 @@ return [
         'told' => '{count, plural, one {# letter} other {# letters}}, the latest first. They stand here instead of being mailed.',
         'to' => 'to {to} · {when}',
         'person' => 'Their page',
+        'state' => '{state, select, waiting {waits to be sent} failed {did not go} stopped {not sent: they want none} other {sent}}',
+        'problem' => 'The mail server says: {problem}',
+        'again' => 'Try it again',
     ],
     'sold' => [
         'find' => 'Find',

@@ -7,6 +7,8 @@ declare(strict_types=1);
  */
 return [
     'person' => [
+        'letters' => 'Letters',
+        'letters_told' => 'Which they want. They settle it themselves in their account; what you settle for them is noted.',
         'write_to_them' => 'Write to them',
         'passes' => 'Passes',
         'give_a_pass' => 'Give a pass…',

@@ -94,6 +94,15 @@ return [
         'not_e_mail_address' => 'This is not an e-mail address.',
         'somebody_with_address_here' => 'Somebody with this address is here already. One person has one account: find them in the list.',
     ],
+    'letter_request' => [
+        'must_say' => 'Without {name} this letter does not tell what it is about: {means}.',
+        'needs_subject' => 'A letter needs a subject.',
+        'one_line' => 'A subject is one line.',
+        'needs_words' => 'A letter needs words.',
+        'at_most_10_000' => 'At most 10,000 characters.',
+        'between_1_and_90' => 'Between 1 and 90 days.',
+        'hour' => 'An hour of the day, from 0 to 23.',
+    ],
     'notice_request' => [
         'at_most_20_parts' => 'At most 20 parts.',
         'part_twice' => 'One of the parts stands there twice.',

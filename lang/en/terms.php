@@ -6,13 +6,6 @@ declare(strict_types=1);
  * Offers and their sale, as they are told of. Patterns are ICU messages.
  */
 return [
-    'end_trials' => [
-        'ends_words' => 'ends {words}',
-        'ended_words' => 'ended {words}',
-        'subject_soon' => '{course}: your {offer} ends soon',
-        'subject_ended' => '{course}: your {offer} has ended',
-        'letter' => "Dear {name},\n\nyour {offer} of {course} {ends} ({zone}).\n\nWhat you have finished is kept until {due} and is erased then, unless you hold another pass of the course by that time.\n",
-    ],
     'offer_findings' => [
         'guests_who_came_in' => 'Guests who came in before stay inside: the pass phrase is asked for at the door alone.',
         'title_and_title2_open' => '{title} and {title2} open exactly the same, in the same pace and for as long.',

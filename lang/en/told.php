@@ -35,6 +35,13 @@ return [
     'guest_link_controller' => [
         'there_new_guest_link' => 'There is a new guest link. Whoever came by an old one is no guest any more.',
     ],
+    'letters_controller' => [
+        'saved' => 'Saved. It is written so from now on.',
+        'this_letter' => 'this letter',
+        'sent' => 'One is on its way to {email}.',
+        'chosen' => 'Noted for {name}.',
+        'again' => 'It is tried again.',
+    ],
     'notices_controller' => [
         'no_notice_here' => 'There is no notice here: the row is open to this viewer or hidden from them, or one of the two is not there any more.',
         'saved_whoever_meets_door' => 'Saved. Whoever meets this door from now on reads it so.',

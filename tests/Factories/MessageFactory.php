@@ -26,7 +26,7 @@ final class MessageFactory extends Factory
             'to' => 'crew@elsewhere.test',
             'subject' => 'A letter',
             'body' => 'x',
-            'sent_at' => now(),
+            'written_at' => now(),
         ];
     }
 }

@@ -247,7 +247,7 @@ final class CrawlTest extends TestCase
             'GET /', 'GET account', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/bundles/{bundle}', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
             // Lead to a page above, or say nothing of courses.
             'GET g/{token}',
-            'GET look-in/{learner}',
+            'GET letters/{person}/{kind}', 'GET look-in/{learner}',
             'GET media/{medium}',
             // Names the course that its reader asked about.
             'GET next-run/{token}',
@@ -257,8 +257,8 @@ final class CrawlTest extends TestCase
             'POST courses/{course}/{item}/finished',
             'POST courses/{course}/{item}/look',
             'POST courses/{course}/{item}/posts', 'POST courses/{course}/{item}/quiz', 'POST courses/{course}/{item}/statements',
-            'POST g/{token}', 'POST look-with', 'POST sign-in', 'POST sign-in/link', 'POST sign-in/link/{token}', 'POST sign-out',
-            'PUT account/password',
+            'POST g/{token}', 'POST letters/{person}/{kind}', 'POST look-with', 'POST sign-in', 'POST sign-in/link', 'POST sign-in/link/{token}', 'POST sign-out',
+            'PUT account/letters', 'PUT account/password',
         ], $named);
     }
 }

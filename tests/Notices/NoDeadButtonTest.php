@@ -8,10 +8,14 @@ use App\Access\WhoLooks;
 use App\Models\Course;
 use App\Models\Message;
 use App\Models\NoticeText;
+use App\Models\Offer;
 use App\Models\Person;
 use App\Notices\NextRuns\AskForNextRun;
 use App\Notices\NextRuns\TellOfNextRun;
 use App\Notices\NoticeCase;
+use App\People\MakePass;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\Factories\ObserverTieFactory;
 use Tests\TestCase;
@@ -221,13 +225,25 @@ final class NoDeadButtonTest extends TestCase
         app(TellOfNextRun::class)->some($this->course());
         $this->post('/sign-in/link', ['email' => 'eira@alder.test'])->assertRedirect();
         $this->actingAs($this->person('hege'))->post('/keep/people/acts', ['do' => 'observe', 'people' => [$this->person('ragna')->id], 'observer' => $this->person('jonas')->id])->assertSessionHas('flash.kind', 'done');
+        Carbon::setTestNow('2026-03-10T13:00:00Z');
+        app(MakePass::class)($this->person('jonas'), Offer::query()->where('key', 'apprentice-pass')->firstOrFail(), now()->getTimestamp());
+        // All kinds that are due by themselves, and the warnings of trials.
+        Offer::query()->where('key', 'yard-trial')->update(['erases' => true]);
+        foreach (['2026-03-11T12:30:00Z', '2026-03-13T12:30:00Z'] as $at) {
+            Carbon::setTestNow($at);
+            $this->app->forgetScopedInstances();
+            Artisan::call('keep:end-trials');
+            Artisan::call('keep:write-letters');
+        }
         auth()->logout();
         $letters = Message::query()->get();
-        self::assertGreaterThan(1, $letters->count());
+        self::assertEqualsCanonicalizing(['ended', 'ends-soon', 'next-run', 'observer', 'opened-today', 'pass-given', 'trial-ends'], $letters->pluck('kind')->filter()->unique()->values()->all());
         $followed = 0;
         foreach ($letters as $letter) {
             preg_match_all('~https?://\S+~', $letter->body, $links);
+            $reader = $letter->person_id === null ? null : Person::query()->find($letter->person_id);
             foreach ($links[0] as $link) {
+                $reader === null ? auth()->logout() : $this->actingAs($reader);
                 $answer = $this->ask((string) preg_replace('~^https?://[^/]+~', '', $link));
                 self::assertContains($answer->status(), [200, 302], "{$link} in: {$letter->subject}");
                 $followed++;

@@ -192,7 +192,7 @@ final class OperatingTest extends TestCase
             $import = ImportFactory::new()->createOne(['name' => $name, 'path' => "imports/{$name}", 'made_at' => $at]);
             DB::table('import_rows')->insert(['import_id' => $import->id, 'line' => 2, 'email' => 'a@b.test', 'name' => 'A', 'labels' => '[]', 'observes' => '[]']);
             SignInLinkFactory::new()->createOne(['person_id' => $eira, 'token_hash' => $name, 'expires_at' => $at, 'used_at' => $at]);
-            MessageFactory::new()->createOne(['person_id' => $eira, 'to' => 'eira@alder.test', 'subject' => $name, 'sent_at' => $at]);
+            MessageFactory::new()->createOne(['person_id' => $eira, 'to' => 'eira@alder.test', 'subject' => $name, 'written_at' => $at]);
         }
         Artisan::call('keep:clean-up');
         self::assertSame([false, true], [Storage::exists('imports/old'), Storage::exists('imports/new')]);

@@ -6,6 +6,7 @@ namespace Tests\TwoAtOnce;
 
 use App\Models\Pass;
 use Closure;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
 /** What is written at closed doors and at the end of courses, for {@see WriteBesideWriteTest}. */
@@ -24,6 +25,9 @@ trait WritesAtDoors
         return [
             'write a notice' => [$admin, static fn (self $test) => $test->put('/keep/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('heading', 'Not yet')->exists()],
             'write a notice of a row' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.', 'item' => 'l-planes', 'offer' => 'taster'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('scope', 'like', '%l-planes%')->exists()],
+            'settle a letter' => [$admin, static fn (self $test) => $test->put('/keep/notices/letters/next-run', ['version' => 0, 'on' => false, 'subject' => 'Again', 'body' => '{address}'])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('letter_texts')->where('subject', 'Again')->exists()],
+            'want no more letters' => [static fn (self $test): mixed => $test->actingAs($test->person('eira')), static fn (self $test) => $test->put('/account/letters', ['kind' => 'ended', 'wanted' => false])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('letter_choices')->where('kind', 'ended')->exists()],
+            'write letters that are due' => [static fn (): null => null, static fn (): int => Artisan::call('keep:write-letters'), static fn (): bool => DB::table('messages')->where('state', 'sent')->where('kind', 'ends-soon')->exists()],
             'ask to be told of the next run' => [static fn (): null => null, $post('/courses/petrol/next-run', ['name' => 'Alva', 'email' => 'alva@elsewhere.test']), static fn (): bool => DB::table('next_runs')->exists()],
             'move all dates of a course' => [$admin, $post('/keep/courses/clinker/run-again', ['version' => 0, 'first' => '2027-06-20', 'as' => 'draft']), static fn (self $test): bool => $draft($test) !== null],
             'plan the end of a course' => [$admin, $post('/keep/courses/clinker/retire', [...$end, 'version' => 0, 'keep' => 'good', 'shutGuests' => true, 'shutObservers' => true]), static fn (self $test): bool => $test->course()->retirement !== null],

@@ -10,6 +10,7 @@ use App\Notices\NoticeCase;
 use App\Notices\NoticeLevel;
 use App\Notices\Parts\ButtonDoes;
 use App\Notices\Parts\PartKind;
+use App\School\Letters\LetterKind;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Sightlines\Vantages\VantageKind;
 use App\Sightlines\Why\FixKind;
@@ -38,7 +39,7 @@ use Tighten\Ziggy\Ziggy;
 #[OA\PathItem(path: '/')]
 final class TypesCommand extends Command
 {
-    private const SETS = [ButtonDoes::class, CourseState::class, Effect::class, Entry::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, LearnersKeep::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, PartKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, VantageKind::class];
+    private const SETS = [ButtonDoes::class, CourseState::class, Effect::class, Entry::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, LearnersKeep::class, LetterKind::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, PartKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, VantageKind::class];
 
     /** Files of words of the administrator's side. */
     public const KEEP = ['keep', 'contents', 'courses', 'edits', 'imports', 'lenses', 'notices', 'offers', 'outbox', 'people', 'person', 'publishing', 'rules', 'school', 'sheet', 'workspace'];

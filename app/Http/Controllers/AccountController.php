@@ -10,17 +10,22 @@ use App\Http\Requests\PasswordRequest;
 use App\Models\Person;
 use App\Pages\Shared\AccountPage;
 use App\Pages\Shared\Flash;
+use App\Pages\Shared\LetterChoiceRow;
 use App\People\Accounts\EndSessions;
+use App\School\Letters\LetterChoices;
+use App\School\Letters\LetterKind;
+use App\School\Letters\LetterTexts;
 use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
 
 /** What somebody settles for themselves. */
 final readonly class AccountController
 {
-    public function __construct(private EndSessions $endSessions)
+    public function __construct(private EndSessions $endSessions, private LetterTexts $texts, private LetterChoices $choices)
     {
     }
 
@@ -28,7 +33,7 @@ final readonly class AccountController
     {
         $person = self::person($request);
 
-        return Inertia::render('Account', get_object_vars(new AccountPage($person->name, $person->address(), $person->isConfirmed(), $person->password !== null, $person->isStaff())));
+        return Inertia::render('Account', get_object_vars(new AccountPage($person->name, $person->address(), $person->isConfirmed(), $person->password !== null, $person->isStaff(), LetterChoiceRow::of($person, $this->texts, $this->choices))));
     }
 
     public function password(PasswordRequest $request): RedirectResponse
@@ -38,6 +43,17 @@ final readonly class AccountController
         $this->stayAlone($request, $person);
 
         return back()->with(Flash::done(Say::text('learner.account.password_changed')));
+    }
+
+    /** Which letters they want. */
+    public function letters(Request $request): RedirectResponse
+    {
+        $request->validate(['kind' => ['required', Rule::enum(LetterKind::class)], 'wanted' => ['required', 'boolean']]);
+        $kind = LetterKind::from($request->string('kind')->toString());
+        $wanted = $request->boolean('wanted');
+        $this->choices->set(self::person($request), [$kind], $wanted);
+
+        return back()->with(Flash::done(Say::text($wanted ? 'learner.letters.wanted' : 'learner.letters.stopped', ['kind' => $kind->toYou()[0]])));
     }
 
     /** Ends all other sessions. */

@@ -7,11 +7,11 @@ namespace App\Notices\NextRuns;
 use App\Access\Plans;
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
-use App\Access\SchoolOf;
 use App\Models\Course;
 use App\Models\NextRun;
-use App\Standins\Mail\Letter;
-use App\Standins\Mail\Mailer;
+use App\School\Letters\LetterKind;
+use App\School\Letters\LetterTo;
+use App\School\Letters\WriteLetters;
 use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Outline\CourseState;
@@ -21,7 +21,7 @@ final readonly class TellOfNextRun
 {
     private const GROUP = 200;
 
-    public function __construct(private Plans $plans, private SchoolClock $clock, private SchoolOf $school, private Mailer $mailer)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private WriteLetters $write)
     {
     }
 
@@ -49,16 +49,15 @@ final readonly class TellOfNextRun
         $opens = $this->plans->live($course)?->course->opens;
         $letters = [];
         foreach ($waiting as $one) {
-            $letters[] = new Letter($one->person_id, $one->email, Say::text('letters.next_run.subject', ['course' => $title]), Say::text($opens === null || $opens <= $this->clock->now() ? 'letters.next_run.body' : 'letters.next_run.body_from', [
-                'name' => $one->name, 'course' => $title, 'school' => ($this->school)()->name,
-                'address' => SchoolAddress::of('course', $course->getRouteKey()), 'stop' => SchoolAddress::of('next-run.stop', $one->token),
-                ...($opens === null || $opens <= $this->clock->now() ? [] : ['opens' => $this->clock->words($opens).', '.$this->clock->zoneName()]),
-            ]), "next-run {$one->id} {$one->asked_at->getTimestamp()}");
+            $letters[] = LetterTo::address($one->person_id, $one->name, $one->email, [
+                'course' => $title, 'address' => SchoolAddress::of('course', $course->getRouteKey()),
+                'opens' => $opens === null || $opens <= $this->clock->now() ? Say::text('letters.now') : Say::text('letters.zoned', ['at' => $this->clock->words($opens), 'zone' => $this->clock->zoneName()]),
+            ], "next-run {$one->id} {$one->asked_at->getTimestamp()}", SchoolAddress::of('next-run.stop', $one->token));
         }
         DB::transaction(function () use ($waiting, $letters): void {
             // Who has stopped it meanwhile is not written to.
             $still = NextRun::query()->whereIn('id', $waiting->pluck('id')->all())->whereNull('told_at')->pluck('id')->flip();
-            $this->mailer->send(array_values(array_filter($letters, static fn (Letter $letter, int $index): bool => $still->has($waiting[$index]->id ?? 0), ARRAY_FILTER_USE_BOTH)));
+            ($this->write)(LetterKind::NextRun, array_values(array_filter($letters, static fn (LetterTo $letter, int $index): bool => $still->has($waiting[$index]->id ?? 0), ARRAY_FILTER_USE_BOTH)));
             NextRun::query()->whereIn('id', $still->keys()->all())->update(['told_at' => gmdate('Y-m-d H:i:s', $this->clock->now())]);
         });
 

@@ -8,6 +8,7 @@ use App\Access\CoursePick;
 use App\Access\FoundPerson;
 use App\Access\OfferPick;
 use App\Models\Role;
+use App\Pages\Shared\LetterChoiceRow;
 use OpenApi\Attributes as OA;
 
 /** One person: what they hold, what they have done, and what was done to them. */
@@ -24,6 +25,7 @@ final readonly class PersonPage
      * @param  list<HistoryLine>  $history  the latest first
      * @param  list<CoursePick>  $courses
      * @param  list<OfferPick>  $offers
+     * @param  list<LetterChoiceRow>  $letters  that the school writes
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -42,6 +44,7 @@ final readonly class PersonPage
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
         #[OA\Property] public int $now,
         #[OA\Property] public bool $mayRun,
+        #[OA\Property(items: new OA\Items(ref: LetterChoiceRow::class))] public array $letters,
     ) {
     }
 }

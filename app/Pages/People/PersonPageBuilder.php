@@ -18,9 +18,12 @@ use App\Models\ObserverTie;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Pages\Shared\LetterChoiceRow;
 use App\People\HeldLabel;
 use App\People\PassWords;
 use App\People\PeoplesLabels;
+use App\School\Letters\LetterChoices;
+use App\School\Letters\LetterTexts;
 use App\School\Log\ActivityWords;
 use App\Words\Say;
 use Illuminate\Support\Collection;
@@ -31,7 +34,7 @@ final readonly class PersonPageBuilder
     /** Lines of history that are told. */
     private const HISTORY = 300;
 
-    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private ActivityWords $history, private UnderWay $underWay, private PeoplesLabels $labels, private Viewers $viewers, private CourseSummaries $summaries)
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private PassWords $words, private ActivityWords $history, private UnderWay $underWay, private PeoplesLabels $labels, private Viewers $viewers, private CourseSummaries $summaries, private LetterTexts $letterTexts, private LetterChoices $letterChoices)
     {
     }
 
@@ -63,6 +66,7 @@ final readonly class PersonPageBuilder
             offers: $this->shelf->offers(),
             now: $this->clock->minute(),
             mayRun: $mayRun,
+            letters: LetterChoiceRow::of($person, $this->letterTexts, $this->letterChoices),
         );
     }
 

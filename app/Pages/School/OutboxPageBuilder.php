@@ -21,7 +21,7 @@ final readonly class OutboxPageBuilder
         $total = Message::query()->count();
         $letters = [];
         foreach (Message::query()->orderByDesc('id')->forPage($page, self::PER_PAGE)->get() as $message) {
-            $letters[] = new SentLetter($message->id, $message->person_id, $message->to, $message->subject, $message->body, $this->clock->words($message->sent_at->getTimestamp()));
+            $letters[] = new SentLetter($message->id, $message->person_id, $message->to, $message->subject, $message->body, $this->clock->words($message->written_at->getTimestamp()), $message->state, $message->problem);
         }
 
         return new OutboxPage($letters, $total, $page, max(1, (int) ceil($total / self::PER_PAGE)));

@@ -17,6 +17,8 @@ final readonly class SentLetter
         #[OA\Property] public string $subject,
         #[OA\Property] public string $body,
         #[OA\Property] public string $when,
+        #[OA\Property(enum: ['waiting', 'sent', 'failed', 'stopped'])] public string $state,
+        #[OA\Property] public ?string $problem,
     ) {
     }
 }

@@ -13,6 +13,7 @@ final readonly class AccountPage
     /**
      * @param  bool  $confirmed  false: the link in the letter to this address was not used yet
      * @param  bool  $hasPassword  false: they sign in by links alone
+     * @param  list<LetterChoiceRow>  $letters  that the school writes
      */
     public function __construct(
         #[OA\Property] public string $name,
@@ -20,6 +21,7 @@ final readonly class AccountPage
         #[OA\Property] public bool $confirmed,
         #[OA\Property] public bool $hasPassword,
         #[OA\Property] public bool $staff,
+        #[OA\Property(items: new OA\Items(ref: LetterChoiceRow::class))] public array $letters,
     ) {
     }
 }

@@ -12,6 +12,7 @@ use App\Models\Offer;
 use App\Models\Person;
 use App\People\ObserverLetters;
 use App\People\PassRows;
+use App\School\Letters\WriteLetters;
 use App\Words\Say;
 use SilentKeep\Core\Time\Instant;
 
@@ -20,7 +21,7 @@ final readonly class PeopleActs
 {
     public const KINDS = ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
 
-    public function __construct(private NewPasses $newPasses, private SchoolClock $clock, private CourseShelf $shelf, private ObserverLetters $observerLetters)
+    public function __construct(private NewPasses $newPasses, private SchoolClock $clock, private CourseShelf $shelf, private ObserverLetters $observerLetters, private WriteLetters $write)
     {
     }
 
@@ -33,7 +34,7 @@ final readonly class PeopleActs
     public function of(array $form, Person $actor, ?int $now = null): PeopleAct
     {
         if ($now !== null) {
-            return (new self($this->newPasses, $this->clock->stoppedAt($now), $this->shelf, $this->observerLetters))->of($form, $actor);
+            return (new self($this->newPasses, $this->clock->stoppedAt($now), $this->shelf, $this->observerLetters, $this->write))->of($form, $actor);
         }
         $text = static fn (string $key): string => is_string($form[$key] ?? null) ? trim($form[$key]) : '';
         $number = static fn (string $key): int => is_numeric($form[$key] ?? null) ? (int) $form[$key] : 0;
@@ -54,7 +55,7 @@ final readonly class PeopleActs
             'label' => new SetLabel($this->clock, $text('label'), has: true, until: $instant('until')),
             'unlabel' => new SetLabel($this->clock, $text('label'), has: false),
             'observe', 'unobserve' => new TieObserver($this->clock, $this->observerLetters, Person::query()->find($number('observer')) ?? throw new CannotAct(Say::text('acts.people_acts.that_person_not_there'), 'observer'), $text('do') === 'observe'),
-            'write' => new WriteTo($text('subject'), $text('body')),
+            'write' => new WriteTo($this->write, $text('subject'), $text('body')),
             default => throw new CannotAct(Say::text('acts.people_acts.there_nothing_that_kind')),
         };
     }

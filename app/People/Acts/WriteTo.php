@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace App\People\Acts;
 
 use App\Models\Person;
+use App\School\Letters\WriteLetters;
 use App\Standins\Mail\Letter;
 use App\Words\Say;
 use Illuminate\Support\Collection;
 
-/** Writes to people by mail. `{name}` stands for the name of each. */
+/** Writes to people by mail, as far as they want that. `{name}` stands for the name of each. */
 final readonly class WriteTo implements PeopleAct
 {
-    public function __construct(private string $subject, private string $body)
+    public function __construct(private WriteLetters $write, private string $subject, private string $body)
     {
     }
 
@@ -38,11 +39,10 @@ final readonly class WriteTo implements PeopleAct
 
     public function steps(Collection $people): array
     {
-        return array_values($people->map(fn (Person $person): ActStep => new ActStep(
-            $person->id,
-            Say::text('acts.write_to.get_it_by_mail'),
-            after: ['subject' => $this->subject],
-            letter: new Letter($person->id, $person->address(), strtr($this->subject, ['{name}' => $person->name]), strtr($this->body, ['{name}' => $person->name])),
-        ))->all());
+        $letters = $this->write->byHand(array_values($people->map(fn (Person $person): array => [$person, strtr($this->subject, ['{name}' => $person->name]), strtr($this->body, ['{name}' => $person->name])])->all()));
+
+        return array_map(fn (Person $person, ?Letter $letter): ActStep => $letter === null
+            ? new ActStep($person->id, Say::text('acts.write_to.want_none'))
+            : new ActStep($person->id, Say::text('acts.write_to.get_it_by_mail'), after: ['subject' => $this->subject], letter: $letter), array_values($people->all()), $letters);
     }
 }

@@ -8,6 +8,9 @@ use App\Models\Import;
 use App\Models\Person;
 use App\People\Accounts\SendSignInLink;
 use App\People\ObserverLetters;
+use App\School\Letters\LetterKind;
+use App\School\Letters\LetterTexts;
+use App\School\Letters\WelcomeNewcomer;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Mailer;
 use App\Words\Say;
@@ -19,7 +22,7 @@ final readonly class ImportLetters
 {
     private const GROUP = 500;
 
-    public function __construct(private SendSignInLink $links, private ObserverLetters $observerLetters, private Mailer $mailer)
+    public function __construct(private SendSignInLink $links, private WelcomeNewcomer $welcome, private LetterTexts $texts, private ObserverLetters $observerLetters, private Mailer $mailer)
     {
     }
 
@@ -36,22 +39,25 @@ final readonly class ImportLetters
         }
         $people = DB::table('import_people')->where('import_id', $import->id)->where('id', '>', $last)->orderBy('id')->limit(self::GROUP)->get();
         $known = Person::query()->whereIn('id', $people->pluck('person_id')->all())->get()->keyBy('id');
-        $got = self::whoGot($import, array_values($people->pluck('person_id')->map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)->all()));
+        // Of passes the school's own letter tells, where it writes that.
+        $of = $this->texts->of(LetterKind::PassGiven)->on ? ['import_labels'] : ['import_passes', 'import_labels'];
+        $got = self::whoGot($import, $of, array_values($people->pluck('person_id')->map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)->all()));
         $welcome = $letters = [];
         foreach ($people as $row) {
             $person = $known->get(is_numeric($row->person_id) ? (int) $row->person_id : 0);
             if ($person !== null && (bool) $row->is_new) {
-                $welcome[] = ['person' => $person, 'subject' => Say::text('letters.account.subject'), 'before' => Say::text('letters.account.before')];
+                $welcome[] = $person;
             } elseif ($person !== null && isset($got[$person->id])) {
                 $letters[] = new Letter($person->id, $person->email, Say::text('files.import_letters.something_new_for_you'), Say::text('files.import_letters.letter', ['name' => $person->name]));
             }
         }
         $more = $people->count() === self::GROUP;
         $to = $people->last()->id ?? null;
-        DB::transaction(function () use ($import, $last, $welcome, $letters, $more, $to): void {
+        $words = $this->welcome->words($welcome);
+        DB::transaction(function () use ($import, $last, $words, $letters, $more, $to): void {
             // Another worker may have written to them.
             if (Import::query()->whereKey($import->id)->where('lettered', $last)->update(['lettered' => $more ? $to : null]) === 1) {
-                ($this->links)($welcome);
+                ($this->links)($words);
                 $this->mailer->send($letters);
             }
         });
@@ -87,7 +93,7 @@ final readonly class ImportLetters
         $more = $observers->count() === self::GROUP;
         DB::transaction(function () use ($import, $last, $letters, $more, $observers): void {
             if (Import::query()->whereKey($import->id)->where('lettered_observers', $last)->update(['lettered_observers' => $more ? $observers->last() : null]) === 1) {
-                $this->mailer->send($letters);
+                $this->mailer->send(array_values(array_filter($letters)));
             }
         });
         if (! $more) {
@@ -98,13 +104,14 @@ final readonly class ImportLetters
     }
 
     /**
+     * @param  list<string>  $tables  of what they got
      * @param  list<int>  $people
      * @return array<int, true>
      */
-    private static function whoGot(Import $import, array $people): array
+    private static function whoGot(Import $import, array $tables, array $people): array
     {
         $got = [];
-        foreach (['import_passes', 'import_labels'] as $table) {
+        foreach ($tables as $table) {
             foreach (DB::table($table)->where('import_id', $import->id)->whereIn('person_id', $people)->distinct()->pluck('person_id') as $id) {
                 $got[is_numeric($id) ? (int) $id : 0] = true;
             }

@@ -149,7 +149,7 @@ final readonly class StagedActs
             $letters = [];
             foreach ($rows as $row) {
                 assert(is_int($row->id) && is_int($row->person_id) && is_string($row->to) && is_string($row->subject) && is_string($row->body));
-                $letters[] = new Letter($row->person_id, $row->to, $row->subject, $row->body, "act letter {$row->id}");
+                $letters[] = new Letter($row->person_id, $row->to, $row->subject, $row->body, "act letter {$row->id}", kind: is_string($row->kind) ? $row->kind : null, stop: is_string($row->stop) ? $row->stop : null);
             }
             $this->mailer->send($letters);
             DB::table('act_letters')->whereIn('id', $rows->pluck('id')->all())->delete();
@@ -221,7 +221,7 @@ final readonly class StagedActs
                 $lines[] = [...ActLines::of($act, $step, $record->actor_id, $record->made_at->getTimestamp()), 'act_id' => $record->id];
             }
             if ($step->letter !== null) {
-                $letters[] = ['act_id' => $record->id, 'person_id' => $step->personId, 'to' => $step->letter->to, 'subject' => $step->letter->subject, 'body' => $step->letter->body];
+                $letters[] = ['act_id' => $record->id, 'person_id' => $step->personId, 'to' => $step->letter->to, 'subject' => $step->letter->subject, 'body' => $step->letter->body, 'kind' => $step->letter->kind, 'stop' => $step->letter->stop];
             }
         }
         foreach (array_chunk($lines, 200) as $some) {

@@ -7,6 +7,7 @@ namespace App\School\Log;
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
 use App\Models\Activity;
+use App\School\Letters\LetterKind;
 use App\Words\Say;
 
 /** Lines of the activity log about somebody, in plain words. */
@@ -42,9 +43,15 @@ final readonly class ActivityWords
             'trial.warned' => Say::text('log.activity_words.was_told_that_offer', ['offer' => $offer, 'when' => $this->when($after['ends_at'] ?? null)]),
             'person.confirmed' => Say::text('log.activity_words.showed_that_address_theirs'),
             'person.made' => Say::text('log.activity_words.came_in', ['by' => self::text($after['by'] ?? '')]),
+            'letters.stopped', 'letters.wanted' => Say::text($line->action === 'letters.stopped' ? 'log.activity_words.letters_stopped' : 'log.activity_words.letters_wanted', ['kinds' => self::kinds($after['kinds'] ?? null)]),
             'sign-in.sent' => Say::text('log.activity_words.was_sent_link_sign'),
             default => $this->ofPass($line->action, $before, $after, $offer, $offers),
         };
+    }
+
+    private static function kinds(mixed $kinds): string
+    {
+        return implode(', ', array_map(static fn (mixed $kind): string => LetterKind::tryFrom(self::text($kind))?->title() ?? self::text($kind), is_array($kinds) ? $kinds : []));
     }
 
     /**

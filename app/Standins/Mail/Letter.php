@@ -12,9 +12,19 @@ final readonly class Letter
     /**
      * @param  ?string  $once  what it is about: a second one about the same is not sent
      * @param  ?string  $secret  a part of the body that only its reader may see
+     * @param  ?string  $kind  of the school's letters; null: one that nobody can stop
+     * @param  ?string  $stop  address at which its reader stops such letters, with one click in their mail program too (RFC 8058)
      */
-    public function __construct(public ?int $personId, public string $to, public string $subject, public string $body, public ?string $once = null, public ?string $secret = null)
-    {
+    public function __construct(
+        public ?int $personId,
+        public string $to,
+        public string $subject,
+        public string $body,
+        public ?string $once = null,
+        public ?string $secret = null,
+        public ?string $kind = null,
+        public ?string $stop = null,
+    ) {
     }
 
     /** As it may be shown to whoever runs the school. */

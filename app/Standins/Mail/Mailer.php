@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Standins\Mail;
 
-/** What sends letters. A real one would hand them to a mail server once the transaction around them has ended. */
+/** What sends letters: they go out once the transaction around them has ended. */
 interface Mailer
 {
     /** @param  list<Letter>  $letters */

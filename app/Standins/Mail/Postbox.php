@@ -7,20 +7,26 @@ namespace App\Standins\Mail;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Symfony\Component\Mime\Address;
+use Symfony\Component\Mime\Email;
+use Symfony\Component\Mime\Header\UnstructuredHeader;
 
 /** Letters as they would arrive, in files (mbox) that are readable on the machine alone; `keep:letters` prints them. */
 final class Postbox
 {
     private const FOLDER = 'mail';
 
-    /** @param  list<Letter>  $letters */
-    public function put(array $letters, DateTimeImmutable $at): void
+    public function put(Email $letter, DateTimeImmutable $at): void
     {
         $line = static fn (string $text): string => str_replace(["\r", "\n"], ' ', $text);
-        $mbox = '';
-        foreach ($letters as $letter) {
-            $mbox .= "From school@silent-keep.invalid {$at->format('D M d H:i:s Y')}\nDate: {$at->format(DATE_RFC2822)}\nTo: {$line($letter->to)}\nSubject: {$line($letter->subject)}\n\n".preg_replace('/^(>*From )/m', '>$1', $letter->body)."\n\n";
+        $heads = ['Date' => $at->format(DATE_RFC2822), 'To' => implode(', ', array_map(static fn (Address $to): string => $to->getAddress(), $letter->getTo())), 'Subject' => (string) $letter->getSubject()];
+        foreach (['Message-ID', 'List-Unsubscribe', 'List-Unsubscribe-Post'] as $name) {
+            $head = $letter->getHeaders()->get($name);
+            $heads += $head === null ? [] : [$name => $head instanceof UnstructuredHeader ? $head->getValue() : $head->getBodyAsString()];
         }
+        $body = $letter->getTextBody();
+        $mbox = "From school@silent-keep.invalid {$at->format('D M d H:i:s Y')}\n".implode('', array_map(static fn (string $name, string $value): string => "{$name}: {$line($value)}\n", array_keys($heads), $heads))
+            ."\n".preg_replace('/^(>*From )/m', '>$1', is_string($body) ? $body : '')."\n\n";
         Storage::put(self::FOLDER.'/'.$at->format('Ymd-His').'-'.Str::ulid().'.mbox', $mbox, 'private');
     }
 

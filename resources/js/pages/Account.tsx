@@ -4,6 +4,7 @@ import type { FormEvent } from 'react';
 
 import type { AccountPage } from '../lib/generated/types';
 import { KeepShell } from '../ui/KeepShell';
+import { LetterChoices } from '../ui/LetterChoices';
 import { LearnerShell } from '../learn/LearnerShell';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
@@ -23,7 +24,7 @@ export default function Account(page: AccountPage) {
   );
 }
 
-function Content({ page: { name, email, confirmed, hasPassword } }: { page: AccountPage }) {
+function Content({ page: { name, email, confirmed, hasPassword, letters } }: { page: AccountPage }) {
   return (
     <div className={ui.account}>
       <h1>{say('account.title')}</h1>
@@ -37,6 +38,11 @@ function Content({ page: { name, email, confirmed, hasPassword } }: { page: Acco
           {say('account.unconfirmed', { email })}
         </p>
       )}
+      <section>
+        <h2>{say('account.letters')}</h2>
+        <p>{say('account.letters_told')}</p>
+        <LetterChoices letters={letters} address={to('account.letters')} />
+      </section>
       <section>
         <h2>{say('account.where')}</h2>
         <p>{say('account.elsewhere')}</p>

@@ -487,6 +487,32 @@ export const keepWords = {
   'notices.school_told': "What people meet at a closed door, in every course that has no words of its own",
   'notices.course_told': "{course} · what people meet at a closed door of this course · {school}",
   'notices.school': "the school’s words",
+  'notices.tabs.title': "What people are told",
+  'notices.tabs.doors': "At closed doors",
+  'notices.tabs.letters': "Letters",
+  'notices.letters.title': "Letters",
+  'notices.letters.told': "What the school writes to people by itself, when something comes about. Each says how to stop the like of it.",
+  'notices.letters.kinds': "Kinds of letters",
+  'notices.letters.row': "{on, select, yes {written} other {not written}}{own, select, yes {, in words of the school} other {}}",
+  'notices.letters.stopped': "{count, plural, =0 {} one {One person wants none of them.} other {# people want none of them.}}",
+  'notices.letters.asked': "{count, plural, =0 {Nobody has asked for it yet: people do so in their account.} one {One person has asked for it.} other {# people have asked for it.}}",
+  'notices.letters.on': "Write these letters",
+  'notices.letters.from_now': "Only of what comes about from now on.",
+  'notices.letters.erased_unwarned': "What was finished in a trial is erased all the same, and nobody is told before.",
+  'notices.letters.days': "So many days before the pass ends",
+  'notices.letters.hour': "At this hour, {zone}",
+  'notices.letters.subject': "Subject",
+  'notices.letters.body': "Text",
+  'notices.letters.body_told': "Plain text. A line with nothing in it but what is not there is left out.",
+  'notices.letters.placeholders': "What can stand in it",
+  'notices.letters.usual': "Use the usual words",
+  'notices.letters.try': "Send one to me",
+  'notices.letters.try_told': "to {email}, with these words",
+  'notices.letters.save': "Save",
+  'notices.letters.preview': "As somebody might get it",
+  'notices.letters.from': "From",
+  'notices.letters.to': "To",
+  'notices.letters.unsent': "Not written now.",
   'notices.kinds': "Kinds of closed doors",
   'notices.from.usual': "usual words",
   'notices.from.school': "the school’s words",
@@ -656,6 +682,9 @@ export const keepWords = {
   'outbox.mail.told': "{count, plural, one {# letter} other {# letters}}, the latest first. They stand here instead of being mailed.",
   'outbox.mail.to': "to {to} · {when}",
   'outbox.mail.person': "Their page",
+  'outbox.mail.state': "{state, select, waiting {waits to be sent} failed {did not go} stopped {not sent: they want none} other {sent}}",
+  'outbox.mail.problem': "The mail server says: {problem}",
+  'outbox.mail.again': "Try it again",
   'outbox.sold.find': "Find",
   'outbox.sold.find_label': "Whose purchases: name or e-mail",
   'outbox.sold.find_hint': "Name or e-mail",
@@ -785,6 +814,8 @@ export const keepWords = {
   'people.outcome_list.line': "{count} {what}",
   'people.outcome_list.names': "{names}{more, plural, =0 {} other { and # more}}",
   'people.outcome_list.count': "{count, number}",
+  'person.person.letters': "Letters",
+  'person.person.letters_told': "Which they want. They settle it themselves in their account; what you settle for them is noted.",
   'person.person.write_to_them': "Write to them",
   'person.person.passes': "Passes",
   'person.person.give_a_pass': "Give a pass…",
@@ -1618,6 +1649,32 @@ export interface KeepParts {
   'notices.school_told': never;
   'notices.course_told': 'course' | 'school';
   'notices.school': never;
+  'notices.tabs.title': never;
+  'notices.tabs.doors': never;
+  'notices.tabs.letters': never;
+  'notices.letters.title': never;
+  'notices.letters.told': never;
+  'notices.letters.kinds': never;
+  'notices.letters.row': 'on' | 'own';
+  'notices.letters.stopped': 'count';
+  'notices.letters.asked': 'count';
+  'notices.letters.on': never;
+  'notices.letters.from_now': never;
+  'notices.letters.erased_unwarned': never;
+  'notices.letters.days': never;
+  'notices.letters.hour': 'zone';
+  'notices.letters.subject': never;
+  'notices.letters.body': never;
+  'notices.letters.body_told': never;
+  'notices.letters.placeholders': never;
+  'notices.letters.usual': never;
+  'notices.letters.try': never;
+  'notices.letters.try_told': 'email';
+  'notices.letters.save': never;
+  'notices.letters.preview': never;
+  'notices.letters.from': never;
+  'notices.letters.to': never;
+  'notices.letters.unsent': never;
   'notices.kinds': never;
   'notices.from.usual': never;
   'notices.from.school': never;
@@ -1787,6 +1844,9 @@ export interface KeepParts {
   'outbox.mail.told': 'count';
   'outbox.mail.to': 'to' | 'when';
   'outbox.mail.person': never;
+  'outbox.mail.state': 'state';
+  'outbox.mail.problem': 'problem';
+  'outbox.mail.again': never;
   'outbox.sold.find': never;
   'outbox.sold.find_label': never;
   'outbox.sold.find_hint': never;
@@ -1916,6 +1976,8 @@ export interface KeepParts {
   'people.outcome_list.line': 'count' | 'what';
   'people.outcome_list.names': 'names' | 'more';
   'people.outcome_list.count': 'count';
+  'person.person.letters': never;
+  'person.person.letters_told': never;
   'person.person.write_to_them': never;
   'person.person.passes': never;
   'person.person.give_a_pass': never;

@@ -4,6 +4,7 @@ import type { Config } from 'ziggy-js';
 
 export const routes: Config['routes'] = {
   'account': {"uri":"account","methods":["GET","HEAD"]},
+  'account.letters': {"uri":"account/letters","methods":["PUT"]},
   'account.password': {"uri":"account/password","methods":["PUT"]},
   'account.sessions': {"uri":"account/sessions","methods":["POST"]},
   'begin': {"uri":"begin","methods":["GET","HEAD"]},
@@ -67,6 +68,12 @@ export const routes: Config['routes'] = {
   'keep.import.progress': {"uri":"keep/people/imports/{import}/progress","methods":["GET","HEAD"],"wheres":{"import":"[0-9]+"},"parameters":["import"]},
   'keep.import.read': {"uri":"keep/people/imports/{import}/read","methods":["POST"],"wheres":{"import":"[0-9]+"},"parameters":["import"]},
   'keep.imports.upload': {"uri":"keep/people/imports","methods":["POST"]},
+  'keep.letters': {"uri":"keep/notices/letters","methods":["GET","HEAD"]},
+  'keep.letters.again': {"uri":"keep/outbox/letters/{message}","methods":["POST"],"wheres":{"message":"[0-9]+"},"parameters":["message"]},
+  'keep.letters.preview': {"uri":"keep/notices/letters/{kind}/preview","methods":["POST"],"parameters":["kind"]},
+  'keep.letters.sample': {"uri":"keep/notices/letters/{kind}/sample","methods":["POST"],"parameters":["kind"]},
+  'keep.letters.save': {"uri":"keep/notices/letters/{kind}","methods":["PUT"],"parameters":["kind"]},
+  'keep.letters.usual': {"uri":"keep/notices/letters/{kind}","methods":["DELETE"],"parameters":["kind"]},
   'keep.notices': {"uri":"keep/notices","methods":["GET","HEAD"]},
   'keep.notices.let-go': {"uri":"keep/notices/{case}","methods":["DELETE"],"parameters":["case"]},
   'keep.notices.preview': {"uri":"keep/notices/preview","methods":["POST"]},
@@ -85,6 +92,7 @@ export const routes: Config['routes'] = {
   'keep.people.rows': {"uri":"keep/people/rows/{course}","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.people.undo': {"uri":"keep/people/acts/{act}/undo","methods":["POST"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.person': {"uri":"keep/people/{person}","methods":["GET","HEAD"],"wheres":{"person":"[0-9]+"},"parameters":["person"]},
+  'keep.person.letters': {"uri":"keep/people/{person}/letters","methods":["PUT"],"wheres":{"person":"[0-9]+"},"parameters":["person"]},
   'keep.plan-file': {"uri":"keep/courses/{course}/plan.json","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.publication.set': {"uri":"keep/courses/{course}/publication","methods":["PUT"],"parameters":["course"]},
   'keep.publication.unset': {"uri":"keep/courses/{course}/publication","methods":["DELETE"],"parameters":["course"]},
@@ -119,6 +127,8 @@ export const routes: Config['routes'] = {
   'lesson.look': {"uri":"courses/{course}/{item}/look","methods":["POST"],"parameters":["course","item"]},
   'lesson.quiz': {"uri":"courses/{course}/{item}/quiz","methods":["POST"],"parameters":["course","item"]},
   'lesson.watched': {"uri":"courses/{course}/{item}/statements","methods":["POST"],"parameters":["course","item"]},
+  'letters.stop': {"uri":"letters/{person}/{kind}","methods":["GET","HEAD"],"wheres":{"person":"[0-9]+"},"parameters":["person","kind"]},
+  'letters.stopped': {"uri":"letters/{person}/{kind}","methods":["POST"],"wheres":{"person":"[0-9]+"},"parameters":["person","kind"]},
   'look-in': {"uri":"look-in/{learner}","methods":["GET","HEAD"],"wheres":{"learner":"[0-9]+"},"parameters":["learner"]},
   'look-with': {"uri":"look-with","methods":["POST"]},
   'media': {"uri":"media/{medium}","methods":["GET","HEAD"],"wheres":{"medium":"[0-9]+"},"parameters":["medium"]},
@@ -136,6 +146,7 @@ declare module 'ziggy-js' {
   }
   interface RouteList {
     'account': [];
+    'account.letters': [];
     'account.password': [];
     'account.sessions': [];
     'begin': [];
@@ -199,6 +210,12 @@ declare module 'ziggy-js' {
     'keep.import.progress': [{"name":"import","required":true}];
     'keep.import.read': [{"name":"import","required":true}];
     'keep.imports.upload': [];
+    'keep.letters': [];
+    'keep.letters.again': [{"name":"message","required":true}];
+    'keep.letters.preview': [{"name":"kind","required":true}];
+    'keep.letters.sample': [{"name":"kind","required":true}];
+    'keep.letters.save': [{"name":"kind","required":true}];
+    'keep.letters.usual': [{"name":"kind","required":true}];
     'keep.notices': [];
     'keep.notices.let-go': [{"name":"case","required":true}];
     'keep.notices.preview': [];
@@ -217,6 +234,7 @@ declare module 'ziggy-js' {
     'keep.people.rows': [{"name":"course","required":true}];
     'keep.people.undo': [{"name":"act","required":true}];
     'keep.person': [{"name":"person","required":true}];
+    'keep.person.letters': [{"name":"person","required":true}];
     'keep.plan-file': [{"name":"course","required":true}];
     'keep.publication.set': [{"name":"course","required":true}];
     'keep.publication.unset': [{"name":"course","required":true}];
@@ -251,6 +269,8 @@ declare module 'ziggy-js' {
     'lesson.look': [{"name":"course","required":true},{"name":"item","required":true}];
     'lesson.quiz': [{"name":"course","required":true},{"name":"item","required":true}];
     'lesson.watched': [{"name":"course","required":true},{"name":"item","required":true}];
+    'letters.stop': [{"name":"person","required":true},{"name":"kind","required":true}];
+    'letters.stopped': [{"name":"person","required":true},{"name":"kind","required":true}];
     'look-in': [{"name":"learner","required":true}];
     'look-with': [];
     'media': [{"name":"medium","required":true}];

@@ -18,6 +18,8 @@ export type Kind = 'module' | 'lesson' | 'part' | 'board';
 
 export type LearnersKeep = 'pass' | 'good' | 'day' | 'nothing';
 
+export type LetterKind = 'welcome' | 'pass-given' | 'opened-today' | 'ends-soon' | 'ended' | 'trial-ends' | 'observer' | 'next-run' | 'by-hand';
+
 export type NoticeCase = 'unknown' | 'account' | 'no-pass' | 'other-tier' | 'other-part' | 'other-people' | 'too-early' | 'held' | 'finish-first' | 'stuck' | 'ended' | 'paused' | 'withdrawn' | 'closed' | 'no-guests' | 'no-observers' | 'course-not-open' | 'course-over' | 'course-retired';
 
 export type NoticeLevel = 'own' | 'module' | 'course' | 'school' | 'usual';
@@ -44,6 +46,7 @@ export interface AccountPage {
   confirmed: boolean;
   hasPassword: boolean;
   staff: boolean;
+  letters: LetterChoiceRow[];
 }
 
 export interface ActOutcome {
@@ -516,6 +519,45 @@ export interface LessonPage {
   next: PathRow | null;
 }
 
+export interface LetterChoiceRow {
+  kind: LetterKind;
+  title: string;
+  told: string;
+  wanted: boolean;
+}
+
+export interface LetterPreview {
+  from: string;
+  to: string;
+  subject: string;
+  body: string;
+  unknown: string[];
+}
+
+export interface LetterRow {
+  kind: LetterKind;
+  title: string;
+  told: string;
+  on: boolean;
+  asked: boolean;
+  days: number | null;
+  hour: number | null;
+  subject: string;
+  body: string;
+  version: number;
+  isOwn: boolean;
+  stopped: number;
+  placeholders: string[];
+}
+
+export interface LettersPage {
+  letters: LetterRow[];
+  placeholders: PlaceholderRow[];
+  open: LetterKind;
+  email: string;
+  mayEdit: boolean;
+}
+
 export interface Looking {
   learners: FoundPerson[];
   observed: number | null;
@@ -796,6 +838,7 @@ export interface PersonPage {
   offers: OfferPick[];
   now: number;
   mayRun: boolean;
+  letters: LetterChoiceRow[];
 }
 
 export interface PersonRow {
@@ -1023,6 +1066,8 @@ export interface SentLetter {
   subject: string;
   body: string;
   when: string;
+  state: 'waiting' | 'sent' | 'failed' | 'stopped';
+  problem: string | null;
 }
 
 export interface Sentence {
@@ -1116,6 +1161,13 @@ export interface StandInPage {
   offsets: ZoneOffset[];
   item: string | null;
   hasDraft: boolean;
+}
+
+export interface StopLettersPage {
+  title: string;
+  told: string;
+  wanted: boolean;
+  any: boolean;
 }
 
 export interface StopPage {

@@ -123,11 +123,20 @@ export const words = {
   'guest.why': "Whoever invited you has given you a pass phrase.",
   'guest.phrase': "Pass phrase",
   'guest.enter': "Come in",
+  'letters.title': "Letters: {title}",
+  'letters.get': "You get these letters. {told}",
+  'letters.not': "You do not get these letters. {told}",
+  'letters.stop': "Send me no more of these",
+  'letters.stop_all': "Send me no letters at all",
+  'letters.want': "Send me these again",
+  'letters.always': "What you need to sign in is sent all the same.",
   'account.title': "Your account",
   'account.name': "Your name",
   'account.email': "Your e-mail address",
   'account.is': "{name}, {email}",
   'account.unconfirmed': "A letter was sent to {email}. Use its link, and what you hold here is yours on every device; until then it is on this one alone.",
+  'account.letters': "Letters to you",
+  'account.letters_told': "Each holds from now on. What you need to sign in is always sent.",
   'account.where': "Where you are signed in",
   'account.elsewhere': "If you have left yourself signed in on a machine that is not yours, end it from here. This one goes on.",
   'account.sign_out': "Sign out everywhere else",
@@ -311,11 +320,20 @@ export interface Parts {
   'guest.why': never;
   'guest.phrase': never;
   'guest.enter': never;
+  'letters.title': 'title';
+  'letters.get': 'told';
+  'letters.not': 'told';
+  'letters.stop': never;
+  'letters.stop_all': never;
+  'letters.want': never;
+  'letters.always': never;
   'account.title': never;
   'account.name': never;
   'account.email': never;
   'account.is': 'name' | 'email';
   'account.unconfirmed': 'email';
+  'account.letters': never;
+  'account.letters_told': never;
   'account.where': never;
   'account.elsewhere': never;
   'account.sign_out': never;

@@ -8,6 +8,7 @@ import type { NoticeCase, NoticeLevel, NoticeRow, NoticesPage, Part, Placeholder
 import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { NoticePreviewed } from '../../notices/NoticePreviewed';
+import { ToldTabs } from '../../notices/ToldTabs';
 import { PartsEditor } from '../../notices/PartsEditor';
 import { to } from '../../lib/route';
 import css from '../../notices/notices.module.css';
@@ -50,6 +51,7 @@ export default function Notices({ course, title, notices, placeholders, open, ma
                 })}
           </p>
         </div>
+        {course === null && <ToldTabs here="doors" />}
       </div>
       <main className={ui.notices}>
         <nav aria-label={say('notices.kinds')}>

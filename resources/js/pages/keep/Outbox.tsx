@@ -1,4 +1,5 @@
-import { Link } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
+import { Button } from '@mantine/core';
 import { clsx } from 'clsx';
 
 import type { OutboxPage } from '../../lib/generated/types';
@@ -32,9 +33,18 @@ export default function Outbox({ letters, total, page, pages }: OutboxPage) {
                   <details>
                     <summary>
                       <b>{letter.subject}</b>
-                      <span>{say('outbox.mail.to', { to: letter.to, when: letter.when })}</span>
+                      <span>
+                        {say('outbox.mail.to', { to: letter.to, when: letter.when })}
+                        {letter.state !== 'sent' && <b className={letter.state === 'failed' ? ui.wrongly : undefined}> · {say('outbox.mail.state', { state: letter.state })}</b>}
+                      </span>
                     </summary>
+                    {letter.problem !== null && <p className={ui.wrongly}>{say('outbox.mail.problem', { problem: letter.problem })}</p>}
                     <pre>{letter.body}</pre>
+                    {letter.state === 'failed' && (
+                      <Button size="xs" variant="default" onClick={() => router.post(to('keep.letters.again', { message: letter.id }), {}, { preserveScroll: true })}>
+                        {say('outbox.mail.again')}
+                      </Button>
+                    )}
                     {letter.person !== null && <Link href={to('keep.person', { person: letter.person })}>{say('outbox.mail.person')}</Link>}
                   </details>
                 </li>

@@ -11,6 +11,7 @@ import type { Act } from '../../people/acts';
 import { WhyNot } from '../../people/WhyNot';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
+import { LetterChoices } from '../../ui/LetterChoices';
 import { TieDialog } from '../../people/TieDialog';
 import css from '../../people/people.module.css';
 import ui from '../../ui/ui.module.css';
@@ -21,7 +22,7 @@ function at(person: number, act: Act) {
 }
 
 export default function Person(page: PersonPage) {
-  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, history, courses, offers, now, mayRun } = page;
+  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, history, courses, offers, now, mayRun, letters } = page;
   const [act, setAct] = useState<{ act: Act; title: string } | null>(null);
   const [tying, setTying] = useState<'observer' | 'learner' | null>(null);
   const ask = (title: string, what: Act) => setAct({ title, act: what });
@@ -156,6 +157,11 @@ export default function Person(page: PersonPage) {
                   </li>
                 ))}
               </ul>
+            </section>
+            <section>
+              <h2>{say('person.person.letters')}</h2>
+              <p className={ui.soft}>{say('person.person.letters_told')}</p>
+              <LetterChoices letters={letters} address={to('keep.person.letters', { person: id })} />
             </section>
             <section>
               <h2>{say('person.person.what_happened')}</h2>
