@@ -246,6 +246,6 @@ final readonly class LearnerView
     /** @return array<string, string> what may stand in the words of a notice */
     public function placeholders(Decision $decision): array
     {
-        return ['course' => $this->title(), 'pass' => $this->passWords() ?? '', ...$this->words->placeholders($decision)];
+        return ['course' => $this->title(), 'pass' => $this->passWords() ?? '', 'left' => $this->left() ?? '', ...$this->words->placeholders($decision)];
     }
 }

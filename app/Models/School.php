@@ -19,11 +19,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $guests
  * @property ?string $contact_name
  * @property ?string $contact_email
+ * @property list<string> $holidays on which nothing opens when dates are moved, as Holidays has them
  * @property ?string $begin_code hash of the code by which its first page is opened; null: it has begun
  */
 final class School extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['guests' => 'boolean'];
+    protected $casts = ['guests' => 'boolean', 'holidays' => 'array'];
+
+    protected $attributes = ['holidays' => '[]'];
 }

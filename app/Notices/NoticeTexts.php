@@ -21,8 +21,19 @@ final readonly class NoticeTexts
     public function within(Course $course): array
     {
         $texts = [];
-        foreach (NoticeText::query()->where('course_id', $course->id)->orWhere('scope', NoticePlace::school()->scope())->get() as $text) {
-            $texts[self::key($text->scope, $text->case)] = $text;
+        foreach (NoticeText::query()->with('shared')->where('course_id', $course->id)->orWhere('scope', NoticePlace::school()->scope())->get() as $text) {
+            $texts[self::key($text->scope, $text->case)] = self::spoken($text);
+        }
+
+        return $texts;
+    }
+
+    /** @return array<string, NoticeText> all that is said anywhere, as {@see within()} has it: one query */
+    public function everywhere(): array
+    {
+        $texts = [];
+        foreach (NoticeText::query()->with('shared')->get() as $text) {
+            $texts[self::key($text->scope, $text->case)] = self::spoken($text);
         }
 
         return $texts;
@@ -70,7 +81,13 @@ final readonly class NoticeTexts
     /** @return array<array-key, NoticeText> by kind, of this place alone */
     public function of(NoticePlace $place): array
     {
-        return NoticeText::query()->where('scope', $place->scope())->get()->keyBy('case')->all();
+        return NoticeText::query()->with('shared')->where('scope', $place->scope())->get()->map(self::spoken(...))->keyBy('case')->all();
+    }
+
+    /** With the words of the shared notice that stands there, where one does; not to be kept so. */
+    private static function spoken(NoticeText $text): NoticeText
+    {
+        return $text->way === 'shared' && $text->shared?->live !== null ? $text->forceFill($text->shared->live) : $text;
     }
 
     private static function key(string $scope, string $case): string

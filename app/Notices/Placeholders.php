@@ -10,10 +10,10 @@ use App\Words\Say;
 /** Names and dates that stand in braces in the words of a notice. */
 final readonly class Placeholders
 {
-    public const KNOWN = ['title', 'course', 'name', 'opens', 'first', 'tiers', 'pass', 'school', 'contact'];
+    public const KNOWN = ['title', 'course', 'name', 'opens', 'first', 'tiers', 'pass', 'left', 'offer', 'offers', 'price', 'school', 'contact'];
 
     /** Where nothing is known of these, there are words in their place. */
-    private const OTHERWISE = ['name', 'opens', 'first', 'tiers', 'pass', 'contact'];
+    private const OTHERWISE = ['name', 'opens', 'first', 'tiers', 'pass', 'left', 'offer', 'offers', 'price', 'contact'];
 
     /** @param  array<string, string>  $values  by placeholder */
     public function __construct(private array $values)

@@ -17,7 +17,7 @@ final readonly class SaveNotice
     }
 
     /**
-     * @param  ?array{way: string, heading: string, text: string, address: ?string, parts?: ?string}  $words  null: as it is without any of one's own
+     * @param  ?array{way: string, heading: string, text: string, address: ?string, titled?: bool, shared_id?: ?int, parts?: ?string}  $words  null: as it is without any of one's own
      * @param  int  $seen  the version that the author saw; 0: there was none
      * @return bool false where somebody else was there meanwhile, and nothing was changed
      */
@@ -29,7 +29,7 @@ final readonly class SaveNotice
             if (($notice->version ?? 0) !== $seen) {
                 return false;
             }
-            $before = $notice?->only(['way', 'heading', 'text', 'address', 'parts']);
+            $before = $notice?->only(['way', 'heading', 'titled', 'text', 'address', 'shared_id', 'parts']);
             if ($words === null) {
                 $notice?->delete();
             } elseif ($notice === null) {

@@ -18,6 +18,17 @@ return [
         'answer' => 'Answer {number}',
         'take_out_answer' => 'Take answer {number} out',
     ],
+    'related' => [
+        'title' => 'Offer another course here',
+        'told' => 'Beneath this page, for whoever does not have that course and may take it. Nobody else reads it.',
+        'course' => 'Which course',
+        'none' => 'None',
+        'heading' => 'Heading',
+        'button' => 'What its button says',
+        'picture' => 'Picture beside it',
+        'no_picture' => 'Without a picture',
+        'take_away' => 'Take it away',
+    ],
     'contents' => [
         'contents_of_title' => 'Contents of {title}',
         'contents' => 'Contents',

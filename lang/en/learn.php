@@ -154,6 +154,11 @@ return [
         'phrase' => 'Pass phrase',
         'enter' => 'Come in',
     ],
+    'related' => [
+        'title' => 'Another course: {title}',
+        'for' => '{title}, {price}',
+        'from' => '{title}: several ways, such as for {price}',
+    ],
     'letters' => [
         'title' => 'Letters: {title}',
         'get' => 'You get these letters. {told}',

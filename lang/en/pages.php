@@ -6,7 +6,32 @@ declare(strict_types=1);
  * What pages are sent besides. Patterns are ICU messages.
  */
 return [
+    'notices' => [
+        'copy' => [
+            'shared' => 'Shared: {name}',
+            'own' => '{at}: {who}{tied, select, yes {, for holders of {offer}} other {}}',
+        ],
+        'shared' => [
+            'whole_school' => 'Every course',
+        ],
+        'findings' => [
+            'link' => 'The link to {address} in a text leads to nothing that a stranger may see.',
+            'stranger' => '“{button}” leads to nothing that a stranger may see.',
+            'nobody' => '“{button}” leads nowhere for anybody who meets this: it is never shown.',
+            'in_course' => '“{button}” on a notice ({who}) leads nowhere for anybody who meets it: it is never shown.',
+            'not_for' => '“{button}” is left out for {names}.',
+        ],
+        'preview' => [
+            'a_lesson' => 'A lesson',
+            'left' => '12 days left',
+            'nobody' => 'They are not there any more.',
+            'not_met' => '{name} meets no such door here.',
+            'not_met_here' => '{name} does not meet this here.',
+            'met' => 'As {name} meets it at {item}, with what you have typed',
+        ],
+    ],
     'contents_page_builder' => [
+        'nothing_of_it_to_take' => 'Nobody is offered it now: there is nothing of {course} that anybody could take.',
         'finished_by_watching_video' => 'It is finished by watching a video, and holds none.',
         'finished_by_quiz_and' => 'It is finished by a quiz, and holds no questions.',
     ],

@@ -94,6 +94,26 @@ return [
         'not_e_mail_address' => 'This is not an e-mail address.',
         'somebody_with_address_here' => 'Somebody with this address is here already. One person has one account: find them in the list.',
     ],
+    'picture' => [
+        'please_choose' => 'Please choose a picture.',
+        'please_say_what' => 'Please say what it shows, for whoever does not see it.',
+        'no_picture' => 'This is no picture that can be shown: a JPEG, PNG, WebP or GIF file is.',
+        'too_many_pixels' => 'This picture has more than 24 million pixels. Please make it smaller.',
+        'too_small' => 'This picture is narrower or lower than 40 pixels.',
+        'at_most_20_megabytes' => 'At most 20 megabytes.',
+        'not_there' => 'This picture is not there any more. Please choose another one.',
+    ],
+    'shared_notice' => [
+        'needs_name' => 'A shared notice needs a name.',
+        'name_taken' => 'There is a shared notice of this name already.',
+        'at_most_100' => 'At most 100 characters.',
+    ],
+    'related_request' => [
+        'another_course' => 'Please choose another course.',
+        'needs_heading' => 'It needs a heading.',
+        'needs_button' => 'What does its button say?',
+        'at_most_2_000' => 'At most 2,000 characters.',
+    ],
     'letter_request' => [
         'must_say' => 'Without {name} this letter does not tell what it is about: {means}.',
         'needs_subject' => 'A letter needs a subject.',
@@ -104,8 +124,10 @@ return [
         'hour' => 'An hour of the day, from 0 to 23.',
     ],
     'notice_request' => [
+        'choose_shared' => 'Please choose a shared notice that is published.',
         'at_most_20_parts' => 'At most 20 parts.',
         'part_twice' => 'One of the parts stands there twice.',
+        'part_needs_to' => 'Please choose what it is, or where it leads.',
         'part_needs_words' => 'This part needs words.',
         'button_needs_to' => 'Where does it lead? A lesson or an offer of the course, a page of this site that begins with /, one that begins with https://, or an e-mail address.',
         'in_a_circle' => 'This address leads to a closed door at which these very words would stand: whoever meets them would be sent in a circle.',
@@ -151,6 +173,7 @@ return [
         'there_no_vantage_keep' => 'There is no vantage to keep.',
     ],
     'school_request' => [
+        'no_holiday' => '“{line}” is no day: a line is one such as 2026-12-24, or a span such as 2026-12-24..2027-01-02.',
         'school_needs_name' => 'A school needs a name.',
         'please_say_in_which' => 'Please say in which currency it sells.',
         'three_capital_letters_such' => 'Three capital letters, such as EUR.',

@@ -28,6 +28,8 @@ return [
         'at_which_address' => 'At which address',
         'warn_so_many_days' => 'Warn so many days before a trial that erases ends',
         'erase_so_many_days' => 'Erase so many days after it has ended',
+        'holidays' => 'Holidays',
+        'holidays_told' => 'A line each: 2026-12-24, or a span such as 2026-12-24..2027-01-02. When a course is run again, what would open on one opens later.',
         'end_membership_so_many' => 'End a membership so many days after a payment was due that did not come',
     ],
 ];

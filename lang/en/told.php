@@ -42,6 +42,19 @@ return [
         'chosen' => 'Noted for {name}.',
         'again' => 'It is tried again.',
     ],
+    'shared_notices_controller' => [
+        'begun' => 'It is begun, as a draft.',
+        'drafted' => 'Kept as a draft. No door says it so yet.',
+        'published' => 'Published. Whoever meets one of its doors from now on reads it so.',
+        'thrown_away' => 'The draft is thrown away.',
+        'let_go' => '{name} is gone.',
+        'stands' => 'It stands at a door, or does again. Nothing was changed.',
+    ],
+    'related_controller' => [
+        'saved' => 'Saved. Whoever does not have that course and may take it reads it from now on.',
+        'taken_away' => 'It is taken away.',
+        'this_offer' => 'this offer',
+    ],
     'notices_controller' => [
         'no_notice_here' => 'There is no notice here: the row is open to this viewer or hidden from them, or one of the two is not there any more.',
         'saved_whoever_meets_door' => 'Saved. Whoever meets this door from now on reads it so.',

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Drafts;
 
 use App\Drafts\RunAgain\CourseDates;
+use App\Drafts\RunAgain\MovedDates;
 use App\Drafts\RunAgain\ShiftDates;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentDate;
+use App\Models\Holidays;
+use App\Models\School;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -77,11 +80,11 @@ final class RunAgainTest extends TestCase
         $this->get('/keep/courses/clinker/run-again')->assertOk()->assertInertia(fn ($page) => $page->where('first', $first)->where('isRetired', false)->where('waiting', 0)->where('runs', true));
         $told = $this->getJson('/keep/courses/clinker/run-again/dates?first=2027-06-20&weekdays=1')->assertOk()->json();
         self::assertIsArray($told);
-        $moved = substr(ShiftDates::moved("{$first}T00:00", $told['days']), 0, 10);
+        $moved = substr(MovedDates::shifted("{$first}T00:00", $told['days']), 0, 10);
         self::assertSame([0, (new \DateTimeImmutable($first))->format('D')], [$told['days'] % 7, (new \DateTimeImmutable($moved))->format('D')]);
         self::assertLessThanOrEqual(3 * 86400, abs(strtotime($moved) - strtotime('2027-06-20')));
         $words = static fn (string $day): string => (new \DateTimeImmutable($day))->format('D j M Y').', 10:00';
-        self::assertSame(['what' => 'Launch day opens', 'plan' => 'weekly', 'before' => $words($first), 'after' => $words($moved)], $told['dates'][0]);
+        self::assertSame(['what' => 'Launch day opens', 'plan' => 'weekly', 'before' => $words($first), 'after' => $words($moved), 'holiday' => false], $told['dates'][0]);
         self::assertSame($words($moved), $told['first']);
         self::assertNull($this->course()->draft);
         foreach (['', 'first=soon', 'first=2027-02-30', 'first[]=2027-01-01', 'first=0000-01-01'] as $query) {
@@ -130,5 +133,87 @@ final class RunAgainTest extends TestCase
         $this->post('/keep/courses/clinker/run-again', ['version' => 0, 'first' => '2027-06-20', 'as' => 'draft'])->assertForbidden();
         $this->put('/keep/courses/clinker/run-again/asked', ['takes' => false])->assertForbidden();
         $this->post('/keep/courses/clinker/run-again/letters')->assertForbidden();
+    }
+
+    /** @return array<string, array{list<string>, bool, array<string, string>}> */
+    public static function holidays(): array
+    {
+        // A year on: the season from Mon 1 Mar, an opening on Mon 8 Mar, its closing on Mon 15 Mar, the next opening on Wed 31 Mar.
+        $plain = ['2026-03-02T09:00' => '2027-03-01T09:00', '2026-03-09T10:00' => '2027-03-08T10:00', '2026-03-16T10:00' => '2027-03-15T10:00', '2026-04-01T00:00' => '2027-03-31T00:00', '2026-06-30T18:00' => '2027-06-29T18:00'];
+        $later = static fn (int $days, string $from): array => array_map(static fn (string $at, string $now): string => $now < $from ? $at : MovedDates::shifted($at, $days), $plain, array_keys($plain));
+
+        return [
+            'none' => [[], true, $plain],
+            'one on which nothing opens' => [['2027-03-10', '2027-03-15'], true, $plain],
+            'a day: the day after' => [['2027-03-08'], false, array_combine(array_keys($plain), $later(1, '2026-03-09'))],
+            'a day: the week after' => [['2027-03-08'], true, array_combine(array_keys($plain), $later(7, '2026-03-09'))],
+            'a span, and a day in the week after it' => [['2027-03-06..2027-03-09', '2027-03-15'], true, array_combine(array_keys($plain), $later(14, '2026-03-09'))],
+            'the first day' => [['2027-03-01..2027-03-02'], false, array_combine(array_keys($plain), $later(2, '2026-03-02'))],
+            'what falls on one only once others have moved it' => [['2027-03-08', '2027-04-07'], true, [...array_combine(array_keys($plain), $later(7, '2026-03-09')), '2026-04-01T00:00' => '2027-04-14T00:00', '2026-06-30T18:00' => '2027-07-13T18:00']],
+        ];
+    }
+
+    /**
+     * @param  list<string>  $holidays
+     * @param  array<string, string>  $then  by the present date
+     */
+    #[DataProvider('holidays')]
+    public function test_what_would_open_on_a_holiday_opens_later_and_so_does_all_after_it(array $holidays, bool $byWeeks, array $then): void
+    {
+        $moved = MovedDates::of(CourseDates::of(self::document()), 364, new Holidays($holidays), $byWeeks);
+        self::assertSame($then, array_combine(array_keys($then), array_map($moved->at(...), array_keys($then))));
+        $document = self::document();
+        (new ShiftDates(364, false, $holidays, $byWeeks))->applyTo($document);
+        self::assertSame([], array_diff($then, array_map(static fn (DocumentDate $date): string => $date->at, CourseDates::of($document)->dates)));
+    }
+
+    public function test_the_order_of_dates_stays_whatever_the_holidays(): void
+    {
+        mt_srand(7);
+        for ($try = 0; $try < 200; $try++) {
+            $holidays = [];
+            for ($n = mt_rand(0, 6); $n > 0; $n--) {
+                $from = MovedDates::shifted('2027-02-20T00:00', mt_rand(0, 120));
+                $holidays[] = substr($from, 0, 10).'..'.substr(MovedDates::shifted($from, mt_rand(0, 15)), 0, 10);
+            }
+            $byWeeks = mt_rand(0, 1) === 1;
+            $dates = CourseDates::of(self::document());
+            $moved = MovedDates::of($dates, 364, new Holidays($holidays), $byWeeks);
+            $before = null;
+            foreach ($dates->dates as $date) {
+                $at = $moved->at($date->at);
+                $apart = static fn (string $a, string $b): int => (strtotime("{$b}Z") - strtotime("{$a}Z")) / 60;
+                self::assertTrue($before === null || $apart($before[1], $at) >= $apart($before[0], $date->at), implode(' ', $holidays));
+                self::assertFalse(in_array($date->what, ['season_opens', 'opens', 'only_from'], true) && (new Holidays($holidays))->has(substr($at, 0, 10)), "{$at}: ".implode(' ', $holidays));
+                self::assertTrue(! $byWeeks || $apart($date->at, $at) % (7 * 1440) === 0);
+                $before = [$date->at, $at];
+            }
+        }
+    }
+
+    public function test_the_schools_holidays_are_skipped_where_that_is_wanted(): void
+    {
+        $this->put('/keep/school', ['name' => 'Alder & Tide', 'currency' => 'EUR', 'guests' => true, 'warnDays' => 3, 'graceDays' => 7, 'holidays' => " 2027-06-18 .. 2027-06-20\n\n2027-12-24"])->assertSessionHasNoErrors();
+        self::assertSame(['2027-06-18..2027-06-20', '2027-12-24'], School::query()->sole()->holidays);
+        $this->inAnotherProcess();
+        $ask = fn (string $more): mixed => $this->getJson("/keep/courses/clinker/run-again/dates?first=2027-06-18&weekdays=1{$more}")->assertOk()->json();
+        $with = $ask('&holidays=1');
+        $without = $ask('');
+        self::assertIsArray($with);
+        self::assertIsArray($without);
+        self::assertSame([7, 0], [$with['skipped'], $without['skipped']]);
+        self::assertIsArray($with['dates']);
+        self::assertIsArray($without['dates']);
+        self::assertSame([true, false], [$without['dates'][0]['holiday'], $with['dates'][0]['holiday']]);
+        $this->post('/keep/courses/clinker/run-again', ['version' => 0, 'first' => '2027-06-18', 'weekdays' => true, 'holidays' => true, 'as' => 'draft'])->assertSessionHasNoErrors();
+        self::assertSame('2027-06-25', CourseDates::of(CourseDocument::fromJson((string) $this->course()->draft?->document))->firstDay());
+    }
+
+    public function test_what_is_no_holiday_is_refused_at_its_field(): void
+    {
+        foreach (['tomorrow', '2027-02-30', '2027-01-05..2027-01-01', '2027-01-01..2029-01-01', '24.12.2027', '2027-01-01..2027-01-02..2027-01-03'] as $line) {
+            $this->put('/keep/school', ['name' => 'Alder & Tide', 'currency' => 'EUR', 'guests' => true, 'warnDays' => 3, 'graceDays' => 7, 'holidays' => "2027-12-24\n{$line}"])->assertSessionHasErrors('holidays');
+        }
+        self::assertSame([], School::query()->sole()->holidays);
     }
 }

@@ -6,6 +6,7 @@ namespace Tests\Http;
 
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Factories\SharedNoticeFactory;
 use Tests\People\ActsOnPeople;
 use Tests\TestCase;
 
@@ -42,6 +43,7 @@ final class RolesTest extends TestCase
 
     public function test_assistants_see_every_page_but_those_of_running_the_school(): void
     {
+        SharedNoticeFactory::new()->createOne(['id' => $this->person('eira')->id]);
         $this->actingAs($this->person('aksel'));
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (! str_starts_with($route->uri(), 'keep/') || ! in_array('GET', $route->methods(), true) || str_contains($route->uri(), '{import}') || str_contains($route->uri(), '{act}')) {

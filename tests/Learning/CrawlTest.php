@@ -251,6 +251,7 @@ final class CrawlTest extends TestCase
             'GET media/{medium}',
             // Names the course that its reader asked about.
             'GET next-run/{token}',
+            'GET pictures/{token}/{width}',
             'GET sign-in', 'GET sign-in/link/{token}',
             'POST account/sessions', 'POST begin', 'POST calendar-link', 'POST checkout/bundles/{bundle}', 'POST checkout/{offer}',
             'POST courses/{course}/leave', 'POST courses/{course}/next-run',

@@ -124,7 +124,7 @@ final class NoticePartsTest extends TestCase
             'one of ours twice' => [[['kind' => 'offers'], ['kind' => 'offers']], 'parts'],
             'too many' => [array_fill(0, 21, ['kind' => 'text', 'text' => 'x']), 'parts'],
             'a text without words' => [[['kind' => 'text', 'text' => ' ']], 'parts.0.text'],
-            'a placeholder that stands for nothing' => [[['kind' => 'heading', 'text' => '{price}']], 'parts.0.text'],
+            'a placeholder that stands for nothing' => [[['kind' => 'heading', 'text' => '{prices}']], 'parts.0.text'],
             'a button that does nothing' => [[['kind' => 'button', 'text' => 'Go', 'to' => '/courses']], 'parts.0.does'],
             'a button that leads nowhere' => [[['kind' => 'button', 'text' => 'Go', 'does' => 'address', 'to' => '']], 'parts.0.to'],
             'a script' => [[['kind' => 'button', 'text' => 'Go', 'does' => 'address', 'to' => 'javascript:alert(1)']], 'parts.0.to'],

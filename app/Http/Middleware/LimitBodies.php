@@ -16,7 +16,7 @@ final class LimitBodies
     private const MOST = 1_048_576;
 
     /** Addresses at which files are put in; how large those may be is said where they are checked. */
-    private const FILES = ['keep/people/imports', 'keep/courses/plan-file', 'keep/courses/*/contents/*/media'];
+    private const FILES = ['keep/people/imports', 'keep/courses/plan-file', 'keep/courses/*/contents/*/media', 'keep/pictures'];
 
     public function handle(Request $request, Closure $next): Response
     {

@@ -21,7 +21,7 @@ final class NoticeParts
             $kind = PartKind::tryFrom($text('kind'));
             if ($kind !== null) {
                 $isButton = $kind === PartKind::Button;
-                $parts[] = new Part($kind->value, $kind->isWritten() ? mb_substr($text('text'), 0, 5000) : '', $isButton ? ButtonDoes::tryFrom($text('does'))?->value : null, $isButton ? $text('to') : '');
+                $parts[] = new Part($kind->value, $kind->isWritten() ? mb_substr($text('text'), 0, 5000) : '', $isButton ? ButtonDoes::tryFrom($text('does'))?->value : null, $isButton || $kind === PartKind::Picture ? $text('to') : '');
             }
         }
 

@@ -24,6 +24,7 @@ final class RunAgainRequest extends FormRequest
         return [
             'first' => ['required', 'string', 'date_format:Y-m-d', 'after_or_equal:1971-01-01', 'before:2200-01-01'],
             'weekdays' => ['nullable', 'boolean'],
+            'holidays' => ['nullable', 'boolean'],
             'as' => ['nullable', Rule::in(['draft', 'course'])],
             'title' => ['nullable', 'required_if:as,course', 'string', 'max:255'],
         ];
@@ -47,6 +48,11 @@ final class RunAgainRequest extends FormRequest
     public function keepsWeekdays(): bool
     {
         return $this->boolean('weekdays');
+    }
+
+    public function skipsHolidays(): bool
+    {
+        return $this->boolean('holidays');
     }
 
     public function title(): string

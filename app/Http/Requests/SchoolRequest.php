@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Holidays;
 use App\Words\Say;
+use Closure;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -16,7 +18,7 @@ final class SchoolRequest extends FormRequest
         return Gate::inspect('run-school');
     }
 
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
@@ -28,6 +30,15 @@ final class SchoolRequest extends FormRequest
             'warnDays' => ['required', 'integer', 'between:0,365'],
             'graceDays' => ['required', 'integer', 'between:0,3650'],
             'missedDays' => ['sometimes', 'required', 'integer', 'between:0,90'],
+            'holidays' => ['nullable', 'string', 'max:5000', static function (string $attribute, mixed $value, Closure $fail): void {
+                foreach (self::lines(is_string($value) ? $value : '') as $line) {
+                    if (! Holidays::isOne($line)) {
+                        $fail(Say::text('refused.school_request.no_holiday', ['line' => $line]));
+
+                        return;
+                    }
+                }
+            }],
         ];
     }
 
@@ -35,6 +46,12 @@ final class SchoolRequest extends FormRequest
     public function messages(): array
     {
         return ['name.required' => Say::text('refused.school_request.school_needs_name'), 'currency.required' => Say::text('refused.school_request.please_say_in_which'), 'currency.regex' => Say::text('refused.school_request.three_capital_letters_such'), 'contactEmail.email' => Say::text('refused.school_request.not_e_mail_address'), 'warnDays.between' => Say::text('refused.school_request.between_none_and_365'), 'graceDays.between' => Say::text('refused.school_request.between_none_and_ten'), 'missedDays.between' => Say::text('refused.school_request.between_none_and_90')];
+    }
+
+    /** @return list<string> */
+    private static function lines(string $text): array
+    {
+        return array_values(array_filter(array_map(static fn (string $line): string => (string) preg_replace('/\s+/', '', $line), explode("\n", $text)), static fn (string $line): bool => $line !== ''));
     }
 
     /** @return array<string, mixed> as the school has it */
@@ -45,6 +62,7 @@ final class SchoolRequest extends FormRequest
         return [
             'name' => $this->string('name')->trim()->toString(), 'currency' => $this->string('currency')->toString(), 'guests' => $this->boolean('guests'), 'contact_name' => $text('contactName'), 'contact_email' => $text('contactEmail'),
             'warn_days' => $this->integer('warnDays'), 'grace_days' => $this->integer('graceDays'),
+            ...($this->has('holidays') ? ['holidays' => self::lines($this->string('holidays')->toString())] : []),
             ...($this->has('missedDays') ? ['missed_days' => $this->integer('missedDays')] : []),
         ];
     }

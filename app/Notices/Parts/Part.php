@@ -14,7 +14,7 @@ final readonly class Part
     /**
      * @param  string  $text  of a heading, a text or a button, with placeholders
      * @param  ?string  $does  of a button
-     * @param  string  $to  where a button leads
+     * @param  string  $to  where a button leads; which picture
      */
     public function __construct(
         #[OA\Property(enum: PartKind::class)] public string $kind,

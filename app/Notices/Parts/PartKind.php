@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Notices\Parts;
 
-/** What can stand on a notice. All but the first four are put there by the program, and only where they lead somewhere. */
+/** What can stand on a notice. All but the first five are put there by the program, and only where they lead somewhere. */
 enum PartKind: string
 {
     /** The notice's own text. */
@@ -13,6 +13,8 @@ enum PartKind: string
     /** Another text. */
     case Text = 'text';
     case Button = 'button';
+    /** One of the school's. */
+    case Picture = 'picture';
     case SignIn = 'sign-in';
     /** Offers that open just this. */
     case Offers = 'offers';
@@ -34,6 +36,6 @@ enum PartKind: string
     /** Of which there can be several. */
     public function isWritten(): bool
     {
-        return in_array($this, [self::Heading, self::Text, self::Button], true);
+        return in_array($this, [self::Heading, self::Text, self::Button, self::Picture], true);
     }
 }

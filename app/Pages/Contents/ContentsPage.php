@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Contents;
 
+use App\Access\CoursePick;
 use OpenApi\Attributes as OA;
 
 /** What the lessons and boards of a course hold. */
@@ -13,6 +14,8 @@ final readonly class ContentsPage
     /**
      * @param  string  $about  Markdown; what the course says of itself
      * @param  list<ContentRow>  $items
+     * @param  ?RelatedForm  $related  null: here it cannot stand
+     * @param  list<CoursePick>  $courses  others, that can be offered
      * @param  ?ContentForm  $open  null: what the course says of itself is worked on
      */
     public function __construct(
@@ -22,6 +25,8 @@ final readonly class ContentsPage
         #[OA\Property(items: new OA\Items(ref: ContentRow::class))] public array $items,
         #[OA\Property] public ?ContentForm $open,
         #[OA\Property] public bool $mayEdit,
+        #[OA\Property] public ?RelatedForm $related,
+        #[OA\Property(items: new OA\Items(ref: CoursePick::class))] public array $courses,
     ) {
     }
 }

@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace App\Pages\Contents;
 
+use App\Access\CoursePick;
+use App\Access\CourseShelf;
+use App\Access\Viewers;
 use App\Learning\Contents\MediaAddresses;
 use App\Learning\Contents\MediumType;
+use App\Learning\LearnerViews;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;
+use App\Models\RelatedOffer;
+use App\Offers\Sales\Shop;
+use App\Offers\Takers;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\Say;
@@ -21,7 +28,7 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** Puts together what an administrator writes into the lessons of a course. */
 final readonly class ContentsPageBuilder
 {
-    public function __construct(private SightlinesPageBuilder $sights, private MediaAddresses $addresses)
+    public function __construct(private SightlinesPageBuilder $sights, private MediaAddresses $addresses, private CourseShelf $shelf, private LearnerViews $views, private Shop $shop, private Takers $takers)
     {
     }
 
@@ -59,7 +66,19 @@ final readonly class ContentsPageBuilder
             $rows,
             $open === null ? null : $this->form($open, $contents[$open->key] ?? null, $media[$open->key] ?? new Collection, $bearer),
             $mayEdit,
+            $open === null || $open->kind === Kind::Lesson ? $this->related($course, $open->key ?? '') : null,
+            array_values(array_filter($this->shelf->picks(withRows: false), static fn (CoursePick $one): bool => $one->key !== $course->key)),
         );
+    }
+
+    private function related(Course $course, string $item): RelatedForm
+    {
+        $kept = RelatedOffer::query()->with('other.liveRevision')->where('course_id', $course->id)->where('item_key', $item)->first();
+        // As a stranger would have it: whoever can be offered it at all.
+        $there = $kept === null ? null : $this->views->published($kept->other, Viewers::visitor());
+        $can = $there !== null && ! $kept->other->hidden && ! $there->answer->isOver() && $this->shop->offersOf($there->answer, $kept->other, $this->takers->of(null, $there->answer)) !== [];
+
+        return new RelatedForm($item, $kept->other->key ?? '', $kept->heading ?? '', $kept->text ?? '', $kept->button ?? '', $kept->picture ?? '', $kept->version ?? 0, $kept === null || $can ? null : Say::text('pages.contents_page_builder.nothing_of_it_to_take', ['course' => $there?->title() ?? $kept->other->key]));
     }
 
     /** @param  Collection<int, Medium>  $media */

@@ -12,6 +12,7 @@ use App\Models\Document\DocumentCourse;
 use App\Models\Draft;
 use App\Models\Offer;
 use App\Offers\OfferFindings;
+use App\Pages\Notices\NoticeFindings;
 use App\Sightlines\Vantages\Look;
 use App\Words\RuleWords;
 use App\Words\Say;
@@ -21,7 +22,7 @@ use App\Words\SentencePart;
 /** What stands above every page of a course for those who look after it, and what all of them read. */
 final readonly class CourseHeadBuilder
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private OfferFindings $findings)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private OfferFindings $findings, private NoticeFindings $notices)
     {
     }
 
@@ -46,7 +47,7 @@ final readonly class CourseHeadBuilder
     {
         $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
 
-        return [...$this->findings->of($this->plans->of($document), $document, Offer::query()->where('course_id', $course->id)->orderBy('id')->get()), ...OfferFindings::ofGuests($live, $document)];
+        return [...$this->findings->of($this->plans->of($document), $document, Offer::query()->where('course_id', $course->id)->orderBy('id')->get()), ...OfferFindings::ofGuests($live, $document), ...array_map(Sentence::of(...), $this->notices->ofCourse($course))];
     }
 
     /** @return array{?CourseDocument, ?CourseDocument} live, draft */

@@ -15,6 +15,7 @@ final readonly class RunAgainPage
      * @param  int  $version  of the draft; 0: there is none
      * @param  ?string  $first  the day on which its dates begin, as YYYY-MM-DD; null: it names none
      * @param  string  $next  a day to begin with: a whole number of weeks after that, and to come
+     * @param  bool  $hasHolidays  whether the school has set any
      * @param  bool  $isRetired  so that it has to be opened again
      * @param  bool  $takes  whether people can ask to be told
      * @param  int  $waiting  who asked and was not written to yet
@@ -26,6 +27,7 @@ final readonly class RunAgainPage
         #[OA\Property] public int $version,
         #[OA\Property] public ?string $first,
         #[OA\Property] public string $next,
+        #[OA\Property] public bool $hasHolidays,
         #[OA\Property] public bool $isRetired,
         #[OA\Property] public bool $takes,
         #[OA\Property] public int $waiting,

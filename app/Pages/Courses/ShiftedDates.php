@@ -13,9 +13,10 @@ final readonly class ShiftedDates
     /**
      * @param  int  $days  by which all of them move; negative: back
      * @param  string  $first  the first of them then, in words
+     * @param  int  $skipped  days by which the last of them goes further, for holidays
      * @param  list<ShiftedDate>  $dates  the earliest first
      */
-    public function __construct(#[OA\Property] public int $days, #[OA\Property] public string $first, #[OA\Property(items: new OA\Items(ref: ShiftedDate::class))] public array $dates)
+    public function __construct(#[OA\Property] public int $days, #[OA\Property] public string $first, #[OA\Property] public int $skipped, #[OA\Property(items: new OA\Items(ref: ShiftedDate::class))] public array $dates)
     {
     }
 }

@@ -15,6 +15,7 @@ use App\Offers\Sales\Deals;
 use App\Offers\Sales\Prices;
 use App\Offers\Sales\Ware;
 use App\Offers\Taking;
+use App\Pages\Learner\Closed\ClosingWordsBuilder;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\State;

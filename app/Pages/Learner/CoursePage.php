@@ -8,6 +8,7 @@ use App\Learning\CourseFrame;
 use App\Learning\DateRow;
 use App\Learning\PathRow;
 use App\Offers\Sales\OfferCard;
+use App\Pages\Learner\Closed\ClosingWords;
 use OpenApi\Attributes as OA;
 
 /** A course as its learner sees it. */
@@ -34,6 +35,7 @@ final readonly class CoursePage
         #[OA\Property] public int $quizzes,
         #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
         #[OA\Property] public ?ClosingWords $closing,
+        #[OA\Property] public ?RelatedCard $related,
     ) {
     }
 }

@@ -16,7 +16,9 @@ use App\Models\Content;
 use App\Models\Course;
 use App\Models\ItemVisit;
 use App\Models\Medium;
+use App\Models\NoticeText;
 use App\Models\Person;
+use App\Models\School;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeTexts;
 use App\Notices\Placeholders;
@@ -24,7 +26,11 @@ use App\Notices\SentAway;
 use App\Offers\Sales\OfferCard;
 use App\Offers\Sales\Shop;
 use App\Offers\Takers;
+use App\Pages\Learner\Closed\ClosingWordsBuilder;
+use App\Pages\Learner\Closed\NoticePage;
+use App\Pages\Learner\Closed\NoticePartsBuilder;
 use App\Words\Glyph;
+use App\Words\RuleWords;
 use App\Words\SafeText;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Decision;
@@ -35,7 +41,7 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class CoursePageBuilder
 {
-    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts)
+    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts, private RelatedBuilder $related)
     {
     }
 
@@ -63,6 +69,7 @@ final readonly class CoursePageBuilder
             $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
             $view->answer->viewer->staff || $view->answer->viewer->observes !== null ? [] : $this->offers($course, $view, $buyer),
             $this->closing->of($course, $view->answer),
+            $this->related->at($course, $view, '', $buyer),
         );
     }
 
@@ -89,8 +96,12 @@ final readonly class CoursePageBuilder
         return is_string($key) ? $view->toDo($key) : null;
     }
 
-    /** The item, or what stands in its place; null where it is hidden or not there. */
-    public function item(Course $course, LearnerView $view, string $item, Reading $reading): LessonPage|BoardPage|NoticePage|SentAway|null
+    /**
+     * The item, or what stands in its place; null where it is hidden or not there.
+     *
+     * @param  ?array<string, NoticeText>  $texts  that stand at its closed doors, where they are not those that are kept
+     */
+    public function item(Course $course, LearnerView $view, string $item, Reading $reading, ?array $texts = null): LessonPage|BoardPage|NoticePage|SentAway|null
     {
         $decision = $view->decision($item);
         $row = $view->path->rowOf($item);
@@ -98,7 +109,7 @@ final readonly class CoursePageBuilder
             return null;
         }
         if ($decision->state !== State::Open) {
-            return $this->closed($course, $view, $decision, $reading);
+            return $this->closed($course, $view, $decision, $reading, $texts);
         }
         $contents = $this->contents->of($course, $decision);
         if ($view->kind($item) === Kind::Board) {
@@ -119,6 +130,7 @@ final readonly class CoursePageBuilder
             before: $view->path->before($item),
             after: $view->path->after($item),
             next: $view->path->nextStep($item) ?? $view->path->nextStep(),
+            related: $this->related->at($course, $view, $item, $reading->person),
         );
     }
 
@@ -129,11 +141,26 @@ final readonly class CoursePageBuilder
         return $video === null ? null : Watching::card($video, $reading->learner === null ? null : $this->contents->watchOf($video, $reading->learner), $needed, $finished, $reading->learner);
     }
 
-    private function closed(Course $course, LearnerView $view, Decision $decision, Reading $reading): NoticePage|SentAway
+    /** @param  list<OfferCard>  $offers  that open it and that they may take: no other is named */
+    private static function words(LearnerView $view, Decision $decision, Reading $reading, School $school, array $offers): Placeholders
+    {
+        return new Placeholders([
+            ...$view->placeholders($decision),
+            'name' => $reading->person->name ?? '',
+            'school' => $school->name,
+            'contact' => $school->contact_name ?? '',
+            'offer' => $offers[0]->name ?? '',
+            'offers' => $offers === [] ? '' : RuleWords::enumeration(array_map(static fn (OfferCard $card): string => $card->name, $offers), 'or'),
+            'price' => $offers[0]->price ?? '',
+        ]);
+    }
+
+    /** @param  ?array<string, NoticeText>  $texts */
+    private function closed(Course $course, LearnerView $view, Decision $decision, Reading $reading, ?array $texts): NoticePage|SentAway
     {
         $case = NoticeCase::of($decision);
         $outline = $view->answer->decider->course->outline;
-        $own = $this->notices->at($course, $outline->keysUp($outline->positionOf($decision->item) ?? 0), $view->answer->offersHeld(), $case)[0]->text ?? null;
+        $own = $this->notices->at($course, $outline->keysUp($outline->positionOf($decision->item) ?? 0), $view->answer->offersHeld(), $case, $texts)[0]->text ?? null;
         if ($own !== null && $own->way === 'sign-in' && $reading->signIn !== null && $case->canSendToSignIn()) {
             return new SentAway($reading->signIn);
         }
@@ -141,11 +168,10 @@ final readonly class CoursePageBuilder
         if ($own !== null && $own->way === 'address' && $own->address !== null && $own->address !== route('lesson', [$course, $decision->item], false)) {
             return new SentAway($own->address);
         }
-        $notice = $view->notice($decision);
-        $school = ($this->school)();
-        $words = new Placeholders([...$view->placeholders($decision), 'name' => $reading->person->name ?? '', 'school' => $school->name, 'contact' => $school->contact_name ?? '']);
+        [$notice, $school] = [$view->notice($decision), ($this->school)()];
         // Whoever looks with somebody buys nothing by it.
         $offers = $view->answer->viewer->observes === null ? $this->waysTo($course, $view, $reading->person, $decision->item) : [];
+        $words = self::words($view, $decision, $reading, $school, $offers);
         [$lookAt, $signUp, $instead] = [$view->path->nextStep() ?? $view->path->somethingOpen(), ClosingWordsBuilder::signUp($course, $view->answer), $this->closing->instead($course, $view->answer)];
 
         return new NoticePage(
@@ -154,6 +180,7 @@ final readonly class CoursePageBuilder
             glyph: Glyph::of($decision)->value,
             case: $case->value,
             heading: $own === null || $own->heading === '' ? $notice->heading : Sentence::of(Sentence::title($words->heading($own->heading))),
+            titled: $own->titled ?? true,
             text: $notice->text,
             html: $own === null || $own->text === '' ? null : $words->html($own->text),
             parts: $this->parts->of($course, $view, $case, $own, $words, $reading, [

@@ -36,6 +36,7 @@ final readonly class LessonPage
         #[OA\Property] public ?PathRow $before,
         #[OA\Property] public ?PathRow $after,
         #[OA\Property] public ?PathRow $next,
+        #[OA\Property] public ?RelatedCard $related,
     ) {
     }
 }

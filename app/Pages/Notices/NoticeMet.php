@@ -6,7 +6,7 @@ namespace App\Pages\Notices;
 
 use App\Notices\Met\DoorCount;
 use App\Notices\NoticeCase;
-use App\Pages\Learner\NoticePage;
+use App\Pages\Learner\Closed\NoticePage;
 use OpenApi\Attributes as OA;
 
 /** The notice that a vantage meets at a row, as it meets it, and where its words come from. */

@@ -8,7 +8,6 @@ use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Learning\LearnerView;
 use App\Learning\LearnerViews;
-use App\Learning\Reading;
 use App\Models\Course;
 use App\Models\NoticeText;
 use App\Notices\Met\Meetings;
@@ -17,8 +16,8 @@ use App\Notices\NoticeLevel;
 use App\Notices\NoticeTexts;
 use App\Notices\SentAway;
 use App\Notices\StandingWords;
+use App\Pages\Learner\Closed\NoticePage;
 use App\Pages\Learner\CoursePageBuilder;
-use App\Pages\Learner\NoticePage;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\Look;
 use App\Sightlines\Vantages\Vantages;
@@ -51,8 +50,7 @@ final readonly class NoticeMetBuilder
         if ($seen === null || $view === null || $decision === null || $decision->state === State::Open) {
             return null;
         }
-        $own = $seen->viewer->observes === null ? $seen->person : null;
-        $page = $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $own, $seen->person?->id, real: false));
+        $page = $this->pages->item($course, $view, $item, ReadBy::vantage($seen, $bearer));
         $case = NoticeCase::of($decision);
 
         return new NoticeMet(

@@ -17,7 +17,8 @@ final readonly class NoticeRow
      * @param  string  $who  meets it, in words
      * @param  string  $from  whose words hold here
      * @param  bool  $forOffer  whether those are for the holders of the offer alone
-     * @param  string  $way  show, sign-in or address
+     * @param  string  $way  show, shared, sign-in or address
+     * @param  ?int  $shared  whose words stand there
      * @param  list<Part>  $parts  what stands there, in order
      * @param  int  $version  of the words of this place; 0: it has none of its own
      * @param  string  $usualHeading  to begin with
@@ -27,10 +28,13 @@ final readonly class NoticeRow
         #[OA\Property] public string $who,
         #[OA\Property(enum: NoticeLevel::class)] public string $from,
         #[OA\Property] public bool $forOffer,
-        #[OA\Property(enum: ['show', 'sign-in', 'address'])] public string $way,
+        #[OA\Property(enum: ['show', 'shared', 'sign-in', 'address'])] public string $way,
         #[OA\Property] public string $heading,
         #[OA\Property] public string $text,
         #[OA\Property] public string $address,
+        #[OA\Property] public bool $titled,
+        #[OA\Property] public ?int $shared,
+        #[OA\Property] public ?string $sharedName,
         #[OA\Property(items: new OA\Items(ref: Part::class))] public array $parts,
         #[OA\Property] public int $version,
         #[OA\Property] public string $usualHeading,

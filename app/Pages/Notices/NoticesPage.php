@@ -7,6 +7,7 @@ namespace App\Pages\Notices;
 use App\Access\OfferPick;
 use App\Access\OutlineRow;
 use App\Notices\NoticeCase;
+use App\Sightlines\Vantages\Vantage;
 use OpenApi\Attributes as OA;
 
 /** What people meet at closed doors: in the whole school, or in one course. */
@@ -21,6 +22,8 @@ final readonly class NoticesPage
      * @param  string  $open  the case that is worked on
      * @param  ?string  $item  at which these words stand; null: the whole course
      * @param  ?string  $offer  for whose holders; null: for everybody
+     * @param  list<Vantage>  $vantages  as whom a notice of the course can be looked at
+     * @param  list<SharedPick>  $shared  published, by name
      * @param  list<OutlineRow>  $rows  of the course, at which words can stand
      * @param  list<OfferPick>  $offers  likewise, for whose holders
      */
@@ -33,6 +36,8 @@ final readonly class NoticesPage
         #[OA\Property] public bool $mayEdit,
         #[OA\Property] public ?string $item,
         #[OA\Property] public ?string $offer,
+        #[OA\Property(items: new OA\Items(ref: Vantage::class))] public array $vantages,
+        #[OA\Property(items: new OA\Items(ref: SharedPick::class))] public array $shared,
         #[OA\Property(items: new OA\Items(ref: OutlineRow::class))] public array $rows,
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
     ) {

@@ -7,32 +7,32 @@ namespace App\Pages\Notices;
 use App\Access\CourseShelf;
 use App\Access\OfferPick;
 use App\Access\OutlineRow;
-use App\Access\SchoolClock;
-use App\Access\SchoolOf;
+use App\Access\Plans;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
 use App\Models\Document\DocumentOffer;
 use App\Models\Document\DocumentPlace;
 use App\Models\NoticeText;
+use App\Models\SharedNotice;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeLevel;
 use App\Notices\NoticePlace;
 use App\Notices\NoticeTexts;
 use App\Notices\Parts\Part;
-use App\Notices\Parts\PartKind;
-use App\Notices\Placeholders;
 use App\Notices\StandingWords;
-use App\Pages\Learner\NoticePart;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
-use App\Words\RuleWords;
-use App\Words\Say;
+use App\Sightlines\Vantages\SeenFrom;
+use App\Sightlines\Vantages\Vantage;
+use App\Sightlines\Vantages\VantagePoint;
+use App\Sightlines\Vantages\Vantages;
+use App\Sightlines\Vantages\VantageWords;
 
 /** Puts together what an administrator sees of notices. */
 final readonly class NoticesPageBuilder
 {
-    public function __construct(private NoticeTexts $texts, private SchoolOf $school, private SchoolClock $clock, private CourseShelf $shelf)
+    public function __construct(private NoticeTexts $texts, private CourseShelf $shelf, private Plans $plans, private Vantages $vantages, private VantageWords $words)
     {
     }
 
@@ -48,11 +48,13 @@ final readonly class NoticesPageBuilder
             course: $course?->key,
             title: $course === null ? null : $this->shelf->title($course->id),
             notices: array_map(fn (NoticeCase $case): NoticeRow => $this->row($place, $case, $mine[$case->value] ?? null, $path, $texts), NoticeCase::cases()),
-            placeholders: array_map(static fn (string $name): PlaceholderRow => new PlaceholderRow($name, Say::text("cases.placeholders.{$name}")), Placeholders::KNOWN),
+            placeholders: PlaceholderRow::ofNotices(),
             open: (NoticeCase::tryFrom($open ?? '') ?? NoticeCase::Unknown)->value,
             mayEdit: $mayEdit,
             item: $place->item,
             offer: $place->offer,
+            vantages: $course === null ? [] : $this->vantagesOf($course),
+            shared: array_values(SharedNotice::query()->whereNotNull('live')->orderBy('name')->get(['id', 'name'])->map(static fn (SharedNotice $one): SharedPick => new SharedPick($one->id, $one->name))->all()),
             rows: $document === null ? [] : array_map(static fn (DocumentPlace $one): OutlineRow => new OutlineRow($one->item->key(), $one->item->title(), $one->item->kind(), $one->depth(), $one->isDraft), iterator_to_array($document->read()->places(), preserve_keys: false)),
             offers: $document === null ? [] : array_map(static fn (DocumentOffer $one): OfferPick => new OfferPick($one->key(), $one->title(), $one->plan()), $document->readOffers()),
         );
@@ -81,6 +83,9 @@ final readonly class NoticesPageBuilder
             heading: $holds->text->heading ?? '',
             text: $holds->text->text ?? '',
             address: $holds->text->address ?? '',
+            titled: $holds->text->titled ?? true,
+            shared: $holds?->text->shared?->id,
+            sharedName: $holds?->text->shared?->name,
             parts: Part::of($holds?->text),
             version: $mine->version ?? 0,
             usualHeading: $heading,
@@ -88,6 +93,15 @@ final readonly class NoticesPageBuilder
             canSendToSignIn: $case->canSendToSignIn(),
             status: $case->status(),
         );
+    }
+
+    /** @return list<Vantage> as whom it can be looked at */
+    private function vantagesOf(Course $course): array
+    {
+        $decider = $this->plans->of(SightlinesPageBuilder::seen($course, RulesVersion::Draft));
+        $points = [VantagePoint::visitor(), VantagePoint::member(), ...array_slice($this->vantages->usual($decider), 1)];
+
+        return array_map(fn (SeenFrom $seen): Vantage => $this->words->of($seen, $decider), $this->vantages->stand($course, $decider, $points));
     }
 
     /** @return list<string> */
@@ -100,40 +114,5 @@ final readonly class NoticesPageBuilder
         }
 
         return [$item];
-    }
-
-    /**
-     * With names of the course, or of any, and of nobody in particular.
-     *
-     * @param  list<Part>  $parts  as they are typed
-     */
-    public function preview(?Course $course, string $heading, string $text, ?string $item = null, array $parts = []): NoticePreview
-    {
-        $shown = $course ?? Course::query()->with(['liveRevision', 'draft'])->whereNotNull('live_revision_id')->orderBy('id')->first();
-        $document = $shown === null ? null : SightlinesPageBuilder::seen($shown, RulesVersion::Draft);
-        $lessons = $document === null ? [] : array_values(array_filter($document->readItems(), static fn (DocumentItem $item): bool => $item->isLesson()));
-        $title = static fn (int $index): string => isset($lessons[$index]) ? $lessons[$index]->title() : 'A lesson';
-        $tiers = $document?->read()->tiers() ?? [];
-        $offer = $document?->readOffers()[0] ?? null;
-        $school = ($this->school)();
-        $words = new Placeholders([
-            'title' => ($item === null ? null : $document?->readItems()[$item] ?? null)?->title() ?? $title(1),
-            'first' => $title(0),
-            'course' => $document?->title() ?? 'A course',
-            'name' => Say::text('pages.notices_page_builder.eira_holm'),
-            'opens' => $this->clock->words($this->clock->plusDays($this->clock->minute(), 6)).', '.$this->clock->zoneName(),
-            'tiers' => $tiers === [] ? '' : RuleWords::enumeration($tiers, 'or'),
-            'pass' => $offer === null ? '' : $offer->title(),
-            'school' => $school->name,
-            'contact' => $school->contact_name ?? '',
-        ]);
-
-        $shown = array_map(static fn (Part $part): NoticePart => match ($part->kind()) {
-            PartKind::Text => new NoticePart($part->kind, html: $words->html($part->text)),
-            default => new NoticePart($part->kind, label: $words->heading($part->text)),
-        }, $parts);
-        $typed = [$heading, $text, ...array_map(static fn (Part $part): string => $part->text, $parts)];
-
-        return new NoticePreview($words->heading($heading), $words->html($text), $shown, array_values(array_unique(array_merge(...array_map(Placeholders::unknownIn(...), $typed)))));
     }
 }

@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class SchoolPage
 {
+    /** @param  string  $holidays  a line each */
     public function __construct(
         #[OA\Property] public string $name,
         #[OA\Property] public string $zone,
@@ -20,6 +21,7 @@ final readonly class SchoolPage
         #[OA\Property] public int $warnDays,
         #[OA\Property] public int $graceDays,
         #[OA\Property] public int $missedDays,
+        #[OA\Property] public string $holidays,
         #[OA\Property] public bool $mayRun,
     ) {
     }

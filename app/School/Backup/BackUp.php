@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\School\Backup;
 
 use App\Models\Medium;
+use App\Models\Picture;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Psr\Clock\ClockInterface;
@@ -124,7 +125,7 @@ final readonly class BackUp
         return $new;
     }
 
-    /** @return list<string> of the media that a database speaks of */
+    /** @return list<string> of the media and pictures that a database speaks of */
     private static function pathsIn(string $database): array
     {
         $opened = new SQLite3($database, SQLITE3_OPEN_READONLY);
@@ -135,6 +136,10 @@ final readonly class BackUp
             if (is_string($row['path'])) {
                 $paths[] = $row['path'];
             }
+        }
+        $pictures = $opened->query('select token, widths from '.(new Picture)->getTable().' order by id');
+        while ($pictures !== false && ($row = $pictures->fetchArray(SQLITE3_ASSOC)) !== false) {
+            array_push($paths, ...(new Picture)->setRawAttributes($row)->paths());
         }
         $opened->close();
 

@@ -1,53 +1,143 @@
+import { SegmentedControl, Select } from '@mantine/core';
 import { clsx } from 'clsx';
+import { useState } from 'react';
 
+import { NoticeBody } from '../learn/NoticeBody';
 import { Prose } from '../learn/Prose';
-import type { Glyph, NoticeCase, NoticePart, NoticePreview, Part, PartKind } from '../lib/generated/types';
+import type { FoundPerson, Glyph, NoticeCase, NoticePart, NoticePreview, NoticesPage, PartKind } from '../lib/generated/types';
+import { withQuery } from '../lib/address';
 import { say } from '../lib/keepSay';
+import { to } from '../lib/route';
 import { useAsked } from '../lib/useAsked';
+import { Picture } from '../ui/Picture';
+import type { NoticeWordsFields } from './NoticeWords';
 import css from './notices.module.css';
 import ui from '../ui/ui.module.css';
 
 /** The wall above it, where it is not a plain one. */
 const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', 'course-not-open': 'later', ended: 'over', withdrawn: 'over', closed: 'over', 'course-over': 'over', 'course-retired': 'over' };
 
+/** In pixels, at which it can be looked at; 0: as wide as there is room. */
+const WIDTHS = [0, 390, 1280];
+
 interface PreviewProps {
   base: string;
-  /** At which they stand; null: the whole course or school. */
-  item: string | null;
-  /** The kind of closed door. */
-  met: NoticeCase;
+  /** At which the words stand; nothing: the whole course or school. */
+  place: { item: string | null; offer: string | null };
+  /** The kind of closed door; null: several. */
+  met: NoticeCase | null;
   way: string;
-  heading: string;
-  text: string;
+  words: NoticeWordsFields;
   address: string;
-  parts: Part[];
+  vantages: NoticesPage['vantages'];
+  rows: NoticesPage['rows'];
 }
 
 /** As somebody might meet it, while one types. */
-export function NoticePreviewed({ base, item, met, way, heading, text, address, parts }: PreviewProps) {
-  const { last: preview } = useAsked<NoticePreview>(`${base}/preview`, { heading, text, item, parts }, 250);
+export function NoticePreviewed({ base, place, met, way, words: { heading, titled, text, parts }, address, vantages, rows }: PreviewProps) {
+  const [as, setAs] = useState('');
+  const [row, setRow] = useState('');
+  const [width, setWidth] = useState(0);
+  const { last: preview } = useAsked<NoticePreview>(`${base}/preview`, { heading, titled, text, parts, ...place, case: met, as, row }, 250);
+  const isShown = way === 'show';
+  const shown = preview !== null && as !== '' ? preview.met : null;
   return (
-    <section className={ui['notice-preview']} aria-label={say('notices.preview.title')} aria-live="polite">
-      <p className={ui.soft}>{say(way === 'show' ? 'notices.preview.example' : 'notices.preview.nothing')}</p>
-      {way === 'show' && preview !== null && (
-        <div className={ui.learn}>
-          <div className={ui.notice}>
-            <div className={clsx(ui.wall, ui[`wall-${WALLS[met] ?? 'locked'}`])} aria-hidden>
-              <i />
+    <section className={ui['notice-preview']} aria-label={say('notices.preview.title')}>
+      {isShown && vantages.length > 0 && <Looking base={base} vantages={vantages} rows={rows} as={as} row={row} onAs={setAs} onRow={setRow} />}
+      {isShown && <SegmentedControl size="xs" aria-label={say('notices.preview.width')} data={WIDTHS.map((one) => ({ value: `${one}`, label: one === 0 ? say('notices.preview.here') : `${one}` }))} value={`${width}`} onChange={(one) => setWidth(Number(one))} />}
+      <div aria-live="polite">
+        <p className={ui.soft}>{isShown ? (as === '' ? say('notices.preview.example') : (preview?.told ?? '')) : say('notices.preview.nothing')}</p>
+        {isShown && preview !== null && (as === '' || shown !== null) && (
+          <div className={css.previewframe}>
+            <div className={ui.learn} style={width === 0 ? undefined : { width, maxWidth: 'none' }} inert>
+              {shown !== null ? <NoticeBody page={shown} /> : <Example preview={preview} met={met} titled={titled} />}
             </div>
-            <h2>{preview.heading}</h2>
-            {preview.parts.filter((part) => canStand(part.kind, met)).map((part, index) => (
-              // Parts have no name but their place.
-              // oxlint-disable-next-line react/no-array-index-key
-              <PreviewPart key={index} part={part} html={preview.html} />
-            ))}
           </div>
-        </div>
-      )}
-      {way === 'show' && preview !== null && preview.unknown.length > 0 && <p className={ui.wrongly}>{say('notices.preview.unknown', { names: preview.unknown.map((name) => `{${name}}`).join(', ') })}</p>}
-      {way === 'sign-in' && <p>{say('notices.preview.sign_in')}</p>}
-      {way === 'address' && <p>{address === '' ? say('notices.preview.no_address') : say('notices.preview.address', { address })}</p>}
+        )}
+        {isShown && preview !== null && preview.unknown.length > 0 && <p className={ui.wrongly}>{say('notices.preview.unknown', { names: preview.unknown.map((name) => `{${name}}`).join(', ') })}</p>}
+        {isShown && preview !== null && preview.findings.length > 0 && (
+          <section className={css.dead} aria-label={say('notices.findings.title')}>
+            <h3>{say('notices.findings.title')}</h3>
+            <ul>
+              {preview.findings.map((finding) => (
+                <li key={finding}>{finding}</li>
+              ))}
+            </ul>
+          </section>
+        )}
+        {way === 'sign-in' && <p>{say('notices.preview.sign_in')}</p>}
+        {way === 'address' && <p>{address === '' ? say('notices.preview.no_address') : say('notices.preview.address', { address })}</p>}
+      </div>
     </section>
+  );
+}
+
+interface LookingProps {
+  base: string;
+  vantages: NoticesPage['vantages'];
+  rows: NoticesPage['rows'];
+  as: string;
+  row: string;
+  onAs: (as: string) => void;
+  onRow: (row: string) => void;
+}
+
+/** As whom it is looked at, and at which row. */
+function Looking({ base, vantages, rows, as, row, onAs, onRow }: LookingProps) {
+  const [find, setFind] = useState('');
+  const wanted = find.trim();
+  const { last: people } = useAsked<FoundPerson[]>(wanted.length < 2 ? null : withQuery(to('keep.people', { course: base.split('/')[3] ?? '' }), { q: wanted }), undefined, 200);
+  const [known, setKnown] = useState<FoundPerson[]>([]);
+  const found = [...(wanted.length < 2 ? [] : (people ?? [])), ...known].filter((one, index, all) => all.findIndex(({ id }) => id === one.id) === index);
+  return (
+    <div className={css.looking}>
+      <Select
+        label={say('notices.preview.as')}
+        size="xs"
+        searchable
+        allowDeselect={false}
+        data={[
+          { value: '', label: say('notices.preview.as_example') },
+          ...vantages.map(({ id, name }) => ({ value: id, label: name })),
+          ...(found.length === 0 ? [] : [{ group: say('notices.preview.person'), items: found.map(({ id, name }) => ({ value: `person:${id}`, label: name })) }]),
+        ]}
+        value={as}
+        onSearchChange={setFind}
+        onChange={(one) => {
+          setKnown(found.filter(({ id }) => `person:${id}` === one));
+          onAs(one ?? '');
+        }}
+      />
+      {as !== '' && (
+        <Select
+          label={say('notices.preview.row')}
+          size="xs"
+          searchable
+          allowDeselect={false}
+          data={[{ value: '', label: say('notices.preview.row_first') }, ...rows.map(({ key, title, depth }) => ({ value: key, label: `${'\u2003'.repeat(depth)}${title}` }))]}
+          value={row}
+          onChange={(one) => onRow(one ?? '')}
+        />
+      )}
+    </div>
+  );
+}
+
+function Example({ preview, met, titled }: { preview: NoticePreview; met: NoticeCase | null; titled: boolean }) {
+  return (
+    <div className={ui.notice}>
+      <div className={clsx(ui.wall, ui[`wall-${(met === null ? undefined : WALLS[met]) ?? 'locked'}`])} aria-hidden>
+        <i />
+      </div>
+      {titled && <h2>{preview.heading}</h2>}
+      {preview.parts
+        .filter((part) => met === null || canStand(part.kind, met))
+        .map((part, index) => (
+          // Parts have no name but their place.
+          // oxlint-disable-next-line react/no-array-index-key
+          <PreviewPart key={index} part={part} html={preview.html} />
+        ))}
+    </div>
   );
 }
 
@@ -73,6 +163,8 @@ function PreviewPart({ part, html }: { part: NoticePart; html: string }) {
       return <Prose html={part.html ?? ''} />;
     case 'heading':
       return <h3>{part.label}</h3>;
+    case 'picture':
+      return part.picture === null ? <p className={css.previewpart}>{say('notices.preview.part', { kind: part.kind })}</p> : <Picture picture={part.picture} sizes="400px" />;
     case 'button':
       return <p className={css.previewbutton}>{part.label}</p>;
     default:

@@ -3,11 +3,12 @@ import { useRef } from 'react';
 
 import type { ButtonDoes, NoticesPage, Part, PartKind } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
+import { PicturePick } from './PicturePick';
 import css from './notices.module.css';
 import ui from '../ui/ui.module.css';
 
-const KINDS: PartKind[] = ['words', 'heading', 'text', 'button', 'sign-in', 'offers', 'finish', 'samples', 'courses', 'next-run', 'ask', 'open'];
-const WRITTEN = new Set<PartKind>(['heading', 'text', 'button']);
+const KINDS: PartKind[] = ['words', 'heading', 'text', 'button', 'picture', 'sign-in', 'offers', 'finish', 'samples', 'courses', 'next-run', 'ask', 'open'];
+const WRITTEN = new Set<PartKind>(['heading', 'text', 'button', 'picture']);
 
 /** What it is, in words; patterns know no hyphen. */
 function called(kind: PartKind): string {
@@ -70,6 +71,7 @@ export function PartsEditor({ parts, errors, rows, offers, disabled, onChange }:
             </div>
             {part.kind === 'heading' && <TextInput aria-label={say('notices.parts.heading_words')} maxLength={200} value={part.text} error={errors[`parts.${index}.text`]} disabled={disabled} onChange={(event) => set(index, { text: event.currentTarget.value })} />}
             {part.kind === 'text' && <Textarea aria-label={say('notices.parts.text_words')} autosize minRows={2} maxRows={10} maxLength={5000} value={part.text} error={errors[`parts.${index}.text`]} disabled={disabled} onChange={(event) => set(index, { text: event.currentTarget.value })} />}
+            {part.kind === 'picture' && <PicturePick token={part.to} label={say('notices.parts.which_picture')} error={errors[`parts.${index}.to`]} disabled={disabled} onPick={(picture) => set(index, { to: picture })} />}
             {part.kind === 'button' && <ButtonFields part={part} index={index} errors={errors} rows={rows} offers={offers} disabled={disabled} onChange={(one) => set(index, one)} />}
           </li>
         ))}

@@ -10,7 +10,7 @@ use App\Learning\LearnerViews;
 use App\Models\Course;
 use App\Models\NextRun;
 use App\Notices\NextRuns\AskForNextRun;
-use App\Pages\Learner\ClosingWordsBuilder;
+use App\Pages\Learner\Closed\ClosingWordsBuilder;
 use App\Pages\Learner\StopPage;
 use App\Pages\Shared\Flash;
 use App\Words\Say;

@@ -25,7 +25,7 @@ final readonly class SchoolController
     {
         $school = ($this->school)();
 
-        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, $school->missed_days, Gate::allows('run-school'))));
+        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, $school->missed_days, implode("\n", $school->holidays), Gate::allows('run-school'))));
     }
 
     public function update(SchoolRequest $request, SaveSchool $save): RedirectResponse

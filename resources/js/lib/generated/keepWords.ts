@@ -59,6 +59,15 @@ export const keepWords = {
   'contents.quiz_editor.is_right': "Answer {number} is right",
   'contents.quiz_editor.answer': "Answer {number}",
   'contents.quiz_editor.take_out_answer': "Take answer {number} out",
+  'contents.related.title': "Offer another course here",
+  'contents.related.told': "Beneath this page, for whoever does not have that course and may take it. Nobody else reads it.",
+  'contents.related.course': "Which course",
+  'contents.related.none': "None",
+  'contents.related.heading': "Heading",
+  'contents.related.button': "What its button says",
+  'contents.related.picture': "Picture beside it",
+  'contents.related.no_picture': "Without a picture",
+  'contents.related.take_away': "Take it away",
   'contents.contents.contents_of_title': "Contents of {title}",
   'contents.contents.contents': "Contents",
   'contents.contents.items': "Items",
@@ -124,6 +133,11 @@ export const keepWords = {
   'courses.run_again.dates': "Its dates",
   'courses.run_again.first': "First day",
   'courses.run_again.weekdays': "Weekdays stay: by whole weeks, to the nearest day of the same name",
+  'courses.run_again.holidays': "Skip the school’s holidays: what would open on one, and all after it, opens later",
+  'courses.run_again.no_holidays': "The school has set no holidays yet: {school}",
+  'courses.run_again.no_holidays_link': "set them",
+  'courses.run_again.skipped': "For holidays the last dates go {days, plural, one {# day} other {# days}} further.",
+  'courses.run_again.holiday': "a holiday",
   'courses.run_again.moves': "{way, select, none {Nothing moves: it begins {first} already.} back {All dates move {days, plural, one {# day} other {# days}} back: it begins {first}.} other {All dates move on by {days, plural, one {# day} other {# days}}: it begins {first}.}}",
   'courses.run_again.caption': "Each date of the course, as it is and as it would be",
   'courses.run_again.what': "What happens",
@@ -490,6 +504,42 @@ export const keepWords = {
   'notices.tabs.title': "What people are told",
   'notices.tabs.doors': "At closed doors",
   'notices.tabs.letters': "Letters",
+  'notices.tabs.shared': "Shared",
+  'notices.copy.from': "Copy from another notice",
+  'notices.copy.pick': "Which one?",
+  'notices.copy.none': "No notice has words of its own yet.",
+  'notices.copy.told': "Its heading and text take the place of those above; its parts come after those here.",
+  'notices.shared.title': "Shared notices",
+  'notices.shared.told': "Words under a name that stand at many doors, in as many courses as you like. Changed once, they change everywhere.",
+  'notices.shared.none': "There is no shared notice yet.",
+  'notices.shared.none_told': "Write one here, publish it, and choose it at any kind of closed door, of the school, a course or a row.",
+  'notices.shared.name': "Name",
+  'notices.shared.name_told': "For you alone: no learner reads it.",
+  'notices.shared.begin': "Begin one",
+  'notices.shared.never': "never published",
+  'notices.shared.live': "published",
+  'notices.shared.drafted': "published, with changes that are not",
+  'notices.shared.stands': "{places, plural, =0 {stands nowhere} one {stands in one place} other {stands in # places}}",
+  'notices.shared.met': "{count, plural, =0 {not met in 30 days} one {met once in 30 days} other {met # times in 30 days}}",
+  'notices.shared.where': "Where it stands",
+  'notices.shared.nowhere': "Nowhere yet. Choose it at a kind of closed door: under Notices, in a course’s notices or in the Notices lens.",
+  'notices.shared.for_holders': "{who}, for holders of {offer}",
+  'notices.shared.keep': "Keep as a draft",
+  'notices.shared.publish': "Rehearse and publish",
+  'notices.shared.away': "Throw the draft away",
+  'notices.shared.away_told': "What stands at the doors stays as it is.",
+  'notices.shared.let_go': "Let it go",
+  'notices.shared.let_go_told': "It stands nowhere. Its words are gone with it.",
+  'notices.shared.rehearsal': "Before it is published",
+  'notices.shared.change': "{places, plural, =0 {It stands nowhere: nobody reads it differently.} one {It stands in one place.} other {It stands in # places.}}",
+  'notices.shared.doors': "Doors at which it was met in the last 30 days",
+  'notices.shared.no_doors': "At none of its doors was it met in the last 30 days. Of words for the holders of one offer that is not counted.",
+  'notices.shared.more_doors': "{count, plural, one {and one more door} other {and # more doors}}",
+  'notices.shared.do': "{count, plural, =0 {Publish} one {Publish: one door says it so} other {Publish: # doors say it so}}",
+  'notices.shared.unsaved': "Keep what you have typed as a draft first.",
+  'notices.shared.draft_told': "What you see here is a draft: no door says it so yet.",
+  'notices.shared.published_at': "Published {at}.",
+  'notices.shared.all': "All shared notices",
   'notices.letters.title': "Letters",
   'notices.letters.told': "What the school writes to people by itself, when something comes about. Each says how to stop the like of it.",
   'notices.letters.kinds': "Kinds of letters",
@@ -520,6 +570,7 @@ export const keepWords = {
   'notices.from.module': "words of its module",
   'notices.from.own': "words of its own",
   'notices.from.for_offer': "{from}, for its holders",
+  'notices.from.shared': "shared: {name} ({from})",
   'notices.from.sign_in': "sent to sign in ({from})",
   'notices.from.address': "sent to {address} ({from})",
   'notices.place.at': "At",
@@ -537,17 +588,23 @@ export const keepWords = {
   'notices.form.way': "Whoever meets it",
   'notices.form.show': "reads a notice, in the frame of the course",
   'notices.form.sign_in': "is sent to sign in, and comes back to exactly this page",
+  'notices.form.shared': "reads a shared notice",
+  'notices.form.which': "Which one",
+  'notices.form.shared_none': "None is published yet.",
+  'notices.form.shared_edit': "Its words",
   'notices.form.address': "is sent to an address",
   'notices.form.address_field': "Address",
   'notices.form.address_told': "A page of this site that begins with /, or one that begins with https://",
   'notices.form.heading': "Heading",
+  'notices.form.titled': "With a heading",
   'notices.form.text': "Text",
   'notices.form.text_told': "Markdown. What else stands there, and in which order, is said beneath.",
   'notices.form.placeholders': "Names and dates that can stand in it",
   'notices.form.save': "Save",
   'notices.parts.title': "What stands there",
   'notices.parts.told': "In this order. What would lead nowhere for whoever meets it is left out: an offer they cannot take, a lesson that is closed to them, signing in for somebody who has.",
-  'notices.parts.kind': "{kind, select, words {The text above} heading {A heading} text {Another text} button {A button} sign_in {Sign in, and come back to just this} offers {Offers that open just this} finish {What is to be finished first} samples {What can be looked at now} courses {Other courses, where this one is over} next_run {Told when it runs again, where it is over} ask {A person to ask} open {Something that is open now} other {{kind}}}",
+  'notices.parts.kind': "{kind, select, words {The text above} heading {A heading} text {Another text} button {A button} picture {A picture} sign_in {Sign in, and come back to just this} offers {Offers that open just this} finish {What is to be finished first} samples {What can be looked at now} courses {Other courses, where this one is over} next_run {Told when it runs again, where it is over} ask {A person to ask} open {Something that is open now} other {{kind}}}",
+  'notices.parts.which_picture': "Which picture",
   'notices.parts.add': "Add",
   'notices.parts.which': "Which part?",
   'notices.parts.up': "Up",
@@ -570,13 +627,31 @@ export const keepWords = {
   'notices.back.told_school': "What is written here is let go, and whoever meets this door reads the school’s words from now on.",
   'notices.back.told_usual': "What is written here is let go, and whoever meets this door reads the usual words from now on.",
   'notices.back.leave': "Leave it",
+  'notices.pictures.title': "A picture",
+  'notices.pictures.choose': "Choose a picture",
+  'notices.pictures.another': "Choose another one",
+  'notices.pictures.file': "A new one",
+  'notices.pictures.file_told': "JPEG, PNG, WebP or GIF, at most 20 megabytes. It is drawn anew: where and when it was taken does not go out with it.",
+  'notices.pictures.shows': "What it shows",
+  'notices.pictures.shows_told': "For whoever does not see it.",
+  'notices.pictures.put': "Take it",
+  'notices.pictures.known': "Pictures of the school",
+  'notices.pictures.unreached': "The school cannot be reached. Nothing was kept; please try again.",
+  'notices.findings.title': "What leads nowhere",
+  'notices.preview.as': "As",
+  'notices.preview.as_example': "an example",
+  'notices.preview.row': "At",
+  'notices.preview.row_first': "the first such door",
+  'notices.preview.person': "somebody in particular",
+  'notices.preview.width': "Width",
+  'notices.preview.here': "as here",
   'notices.preview.title': "Preview",
   'notices.preview.example': "As it might be met, with an example’s names and dates",
   'notices.preview.nothing': "Nothing is shown",
   'notices.preview.unknown': "Nothing stands for {names}.",
   'notices.preview.sign_in': "They find themselves at the sign-in page, and afterwards where they wanted to go.",
   'notices.preview.address': "They find themselves at {address}.",
-  'notices.preview.part': "{kind, select, sign_in {Sign in} offers {Offers that open it} finish {What is to be finished first} samples {What can be looked at} courses {Other courses} next_run {Told when it runs again} ask {A person to ask} open {Something open now} other {{kind}}}",
+  'notices.preview.part': "{kind, select, picture {A picture} sign_in {Sign in} offers {Offers that open it} finish {What is to be finished first} samples {What can be looked at} courses {Other courses} next_run {Told when it runs again} ask {A person to ask} open {Something open now} other {{kind}}}",
   'notices.preview.no_address': "They are sent to the address, once there is one.",
   'offers.access_dialog.for_good': "For good",
   'offers.access_dialog.days_from_joining': "Days from joining",
@@ -958,6 +1033,8 @@ export const keepWords = {
   'school.school.at_which_address': "At which address",
   'school.school.warn_so_many_days': "Warn so many days before a trial that erases ends",
   'school.school.erase_so_many_days': "Erase so many days after it has ended",
+  'school.school.holidays': "Holidays",
+  'school.school.holidays_told': "A line each: 2026-12-24, or a span such as 2026-12-24..2027-01-02. When a course is run again, what would open on one opens later.",
   'school.school.end_membership_so_many': "End a membership so many days after a payment was due that did not come",
   'sheet.condition_editor.has_the_label': "has the label",
   'sheet.condition_editor.holds_pass_tier': "holds a pass of the tier",
@@ -1221,6 +1298,15 @@ export interface KeepParts {
   'contents.quiz_editor.is_right': 'number';
   'contents.quiz_editor.answer': 'number';
   'contents.quiz_editor.take_out_answer': 'number';
+  'contents.related.title': never;
+  'contents.related.told': never;
+  'contents.related.course': never;
+  'contents.related.none': never;
+  'contents.related.heading': never;
+  'contents.related.button': never;
+  'contents.related.picture': never;
+  'contents.related.no_picture': never;
+  'contents.related.take_away': never;
   'contents.contents.contents_of_title': 'title';
   'contents.contents.contents': never;
   'contents.contents.items': never;
@@ -1286,6 +1372,11 @@ export interface KeepParts {
   'courses.run_again.dates': never;
   'courses.run_again.first': never;
   'courses.run_again.weekdays': never;
+  'courses.run_again.holidays': never;
+  'courses.run_again.no_holidays': 'school';
+  'courses.run_again.no_holidays_link': never;
+  'courses.run_again.skipped': 'days';
+  'courses.run_again.holiday': never;
   'courses.run_again.moves': 'way' | 'first' | 'days';
   'courses.run_again.caption': never;
   'courses.run_again.what': never;
@@ -1652,6 +1743,42 @@ export interface KeepParts {
   'notices.tabs.title': never;
   'notices.tabs.doors': never;
   'notices.tabs.letters': never;
+  'notices.tabs.shared': never;
+  'notices.copy.from': never;
+  'notices.copy.pick': never;
+  'notices.copy.none': never;
+  'notices.copy.told': never;
+  'notices.shared.title': never;
+  'notices.shared.told': never;
+  'notices.shared.none': never;
+  'notices.shared.none_told': never;
+  'notices.shared.name': never;
+  'notices.shared.name_told': never;
+  'notices.shared.begin': never;
+  'notices.shared.never': never;
+  'notices.shared.live': never;
+  'notices.shared.drafted': never;
+  'notices.shared.stands': 'places';
+  'notices.shared.met': 'count';
+  'notices.shared.where': never;
+  'notices.shared.nowhere': never;
+  'notices.shared.for_holders': 'who' | 'offer';
+  'notices.shared.keep': never;
+  'notices.shared.publish': never;
+  'notices.shared.away': never;
+  'notices.shared.away_told': never;
+  'notices.shared.let_go': never;
+  'notices.shared.let_go_told': never;
+  'notices.shared.rehearsal': never;
+  'notices.shared.change': 'places';
+  'notices.shared.doors': never;
+  'notices.shared.no_doors': never;
+  'notices.shared.more_doors': 'count';
+  'notices.shared.do': 'count';
+  'notices.shared.unsaved': never;
+  'notices.shared.draft_told': never;
+  'notices.shared.published_at': 'at';
+  'notices.shared.all': never;
   'notices.letters.title': never;
   'notices.letters.told': never;
   'notices.letters.kinds': never;
@@ -1682,6 +1809,7 @@ export interface KeepParts {
   'notices.from.module': never;
   'notices.from.own': never;
   'notices.from.for_offer': 'from';
+  'notices.from.shared': 'name' | 'from';
   'notices.from.sign_in': 'from';
   'notices.from.address': 'address' | 'from';
   'notices.place.at': never;
@@ -1699,10 +1827,15 @@ export interface KeepParts {
   'notices.form.way': never;
   'notices.form.show': never;
   'notices.form.sign_in': never;
+  'notices.form.shared': never;
+  'notices.form.which': never;
+  'notices.form.shared_none': never;
+  'notices.form.shared_edit': never;
   'notices.form.address': never;
   'notices.form.address_field': never;
   'notices.form.address_told': never;
   'notices.form.heading': never;
+  'notices.form.titled': never;
   'notices.form.text': never;
   'notices.form.text_told': never;
   'notices.form.placeholders': never;
@@ -1710,6 +1843,7 @@ export interface KeepParts {
   'notices.parts.title': never;
   'notices.parts.told': never;
   'notices.parts.kind': 'kind';
+  'notices.parts.which_picture': never;
   'notices.parts.add': never;
   'notices.parts.which': never;
   'notices.parts.up': never;
@@ -1732,6 +1866,24 @@ export interface KeepParts {
   'notices.back.told_school': never;
   'notices.back.told_usual': never;
   'notices.back.leave': never;
+  'notices.pictures.title': never;
+  'notices.pictures.choose': never;
+  'notices.pictures.another': never;
+  'notices.pictures.file': never;
+  'notices.pictures.file_told': never;
+  'notices.pictures.shows': never;
+  'notices.pictures.shows_told': never;
+  'notices.pictures.put': never;
+  'notices.pictures.known': never;
+  'notices.pictures.unreached': never;
+  'notices.findings.title': never;
+  'notices.preview.as': never;
+  'notices.preview.as_example': never;
+  'notices.preview.row': never;
+  'notices.preview.row_first': never;
+  'notices.preview.person': never;
+  'notices.preview.width': never;
+  'notices.preview.here': never;
   'notices.preview.title': never;
   'notices.preview.example': never;
   'notices.preview.nothing': never;
@@ -2120,6 +2272,8 @@ export interface KeepParts {
   'school.school.at_which_address': never;
   'school.school.warn_so_many_days': never;
   'school.school.erase_so_many_days': never;
+  'school.school.holidays': never;
+  'school.school.holidays_told': never;
   'school.school.end_membership_so_many': never;
   'sheet.condition_editor.has_the_label': never;
   'sheet.condition_editor.holds_pass_tier': never;

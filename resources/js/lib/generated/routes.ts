@@ -75,6 +75,7 @@ export const routes: Config['routes'] = {
   'keep.letters.save': {"uri":"keep/notices/letters/{kind}","methods":["PUT"],"parameters":["kind"]},
   'keep.letters.usual': {"uri":"keep/notices/letters/{kind}","methods":["DELETE"],"parameters":["kind"]},
   'keep.notices': {"uri":"keep/notices","methods":["GET","HEAD"]},
+  'keep.notices.copies': {"uri":"keep/notices/copies","methods":["GET","HEAD"]},
   'keep.notices.let-go': {"uri":"keep/notices/{case}","methods":["DELETE"],"parameters":["case"]},
   'keep.notices.preview': {"uri":"keep/notices/preview","methods":["POST"]},
   'keep.notices.save': {"uri":"keep/notices/{case}","methods":["PUT"],"parameters":["case"]},
@@ -93,12 +94,16 @@ export const routes: Config['routes'] = {
   'keep.people.undo': {"uri":"keep/people/acts/{act}/undo","methods":["POST"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.person': {"uri":"keep/people/{person}","methods":["GET","HEAD"],"wheres":{"person":"[0-9]+"},"parameters":["person"]},
   'keep.person.letters': {"uri":"keep/people/{person}/letters","methods":["PUT"],"wheres":{"person":"[0-9]+"},"parameters":["person"]},
+  'keep.pictures': {"uri":"keep/pictures","methods":["GET","HEAD"]},
+  'keep.pictures.keep': {"uri":"keep/pictures","methods":["POST"]},
   'keep.plan-file': {"uri":"keep/courses/{course}/plan.json","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.publication.set': {"uri":"keep/courses/{course}/publication","methods":["PUT"],"parameters":["course"]},
   'keep.publication.unset': {"uri":"keep/courses/{course}/publication","methods":["DELETE"],"parameters":["course"]},
   'keep.publish': {"uri":"keep/courses/{course}/revisions","methods":["POST"],"parameters":["course"]},
   'keep.rehearsal': {"uri":"keep/courses/{course}/rehearsal","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.rehearsal.go-on': {"uri":"keep/courses/{course}/rehearsal","methods":["POST"],"parameters":["course"]},
+  'keep.related.save': {"uri":"keep/courses/{course}/related","methods":["PUT"],"parameters":["course"]},
+  'keep.related.take-away': {"uri":"keep/courses/{course}/related","methods":["DELETE"],"parameters":["course"]},
   'keep.retire': {"uri":"keep/courses/{course}/retire","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.retire.keep': {"uri":"keep/courses/{course}/retire","methods":["PUT"],"parameters":["course"]},
   'keep.retire.plan': {"uri":"keep/courses/{course}/retire","methods":["POST"],"parameters":["course"]},
@@ -111,6 +116,13 @@ export const routes: Config['routes'] = {
   'keep.school.save': {"uri":"keep/school","methods":["PUT"]},
   'keep.segments.forget': {"uri":"keep/people/segments/{segment}","methods":["DELETE"],"wheres":{"segment":"[0-9]+"},"parameters":["segment"]},
   'keep.segments.save': {"uri":"keep/people/segments","methods":["POST"]},
+  'keep.shared': {"uri":"keep/notices/shared/{shared}","methods":["GET","HEAD"],"wheres":{"shared":"[0-9]+"},"parameters":["shared"]},
+  'keep.shared-notices': {"uri":"keep/notices/shared","methods":["GET","HEAD"]},
+  'keep.shared-notices.begin': {"uri":"keep/notices/shared","methods":["POST"]},
+  'keep.shared.draft': {"uri":"keep/notices/shared/{shared}","methods":["PUT"],"wheres":{"shared":"[0-9]+"},"parameters":["shared"]},
+  'keep.shared.let-go': {"uri":"keep/notices/shared/{shared}","methods":["DELETE"],"wheres":{"shared":"[0-9]+"},"parameters":["shared"]},
+  'keep.shared.publish': {"uri":"keep/notices/shared/{shared}/publication","methods":["POST"],"wheres":{"shared":"[0-9]+"},"parameters":["shared"]},
+  'keep.shared.throw-away': {"uri":"keep/notices/shared/{shared}/draft","methods":["DELETE"],"wheres":{"shared":"[0-9]+"},"parameters":["shared"]},
   'keep.shop': {"uri":"keep/outbox/shop","methods":["GET","HEAD"]},
   'keep.shop.tell': {"uri":"keep/outbox/shop/{purchase}","methods":["POST"],"wheres":{"purchase":"[0-9]+"},"parameters":["purchase"]},
   'keep.sightlines': {"uri":"keep/courses/{course}/sightlines","methods":["GET","HEAD"],"parameters":["course"]},
@@ -134,6 +146,7 @@ export const routes: Config['routes'] = {
   'media': {"uri":"media/{medium}","methods":["GET","HEAD"],"wheres":{"medium":"[0-9]+"},"parameters":["medium"]},
   'next-run.stop': {"uri":"next-run/{token}","methods":["GET","HEAD"],"wheres":{"token":"[A-Za-z0-9]{40}"},"parameters":["token"]},
   'next-run.stopped': {"uri":"next-run/{token}","methods":["DELETE"],"wheres":{"token":"[A-Za-z0-9]{40}"},"parameters":["token"]},
+  'picture': {"uri":"pictures/{token}/{width}","methods":["GET","HEAD"],"wheres":{"token":"[a-z0-9]{24}","width":"[0-9]+"},"parameters":["token","width"]},
   'sign-in': {"uri":"sign-in","methods":["GET","HEAD"]},
   'sign-in.link': {"uri":"sign-in/link/{token}","methods":["GET","HEAD"],"parameters":["token"]},
   'sign-in.send': {"uri":"sign-in/link","methods":["POST"]},
@@ -217,6 +230,7 @@ declare module 'ziggy-js' {
     'keep.letters.save': [{"name":"kind","required":true}];
     'keep.letters.usual': [{"name":"kind","required":true}];
     'keep.notices': [];
+    'keep.notices.copies': [];
     'keep.notices.let-go': [{"name":"case","required":true}];
     'keep.notices.preview': [];
     'keep.notices.save': [{"name":"case","required":true}];
@@ -235,12 +249,16 @@ declare module 'ziggy-js' {
     'keep.people.undo': [{"name":"act","required":true}];
     'keep.person': [{"name":"person","required":true}];
     'keep.person.letters': [{"name":"person","required":true}];
+    'keep.pictures': [];
+    'keep.pictures.keep': [];
     'keep.plan-file': [{"name":"course","required":true}];
     'keep.publication.set': [{"name":"course","required":true}];
     'keep.publication.unset': [{"name":"course","required":true}];
     'keep.publish': [{"name":"course","required":true}];
     'keep.rehearsal': [{"name":"course","required":true}];
     'keep.rehearsal.go-on': [{"name":"course","required":true}];
+    'keep.related.save': [{"name":"course","required":true}];
+    'keep.related.take-away': [{"name":"course","required":true}];
     'keep.retire': [{"name":"course","required":true}];
     'keep.retire.keep': [{"name":"course","required":true}];
     'keep.retire.plan': [{"name":"course","required":true}];
@@ -253,6 +271,13 @@ declare module 'ziggy-js' {
     'keep.school.save': [];
     'keep.segments.forget': [{"name":"segment","required":true}];
     'keep.segments.save': [];
+    'keep.shared': [{"name":"shared","required":true}];
+    'keep.shared-notices': [];
+    'keep.shared-notices.begin': [];
+    'keep.shared.draft': [{"name":"shared","required":true}];
+    'keep.shared.let-go': [{"name":"shared","required":true}];
+    'keep.shared.publish': [{"name":"shared","required":true}];
+    'keep.shared.throw-away': [{"name":"shared","required":true}];
     'keep.shop': [];
     'keep.shop.tell': [{"name":"purchase","required":true}];
     'keep.sightlines': [{"name":"course","required":true}];
@@ -276,6 +301,7 @@ declare module 'ziggy-js' {
     'media': [{"name":"medium","required":true}];
     'next-run.stop': [{"name":"token","required":true}];
     'next-run.stopped': [{"name":"token","required":true}];
+    'picture': [{"name":"token","required":true},{"name":"width","required":true}];
     'sign-in': [];
     'sign-in.link': [{"name":"token","required":true}];
     'sign-in.send': [];

@@ -26,7 +26,7 @@ export type NoticeLevel = 'own' | 'module' | 'course' | 'school' | 'usual';
 
 export type OpeningKind = 'at_once' | 'on' | 'after_start' | 'after_previous' | 'held';
 
-export type PartKind = 'words' | 'heading' | 'text' | 'button' | 'sign-in' | 'offers' | 'finish' | 'samples' | 'courses' | 'next-run' | 'ask' | 'open';
+export type PartKind = 'words' | 'heading' | 'text' | 'button' | 'picture' | 'sign-in' | 'offers' | 'finish' | 'samples' | 'courses' | 'next-run' | 'ask' | 'open';
 
 export type Reason = 'course_draft' | 'course_retired' | 'course_not_open' | 'course_over' | 'draft' | 'not_in_pass' | 'tier' | 'not_for_you' | 'not_yet' | 'held' | 'closed' | 'progress' | 'stuck' | 'observers_shut' | 'observers_not_here' | 'learner_cannot' | 'pass_revoked' | 'pass_paused' | 'pass_ended' | 'pass_not_started' | 'guests_shut' | 'guests_not_here' | 'sample_needs_account' | 'no_pass' | 'not_signed_in';
 
@@ -200,6 +200,16 @@ export interface ContentsPage {
   items: ContentRow[];
   open: ContentForm | null;
   mayEdit: boolean;
+  related: RelatedForm | null;
+  courses: CoursePick[];
+}
+
+export interface CopiedNotice {
+  name: string;
+  from: string;
+  heading: string;
+  text: string;
+  parts: Part[];
 }
 
 export interface CourseFrame {
@@ -255,6 +265,7 @@ export interface CoursePage {
   quizzes: number;
   offers: OfferCard[];
   closing: ClosingWords | null;
+  related: RelatedCard | null;
 }
 
 export interface CoursePick {
@@ -517,6 +528,7 @@ export interface LessonPage {
   before: PathRow | null;
   after: PathRow | null;
   next: PathRow | null;
+  related: RelatedCard | null;
 }
 
 export interface LetterChoiceRow {
@@ -628,6 +640,7 @@ export interface NoticePage {
   glyph: Glyph;
   case: NoticeCase;
   heading: Sentence;
+  titled: boolean;
   text: Sentence;
   html: string | null;
   parts: NoticePart[];
@@ -646,6 +659,7 @@ export interface NoticePart {
   label: string | null;
   href: string | null;
   rows: PathRow[];
+  picture: ShownPicture | null;
 }
 
 export interface NoticePreview {
@@ -653,6 +667,9 @@ export interface NoticePreview {
   html: string;
   parts: NoticePart[];
   unknown: string[];
+  findings: string[];
+  met: NoticePage | null;
+  told: string | null;
 }
 
 export interface NoticeRow {
@@ -660,10 +677,13 @@ export interface NoticeRow {
   who: string;
   from: NoticeLevel;
   forOffer: boolean;
-  way: 'show' | 'sign-in' | 'address';
+  way: 'show' | 'shared' | 'sign-in' | 'address';
   heading: string;
   text: string;
   address: string;
+  titled: boolean;
+  shared: number | null;
+  sharedName: string | null;
   parts: Part[];
   version: number;
   usualHeading: string;
@@ -699,6 +719,8 @@ export interface NoticesPage {
   mayEdit: boolean;
   item: string | null;
   offer: string | null;
+  vantages: Vantage[];
+  shared: SharedPick[];
   rows: OutlineRow[];
   offers: OfferPick[];
 }
@@ -948,6 +970,29 @@ export interface RehearsalRow {
   effects: EffectCount[];
 }
 
+export interface RelatedCard {
+  course: string;
+  title: string;
+  heading: string;
+  html: string;
+  button: string;
+  href: string;
+  price: string;
+  several: boolean;
+  picture: ShownPicture | null;
+}
+
+export interface RelatedForm {
+  item: string;
+  other: string;
+  heading: string;
+  text: string;
+  button: string;
+  picture: string;
+  version: number;
+  finding: string | null;
+}
+
 export interface RetirePage {
   course: string;
   title: string;
@@ -1019,6 +1064,7 @@ export interface RunAgainPage {
   version: number;
   first: string | null;
   next: string;
+  hasHolidays: boolean;
   isRetired: boolean;
   takes: boolean;
   waiting: number;
@@ -1056,6 +1102,7 @@ export interface SchoolPage {
   warnDays: number;
   graceDays: number;
   missedDays: number;
+  holidays: string;
   mayRun: boolean;
 }
 
@@ -1079,16 +1126,69 @@ export interface SentencePart {
   title: boolean;
 }
 
+export interface SharedNoticePage {
+  id: number;
+  name: string;
+  version: number;
+  heading: string;
+  titled: boolean;
+  text: string;
+  parts: Part[];
+  isLive: boolean;
+  isDrafted: boolean;
+  published: string | null;
+  places: SharedPlaceRow[];
+  doors: SharedPlaceRow[];
+  more: number;
+  met: number;
+  courses: number;
+  placeholders: PlaceholderRow[];
+  mayEdit: boolean;
+}
+
+export interface SharedNoticesPage {
+  notices: SharedRow[];
+  mayEdit: boolean;
+}
+
+export interface SharedPick {
+  id: number;
+  name: string;
+}
+
+export interface SharedPlaceRow {
+  course: string | null;
+  at: string;
+  item: string | null;
+  offer: string | null;
+  offerTitle: string | null;
+  case: NoticeCase;
+  who: string;
+  met: number | null;
+}
+
+export interface SharedRow {
+  id: number;
+  name: string;
+  isLive: boolean;
+  isDrafted: boolean;
+  places: number;
+  courses: string[];
+  met: number;
+}
+
 export interface ShiftedDate {
   what: string;
   plan: string | null;
   before: string;
   after: string;
+  holiday: boolean;
 }
 
 export interface ShiftedDates {
   days: number;
   first: string;
+  skipped: number;
   dates: ShiftedDate[];
 }
 
@@ -1107,6 +1207,15 @@ export interface ShopPage {
   page: number;
   pages: number;
   find: string | null;
+}
+
+export interface ShownPicture {
+  token: string;
+  title: string;
+  address: string;
+  sources: string;
+  width: number;
+  height: number;
 }
 
 export interface Sight {

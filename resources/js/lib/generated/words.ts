@@ -123,6 +123,9 @@ export const words = {
   'guest.why': "Whoever invited you has given you a pass phrase.",
   'guest.phrase': "Pass phrase",
   'guest.enter': "Come in",
+  'related.title': "Another course: {title}",
+  'related.for': "{title}, {price}",
+  'related.from': "{title}: several ways, such as for {price}",
   'letters.title': "Letters: {title}",
   'letters.get': "You get these letters. {told}",
   'letters.not': "You do not get these letters. {told}",
@@ -320,6 +323,9 @@ export interface Parts {
   'guest.why': never;
   'guest.phrase': never;
   'guest.enter': never;
+  'related.title': 'title';
+  'related.for': 'title' | 'price';
+  'related.from': 'title' | 'price';
   'letters.title': 'title';
   'letters.get': 'told';
   'letters.not': 'told';

@@ -6,6 +6,7 @@ import { clsx } from 'clsx';
 import { Prose } from '../../learn/Prose';
 import type { ContentForm, ContentMedium, ContentRow, ContentsPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
+import { RelatedEditor } from '../../contents/RelatedEditor';
 import { QuizEditor } from '../../contents/QuizEditor';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
@@ -14,7 +15,7 @@ import css from '../../contents/contents.module.css';
 import ui from '../../ui/ui.module.css';
 
 /** What the lessons and boards of a course hold. */
-export default function Contents({ course, title, about, items, open, mayEdit }: ContentsPage) {
+export default function Contents({ course, title, about, items, open, mayEdit, related, courses }: ContentsPage) {
   return (
     <KeepShell title={say('contents.contents.contents_of_title', { title })}>
       <div className={ui.head}>
@@ -43,7 +44,10 @@ export default function Contents({ course, title, about, items, open, mayEdit }:
             ))}
           </ul>
         </nav>
-        {open === null ? <About key={about} course={course} about={about} mayEdit={mayEdit} /> : <ItemForm key={`${open.key} ${open.version}`} course={course} open={open} mayEdit={mayEdit} />}
+        <div>
+          {open === null ? <About key={about} course={course} about={about} mayEdit={mayEdit} /> : <ItemForm key={`${open.key} ${open.version}`} course={course} open={open} mayEdit={mayEdit} />}
+          {related !== null && <RelatedEditor key={`${related.item} ${related.version}`} course={course} related={related} courses={courses} mayEdit={mayEdit} />}
+        </div>
       </main>
     </KeepShell>
   );

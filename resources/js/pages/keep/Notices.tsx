@@ -1,5 +1,5 @@
 import { Link, router, useForm } from '@inertiajs/react';
-import { Button, Modal, Radio, Select, Textarea, TextInput } from '@mantine/core';
+import { Button, Modal, Radio, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { clsx } from 'clsx';
 
@@ -9,7 +9,7 @@ import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { NoticePreviewed } from '../../notices/NoticePreviewed';
 import { ToldTabs } from '../../notices/ToldTabs';
-import { PartsEditor } from '../../notices/PartsEditor';
+import { NoticeWords } from '../../notices/NoticeWords';
 import { to } from '../../lib/route';
 import css from '../../notices/notices.module.css';
 import ui from '../../ui/ui.module.css';
@@ -23,7 +23,7 @@ const FROM: Record<NoticeLevel, string> = {
 };
 
 /** What people meet at closed doors. */
-export default function Notices({ course, title, notices, placeholders, open, mayEdit, item, offer, rows, offers }: NoticesPage) {
+export default function Notices({ course, title, notices, placeholders, open, mayEdit, item, offer, rows, offers, vantages, shared }: NoticesPage) {
   const base = course === null ? to('keep.notices') : to('keep.course-notices', { course });
   const place: Place = { item, offer };
   const shown = notices.find((notice) => notice.case === open);
@@ -67,7 +67,7 @@ export default function Notices({ course, title, notices, placeholders, open, ma
             ))}
           </ul>
         </nav>
-        {shown !== undefined && <NoticeForm key={`${shown.case} ${shown.version} ${item} ${offer}`} notice={shown} base={base} isCourse={course !== null} place={place} placeholders={placeholders} rows={rows} offers={offers} mayEdit={mayEdit} />}
+        {shown !== undefined && <NoticeForm key={`${shown.case} ${shown.version} ${item} ${offer}`} notice={shown} base={base} isCourse={course !== null} place={place} placeholders={placeholders} rows={rows} offers={offers} vantages={vantages} shared={shared} mayEdit={mayEdit} />}
       </main>
     </KeepShell>
   );
@@ -119,6 +119,8 @@ function PlacePicker({ base, open, place, rows, offers }: PlacePickerProps) {
 function told(notice: NoticeRow): string {
   const from = notice.forOffer ? say('notices.from.for_offer', { from: FROM[notice.from] }) : FROM[notice.from];
   switch (notice.way) {
+    case 'shared':
+      return say('notices.from.shared', { name: notice.sharedName ?? '', from });
     case 'sign-in':
       return say('notices.from.sign_in', { from });
     case 'address':
@@ -136,6 +138,8 @@ interface NoticeFormProps {
   placeholders: PlaceholderRow[];
   rows: NoticesPage['rows'];
   offers: NoticesPage['offers'];
+  vantages: NoticesPage['vantages'];
+  shared: NoticesPage['shared'];
   mayEdit: boolean;
 }
 
@@ -145,10 +149,12 @@ interface NoticeFields extends Place {
   heading: string;
   text: string;
   address: string;
+  shared: number | null;
+  titled: boolean;
   parts: Part[];
 }
 
-function NoticeForm({ notice, base, isCourse, place, placeholders, rows, offers, mayEdit }: NoticeFormProps) {
+function NoticeForm({ notice, base, isCourse, place, placeholders, rows, offers, vantages, shared, mayEdit }: NoticeFormProps) {
   const form = useForm<NoticeFields>({
     ...place,
     version: notice.version,
@@ -156,6 +162,8 @@ function NoticeForm({ notice, base, isCourse, place, placeholders, rows, offers,
     heading: notice.heading === '' ? notice.usualHeading : notice.heading,
     text: notice.text === '' ? notice.usualText : notice.text,
     address: notice.address,
+    shared: notice.shared,
+    titled: notice.titled,
     parts: notice.parts,
   });
   const { data, errors, setData } = form;
@@ -179,32 +187,24 @@ function NoticeForm({ notice, base, isCourse, place, placeholders, rows, offers,
         <Radio.Group label={say('notices.form.way')} value={data.way} error={errors.way} onChange={(way) => setData('way', way as NoticeRow['way'])}>
           <Radio value="show" label={say('notices.form.show')} disabled={!mayEdit} />
           {notice.canSendToSignIn && <Radio value="sign-in" label={say('notices.form.sign_in')} disabled={!mayEdit} />}
+          <Radio value="shared" label={say('notices.form.shared')} description={shared.length === 0 ? say('notices.form.shared_none') : undefined} disabled={!mayEdit || shared.length === 0} />
           <Radio value="address" label={say('notices.form.address')} disabled={!mayEdit} />
         </Radio.Group>
+        {data.way === 'shared' && (
+          <>
+            <Select label={say('notices.form.which')} allowDeselect={false} searchable disabled={!mayEdit} data={shared.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={data.shared === null ? null : `${data.shared}`} error={errors.shared} onChange={(id) => setData('shared', id === null ? null : Number(id))} />
+            {data.shared !== null && (
+              <p>
+                <Link href={to('keep.shared', { shared: data.shared })}>{say('notices.form.shared_edit')}</Link>
+              </p>
+            )}
+          </>
+        )}
         {data.way === 'address' && (
           <TextInput label={say('notices.form.address_field')} description={say('notices.form.address_told')} placeholder={to('courses')} maxLength={500} disabled={!mayEdit} value={data.address} error={errors.address} onChange={(event) => setData('address', event.currentTarget.value)} />
         )}
         {data.way === 'show' && (
-          <>
-            <TextInput label={say('notices.form.heading')} maxLength={200} disabled={!mayEdit} value={data.heading} error={errors.heading} onChange={(event) => setData('heading', event.currentTarget.value)} />
-            <Textarea label={say('notices.form.text')} description={say('notices.form.text_told')} autosize minRows={4} maxRows={14} maxLength={5000} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
-            <details className={css.placeholders}>
-              <summary>{say('notices.form.placeholders')}</summary>
-              <dl>
-                {placeholders.map(({ name, means }) => (
-                  <div key={name}>
-                    <dt>
-                      <button type="button" className={ui.linklike} disabled={!mayEdit} onClick={() => setData('text', `${data.text}{${name}}`)}>
-                        {`{${name}}`}
-                      </button>
-                    </dt>
-                    <dd>{means}</dd>
-                  </div>
-                ))}
-              </dl>
-            </details>
-            <PartsEditor parts={data.parts} errors={errors} rows={rows} offers={offers} disabled={!mayEdit} onChange={(parts) => setData('parts', parts)} />
-          </>
+          <NoticeWords words={data} errors={errors} placeholders={placeholders} rows={rows} offers={offers} disabled={!mayEdit} onChange={(words) => setData((now) => ({ ...now, ...words }))} />
         )}
         {mayEdit && (
           <div className={ui['review-acts']}>
@@ -219,7 +219,7 @@ function NoticeForm({ notice, base, isCourse, place, placeholders, rows, offers,
           </div>
         )}
       </form>
-      <NoticePreviewed base={base} item={place.item} met={notice.case} way={data.way} heading={data.heading} text={data.text} address={data.address} parts={data.parts} />
+<NoticePreviewed base={base} place={place} met={notice.case} way={data.way} words={data} address={data.address} vantages={vantages} rows={rows} />
       <Modal opened={letsGo} onClose={() => setLetsGo(false)} title={say('notices.back.ask', { back })}>
         <p>{say(isPlace ? 'notices.back.told_wider' : isCourse ? 'notices.back.told_school' : 'notices.back.told_usual')}</p>
         <div className={clsx(ui['review-acts'], ui['modal-acts'])}>

@@ -40,10 +40,10 @@ export default function RunAgain(page: RunAgainPage) {
   );
 }
 
-function Shift({ course, title, version, first, next, isRetired, mayEdit }: RunAgainPage) {
-  const form = useForm({ version, first: next, weekdays: true, as: 'draft', title: say('courses.run_again.another', { course: title }), reopen: isRetired });
+function Shift({ course, title, version, first, next, hasHolidays, isRetired, mayEdit }: RunAgainPage) {
+  const form = useForm({ version, first: next, weekdays: true, holidays: hasHolidays, as: 'draft', title: say('courses.run_again.another', { course: title }), reopen: isRetired });
   const { data, errors, setData } = form;
-  const { last: moved } = useAsked<ShiftedDates>(data.first === '' ? null : withQuery(to('keep.run-again.dates', { course }), { first: data.first, weekdays: data.weekdays ? 1 : null }));
+  const { last: moved } = useAsked<ShiftedDates>(data.first === '' ? null : withQuery(to('keep.run-again.dates', { course }), { first: data.first, weekdays: data.weekdays ? 1 : null, holidays: data.holidays ? 1 : null }));
   return (
     <form
       className={ui.review}
@@ -58,9 +58,14 @@ function Shift({ course, title, version, first, next, isRetired, mayEdit }: RunA
         <TextInput type="date" label={say('courses.run_again.first')} value={data.first} error={errors.first} disabled={!mayEdit} onChange={(event) => setData('first', event.currentTarget.value)} />
         <Checkbox label={say('courses.run_again.weekdays')} checked={data.weekdays} disabled={!mayEdit} onChange={(event) => setData('weekdays', event.currentTarget.checked)} />
       </div>
+      {hasHolidays ? (
+        <Checkbox label={say('courses.run_again.holidays')} checked={data.holidays} disabled={!mayEdit} onChange={(event) => setData('holidays', event.currentTarget.checked)} />
+      ) : (
+        <p className={ui.soft}>{saying('courses.run_again.no_holidays', { school: <Link key="school" href={to('keep.school')}>{say('courses.run_again.no_holidays_link')}</Link> })}</p>
+      )}
       {first !== null && moved !== null && (
         <>
-          <p role="status">{say('courses.run_again.moves', { days: Math.abs(moved.days), way: moved.days < 0 ? 'back' : moved.days === 0 ? 'none' : 'on', first: moved.first })}</p>
+          <p role="status">{say('courses.run_again.moves', { days: Math.abs(moved.days), way: moved.days < 0 ? 'back' : moved.days === 0 ? 'none' : 'on', first: moved.first })}{moved.skipped > 0 && ` ${say('courses.run_again.skipped', { days: moved.skipped })}`}</p>
           <div className={css.shifted}>
             <table className={ui.list}>
               <caption className={ui.vh}>{say('courses.run_again.caption')}</caption>
@@ -81,6 +86,7 @@ function Shift({ course, title, version, first, next, isRetired, mayEdit }: RunA
                     <td>{date.before}</td>
                     <td>
                       <b>{date.after}</b>
+                      {date.holiday && <span className={ui.takes}> {say('courses.run_again.holiday')}</span>}
                     </td>
                   </tr>
                 ))}

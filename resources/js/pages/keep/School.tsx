@@ -1,5 +1,5 @@
 import { useForm } from '@inertiajs/react';
-import { Button, Checkbox, NumberInput, TextInput } from '@mantine/core';
+import { Button, Checkbox, NumberInput, Textarea, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 import { clsx } from 'clsx';
 
@@ -9,8 +9,8 @@ import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import ui from '../../ui/ui.module.css';
 
-export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, missedDays, mayRun }: SchoolPage) {
-  const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null });
+export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, missedDays, holidays, mayRun }: SchoolPage) {
+  const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null, holidays });
   const { data, errors, setData } = form;
   return (
     <KeepShell title={say('school.school.school')}>
@@ -37,6 +37,7 @@ export default function School({ name, zone, currency, guests, contactName, cont
             <NumberInput label={say('school.school.erase_so_many_days')} min={0} max={3650} allowDecimal={false} disabled={!mayRun} value={data.graceDays ?? ''} error={errors.graceDays} onChange={(days) => setData('graceDays', days === '' ? null : Number(days))} />
           </div>
           <NumberInput label={say('school.school.end_membership_so_many')} min={0} max={90} allowDecimal={false} disabled={!mayRun} value={data.missedDays ?? ''} error={errors.missedDays} onChange={(days) => setData('missedDays', days === '' ? null : Number(days))} />
+          <Textarea label={say('school.school.holidays')} description={say('school.school.holidays_told')} autosize minRows={2} maxRows={12} maxLength={5000} disabled={!mayRun} value={data.holidays} error={errors.holidays} onChange={(event) => setData('holidays', event.currentTarget.value)} />
           {mayRun && (
             <div className={ui['review-acts']}>
               <Button type="submit" loading={form.processing} disabled={!form.isDirty}>

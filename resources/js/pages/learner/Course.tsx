@@ -2,6 +2,7 @@ import { Link } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 
 import { Prose } from '../../learn/Prose';
+import { Related } from '../../learn/Related';
 import { useTurns } from '../../learn/useTurns';
 import { learnerAddress, withQuery } from '../../lib/address';
 import { useLearnerAddress } from '../../lib/page';
@@ -17,7 +18,7 @@ import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 
-export default function Course({ course, next, last, opens, about, videos, quizzes, offers, closing }: CoursePage) {
+export default function Course({ course, next, last, opens, about, videos, quizzes, offers, closing, related }: CoursePage) {
   useTurns(course.turnsIn);
   const address = useLearnerAddress();
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
@@ -80,6 +81,7 @@ export default function Course({ course, next, last, opens, about, videos, quizz
           <Prose html={about} />
           {closing !== null && <Closing course={course.key} closing={closing} />}
           <Path course={course} />
+          <Related related={related} />
         </div>
       </div>
     </LearnerShell>

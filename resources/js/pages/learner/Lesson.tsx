@@ -5,6 +5,7 @@ import { clsx } from 'clsx';
 import { Media } from '../../learn/Media';
 import { Prose } from '../../learn/Prose';
 import { Quiz } from '../../learn/Quiz';
+import { Related } from '../../learn/Related';
 import { useTurns } from '../../learn/useTurns';
 import { learnerAddress, withQuery } from '../../lib/address';
 import { useLearnerAddress, useShared } from '../../lib/page';
@@ -18,7 +19,7 @@ import { say, saying } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 import ui from '../../ui/ui.module.css';
 
-export default function Lesson({ course, item, html, finish, media, quiz, watch, parts, before, after, next }: LessonPage) {
+export default function Lesson({ course, item, html, finish, media, quiz, watch, parts, before, after, next, related }: LessonPage) {
   const { standIn } = useShared();
   useTurns(course.turnsIn);
   const isEmpty = html === '' && media.length === 0 && quiz === null && parts.length === 0;
@@ -43,6 +44,7 @@ export default function Lesson({ course, item, html, finish, media, quiz, watch,
             <Finish course={course.key} item={item} finish={finish} hasVideo={watch !== null} hasQuiz={quiz !== null} />
             <Onward course={course.key} item={item} before={before} after={after} next={next} />
           </footer>
+          <Related related={related} />
         </article>
       </div>
     </LearnerShell>

@@ -1,165 +1,20 @@
-import { Link, useForm } from '@inertiajs/react';
-import { Button } from '@mantine/core';
-import { clsx } from 'clsx';
-
-import { Prose } from '../../learn/Prose';
 import { useTurns } from '../../learn/useTurns';
-import { useLearnerAddress, useShared } from '../../lib/page';
-import type { NoticePage, NoticePart, PathRow } from '../../lib/generated/types';
-import { plainText } from '../../lib/words';
 import { CourseSide } from '../../learn/CourseSide';
-import { AccountFields } from '../../ui/AccountFields';
-import { Instead } from '../../learn/Instead';
 import { LearnerShell } from '../../learn/LearnerShell';
-import { NextRunForm } from '../../learn/NextRunForm';
-import { OfferCards } from '../../learn/Offers';
-import { Words } from '../../ui/Words';
-import { to } from '../../lib/route';
-import { say, saying } from '../../lib/say';
+import { NoticeBody } from '../../learn/NoticeBody';
+import type { NoticePage } from '../../lib/generated/types';
+import { plainText } from '../../lib/words';
 import css from '../../learn/learn.module.css';
-import ui from '../../ui/ui.module.css';
 
 export default function Notice(page: NoticePage) {
-  const { course, item, glyph, heading, signIn } = page;
+  const { course, item, heading, signIn } = page;
   useTurns(course.turnsIn);
   return (
     <LearnerShell title={plainText(heading)} signIn={signIn}>
       <div className={css.two}>
         <CourseSide course={course} here={item} />
-        <section className={clsx(ui.notice, css.notice)}>
-          <div className={clsx(ui.wall, ui[`wall-${glyph}`])} aria-hidden>
-            <i />
-          </div>
-          <h1>{plainText(heading)}</h1>
-          {page.parts.map((part, index) => (
-            // Parts have no name but their place.
-            // oxlint-disable-next-line react/no-array-index-key
-            <Part key={index} part={part} page={page} />
-          ))}
-        </section>
+        <NoticeBody page={page} />
       </div>
     </LearnerShell>
-  );
-}
-
-/** One part of a notice; the server has left out what leads nowhere. */
-function Part({ part, page }: { part: NoticePart; page: NoticePage }) {
-  const { course, item, text, html, signIn, contactName, contactEmail, lookAt, offers, signUp, instead } = page;
-  const { standIn } = useShared();
-  switch (part.kind) {
-    case 'words':
-      return html === null ? (
-        <p className={css['notice-text']}>
-          <Words segments={text.segments} />
-        </p>
-      ) : (
-        <div className={css['notice-text']}>
-          <Prose html={html} />
-        </div>
-      );
-    case 'text':
-      return (
-        <div className={css['notice-text']}>
-          <Prose html={part.html ?? ''} />
-        </div>
-      );
-    case 'heading':
-      return <h2 className={css['notice-heading']}>{part.label}</h2>;
-    case 'button':
-      return <NoticeButton label={part.label ?? ''} href={part.href ?? ''} />;
-    case 'sign-in':
-      return (
-        <>
-          <p>
-            {standIn === undefined && signIn !== null ? (
-              <Button component={Link} href={signIn} size="md">
-                {say('sign_in')}
-              </Button>
-            ) : (
-              <Button size="md" disabled>
-                {say('sign_in')}
-              </Button>
-            )}
-          </p>
-          {page.case === 'account' && standIn === undefined && <LookForm course={course.key} item={item} />}
-        </>
-      );
-    case 'offers':
-      return <OfferCards offers={offers} />;
-    case 'finish':
-      return <Rows title={say('notice.finish')} course={course.key} rows={part.rows} />;
-    case 'samples':
-      return <Rows title={say('notice.samples')} course={course.key} rows={part.rows} />;
-    case 'courses':
-      return <Instead courses={instead} />;
-    case 'next-run':
-      return <NextRunForm course={course.key} signUp={signUp} />;
-    case 'ask':
-      return <p className={css.askline}>{saying('notice.ask', { contact: <a key="contact" href={`mailto:${contactEmail ?? ''}`}>{say('notice.contact', { name: contactName ?? '' })}</a> })}</p>;
-    case 'open':
-      return lookAt === null ? null : <OpenNow course={course.key} row={lookAt} />;
-  }
-}
-
-function OpenNow({ course, row }: { course: string; row: PathRow }) {
-  const address = useLearnerAddress();
-  return <p className={css.askline}>{saying('notice.open', { item: <Link key="item" href={address(course, row.key)}>{row.title}</Link> })}</p>;
-}
-
-/** A button of the school's own. Whoever stands in presses none. */
-function NoticeButton({ label, href }: { label: string; href: string }) {
-  const { standIn } = useShared();
-  return (
-    <p className={css.noticebutton}>
-      {standIn !== undefined ? (
-        <Button size="md" variant="default" disabled>
-          {label}
-        </Button>
-      ) : href.startsWith('/') ? (
-        <Button component={Link} href={href} size="md" variant="default">
-          {label}
-        </Button>
-      ) : (
-        <Button component="a" href={href} size="md" variant="default" rel="noopener">
-          {label}
-        </Button>
-      )}
-    </p>
-  );
-}
-
-function Rows({ title, course, rows }: { title: string; course: string; rows: PathRow[] }) {
-  const address = useLearnerAddress();
-  return (
-    <section className={css.noticerows} aria-label={title}>
-      <h2 className={css['notice-heading']}>{title}</h2>
-      <ul>
-        {rows.map((row) => (
-          <li key={row.key}>
-            <Link href={address(course, row.key)}>{row.title}</Link>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-/** A sample asks for a name and an address first. */
-function LookForm({ course, item }: { course: string; item: string }) {
-  const form = useForm({ name: '', email: '' });
-  return (
-    <form
-      className={css.doorform}
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        form.post(to('lesson.look', { course, item }));
-      }}
-    >
-      <AccountFields data={form.data} errors={form.errors} onSet={(changes) => form.setData((now) => ({ ...now, ...changes }))} />
-      <Button type="submit" size="md" loading={form.processing}>
-        {say('notice.have_look')}
-      </Button>
-    </form>
   );
 }

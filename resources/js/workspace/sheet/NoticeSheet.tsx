@@ -9,6 +9,7 @@ import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
 import { listed, plainText } from '../../lib/words';
+import { Picture } from '../../ui/Picture';
 import { Words } from '../../ui/Words';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
@@ -124,7 +125,7 @@ function MiniNotice({ notice }: { notice: NoticePage }) {
       <div className={clsx(ui.wall, ui[`wall-${notice.glyph}`], css.miniwall)} aria-hidden>
         <i />
       </div>
-      <h4>{plainText(notice.heading)}</h4>
+      <h4 className={notice.titled ? undefined : ui.vh}>{plainText(notice.heading)}</h4>
       {notice.parts.map((part, index) => (
         // Parts have no name but their place.
         // oxlint-disable-next-line react/no-array-index-key
@@ -146,6 +147,8 @@ function MiniPart({ part, notice }: { part: NoticePart; notice: NoticePage }) {
       );
     case 'text':
       return <Prose html={part.html ?? ''} />;
+    case 'picture':
+      return part.picture === null ? null : <Picture picture={part.picture} sizes="320px" />;
     case 'heading':
     case 'button':
       return <p className={css.ministep}>{part.label}</p>;

@@ -11,12 +11,16 @@ use App\Http\Requests\NoticePlaces;
 use App\Http\Requests\NoticeRequest;
 use App\Http\Text;
 use App\Models\Course;
+use App\Models\NoticeText;
 use App\Notices\NoticeCase;
 use App\Notices\NoticePlace;
+use App\Notices\Parts\Part;
 use App\Notices\SaveNotice;
 use App\Pages\Notices\NoticeMetBuilder;
+use App\Pages\Notices\NoticePreviewBuilder;
 use App\Pages\Notices\NoticesPageBuilder;
 use App\Pages\Shared\Flash;
+use App\Sightlines\Vantages\VantagePoint;
 use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -49,11 +53,20 @@ final readonly class NoticesController
         return $met === null ? new JsonResponse(['message' => Say::text('told.notices_controller.no_notice_here')], 404) : new JsonResponse($met);
     }
 
-    public function preview(Request $request, ?Course $course = null): JsonResponse
+    public function preview(Request $request, NoticePreviewBuilder $previews, ?Course $course = null): JsonResponse
     {
         $request->validate(['heading' => ['nullable', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:5000'], 'parts' => ['nullable', 'array', 'max:20']]);
+        $place = $course === null ? NoticePlace::school() : NoticePlaces::of($request, $course);
+        $case = NoticeCase::tryFrom(Text::of($request, 'case', 50));
+        $typed = new NoticeText(['way' => 'show', 'heading' => Text::of($request, 'heading', 300), 'titled' => $request->boolean('titled', true), 'text' => Text::of($request, 'text', 5000), 'parts' => $request->filled('parts') ? Part::toJson(NoticeParts::of($request)) : ($request->has('parts') ? '[]' : null)]);
+        $point = VantagePoint::parse(Text::of($request, 'as', 500));
+        $example = $previews->example($place, $case, $typed);
+        if ($course === null || $case === null || $point === null) {
+            return new JsonResponse($example);
+        }
+        [$met, $told] = $previews->metBy($course, $place, $case, $typed, $point, Text::of($request, 'row', 200) ?: null, WhoLooks::bearer($request));
 
-        return new JsonResponse($this->pages->preview($course, Text::of($request, 'heading', 300), Text::of($request, 'text'), Text::of($request, 'item', 200), NoticeParts::of($request)));
+        return new JsonResponse([...get_object_vars($example), 'met' => $met, 'told' => $told]);
     }
 
     public function update(NoticeRequest $request, string $case): RedirectResponse
@@ -83,7 +96,7 @@ final readonly class NoticesController
         return $this->set($request, $place, NoticeCase::tryFrom($case) ?? abort(404), null);
     }
 
-    /** @param  ?array{way: string, heading: string, text: string, address: ?string, parts?: ?string}  $words */
+    /** @param  ?array{way: string, heading: string, text: string, address: ?string, titled?: bool, shared_id?: ?int, parts?: ?string}  $words */
     private function set(Request $request, NoticePlace $place, NoticeCase $case, ?array $words): RedirectResponse
     {
         $author = WhoLooks::signedIn($request);

@@ -10,7 +10,6 @@ use App\Drafts\DraftConflict;
 use App\Drafts\EditDraft;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\MakeCourse;
-use App\Drafts\RunAgain\ShiftDates;
 use App\Http\Requests\RunAgainRequest;
 use App\Models\Course;
 use App\Notices\NextRuns\BeginTelling;
@@ -41,14 +40,14 @@ final readonly class RunAgainController
     /** Where each date would go, before anything is kept. */
     public function dates(RunAgainRequest $request, Course $course): JsonResponse
     {
-        return new JsonResponse($this->pages->moved($course, $request->first(), $request->keepsWeekdays()));
+        return new JsonResponse($this->pages->moved($course, $request->first(), $request->keepsWeekdays(), $request->skipsHolidays()));
     }
 
     /** In the draft of the course, to be looked at over time and published; or in a course like it. */
     public function store(RunAgainRequest $request, Course $course, EditDraft $edit, MakeCourse $make): RedirectResponse
     {
         Gate::authorize('edit-rules');
-        $shift = new ShiftDates($this->pages->days($course, $request->first(), $request->keepsWeekdays()), $request->boolean('reopen'));
+        $shift = $this->pages->shift($course, $request->first(), $request->keepsWeekdays(), $request->skipsHolidays(), $request->boolean('reopen'));
         $author = WhoLooks::signedIn($request);
         try {
             if ($request->input('as') === 'course') {

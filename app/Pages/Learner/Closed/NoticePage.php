@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Learner;
+namespace App\Pages\Learner\Closed;
 
 use App\Learning\CourseFrame;
 use App\Learning\PathRow;
 use App\Notices\NoticeCase;
 use App\Offers\Sales\OfferCard;
+use App\Pages\Learner\FrontCourse;
 use App\Words\Glyph;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
@@ -19,6 +20,7 @@ final readonly class NoticePage
     /**
      * @param  string  $item  its key
      * @param  string  $case  the kind of closed door
+     * @param  bool  $titled  false: the heading is not to be seen
      * @param  ?string  $html  the school's own words in the place of the text, sanitised
      * @param  list<NoticePart>  $parts  what stands there, in order
      * @param  ?string  $signIn  where to sign in and come back
@@ -33,6 +35,7 @@ final readonly class NoticePage
         #[OA\Property(enum: Glyph::class)] public string $glyph,
         #[OA\Property(enum: NoticeCase::class)] public string $case,
         #[OA\Property] public Sentence $heading,
+        #[OA\Property] public bool $titled,
         #[OA\Property] public Sentence $text,
         #[OA\Property] public ?string $html,
         #[OA\Property(items: new OA\Items(ref: NoticePart::class))] public array $parts,

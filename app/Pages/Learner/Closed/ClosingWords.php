@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Learner;
+namespace App\Pages\Learner\Closed;
 
+use App\Pages\Learner\FrontCourse;
 use OpenApi\Attributes as OA;
 
 /** What stands at the end of a course that is over, or is given no more. */

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Learner;
+namespace App\Pages\Learner\Closed;
 
 use App\Learning\PathRow;
 use App\Notices\Parts\PartKind;
+use App\School\Pictures\ShownPicture;
 use OpenApi\Attributes as OA;
 
 /** One part of a notice, as its viewer meets it: nothing that leads nowhere for them. */
@@ -24,6 +25,7 @@ final readonly class NoticePart
         #[OA\Property] public ?string $label = null,
         #[OA\Property] public ?string $href = null,
         #[OA\Property(items: new OA\Items(ref: PathRow::class))] public array $rows = [],
+        #[OA\Property] public ?ShownPicture $picture = null,
     ) {
     }
 }

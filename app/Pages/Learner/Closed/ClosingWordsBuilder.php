@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Learner;
+namespace App\Pages\Learner\Closed;
 
 use App\Access\Answer;
 use App\Access\SchoolClock;
@@ -11,6 +11,8 @@ use App\Models\Course;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeTexts;
 use App\Notices\Placeholders;
+use App\Pages\Learner\FrontCourse;
+use App\Pages\Learner\FrontPageBuilder;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Outline\CourseState;
