@@ -34,7 +34,7 @@ return new class extends Migration
             $table->id();
             $table->foreignId('course_id')->constrained()->cascadeOnDelete();
             $table->string('item_key')->default('')->comment('on whose page it stands; empty: that of the course');
-            $table->foreignId('other_id')->constrained('courses')->cascadeOnDelete()->comment('the course that is offered');
+            $table->foreignId('other_id')->constrained('courses')->cascadeOnDelete();
             $table->string('heading');
             $table->text('text')->comment('Markdown');
             $table->string('button');

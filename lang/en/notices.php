@@ -120,6 +120,7 @@ return [
         'address_told' => 'A page of this site that begins with /, or one that begins with https://',
         'heading' => 'Heading',
         'titled' => 'With a heading',
+        'as_usual' => 'as it is without any of your own',
         'text' => 'Text',
         'text_told' => 'Markdown. What else stands there, and in which order, is said beneath.',
         'placeholders' => 'Names and dates that can stand in it',

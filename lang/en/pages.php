@@ -25,9 +25,9 @@ return [
             'a_lesson' => 'A lesson',
             'left' => '12 days left',
             'nobody' => 'They are not there any more.',
-            'not_met' => '{name} meets no such door here.',
-            'not_met_here' => '{name} does not meet this here.',
-            'met' => 'As {name} meets it at {item}, with what you have typed',
+            'not_met' => 'No such door here is met by {name}.',
+            'not_met_here' => 'This is not met here by {name}.',
+            'met' => 'As met by {name} at {item}, with what you have typed',
         ],
     ],
     'contents_page_builder' => [

@@ -19,6 +19,7 @@ final class NoticePartsTest extends TestCase
     {
         parent::setUp();
         $this->demoSchool();
+        $this->wordless();
         $this->actingAs($this->person('hege'));
     }
 

@@ -16,6 +16,7 @@ final class NoticePreviewTest extends TestCase
     {
         parent::setUp();
         $this->demoSchool();
+        $this->wordless();
         $this->actingAs($this->person('hege'));
     }
 
@@ -74,9 +75,9 @@ final class NoticePreviewTest extends TestCase
     public function test_who_meets_no_such_door_is_told_of_and_shown_nothing(): void
     {
         $told = $this->preview(['case' => 'no-pass', 'as' => 'visitor']);
-        self::assertSame([null, 'a visitor meets no such door here.'], [$told['met'], $told['told']]);
+        self::assertSame([null, 'No such door here is met by a visitor.'], [$told['met'], $told['told']]);
         $told = $this->preview(['case' => 'unknown', 'as' => 'visitor', 'row' => 'l-welcome']);
-        self::assertSame([null, 'a visitor does not meet this here.'], [$told['met'], $told['told']]);
+        self::assertSame([null, 'This is not met here by a visitor.'], [$told['met'], $told['told']]);
         $told = $this->preview(['case' => 'unknown', 'as' => 'visitor', 'item' => 'm-planks']);
         self::assertIsArray($told['met']);
         self::assertSame('m-planks', $told['met']['item'], 'At the place at which the words stand.');

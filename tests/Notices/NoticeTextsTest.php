@@ -22,6 +22,7 @@ final class NoticeTextsTest extends TestCase
     {
         parent::setUp();
         $this->demoSchool();
+        $this->wordless();
     }
 
     /**

@@ -28,6 +28,7 @@ final class NoticesLensTest extends TestCase
     {
         parent::setUp();
         $this->demoSchool();
+        $this->wordless();
         $this->actingAs($this->person('hege'));
     }
 

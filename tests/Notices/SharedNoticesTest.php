@@ -19,6 +19,7 @@ final class SharedNoticesTest extends TestCase
     {
         parent::setUp();
         $this->demoSchool();
+        $this->wordless();
         $this->actingAs($this->person('hege'));
     }
 

@@ -20,6 +20,7 @@ final class RelatedOffersTest extends TestCase
     {
         parent::setUp();
         $this->demoSchool();
+        $this->wordless();
         Offer::query()->where('key', 'frames-pass')->update(['price' => 24000, 'currency' => 'EUR']);
         $this->actingAs($this->person('hege'));
     }

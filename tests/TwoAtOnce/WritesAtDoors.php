@@ -8,6 +8,7 @@ use App\Models\Pass;
 use Closure;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Tests\Factories\SharedNoticeFactory;
 
 /** What is written at closed doors and at the end of courses, for {@see WriteBesideWriteTest}. */
 trait WritesAtDoors
@@ -25,6 +26,16 @@ trait WritesAtDoors
         return [
             'write a notice' => [$admin, static fn (self $test) => $test->put('/keep/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('heading', 'Not yet')->exists()],
             'write a notice of a row' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.', 'item' => 'l-planes', 'offer' => 'taster'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('scope', 'like', '%l-planes%')->exists()],
+            'begin a shared notice' => [$admin, $post('/keep/notices/shared', ['name' => 'Ask us', 'heading' => '', 'text' => 'Ask.']), static fn (): bool => DB::table('shared_notices')->where('name', 'Ask us')->exists()],
+            'publish a shared notice' => [
+                static function (self $test): void {
+                    $test->actingAs($test->person('hege'));
+                    SharedNoticeFactory::new()->createOne(['id' => 1, 'draft' => ['heading' => 'New', 'titled' => true, 'text' => '', 'parts' => null]]);
+                },
+                $post('/keep/notices/shared/1/publication', ['version' => 1]),
+                static fn (): bool => DB::table('shared_notices')->whereNull('draft')->where('version', 2)->exists(),
+            ],
+            'offer another course' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/related', ['version' => 0, 'item' => '', 'other' => 'steam-frames', 'heading' => 'Next', 'text' => '', 'button' => 'Take it'])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('related_offers')->exists()],
             'settle a letter' => [$admin, static fn (self $test) => $test->put('/keep/notices/letters/next-run', ['version' => 0, 'on' => false, 'subject' => 'Again', 'body' => '{address}'])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('letter_texts')->where('subject', 'Again')->exists()],
             'want no more letters' => [static fn (self $test): mixed => $test->actingAs($test->person('eira')), static fn (self $test) => $test->put('/account/letters', ['kind' => 'ended', 'wanted' => false])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('letter_choices')->where('kind', 'ended')->exists()],
             'write letters that are due' => [static fn (): null => null, static fn (): int => Artisan::call('keep:write-letters'), static fn (): bool => DB::table('messages')->where('state', 'sent')->where('kind', 'ends-soon')->exists()],

@@ -17,6 +17,9 @@ import ui from '../ui/ui.module.css';
 /** The wall above it, where it is not a plain one. */
 const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', 'course-not-open': 'later', ended: 'over', withdrawn: 'over', closed: 'over', 'course-over': 'over', 'course-retired': 'over' };
 
+/** Doors that only somebody who has signed in can meet. */
+const SIGNED_IN = new Set<NoticeCase>(['no-pass', 'other-tier', 'other-part', 'too-early', 'held', 'finish-first', 'stuck', 'ended', 'paused', 'withdrawn', 'no-observers']);
+
 /** In pixels, at which it can be looked at; 0: as wide as there is room. */
 const WIDTHS = [0, 390, 1280];
 
@@ -147,6 +150,8 @@ function canStand(kind: PartKind, met: NoticeCase): boolean {
     case 'courses':
     case 'next-run':
       return met === 'course-over' || met === 'course-retired';
+    case 'sign-in':
+      return !SIGNED_IN.has(met);
     case 'finish':
       return met === 'finish-first';
     default:

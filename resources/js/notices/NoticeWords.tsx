@@ -31,8 +31,8 @@ export function NoticeWords({ words, errors, placeholders, rows, offers, disable
   return (
     <>
       <Checkbox label={say('notices.form.titled')} disabled={disabled} checked={words.titled} onChange={(event) => onChange({ titled: event.currentTarget.checked })} />
-      {words.titled && <TextInput label={say('notices.form.heading')} maxLength={200} disabled={disabled} value={words.heading} error={errors.heading} onChange={(event) => onChange({ heading: event.currentTarget.value })} />}
-      <Textarea label={say('notices.form.text')} description={say('notices.form.text_told')} autosize minRows={4} maxRows={14} maxLength={5000} disabled={disabled} value={words.text} error={errors.text} onChange={(event) => onChange({ text: event.currentTarget.value })} />
+      {words.titled && <TextInput label={say('notices.form.heading')} placeholder={say('notices.form.as_usual')} maxLength={200} disabled={disabled} value={words.heading} error={errors.heading} onChange={(event) => onChange({ heading: event.currentTarget.value })} />}
+      <Textarea label={say('notices.form.text')} description={say('notices.form.text_told')} placeholder={say('notices.form.as_usual')} autosize minRows={4} maxRows={14} maxLength={5000} disabled={disabled} value={words.text} error={errors.text} onChange={(event) => onChange({ text: event.currentTarget.value })} />
       <details className={css.placeholders}>
         <summary>{say('notices.form.placeholders')}</summary>
         <dl>

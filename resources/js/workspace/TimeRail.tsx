@@ -8,8 +8,11 @@ import type { Sights } from './useSights';
 import css from './workspace.module.css';
 import ui from '../ui/ui.module.css';
 
+/** As much of what is looked at as the rail needs. */
+export type RailTime = Pick<Sights, 'at' | 'isNow' | 'setAt' | 'state'> & { grid: Pick<Sights['grid'], 'from' | 'now' | 'overTime'> };
+
 export interface TimeRailProps {
-  sights: Sights;
+  sights: RailTime;
   ticks: Tick[];
   time: SchoolTime;
   zoneName: string;
@@ -21,7 +24,7 @@ export function tickFrom(ticks: Tick[], at: number, step: 1 | -1): Tick | undefi
 }
 
 /** As far as is worth showing: to the last tick of about a year, and to what is looked at. */
-function reach({ grid, at }: Sights, ticks: Tick[]): { from: number; to: number } {
+function reach({ grid, at }: RailTime, ticks: Tick[]): { from: number; to: number } {
   const last = ticks.findLast((tick) => tick.at < grid.now + 400 * DAY)?.at ?? grid.now;
   return { from: Math.min(grid.overTime ? grid.from : grid.now - 60 * DAY, at - 2 * DAY), to: Math.max(last + 10 * DAY, grid.now + 120 * DAY, at + 14 * DAY) };
 }

@@ -597,6 +597,7 @@ export const keepWords = {
   'notices.form.address_told': "A page of this site that begins with /, or one that begins with https://",
   'notices.form.heading': "Heading",
   'notices.form.titled': "With a heading",
+  'notices.form.as_usual': "as it is without any of your own",
   'notices.form.text': "Text",
   'notices.form.text_told': "Markdown. What else stands there, and in which order, is said beneath.",
   'notices.form.placeholders': "Names and dates that can stand in it",
@@ -1836,6 +1837,7 @@ export interface KeepParts {
   'notices.form.address_told': never;
   'notices.form.heading': never;
   'notices.form.titled': never;
+  'notices.form.as_usual': never;
   'notices.form.text': never;
   'notices.form.text_told': never;
   'notices.form.placeholders': never;

@@ -57,6 +57,8 @@ function LetterForm({ letter, placeholders, email, mayEdit }: LetterFormProps) {
   const form = useForm({ version: letter.version, on: letter.on, days: letter.days, hour: letter.hour, subject: letter.subject, body: letter.body });
   const { data, errors, setData } = form;
   const address = { kind: letter.kind };
+  // Not by the form: what it has sent counts as kept.
+  const sample = () => router.post(to('keep.letters.sample', address), data, { preserveScroll: true, preserveState: true, onSuccess: () => form.clearErrors(), onError: (refused) => form.setError(refused as typeof errors) });
   return (
     <div className={ui['notice-edit']}>
       <form
@@ -93,7 +95,7 @@ function LetterForm({ letter, placeholders, email, mayEdit }: LetterFormProps) {
         </details>
         {mayEdit && (
           <div className={ui['review-acts']}>
-            <Button type="button" variant="default" title={say('notices.letters.try_told', { email })} onClick={() => form.post(to('keep.letters.sample', address), { preserveScroll: true, preserveState: true })}>
+            <Button type="button" variant="default" title={say('notices.letters.try_told', { email })} onClick={sample}>
               {say('notices.letters.try')}
             </Button>
             {letter.isOwn && (

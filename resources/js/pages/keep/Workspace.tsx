@@ -174,7 +174,7 @@ export default function Workspace(page: WorkspacePage) {
             )}
           </div>
         ) : notices !== null ? (
-          <NoticesLens page={page} grid={notices} corner={corner} rows={shown} here={here} onHere={setHere} sheet={sheet} onSheet={setSheet} onWho={() => setDialog('who')} />
+          <NoticesLens page={page} grid={notices} corner={corner} rows={shown} here={here} onHere={setHere} sheet={sheet} onSheet={setSheet} onWho={() => setDialog('who')} onAt={(at) => show({ at })} />
         ) : sights !== null ? (
           <SightLenses
             page={page}

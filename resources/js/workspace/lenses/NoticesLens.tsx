@@ -11,6 +11,8 @@ import type { NoticeLevel, NoticesGrid, NoticeSight, OutlineRow, WorkspacePage }
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { Grid, type GridColumn } from '../Grid';
+import { tickFrom, TimeRail } from '../TimeRail';
+import { useNoticeTime } from '../useNoticeTime';
 import { NoticeSheet } from '../sheet/NoticeSheet';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
@@ -34,13 +36,16 @@ export interface NoticesLensProps {
   sheet: boolean;
   onSheet: (open: boolean) => void;
   onWho: () => void;
+  /** The instant that is wanted, as an address has it; null: now. */
+  onAt: (at: string | null) => void;
 }
 
 /** What each kind of viewer meets at each closed row, and whose words stand there. */
-export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onSheet, onWho }: NoticesLensProps) {
+export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onSheet, onWho, onAt }: NoticesLensProps) {
   const { school } = useShared();
   const { course, rows: all, offsets } = page;
   const time = useMemo(() => new SchoolTime(offsets, grid.now), [offsets, grid.now]);
+  const { rail, ticks } = useNoticeTime(course, grid, rows, onAt);
   const [asked] = useState(() => new URLSearchParams(window.location.search));
   const [who, setWho] = useState<string | null>(asked.get('who'));
   const [onlyStuck, setOnlyStuck] = useState(false);
@@ -71,7 +76,13 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
     onSheet(false);
     document.querySelector<HTMLElement>('main td[tabindex="0"]')?.focus();
   };
-  useShortcuts({ v: onWho, ...(sheeted ? { escape: close } : {}) });
+  const step = (by: 1 | -1) => {
+    const tick = tickFrom(ticks, rail.at, by);
+    if (tick !== undefined) {
+      rail.setAt(tick.at);
+    }
+  };
+  useShortcuts({ '[': () => step(-1), ']': () => step(1), '0': () => rail.setAt(null), v: onWho, ...(sheeted ? { escape: close } : {}) });
   return (
     <>
       <div className={css.lensbox}>
@@ -101,7 +112,8 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
         )}
       </div>
       {sheeted && <NoticeSheet course={course.key} row={row} vantage={vantage} sight={sight(all.indexOf(row), chosen)} at={grid.at} isNow={grid.at === grid.now} see={grid.see} mayEdit={page.mayEdit} onClose={close} />}
-      <footer className={css.rail}>
+      <footer className={clsx(css.rail, css.timed)} aria-busy={rail.at !== grid.at}>
+        <TimeRail sights={rail} ticks={ticks} time={time} zoneName={school.zoneName} />
         <p className={css.hint} role="status">
           {stuck === 0 ? (
             say('lenses.notices.all_have_a_step')
