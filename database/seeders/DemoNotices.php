@@ -18,7 +18,7 @@ final class DemoNotices
     public function run(DateTimeImmutable $now): void
     {
         $shared = SharedNotice::query()->create(['name' => 'When a pass has ended', 'published_at' => $now, 'live' => [
-            'heading' => 'Your {pass} has come to its end', 'titled' => true,
+            'heading' => 'Your pass of {course} is over', 'titled' => true,
             'text' => 'What you have finished in *{course}* is kept. Whoever comes back goes on where they were.', 'parts' => null,
         ]]);
         foreach (['steam-frames', 'winter-refit'] as $key) {

@@ -156,8 +156,8 @@ return [
     ],
     'related' => [
         'title' => 'Another course: {title}',
-        'for' => '{title}, {price}',
-        'from' => '{title}: several ways, such as for {price}',
+        'for' => '{title}: {offer}, {price}',
+        'from' => '{title}: {offer}, {price}, and other ways',
     ],
     'letters' => [
         'title' => 'Letters: {title}',

@@ -13,6 +13,7 @@ return [
         'title_taken_back' => '{title} taken back',
         'finished_title' => 'Finished {title}',
         'what_was_finished_by' => 'What was finished by {offer} is kept: another pass covers it',
+        'was_not_told' => 'Was not told that {offer} ends {when}: such letters are not written, or not wanted',
         'was_told_that_offer' => 'Was told that {offer} ends {when}',
         'showed_that_address_theirs' => 'Showed that the address is theirs',
         'was_sent_link_sign' => 'Was sent a link to sign in',

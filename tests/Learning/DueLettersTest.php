@@ -10,6 +10,7 @@ use App\Models\LetterText;
 use App\Models\Message;
 use App\Models\Offer;
 use App\Models\Pass;
+use App\Models\Person;
 use App\People\MakePass;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
@@ -80,6 +81,17 @@ final class DueLettersTest extends TestCase
         Carbon::setTestNow('2026-03-10T14:00:00Z');
         $this->give('jonas', 'apprentice-pass')->update(['state' => 'revoked']);
         self::assertSame([], $this->written('2026-03-10T15:00:00Z'));
+    }
+
+    public function test_to_an_address_that_is_not_shown_to_be_theirs_nothing_is_sent_of_it(): void
+    {
+        self::only('pass-given', 'ends-soon', 'ended');
+        Carbon::setTestNow('2026-03-10T14:00:00Z');
+        $this->give('jonas', 'apprentice-pass');
+        Person::query()->whereKey($this->person('jonas')->id)->update(['email' => 'x@unconfirmed.invalid', 'claimed_email' => 'somebody@elsewhere.test']);
+        self::assertArrayNotHasKey('somebody@elsewhere.test', $this->written('2026-03-10T15:00:00Z'));
+        Person::query()->where('email', 'x@unconfirmed.invalid')->update(['email' => 'jonas@alder.test', 'claimed_email' => null]);
+        self::assertArrayHasKey('jonas@alder.test', $this->written('2026-03-11T15:00:00Z'));
     }
 
     public function test_whose_pass_ends_soon_is_told_once_and_anew_where_the_end_moves(): void

@@ -43,6 +43,16 @@ final class TrialsTest extends TestCase
         return Artisan::output();
     }
 
+    public function test_at_a_school_that_writes_no_such_letter_it_is_erased_all_the_same_and_the_history_says_so(): void
+    {
+        $this->put('/keep/notices/letters/trial-ends', ['version' => 0, 'on' => false, 'subject' => '{offer} ends', 'body' => '{due}'])->assertSessionHas('flash.kind', 'done');
+        $this->endTrials('2026-03-10T12:00:00Z');
+        self::assertSame(0, Message::query()->where('to', 'solveig@alder.test')->count());
+        $this->get('/keep/people/'.$this->person('solveig')->id)->assertInertia(fn ($page) => $page->where('history.0.words', 'Was not told that Yard trial ends Wed 11 Mar, 13:00: such letters are not written, or not wanted'));
+        $this->endTrials('2026-03-18T12:01:00Z');
+        self::assertSame(0, $this->finished('solveig'));
+    }
+
     private function finished(string $name): int
     {
         return Completion::query()->where('person_id', $this->person($name)->id)->count();

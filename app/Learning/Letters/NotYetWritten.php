@@ -6,7 +6,9 @@ namespace App\Learning\Letters;
 
 use App\Models\LetterChoice;
 use App\Models\Message;
+use App\Models\Person;
 use App\School\Letters\LetterKind;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
 use Illuminate\Support\LazyCollection;
@@ -47,6 +49,16 @@ final class NotYetWritten
                 yield new Collection($left);
             }
         }
+    }
+
+    /**
+     * Learners whose address is shown to be theirs: whoever types that of another has nothing sent there but the question whose it is.
+     *
+     * @param  Builder<Person>  $people
+     */
+    public static function readers(Builder $people): void
+    {
+        $people->whereNull('role')->whereNull('claimed_email');
     }
 
     /** As the database has it. */

@@ -39,7 +39,7 @@ final readonly class OpenedToday implements DueLetter
         $asked = LetterChoice::query()->where('kind', LetterKind::OpenedToday->value)->where('wanted', true)->where(static fn (Builder $query) => $query->whereNull('told_until')->orWhere('told_until', '<', NotYetWritten::stamp($until)));
         do {
             $some = (clone $asked)->orderBy('id')->limit(self::GROUP)->get();
-            yield $this->letters(Person::query()->whereKey($some->pluck('person_id')->all())->whereNull('role')->get(), $some->keyBy('person_id')->map(fn (LetterChoice $choice): int => $this->from($choice, $until))->all(), $until);
+            yield $this->letters(Person::query()->whereKey($some->pluck('person_id')->all())->tap(NotYetWritten::readers(...))->get(), $some->keyBy('person_id')->map(fn (LetterChoice $choice): int => $this->from($choice, $until))->all(), $until);
             // Whether anything had opened to them or not: that day is told.
             LetterChoice::query()->whereKey($some->modelKeys())->update(['told_until' => NotYetWritten::stamp($until)]);
         } while ($some->count() === self::GROUP);

@@ -22,7 +22,7 @@ final readonly class PassesEnded implements DueLetter
     {
         $now = $this->clock->now();
         $since = max($settled->since, $this->clock->plusDays($now, -NotYetWritten::DAYS));
-        $ended = Pass::query()->with(['offer', 'person'])->where('state', 'active')->whereRelation('person', 'role', null)->whereRelation('offer', 'erases', false)
+        $ended = Pass::query()->with(['offer', 'person'])->where('state', 'active')->whereHas('person', NotYetWritten::readers(...))->whereRelation('offer', 'erases', false)
             ->where('ends_at', '>=', NotYetWritten::stamp($since))->where('ends_at', '<=', NotYetWritten::stamp($now));
         $once = static fn (Pass $pass): string => "ended {$pass->id} {$pass->ends_at?->getTimestamp()}";
         foreach (NotYetWritten::of(LetterKind::Ended, $ended->lazyById(NotYetWritten::GROUP), $once, static fn (Pass $pass): int => $pass->person_id) as $passes) {

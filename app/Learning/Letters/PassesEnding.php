@@ -25,7 +25,7 @@ final readonly class PassesEnding implements DueLetter
         $now = $this->clock->now();
         $until = $this->clock->plusDays($now, $settled->days ?? 0);
         // Who has got it only now was told its end with it.
-        $ending = Pass::query()->with(['offer', 'person'])->where('state', 'active')->whereRelation('person', 'role', null)->whereRelation('offer', 'erases', false)->whereRelation('offer', 'every', null)
+        $ending = Pass::query()->with(['offer', 'person'])->where('state', 'active')->whereHas('person', NotYetWritten::readers(...))->whereRelation('offer', 'erases', false)->whereRelation('offer', 'every', null)
             ->where('ends_at', '>', NotYetWritten::stamp($now))->where('ends_at', '<=', NotYetWritten::stamp($until))->where('starts_at', '<=', NotYetWritten::stamp($this->clock->plusDays($now, -1)));
         $once = static fn (Pass $pass): string => "ends-soon {$pass->id} {$pass->ends_at?->getTimestamp()}";
         foreach (NotYetWritten::of(LetterKind::EndsSoon, $ending->lazyById(NotYetWritten::GROUP), $once, static fn (Pass $pass): int => $pass->person_id) as $passes) {

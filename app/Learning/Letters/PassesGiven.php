@@ -25,7 +25,7 @@ final readonly class PassesGiven implements DueLetter
     {
         $now = $this->clock->now();
         $since = max($settled->since, $this->clock->plusDays($now, -NotYetWritten::DAYS));
-        $given = Pass::query()->with(['offer', 'person'])->where('state', 'active')->whereRelation('person', 'role', null)->whereBetween('created_at', [NotYetWritten::stamp($since), NotYetWritten::stamp($now - self::SETTLES)]);
+        $given = Pass::query()->with(['offer', 'person'])->where('state', 'active')->whereHas('person', NotYetWritten::readers(...))->whereBetween('created_at', [NotYetWritten::stamp($since), NotYetWritten::stamp($now - self::SETTLES)]);
         $once = static fn (Pass $pass): string => "pass-given {$pass->id}";
         foreach (NotYetWritten::of(LetterKind::PassGiven, $given->lazyById(NotYetWritten::GROUP), $once, static fn (Pass $pass): int => $pass->person_id) as $passes) {
             $letters = [];

@@ -27,7 +27,7 @@ final readonly class Welcomes implements DueLetter
     public function due(SettledLetter $settled): iterable
     {
         $since = max($settled->since, $this->clock->plusDays($this->clock->now(), -self::DAYS));
-        $new = Person::query()->whereNull('role')->whereNull('claimed_email')->where('created_at', '>=', NotYetWritten::stamp($since));
+        $new = Person::query()->tap(NotYetWritten::readers(...))->where('created_at', '>=', NotYetWritten::stamp($since));
         foreach (NotYetWritten::of(LetterKind::Welcome, $new->lazyById(NotYetWritten::GROUP), WelcomeNewcomer::once(...), static fn (Person $person): int => $person->id) as $people) {
             $courses = [];
             foreach (Pass::query()->whereIn('person_id', $people->pluck('id')->all())->where('state', 'active')->orderBy('id')->get(['person_id', 'course_id']) as $pass) {

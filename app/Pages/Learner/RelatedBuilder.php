@@ -50,7 +50,7 @@ final readonly class RelatedBuilder
         return new RelatedCard(
             $related->other->getRouteKey(), $there->title(), $related->heading, SafeText::html($related->text), $related->button,
             count($cards) === 1 ? $cards[0]->href : route('course', $related->other, false),
-            $cards[0]->price, count($cards) > 1, $related->picture === null ? null : $this->pictures->find($related->picture),
+            $cards[0]->name, $cards[0]->price, count($cards) > 1, $related->picture === null ? null : $this->pictures->find($related->picture),
         );
     }
 }

@@ -14,7 +14,8 @@ final readonly class RelatedCard
     /**
      * @param  string  $html  sanitised
      * @param  string  $href  of its offer, or of the course where there are several
-     * @param  string  $price  in words, of the first offer
+     * @param  string  $offer  name of the first of its offers
+     * @param  string  $price  of that, in words
      * @param  bool  $several  whether there are more offers than that
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class RelatedCard
         #[OA\Property] public string $html,
         #[OA\Property] public string $button,
         #[OA\Property] public string $href,
+        #[OA\Property] public string $offer,
         #[OA\Property] public string $price,
         #[OA\Property] public bool $several,
         #[OA\Property] public ?ShownPicture $picture,

@@ -40,7 +40,7 @@ final readonly class ActivityWords
             'act.undone' => Say::text('log.activity_words.taken_back', ['act' => self::text($before['act'] ?? '')]),
             'progress.erased' => Say::text('log.activity_words.erased', ['offer' => $offer, 'count' => is_array($after['items'] ?? null) ? count($after['items']) : 0]),
             'progress.kept' => Say::text('log.activity_words.what_was_finished_by', ['offer' => $offer]),
-            'trial.warned' => Say::text('log.activity_words.was_told_that_offer', ['offer' => $offer, 'when' => $this->when($after['ends_at'] ?? null)]),
+            'trial.warned' => Say::text(isset($after['unwritten']) ? 'log.activity_words.was_not_told' : 'log.activity_words.was_told_that_offer', ['offer' => $offer, 'when' => $this->when($after['ends_at'] ?? null)]),
             'person.confirmed' => Say::text('log.activity_words.showed_that_address_theirs'),
             'person.made' => Say::text('log.activity_words.came_in', ['by' => self::text($after['by'] ?? '')]),
             'letters.stopped', 'letters.wanted' => Say::text($line->action === 'letters.stopped' ? 'log.activity_words.letters_stopped' : 'log.activity_words.letters_wanted', ['kinds' => self::kinds($after['kinds'] ?? null)]),

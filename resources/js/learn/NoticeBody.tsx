@@ -65,7 +65,7 @@ function Part({ part, page }: { part: NoticePart; page: NoticePage }) {
     case 'sign-in':
       return (
         <>
-          <p>
+          <p className={css.noticebutton}>
             {standIn === undefined && signIn !== null ? (
               <Button component={Link} href={signIn} size="md">
                 {say('sign_in')}

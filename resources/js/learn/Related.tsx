@@ -14,14 +14,14 @@ export function Related({ related }: { related: RelatedCard | null }) {
   if (related === null) {
     return null;
   }
-  const { title, heading, html, button, href, price, several, picture } = related;
+  const { title, heading, html, button, href, offer, price, several, picture } = related;
   return (
     <aside className={css.related} aria-label={say('related.title', { title })}>
       {picture !== null && <Picture picture={picture} sizes="(max-width: 760px) 100vw, 260px" />}
       <div>
         <h2>{heading}</h2>
         <Prose html={html} />
-        <p className={css.relatedprice}>{say(several ? 'related.from' : 'related.for', { title, price })}</p>
+        <p className={css.relatedprice}>{say(several ? 'related.from' : 'related.for', { title, offer, price })}</p>
         {standIn === undefined ? (
           <Button component={Link} href={href} size="md">
             {button}

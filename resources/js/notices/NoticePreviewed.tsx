@@ -15,7 +15,7 @@ import css from './notices.module.css';
 import ui from '../ui/ui.module.css';
 
 /** The wall above it, where it is not a plain one. */
-const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', 'course-not-open': 'later', ended: 'over', withdrawn: 'over', closed: 'over', 'course-over': 'over', 'course-retired': 'over' };
+const WALLS: Partial<Record<NoticeCase, Glyph>> = { 'too-early': 'later', 'course-not-open': 'later', ended: 'over', closed: 'over', 'course-over': 'over' };
 
 /** Doors that only somebody who has signed in can meet. */
 const SIGNED_IN = new Set<NoticeCase>(['no-pass', 'other-tier', 'other-part', 'too-early', 'held', 'finish-first', 'stuck', 'ended', 'paused', 'withdrawn', 'no-observers']);

@@ -977,6 +977,7 @@ export interface RelatedCard {
   html: string;
   button: string;
   href: string;
+  offer: string;
   price: string;
   several: boolean;
   picture: ShownPicture | null;

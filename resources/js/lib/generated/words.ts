@@ -124,8 +124,8 @@ export const words = {
   'guest.phrase': "Pass phrase",
   'guest.enter': "Come in",
   'related.title': "Another course: {title}",
-  'related.for': "{title}, {price}",
-  'related.from': "{title}: several ways, such as for {price}",
+  'related.for': "{title}: {offer}, {price}",
+  'related.from': "{title}: {offer}, {price}, and other ways",
   'letters.title': "Letters: {title}",
   'letters.get': "You get these letters. {told}",
   'letters.not': "You do not get these letters. {told}",
@@ -324,8 +324,8 @@ export interface Parts {
   'guest.phrase': never;
   'guest.enter': never;
   'related.title': 'title';
-  'related.for': 'title' | 'price';
-  'related.from': 'title' | 'price';
+  'related.for': 'title' | 'offer' | 'price';
+  'related.from': 'title' | 'offer' | 'price';
   'letters.title': 'title';
   'letters.get': 'told';
   'letters.not': 'told';

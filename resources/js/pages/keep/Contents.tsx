@@ -44,7 +44,7 @@ export default function Contents({ course, title, about, items, open, mayEdit, r
             ))}
           </ul>
         </nav>
-        <div>
+        <div className={css.withrelated}>
           {open === null ? <About key={about} course={course} about={about} mayEdit={mayEdit} /> : <ItemForm key={`${open.key} ${open.version}`} course={course} open={open} mayEdit={mayEdit} />}
           {related !== null && <RelatedEditor key={`${related.item} ${related.version}`} course={course} related={related} courses={courses} mayEdit={mayEdit} />}
         </div>
