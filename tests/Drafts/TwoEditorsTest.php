@@ -165,6 +165,7 @@ final class TwoEditorsTest extends TestCase
         ImportFactory::new()->createOne(['id' => 1, 'name' => 'people.csv', 'path' => 'none', 'made_at' => 0]);
         BundleFactory::new()->createOne(['id' => 1, 'key' => 'both', 'name' => 'Both']);
         PurchaseFactory::new()->of($this->person('eira'))->createOne(['id' => 1]);
+        $this->wordless();
         SharedNoticeFactory::new()->createOne(['id' => 1]);
         MessageFactory::new()->createOne(['id' => 1]);
         $tried = 0;

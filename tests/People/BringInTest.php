@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\People;
 
 use App\Models\Import;
+use App\Models\LetterText;
 use App\Models\Message;
 use App\Models\ObserverTie;
 use App\Models\Offer;
@@ -30,6 +31,14 @@ final class BringInTest extends TestCase
         $this->actingAs($this->person('hege'));
     }
 
+    public function test_who_gets_a_pass_is_written_to_where_the_school_has_no_letter_of_it(): void
+    {
+        LetterText::query()->where('kind', 'pass-given')->update(['on' => false]);
+        $import = $this->upload("E-mail;Name;Pass\r\neira@alder.test;Eira Holm;yard-trial\r\n");
+        $this->bringIn($this->read($import, ['columns' => ['name' => 1, 'email' => 0, 'labels' => null, 'offer' => 2, 'start' => null, 'observes' => null]]));
+        self::assertSame('Something new for you', Message::query()->where('to', 'eira@alder.test')->value('subject'));
+    }
+
     public function test_columns_are_guessed_and_each_row_is_told_before_it_is_done(): void
     {
         $import = $this->upload("\xEF\xBB\xBFE-mail;Name;Pass;Tags;Start date\r\nalva@alder.test;Alva Ness;Apprentice pass;keen, oar-bonus;2026-03-20\r\nEIRA@alder.test;Eira H.;yard-trial;;\r\nalva@alder.test;Alva Ness;frames-pass;;2026-04-01 09:00\r\n");
@@ -45,7 +54,8 @@ final class BringInTest extends TestCase
         self::assertSame($before, self::counts());
 
         $this->bringIn($import)->assertRedirect("/keep/people/imports/{$import->id}");
-        self::assertSame([$before[0] + 1, $before[1] + 3, $before[2] + 2, $before[3] + 2, 0], self::counts());
+        // Of her new pass Eira is told by the letter that the school writes of passes, and by no other.
+        self::assertSame([$before[0] + 1, $before[1] + 3, $before[2] + 2, $before[3] + 1, 0], self::counts());
         $alva = $this->person('alva');
         self::assertSame(['2026-03-20 00:00', '2026-04-01 09:00'], Pass::query()->where('person_id', $alva->id)->orderBy('starts_at')->get()->map(static fn (Pass $pass): ?string => self::at($pass->starts_at))->all());
         self::assertSame('from people.csv', $this->pass('alva')->source);

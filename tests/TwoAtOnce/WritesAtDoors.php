@@ -30,12 +30,12 @@ trait WritesAtDoors
             'publish a shared notice' => [
                 static function (self $test): void {
                     $test->actingAs($test->person('hege'));
-                    SharedNoticeFactory::new()->createOne(['id' => 1, 'draft' => ['heading' => 'New', 'titled' => true, 'text' => '', 'parts' => null]]);
+                    SharedNoticeFactory::new()->createOne(['id' => 100, 'draft' => ['heading' => 'New', 'titled' => true, 'text' => '', 'parts' => null]]);
                 },
-                $post('/keep/notices/shared/1/publication', ['version' => 1]),
-                static fn (): bool => DB::table('shared_notices')->whereNull('draft')->where('version', 2)->exists(),
+                $post('/keep/notices/shared/100/publication', ['version' => 1]),
+                static fn (): bool => DB::table('shared_notices')->whereNull('draft')->where('id', 100)->where('version', 2)->exists(),
             ],
-            'offer another course' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/related', ['version' => 0, 'item' => '', 'other' => 'steam-frames', 'heading' => 'Next', 'text' => '', 'button' => 'Take it'])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('related_offers')->exists()],
+            'offer another course' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/related', ['version' => 0, 'item' => '', 'other' => 'steam-frames', 'heading' => 'Next', 'text' => '', 'button' => 'Take it'])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('related_offers')->where('heading', 'Next')->exists()],
             'settle a letter' => [$admin, static fn (self $test) => $test->put('/keep/notices/letters/next-run', ['version' => 0, 'on' => false, 'subject' => 'Again', 'body' => '{address}'])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('letter_texts')->where('subject', 'Again')->exists()],
             'want no more letters' => [static fn (self $test): mixed => $test->actingAs($test->person('eira')), static fn (self $test) => $test->put('/account/letters', ['kind' => 'ended', 'wanted' => false])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('letter_choices')->where('kind', 'ended')->exists()],
             'write letters that are due' => [static fn (): null => null, static fn (): int => Artisan::call('keep:write-letters'), static fn (): bool => DB::table('messages')->where('state', 'sent')->where('kind', 'ends-soon')->exists()],
