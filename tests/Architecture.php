@@ -27,6 +27,7 @@ final class Architecture
         'App\Offers' => ['App\Drafts', 'App\People'],
         'App\Notices' => ['App\Offers'],
         'App\Learning' => [],
+        'App\Triggers' => ['App\People'],
         'App\School' => [],
     ];
 

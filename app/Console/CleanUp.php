@@ -10,6 +10,7 @@ use App\Models\Import;
 use App\Models\Message;
 use App\Models\RehearsalRun;
 use App\Models\SignInLink;
+use App\Models\TriggerRun;
 use App\Models\WatchReport;
 use App\Notices\Met\Meetings;
 use App\People\LeaveAct;
@@ -56,6 +57,7 @@ final readonly class CleanUp
             'links to sign in' => self::delete(SignInLink::query()->where(fn (Builder $query) => $query->where('used_at', '<', $this->before(self::LINKS))->orWhere('expires_at', '<', $this->before(self::LINKS)))),
             'letters' => self::delete(Message::query()->where('written_at', '<', $this->before(self::LETTERS))),
             'files of letters' => $this->postbox->clearBefore($this->clock->now()->getTimestamp() - self::POSTBOX * 86400),
+            'runs of triggers' => self::delete(TriggerRun::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'reports of watching, which are counted' => self::delete(WatchReport::query()->where('stored_at', '<', $this->before(self::REPORTS))),

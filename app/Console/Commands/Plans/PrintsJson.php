@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace App\Console\Commands\Plans;
 
 use SilentKeep\Core\Errors\CoreException;
 use SilentKeep\Core\Format\InvalidPlan;

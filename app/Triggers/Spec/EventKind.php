@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Triggers\Spec;
+
+/** What can set a trigger off. */
+enum EventKind: string
+{
+    case AccountMade = 'account-made';
+    case OfferTaken = 'offer-taken';
+    case PaymentMissed = 'payment-missed';
+    case Refunded = 'refunded';
+    case PassBegins = 'pass-begins';
+    case PassEndsIn = 'pass-ends-in';
+    case PassEnds = 'pass-ends';
+    case Finished = 'finished';
+    case CourseFinished = 'course-finished';
+    case QuizScored = 'quiz-scored';
+    case LabelGiven = 'label-given';
+    case LabelTaken = 'label-taken';
+    case OnlySamples = 'only-samples';
+
+    /** @return list<string> which of the fields of {@see When} it has */
+    public function takes(): array
+    {
+        return match ($this) {
+            self::AccountMade => [],
+            self::OfferTaken, self::PaymentMissed, self::Refunded, self::PassBegins, self::PassEnds => ['offer'],
+            self::PassEndsIn => ['offer', 'days'],
+            self::Finished => ['course', 'item'],
+            self::CourseFinished => ['course'],
+            self::QuizScored => ['course', 'item', 'from', 'to'],
+            self::LabelGiven, self::LabelTaken => ['label'],
+            self::OnlySamples => ['days'],
+        };
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Triggers\Spec;
+
+use OpenApi\Attributes as OA;
+
+/** What sets a trigger off. */
+#[OA\Schema]
+final readonly class When
+{
+    /**
+     * @param  ?string  $offer  key; null: any
+     * @param  ?string  $course  key
+     * @param  ?string  $item  key, of that course
+     * @param  ?int  $days  before a pass ends, or since somebody first looked
+     * @param  ?int  $from  percent of a quiz, from which on
+     * @param  ?int  $to  percent, below which; 101: to all of it
+     */
+    public function __construct(
+        #[OA\Property(enum: EventKind::class)] public string $event,
+        #[OA\Property] public ?string $offer = null,
+        #[OA\Property] public ?string $course = null,
+        #[OA\Property] public ?string $item = null,
+        #[OA\Property] public ?string $label = null,
+        #[OA\Property] public ?int $days = null,
+        #[OA\Property] public ?int $from = null,
+        #[OA\Property] public ?int $to = null,
+    ) {
+    }
+
+    public function kind(): EventKind
+    {
+        return EventKind::from($this->event);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * What is done by itself when something comes about. Patterns are ICU messages.
+ */
+return [
+    'by' => 'by {name}',
+    'nothing_to_do' => '{act}: nothing to do',
+    'not_done' => 'That is not done, or is taken back already.',
+    'again_and_again' => 'Stopped: it was set off for them more than {times} times within an hour. Do two triggers set each other off?',
+    'gone' => [
+        'offer' => 'The offer {key} is not there any more.',
+        'item' => 'The row {key} is not published any more.',
+    ],
+    'against' => [
+        'label' => 'They do not have the label {label}.',
+        'not_label' => 'They have the label {label}.',
+        'holds' => 'They hold no pass of {offer} that is in force.',
+        'not_holds' => 'They hold a pass of {offer}.',
+    ],
+    'cause' => [
+        'account-made' => 'came in',
+        'offer-taken' => 'took {offer}',
+        'payment-missed' => 'a payment of {offer} did not come',
+        'refunded' => '{offer} was refunded',
+        'pass-begins' => 'a pass of {offer} began',
+        'pass-ends-in' => 'a pass of {offer} ends in {days, plural, one {# day} other {# days}}',
+        'pass-ends' => 'a pass of {offer} ended',
+        'finished' => 'finished {item}',
+        'quiz-scored' => 'scored {percent} % in {item}',
+        'label-given' => 'got the label {label}',
+        'label-taken' => 'lost the label {label}',
+        'only-samples' => 'only looked at samples for {days, plural, one {# day} other {# days}}',
+    ],
+];
