@@ -121,6 +121,14 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::delete('/courses/{course}/contents/{item}/media/{medium}', [Staff\Contents\ContentMediaController::class, 'destroy'])->whereNumber('medium')->name('contents.take-out');
     Route::get('/pictures', [Staff\Contents\PicturesController::class, 'index'])->name('pictures');
     Route::post('/pictures', [Staff\Contents\PicturesController::class, 'store'])->middleware('throttle:60,1,pictures')->name('pictures.keep');
+    Route::get('/triggers', [Staff\TriggersController::class, 'index'])->name('triggers');
+    Route::post('/triggers', [Staff\TriggersController::class, 'store'])->name('triggers.make');
+    Route::post('/triggers/try', [Staff\TriggersController::class, 'try'])->name('triggers.try');
+    Route::put('/triggers/{trigger}', [Staff\TriggersController::class, 'update'])->whereNumber('trigger')->name('triggers.change');
+    Route::put('/triggers/{trigger}/switch', [Staff\TriggersController::class, 'switch'])->whereNumber('trigger')->name('triggers.switch');
+    Route::delete('/triggers/{trigger}', [Staff\TriggersController::class, 'destroy'])->whereNumber('trigger')->name('triggers.let-go');
+    Route::post('/triggers/runs/{run}/again', [Staff\TriggersController::class, 'again'])->whereNumber('run')->name('triggers.again');
+    Route::delete('/triggers/runs/{run}', [Staff\TriggersController::class, 'takeBack'])->whereNumber('run')->name('triggers.take-back');
     Route::get('/outbox', [Staff\OutboxController::class, 'index'])->middleware('can:run-school')->name('outbox');
     Route::post('/outbox/letters/{message}', [Staff\LettersController::class, 'again'])->whereNumber('message')->middleware('can:run-school')->name('letters.again');
     Route::get('/outbox/shop', [Staff\OutboxController::class, 'shop'])->middleware('can:run-school')->name('shop');

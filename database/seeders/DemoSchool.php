@@ -33,7 +33,7 @@ final class DemoSchool
 
     private DateTimeImmutable $now;
 
-    public function __construct(private readonly ImportPlan $import, private readonly MakePass $makePass, private readonly DemoLetters $letters, private readonly DemoNotices $notices, private readonly ClockInterface $clock)
+    public function __construct(private readonly ImportPlan $import, private readonly MakePass $makePass, private readonly DemoLetters $letters, private readonly DemoNotices $notices, private readonly DemoTriggers $triggers, private readonly ClockInterface $clock)
     {
     }
 
@@ -53,6 +53,7 @@ final class DemoSchool
             $this->posts();
             $this->letters->run($this->now);
             $this->notices->run($this->now);
+            $this->triggers->run($this->now);
         });
     }
 

@@ -38,6 +38,7 @@ return [
     'keep_shell' => [
         'courses' => 'Courses',
         'notices' => 'Notices',
+        'triggers' => 'Triggers',
         'outbox' => 'Outbox',
         'school' => 'School',
         'main' => 'Main',

@@ -55,6 +55,16 @@ return [
         'taken_away' => 'It is taken away.',
         'this_offer' => 'this offer',
     ],
+    'triggers_controller' => [
+        'made' => 'It is made, and off. Try it, then switch it on.',
+        'changed' => 'Saved. What comes about from now on is done so.',
+        'on' => 'It is on. What comes about from now on sets it off; nothing from before does.',
+        'off' => 'It is off.',
+        'let_go' => '{name} is gone. What it has done stays done.',
+        'again' => 'It is tried again.',
+        'taken_back' => 'Taken back, all of it but letters.',
+        'this_trigger' => 'this trigger',
+    ],
     'notices_controller' => [
         'no_notice_here' => 'There is no notice here: the row is open to this viewer or hidden from them, or one of the two is not there any more.',
         'saved_whoever_meets_door' => 'Saved. Whoever meets this door from now on reads it so.',

@@ -7,6 +7,7 @@ namespace Tests\Drafts;
 use App\Models\Document\DocumentItem;
 use App\Models\DraftEdit;
 use App\Models\Person;
+use App\Models\TriggerRun;
 use Illuminate\Support\Facades\Route;
 use Tests\Factories\BundleFactory;
 use Tests\Factories\ImportFactory;
@@ -168,6 +169,7 @@ final class TwoEditorsTest extends TestCase
         $this->wordless();
         SharedNoticeFactory::new()->createOne(['id' => 1]);
         MessageFactory::new()->createOne(['id' => 1]);
+        TriggerRun::query()->create(['id' => 1, 'trigger_id' => 1, 'key' => 'x', 'person_id' => $this->person('eira')->id, 'cause' => 'x', 'spec' => [], 'happened_at' => now(), 'made_at' => now()]);
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $writes = array_intersect($route->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']);

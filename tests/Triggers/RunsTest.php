@@ -86,7 +86,7 @@ final class RunsTest extends TestCase
         $run = app(PerformRun::class)->take(1)[0];
         app(PerformRun::class)($run);
         Label::query()->where('label', 'set-off')->delete();
-        DB::table('people_acts')->where('once', "trigger run {$run->id} step 2")->delete();
+        DB::table('people_acts')->where('once', "trigger-run-{$run->id}-2")->delete();
         TriggerRun::query()->whereKey($run->id)->update(['state' => 'waiting', 'due_at' => '2026-03-10 13:06:00', 'did' => json_encode([$run->did[0]])]);
         $this->ran('2026-03-10T13:10:00Z');
         self::assertSame('done', $run->refresh()->state);

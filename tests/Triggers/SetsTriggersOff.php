@@ -26,6 +26,7 @@ trait SetsTriggersOff
         parent::setUp();
         $this->demoSchool('2026-03-10T12:00:00Z');
         LetterText::query()->update(['on' => false]);
+        Trigger::query()->delete();
         $this->actingAs($this->person('hege'));
     }
 

@@ -26,6 +26,16 @@ trait WritesAtDoors
         return [
             'write a notice' => [$admin, static fn (self $test) => $test->put('/keep/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('heading', 'Not yet')->exists()],
             'write a notice of a row' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.', 'item' => 'l-planes', 'offer' => 'taster'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('scope', 'like', '%l-planes%')->exists()],
+            'make a trigger' => [$admin, $post('/keep/triggers', ['version' => 0, 'name' => 'New', 'when' => ['event' => 'account-made'], 'only' => [], 'steps' => [['do' => 'give-label', 'label' => 'x']]]), static fn (): bool => DB::table('triggers')->where('name', 'New')->exists()],
+            'switch a trigger off' => [$admin, static fn (self $test) => $test->put('/keep/triggers/1/switch', ['version' => 1, 'on' => false])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('triggers')->where('id', 1)->where('on', false)->exists()],
+            'run triggers' => [
+                static function (self $test): void {
+                    DB::table('triggers')->where('id', 1)->update(['since' => now()->subHour(), 'spec' => '{"when":{"event":"label-given","label":"go"},"only":{},"then":[{"do":"give-label","label":"set-off"}]}']);
+                    DB::table('activities')->insert(['person_id' => $test->person('eira')->id, 'action' => 'label.given', 'after' => '{"label":"go"}', 'happened_at' => now()]);
+                },
+                static fn (): int => Artisan::call('keep:run-triggers'),
+                static fn (): bool => DB::table('labels')->where('label', 'set-off')->exists(),
+            ],
             'begin a shared notice' => [$admin, $post('/keep/notices/shared', ['name' => 'Ask us', 'heading' => '', 'text' => 'Ask.']), static fn (): bool => DB::table('shared_notices')->where('name', 'Ask us')->exists()],
             'publish a shared notice' => [
                 static function (self $test): void {

@@ -14,6 +14,8 @@ use App\School\Letters\LetterKind;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Sightlines\Vantages\VantageKind;
 use App\Sightlines\Why\FixKind;
+use App\Triggers\Spec\EventKind;
+use App\Triggers\Spec\StepKind;
 use App\Words\Glyph;
 use App\Words\Say;
 use Illuminate\Console\Command;
@@ -39,10 +41,10 @@ use Tighten\Ziggy\Ziggy;
 #[OA\PathItem(path: '/')]
 final class TypesCommand extends Command
 {
-    private const SETS = [ButtonDoes::class, CourseState::class, Effect::class, Entry::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, LearnersKeep::class, LetterKind::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, PartKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, VantageKind::class];
+    private const SETS = [ButtonDoes::class, CourseState::class, Effect::class, Entry::class, EventKind::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, LearnersKeep::class, LetterKind::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, PartKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, StepKind::class, VantageKind::class];
 
     /** Files of words of the administrator's side. */
-    public const KEEP = ['keep', 'contents', 'courses', 'edits', 'imports', 'lenses', 'notices', 'offers', 'outbox', 'people', 'person', 'publishing', 'rules', 'school', 'sheet', 'workspace'];
+    public const KEEP = ['keep', 'contents', 'courses', 'edits', 'imports', 'lenses', 'notices', 'offers', 'outbox', 'people', 'person', 'publishing', 'rules', 'school', 'sheet', 'setoff', 'workspace'];
 
     private const JSON = JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 

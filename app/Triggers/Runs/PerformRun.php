@@ -83,7 +83,7 @@ final readonly class PerformRun
     private function done(TriggerRun $run, Step $step, int $index): array
     {
         $act = $this->acts->of($step, $run->trigger->name);
-        [$record] = ($this->actOn)($act, ChosenPeople::named([$run->person_id]), null, "trigger run {$run->id} step {$index}");
+        [$record] = ($this->actOn)($act, ChosenPeople::named([$run->person_id]), null, "trigger-run-{$run->id}-{$index}");
 
         return ['told' => $record === null ? Say::text('triggers.nothing_to_do', ['act' => $act->told()]) : $act->told(), 'act' => $record instanceof ActRecord && $act->canBeUndone() ? $record->id : null];
     }

@@ -18,6 +18,7 @@ const PLACES: { href: string; title: string; run?: boolean }[] = [
   { href: to('keep.people.list'), title: say('keep.people') },
   { href: to('keep.offers'), title: say('keep.offers') },
   { href: to('keep.notices'), title: say('keep.keep_shell.notices') },
+  { href: to('keep.triggers'), title: say('keep.keep_shell.triggers') },
   { href: to('keep.outbox'), title: say('keep.keep_shell.outbox'), run: true },
   { href: to('keep.school'), title: say('keep.keep_shell.school') },
 ];

@@ -131,6 +131,14 @@ export const routes: Config['routes'] = {
   'keep.stand-in.view': {"uri":"keep/courses/{course}/stand-in/view/{item?}","methods":["GET","HEAD"],"parameters":["course","item"]},
   'keep.take-back': {"uri":"keep/courses/{course}/revisions/live","methods":["POST"],"parameters":["course"]},
   'keep.trial': {"uri":"keep/courses/{course}/trial","methods":["POST"],"parameters":["course"]},
+  'keep.triggers': {"uri":"keep/triggers","methods":["GET","HEAD"]},
+  'keep.triggers.again': {"uri":"keep/triggers/runs/{run}/again","methods":["POST"],"wheres":{"run":"[0-9]+"},"parameters":["run"]},
+  'keep.triggers.change': {"uri":"keep/triggers/{trigger}","methods":["PUT"],"wheres":{"trigger":"[0-9]+"},"parameters":["trigger"]},
+  'keep.triggers.let-go': {"uri":"keep/triggers/{trigger}","methods":["DELETE"],"wheres":{"trigger":"[0-9]+"},"parameters":["trigger"]},
+  'keep.triggers.make': {"uri":"keep/triggers","methods":["POST"]},
+  'keep.triggers.switch': {"uri":"keep/triggers/{trigger}/switch","methods":["PUT"],"wheres":{"trigger":"[0-9]+"},"parameters":["trigger"]},
+  'keep.triggers.take-back': {"uri":"keep/triggers/runs/{run}","methods":["DELETE"],"wheres":{"run":"[0-9]+"},"parameters":["run"]},
+  'keep.triggers.try': {"uri":"keep/triggers/try","methods":["POST"]},
   'keep.vantages.forget': {"uri":"keep/courses/{course}/vantages/{set}","methods":["DELETE"],"wheres":{"set":"[0-9]+"},"parameters":["course","set"]},
   'keep.vantages.save': {"uri":"keep/courses/{course}/vantages","methods":["POST"],"parameters":["course"]},
   'keep.why': {"uri":"keep/courses/{course}/why","methods":["GET","HEAD"],"parameters":["course"]},
@@ -286,6 +294,14 @@ declare module 'ziggy-js' {
     'keep.stand-in.view': [{"name":"course","required":true},{"name":"item","required":false}];
     'keep.take-back': [{"name":"course","required":true}];
     'keep.trial': [{"name":"course","required":true}];
+    'keep.triggers': [];
+    'keep.triggers.again': [{"name":"run","required":true}];
+    'keep.triggers.change': [{"name":"trigger","required":true}];
+    'keep.triggers.let-go': [{"name":"trigger","required":true}];
+    'keep.triggers.make': [];
+    'keep.triggers.switch': [{"name":"trigger","required":true}];
+    'keep.triggers.take-back': [{"name":"run","required":true}];
+    'keep.triggers.try': [];
     'keep.vantages.forget': [{"name":"course","required":true},{"name":"set","required":true}];
     'keep.vantages.save': [{"name":"course","required":true}];
     'keep.why': [{"name":"course","required":true}];

@@ -8,6 +8,8 @@ export type Effect = 'gain' | 'lose' | 'pause' | 'gain_work' | 'lose_work' | 'lo
 
 export type Entry = 'anyone' | 'signup' | 'offer' | 'invite';
 
+export type EventKind = 'account-made' | 'offer-taken' | 'payment-missed' | 'refunded' | 'pass-begins' | 'pass-ends-in' | 'pass-ends' | 'finished' | 'course-finished' | 'quiz-scored' | 'label-given' | 'label-taken' | 'only-samples';
+
 export type FinishedBy = 'mark' | 'visit' | 'watch' | 'quiz';
 
 export type FixKind = 'course_live' | 'season_begun' | 'season_open_ended' | 'no_draft' | 'tier_too' | 'every_pass' | 'no_condition' | 'at_once' | 'never_closes' | 'nothing_first' | 'any_order' | 'any_order_on_top' | 'open_observer_door' | 'observers_everywhere' | 'observers_here' | 'open_guest_door' | 'guests_everywhere' | 'guests_here' | 'sample' | 'sample_for_visitors';
@@ -37,6 +39,8 @@ export type Route = 'staff' | 'pass' | 'grant' | 'anyone' | 'sample' | 'observer
 export type RulesVersion = 'draft' | 'published' | 'both';
 
 export type State = 'open' | 'locked' | 'hidden';
+
+export type StepKind = 'give-pass' | 'hand-out' | 'give-label' | 'take-label' | 'extend-pass' | 'end-pass' | 'write';
 
 export type VantageKind = 'visitor' | 'guest' | 'member' | 'holder' | 'person' | 'observer';
 
@@ -780,6 +784,13 @@ export interface OffersPage {
   mayRun: boolean;
 }
 
+export interface Only {
+  label: string | null;
+  notLabel: string | null;
+  holds: string | null;
+  notHolds: string | null;
+}
+
 export interface OpeningRule {
   rule: OpeningKind;
   at: string | null;
@@ -1074,6 +1085,19 @@ export interface RunAgainPage {
   mayRun: boolean;
 }
 
+export interface RunRow {
+  id: number;
+  person: number;
+  name: string;
+  when: string;
+  cause: string;
+  state: 'waiting' | 'done' | 'left' | 'failed' | 'stopped' | 'taken back';
+  did: string[];
+  problem: string | null;
+  next: string | null;
+  canBeTakenBack: boolean;
+}
+
 export interface SavedFilterRow {
   id: number;
   name: string;
@@ -1273,6 +1297,17 @@ export interface StandInPage {
   hasDraft: boolean;
 }
 
+export interface Step {
+  do: StepKind;
+  offer: string | null;
+  course: string | null;
+  item: string | null;
+  label: string | null;
+  days: number | null;
+  subject: string | null;
+  body: string | null;
+}
+
 export interface StopLettersPage {
   title: string;
   told: string;
@@ -1290,6 +1325,47 @@ export interface TrialPreview {
   diligent: string[];
   lessons: number;
   until: string;
+}
+
+export interface TriedOn {
+  sentence: Sentence;
+  lately: number;
+  who: string[];
+  person: string | null;
+  against: string | null;
+  steps: string[];
+}
+
+export interface TriggerForm {
+  id: number;
+  version: number;
+  name: string;
+  on: boolean;
+  when: When;
+  only: Only;
+  steps: Step[];
+  since: string | null;
+  runs: RunRow[];
+  lately: number;
+}
+
+export interface TriggerRow {
+  id: number;
+  name: string;
+  on: boolean;
+  sentence: Sentence;
+  days: number[];
+  waiting: number;
+  failed: number;
+}
+
+export interface TriggersPage {
+  triggers: TriggerRow[];
+  open: TriggerForm | null;
+  courses: CoursePick[];
+  offers: OfferPick[];
+  labels: string[];
+  mayEdit: boolean;
 }
 
 export interface Vantage {
@@ -1323,6 +1399,17 @@ export interface Watched {
   share: number;
   played: number[][];
   finished: boolean;
+}
+
+export interface When {
+  event: EventKind;
+  offer: string | null;
+  course: string | null;
+  item: string | null;
+  label: string | null;
+  days: number | null;
+  from: number | null;
+  to: number | null;
 }
 
 export interface WhyCard {

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Triggers;
+
+use App\Access\CoursePick;
+use App\Access\OfferPick;
+use OpenApi\Attributes as OA;
+
+/** What is done by itself when something comes about. */
+#[OA\Schema]
+final readonly class TriggersPage
+{
+    /**
+     * @param  list<TriggerRow>  $triggers  by name
+     * @param  ?TriggerForm  $open  the one that is worked on
+     * @param  list<CoursePick>  $courses  with their rows
+     * @param  list<OfferPick>  $offers
+     * @param  list<string>  $labels  known ones; any other can be typed
+     */
+    public function __construct(
+        #[OA\Property(items: new OA\Items(ref: TriggerRow::class))] public array $triggers,
+        #[OA\Property] public ?TriggerForm $open,
+        #[OA\Property(items: new OA\Items(ref: CoursePick::class))] public array $courses,
+        #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
+        #[OA\Property] public bool $mayEdit,
+    ) {
+    }
+}

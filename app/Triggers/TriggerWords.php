@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Triggers;
+
+use App\Access\CourseShelf;
+use App\Models\Offer;
+use App\Triggers\Spec\Only;
+use App\Triggers\Spec\Step;
+use App\Triggers\Spec\StepKind;
+use App\Triggers\Spec\TriggerSpec;
+use App\Triggers\Spec\When;
+use App\Words\Say;
+use App\Words\Sentence;
+
+/** A trigger as one sentence, in which what can be set stands apart. */
+final class TriggerWords
+{
+    /** @var ?array<array-key, string> names by key */
+    private ?array $offers = null;
+
+    public function __construct(private readonly CourseShelf $shelf)
+    {
+    }
+
+    public function sentence(TriggerSpec $spec): Sentence
+    {
+        $only = $this->only($spec->only);
+
+        return Sentence::of(Say::text('triggers.sentence', [
+            'when' => $this->when($spec->when),
+            'only' => $only === [] ? '' : Say::text('triggers.if', ['only' => self::listed($only)]),
+            'then' => self::listed(array_map($this->step(...), $spec->steps)),
+        ]));
+    }
+
+    /** What sets it off, alone. */
+    public function when(When $when): string
+    {
+        return Say::text("triggers.when.{$when->event}", [
+            'offer' => self::set($when->offer === null ? Say::text('triggers.any_offer') : $this->offer($when->offer)),
+            'item' => self::set($this->item($when->course, $when->item)),
+            'course' => self::set($this->item($when->course, null)),
+            'label' => self::set((string) $when->label),
+            'days' => self::set(Say::text('triggers.days', ['days' => $when->days ?? 0])),
+            'from' => self::set((string) ($when->from ?? 0)),
+            'to' => self::set((string) ($when->to ?? 101)),
+            'band' => match (true) {
+                ($when->to ?? 101) > 100 => 'from',
+                ($when->from ?? 0) === 0 => 'below',
+                default => 'between',
+            },
+        ]);
+    }
+
+    public function step(Step $step): string
+    {
+        $days = $step->days === null ? 'good' : 'days';
+
+        return Say::text("triggers.step.{$step->do}", [
+            'offer' => self::set($step->offer === null ? '' : $this->offer($step->offer)),
+            'item' => self::set($this->item($step->course, $step->item)),
+            'label' => self::set((string) $step->label),
+            'subject' => self::set((string) $step->subject),
+            'lasts' => $step->kind() === StepKind::ExtendPass ? 'days' : $days,
+            'days' => self::set(Say::text('triggers.days', ['days' => $step->days ?? 0])),
+        ]);
+    }
+
+    /** @return list<string> */
+    private function only(Only $only): array
+    {
+        return array_values(array_filter([
+            $only->label === null ? null : Say::text('triggers.only.label', ['label' => self::set($only->label)]),
+            $only->notLabel === null ? null : Say::text('triggers.only.not_label', ['label' => self::set($only->notLabel)]),
+            $only->holds === null ? null : Say::text('triggers.only.holds', ['offer' => self::set($this->offer($only->holds))]),
+            $only->notHolds === null ? null : Say::text('triggers.only.not_holds', ['offer' => self::set($this->offer($only->notHolds))]),
+        ]));
+    }
+
+    /** @param  list<string>  $parts */
+    private static function listed(array $parts): string
+    {
+        $last = array_pop($parts);
+
+        return $parts === [] ? (string) $last : Say::text('triggers.and', ['parts' => implode(', ', $parts), 'last' => (string) $last]);
+    }
+
+    private static function set(string $words): string
+    {
+        return Sentence::title($words);
+    }
+
+    private function offer(string $key): string
+    {
+        $this->offers ??= Offer::query()->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
+
+        return $this->offers[$key] ?? $key;
+    }
+
+    private function item(?string $course, ?string $item): string
+    {
+        $found = $course === null ? null : $this->shelf->byKey($course);
+
+        return match (true) {
+            $found === null => $item ?? (string) $course,
+            $item === null => $this->shelf->title($found->id),
+            default => $this->shelf->itemTitle($found->id, $item),
+        };
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+
+/** What is done by itself, from both sides. */
+final class TriggersJourneyTest extends BrowserTestCase
+{
+    public function test_a_finished_module_hands_out_a_surprise_lesson_and_it_is_taken_back(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/triggers');
+        $this->named('New trigger')->click();
+        $this->named('Name')->sendKeys('A surprise');
+        // By keyboard: the course, its row, then what is to be done.
+        $this->choose('Course', 'Clinker');
+        $this->choose('Row', 'Welcome to the shed');
+        $this->choose('Add a step', 'hand out');
+        $this->waitForText('.steps', 'hand out a row');
+        $this->choose('Course', 'Clinker', within: '.steps');
+        $this->choose('Row', 'Launch day', within: '.steps');
+        $this->waitForText('.tried', 'When Welcome to the shed is finished, hand out Launch day for good.');
+        $this->choose('Try it on somebody', 'Tuva Myhre');
+        $this->waitForText('.tried', 'Hand Launch day out: get it for good');
+        $this->named('Make it')->click();
+        $this->waitForText('.flash', 'It is made, and off.');
+        $this->named('Switch it on')->click();
+        $this->waitForText('.flash', 'It is on.');
+
+        // A minute on; what came about before is not looked at.
+        $this->signIn('tuva');
+        $this->visit('/courses/clinker/l-welcome');
+        $this->named('Mark as finished')->click();
+        $this->waitForText('.lesson', 'Finished');
+        self::artisan('keep:run-triggers');
+        self::artisan('queue:work', '--stop-when-empty');
+        $this->visit('/courses/clinker/l-launch');
+        $this->waitForText('.lesson h1', 'Launch day');
+
+        $this->signIn('hege');
+        $this->visit('/keep/triggers');
+        $this->find('a[aria-label="A surprise"]')->click();
+        $this->waitForText('.runs', 'finished Welcome to the shed');
+        $this->named('Take it back')->click();
+        $this->waitForText('.flash', 'Taken back');
+        $this->signIn('tuva');
+        $this->visit('/courses/clinker/l-launch');
+        $this->find('.notice h1');
+        $this->assertNoScriptErrors();
+    }
+
+    /** The first option that these words find. */
+    private function choose(string $label, string $words, string $within = ''): void
+    {
+        $this->browser->executeScript('[...document.querySelectorAll(`${arguments[1]} label`)].find((one) => one.textContent.trim() === arguments[0]).control.focus()', [$label, self::css($within === '' ? 'form' : $within)]);
+        $this->type($words);
+        $this->browser->wait(90, 100)->until(fn (): bool => $this->browser->executeScript('return [...document.querySelectorAll("[role=option]")].some((one) => one.checkVisibility() && one.textContent.includes(arguments[0]))', [$words]) === true, "{$words} did not come up");
+        $this->type(Keys::ARROW_DOWN.Keys::ENTER);
+        $this->waitForStillness();
+    }
+}
