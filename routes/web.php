@@ -121,6 +121,10 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::delete('/courses/{course}/contents/{item}/media/{medium}', [Staff\Contents\ContentMediaController::class, 'destroy'])->whereNumber('medium')->name('contents.take-out');
     Route::get('/pictures', [Staff\Contents\PicturesController::class, 'index'])->name('pictures');
     Route::post('/pictures', [Staff\Contents\PicturesController::class, 'store'])->middleware('throttle:60,1,pictures')->name('pictures.keep');
+    Route::get('/triggers/forms', [Staff\FormsController::class, 'index'])->name('forms');
+    Route::post('/triggers/forms', [Staff\FormsController::class, 'store'])->name('forms.make');
+    Route::put('/triggers/forms/{form}', [Staff\FormsController::class, 'update'])->whereNumber('form')->name('forms.change');
+    Route::get('/triggers/forms/{form}/answers.csv', [Staff\FormsController::class, 'csv'])->whereNumber('form')->middleware('can:run-school')->name('forms.csv');
     Route::get('/triggers', [Staff\TriggersController::class, 'index'])->name('triggers');
     Route::post('/triggers', [Staff\TriggersController::class, 'store'])->name('triggers.make');
     Route::post('/triggers/try', [Staff\TriggersController::class, 'try'])->name('triggers.try');
@@ -159,6 +163,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
 });
 
 Route::get('/pictures/{token}/{width}', [PicturesController::class, 'show'])->where('token', '[a-z0-9]{24}')->whereNumber('width')->name('picture');
+Route::get('/forms/{token}', [Learner\FormController::class, 'show'])->where('token', '[a-z0-9]{20}')->name('form');
+Route::post('/forms/{token}', [Learner\FormController::class, 'store'])->where('token', '[a-z0-9]{20}')->middleware('throttle:10,1,form')->name('form.send');
 Route::get('/g/{token}', [Learner\GuestController::class, 'show'])->where('token', '[a-f0-9]{32}')->name('guest');
 Route::post('/g/{token}', [Learner\GuestController::class, 'store'])->where('token', '[a-f0-9]{32}')->middleware('throttle:10,1,guest-phrase')->name('guest.enter');
 Route::post('/courses/{course}/leave', [Learner\GuestController::class, 'destroy'])->name('guest.leave');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Triggers;
 
 use App\Access\CourseShelf;
+use App\Models\Form;
 use App\Models\Offer;
 use App\Triggers\Spec\Only;
 use App\Triggers\Spec\Step;
@@ -43,6 +44,7 @@ final class TriggerWords
             'item' => self::set($this->item($when->course, $when->item)),
             'course' => self::set($this->item($when->course, null)),
             'label' => self::set((string) $when->label),
+            'form' => self::set($when->form === null ? '' : Form::query()->find($when->form)->name ?? '?'),
             'days' => self::set(Say::text('triggers.days', ['days' => $when->days ?? 0])),
             'from' => self::set((string) ($when->from ?? 0)),
             'to' => self::set((string) ($when->to ?? 101)),

@@ -159,6 +159,12 @@ return [
         'for' => '{title}: {offer}, {price}',
         'from' => '{title}: {offer}, {price}, and other ways',
     ],
+    'form' => [
+        'send' => 'Send',
+        'sent' => 'It is sent.',
+        'letter' => 'If something has been given to you, it is in your account here. If you have none yet, a letter with a link to sign in is on its way.',
+        'trap' => 'Leave this empty',
+    ],
     'letters' => [
         'title' => 'Letters: {title}',
         'get' => 'You get these letters. {told}',

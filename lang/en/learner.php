@@ -130,6 +130,11 @@ return [
         'stopped_all' => 'You get no more letters, but for those that you need to sign in.',
         'wanted' => 'You get letters of this kind: {kind}.',
     ],
+    'form' => [
+        'no_email' => 'Please give your e-mail address.',
+        'no_consent' => 'Please say that you agree.',
+        'no_answer' => 'Please answer this.',
+    ],
     'next_run' => [
         'noted' => 'We write to {email} when {course} runs again.',
         'stopped' => '{email} is not written to about {course} any more.',

@@ -121,6 +121,7 @@ return [
         'between_1_and_365' => 'Between 1 and 365 days.',
         'between_1_and_3650' => 'Between 1 and 3650 days.',
         'offer' => 'Please choose an offer.',
+        'form' => 'Please choose a form.',
         'course' => 'Please choose a course.',
         'item' => 'Please choose a row of the course.',
         'label' => 'Please type a label.',
@@ -129,6 +130,13 @@ return [
         'to' => 'Below which percent?',
         'subject' => 'A letter needs a subject.',
         'body' => 'A letter needs words.',
+    ],
+    'form_request' => [
+        'needs_name' => 'A form needs a name.',
+        'name_taken' => 'There is a form of this name already.',
+        'at_most_five' => 'At most five questions.',
+        'needs_question' => 'A question needs words.',
+        'asked_twice' => 'This is asked already.',
     ],
     'letter_request' => [
         'must_say' => 'Without {name} this letter does not tell what it is about: {means}.',

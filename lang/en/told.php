@@ -65,6 +65,11 @@ return [
         'taken_back' => 'Taken back, all of it but letters.',
         'this_trigger' => 'this trigger',
     ],
+    'forms_controller' => [
+        'made' => 'It is made, and can be filled in at its address.',
+        'changed' => 'Saved.',
+        'this_form' => 'this form',
+    ],
     'notices_controller' => [
         'no_notice_here' => 'There is no notice here: the row is open to this viewer or hidden from them, or one of the two is not there any more.',
         'saved_whoever_meets_door' => 'Saved. Whoever meets this door from now on reads it so.',

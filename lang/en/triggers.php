@@ -11,7 +11,10 @@ return [
     'and' => '{parts} and {last}',
     'any_offer' => 'any offer',
     'days' => '{days, plural, one {# day} other {# days}}',
+    'by_form' => 'by the form {form}',
+    'not_confirmed' => 'They have not shown yet that the address is theirs: no letter is written there before.',
     'when' => [
+        'form-sent' => 'the form {form} is sent',
         'account-made' => 'an account is made',
         'offer-taken' => '{offer} is taken',
         'payment-missed' => 'a payment of {offer} does not come',
@@ -56,6 +59,7 @@ return [
         'not_holds' => 'They hold a pass of {offer}.',
     ],
     'cause' => [
+        'form-sent' => 'sent the form {form}',
         'account-made' => 'came in',
         'offer-taken' => 'took {offer}',
         'payment-missed' => 'a payment of {offer} did not come',

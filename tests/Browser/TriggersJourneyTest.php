@@ -52,6 +52,37 @@ final class TriggersJourneyTest extends BrowserTestCase
         $this->assertNoScriptErrors();
     }
 
+    public function test_a_lead_fills_in_the_form_gets_the_letter_signs_in_and_sees_the_one_lesson_and_at_the_next_the_offer(): void
+    {
+        // A minute after the demo was loaded, from which on its triggers are on.
+        self::moveTheClock(1);
+        $this->asNobody();
+        $this->visit('/forms/'.self::value("select token from forms where name = 'A first look'"));
+        $this->waitForText('h1', 'A first look');
+        $this->named('Your name')->sendKeys('Alva Brekke');
+        $this->named('Your e-mail address')->sendKeys('alva@elsewhere.test');
+        $this->named('Send')->click();
+        $this->waitForText('form', 'Please say that you agree.');
+        $this->named('You may write to me about courses.')->click();
+        $this->named('Which boat would you like to build?')->sendKeys('A faering');
+        $this->named('Send')->click();
+        $this->waitForText('[role=status]', 'It is sent.');
+
+        self::artisan('queue:work', '--stop-when-empty');
+        self::artisan('keep:run-triggers');
+        self::artisan('queue:work', '--stop-when-empty');
+        self::assertSame(1, preg_match('#https?://[^/\s]+(/sign-in/link/\w+)#', self::artisan('keep:letters', 'alva@elsewhere.test'), $found));
+        $this->visit($found[1] ?? '');
+        $this->find('button[type=submit], .doorform button')->click();
+        $this->waitForText('header', 'Alva Brekke');
+        $this->visit('/courses/clinker/l-timber');
+        $this->waitForText('.lesson h1', 'Choosing larch');
+        $this->visit('/courses/clinker/l-planes');
+        $this->waitForText('.notice h1', 'Tuning a plane needs a pass');
+        $this->waitForText('.notice', 'Apprentice pass');
+        $this->assertNoScriptErrors();
+    }
+
     /** The first option that these words find. */
     private function choose(string $label, string $words, string $within = ''): void
     {

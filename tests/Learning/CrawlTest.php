@@ -246,6 +246,7 @@ final class CrawlTest extends TestCase
             'DELETE courses/{course}/{item}/posts/{post}', 'DELETE next-run/{token}',
             'GET /', 'GET account', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/bundles/{bundle}', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
             // Lead to a page above, or say nothing of courses.
+            'GET forms/{token}',
             'GET g/{token}',
             'GET letters/{person}/{kind}', 'GET look-in/{learner}',
             'GET media/{medium}',
@@ -258,7 +259,7 @@ final class CrawlTest extends TestCase
             'POST courses/{course}/{item}/finished',
             'POST courses/{course}/{item}/look',
             'POST courses/{course}/{item}/posts', 'POST courses/{course}/{item}/quiz', 'POST courses/{course}/{item}/statements',
-            'POST g/{token}', 'POST letters/{person}/{kind}', 'POST look-with', 'POST sign-in', 'POST sign-in/link', 'POST sign-in/link/{token}', 'POST sign-out',
+            'POST forms/{token}', 'POST g/{token}', 'POST letters/{person}/{kind}', 'POST look-with', 'POST sign-in', 'POST sign-in/link', 'POST sign-in/link/{token}', 'POST sign-out',
             'PUT account/letters', 'PUT account/password',
         ], $named);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Triggers;
 
+use App\Models\Form;
 use App\Models\ItemVisit;
 use App\Models\Label;
 use App\Models\Offer;
@@ -16,6 +17,7 @@ use App\Triggers\Spec\EventKind;
 use App\Triggers\Spec\When;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Factories\CompletionFactory;
 use Tests\Factories\QuizTryFactory;
@@ -33,6 +35,10 @@ final class EventsTest extends TestCase
 
         return [
             'an account is made' => [new When('account-made'), static fn (self $test) => $test->post('/keep/people', ['name' => 'Alva', 'email' => 'alva@alder.test', 'labels' => ''])->assertSessionHasNoErrors(), ['alva came in']],
+            'a form is sent' => [new When('form-sent', form: 1), static function (self $test): void {
+                Form::query()->create(['id' => 1, 'name' => 'A look', 'token' => str_repeat('a', 20), 'text' => '', 'thanks' => '']);
+                $test->actingAs($test->person('jonas'))->post('/forms/'.str_repeat('a', 20), ['once' => (string) Str::uuid()])->assertSessionHasNoErrors();
+            }, ['jonas sent the form A look']],
             'any offer is taken' => [new When('offer-taken'), static function (self $test) use ($buy): void {
                 $buy($test, 'jonas', 'apprentice-pass');
                 $buy($test, 'eira', 'frames-pass');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Triggers;
 
+use App\Models\Form;
 use App\Models\LetterText;
 use App\Models\Trigger;
 use App\Models\TriggerRun;
@@ -27,6 +28,7 @@ trait SetsTriggersOff
         $this->demoSchool('2026-03-10T12:00:00Z');
         LetterText::query()->update(['on' => false]);
         Trigger::query()->delete();
+        Form::query()->delete();
         $this->actingAs($this->person('hege'));
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Access\CourseShelf;
+use App\Models\Form;
 use App\Models\Offer;
 use App\Models\Trigger;
 use App\Triggers\Spec\EventKind;
@@ -42,6 +43,7 @@ final class TriggerRequest extends FormRequest
             'when.event' => ['required', 'string', Rule::enum(EventKind::class)],
             'when.*' => ['nullable'],
             'when.days' => ['nullable', 'integer', 'between:1,365'],
+            'when.form' => ['nullable', 'integer'],
             'when.from' => ['nullable', 'integer', 'between:0,100'],
             'when.to' => ['nullable', 'integer', 'between:1,101'],
             'only.*' => ['nullable', 'string', 'max:200'],
@@ -103,7 +105,7 @@ final class TriggerRequest extends FormRequest
         $takes = EventKind::from($this->string('when.event')->toString())->takes();
         $has = fn (string $field): ?string => in_array($field, $takes, true) ? $this->text("when.{$field}") : null;
         $counts = fn (string $field): ?int => in_array($field, $takes, true) && $this->filled("when.{$field}") ? $this->integer("when.{$field}") : null;
-        $when = new When($this->string('when.event')->toString(), $has('offer'), $has('course'), $has('item'), $has('label'), $counts('days'), $counts('from'), $counts('to'));
+        $when = new When($this->string('when.event')->toString(), $has('offer'), $has('course'), $has('item'), $has('label'), $counts('days'), $counts('from'), $counts('to'), $counts('form'));
         $steps = array_map($this->step(...), array_keys(array_values((array) $this->input('steps'))));
 
         return new TriggerSpec($when, $only, $steps === [] ? throw new \LogicException('A trigger does something.') : $steps);
@@ -136,6 +138,7 @@ final class TriggerRequest extends FormRequest
             $right = match (true) {
                 ! $isThere => in_array($field, $optional, true),
                 $field === 'offer' => self::isOffer($value),
+                $field === 'form' => Form::query()->whereKey($value)->exists(),
                 $field === 'course' => app(CourseShelf::class)->byKey((string) $value) !== null,
                 $field === 'item' => $this->isRow($this->text("{$at}.course"), (string) $value),
                 default => true,

@@ -6,6 +6,7 @@ namespace App\Pages\Triggers;
 
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Models\Form;
 use App\Models\Person;
 use App\Models\Trigger;
 use App\Models\TriggerRun;
@@ -46,7 +47,7 @@ final readonly class TriggersPageBuilder
             $rows[] = new TriggerRow($trigger->id, $trigger->name, $trigger->on, $this->words->sentence(TriggerSpec::of($trigger->spec)), array_values($days), $states['waiting'] ?? 0, ($states['failed'] ?? 0) + ($states['stopped'] ?? 0));
         }
 
-        return new TriggersPage($rows, $open === null ? null : $this->form($open), $this->shelf->picks(withRows: true), $this->shelf->offers(), PeoplesLabels::known(self::LABELS), $mayEdit);
+        return new TriggersPage($rows, $open === null ? null : $this->form($open), $this->shelf->picks(withRows: true), $this->shelf->offers(), PeoplesLabels::known(self::LABELS), array_values(Form::query()->orderBy('name')->get(['id', 'name'])->map(static fn (Form $form): FormPick => new FormPick($form->id, $form->name))->all()), $mayEdit);
     }
 
     private function form(Trigger $trigger): TriggerForm

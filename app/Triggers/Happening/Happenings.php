@@ -13,7 +13,7 @@ use App\Triggers\Spec\When;
  */
 final readonly class Happenings
 {
-    public function __construct(private FromPasses $passes, private FromShop $shop, private FromProgress $progress, private FromPeople $people)
+    public function __construct(private FromPasses $passes, private FromShop $shop, private FromProgress $progress, private FromPeople $people, private FromForms $forms)
     {
     }
 
@@ -28,6 +28,7 @@ final readonly class Happenings
             EventKind::PassBegins, EventKind::PassEnds, EventKind::PassEndsIn => $this->passes->of($when, $from, $to),
             EventKind::OfferTaken, EventKind::PaymentMissed, EventKind::Refunded => $this->shop->of($when, $from, $to),
             EventKind::Finished, EventKind::CourseFinished, EventKind::QuizScored => $this->progress->of($when, $from, $to),
+            EventKind::FormSent => $this->forms->of($when, $from, $to),
             EventKind::AccountMade, EventKind::LabelGiven, EventKind::LabelTaken, EventKind::OnlySamples => $this->people->of($when, $from, $to),
         };
         usort($found, static fn (Happening $a, Happening $b): int => [$a->at, $a->key] <=> [$b->at, $b->key]);

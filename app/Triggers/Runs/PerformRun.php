@@ -12,6 +12,7 @@ use App\People\Acts\CannotAct;
 use App\People\ChosenPeople;
 use App\Triggers\Happening\Happening;
 use App\Triggers\Spec\Step;
+use App\Triggers\Spec\StepKind;
 use App\Triggers\Spec\TriggerSpec;
 use App\Words\Say;
 use Illuminate\Support\Facades\DB;
@@ -82,6 +83,10 @@ final readonly class PerformRun
      */
     private function done(TriggerRun $run, Step $step, int $index): array
     {
+        if ($step->kind() === StepKind::Write && ! $run->person->isConfirmed()) {
+            // Else anybody could have letters written to anybody.
+            throw new CannotAct(Say::text('triggers.not_confirmed'));
+        }
         $act = $this->acts->of($step, $run->trigger->name);
         [$record] = ($this->actOn)($act, ChosenPeople::named([$run->person_id]), null, "trigger-run-{$run->id}-{$index}");
 

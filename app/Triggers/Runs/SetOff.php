@@ -10,6 +10,7 @@ use App\Models\Trigger;
 use App\Models\TriggerRun;
 use App\Triggers\Happening\Happening;
 use App\Triggers\Happening\Happenings;
+use App\Triggers\Spec\EventKind;
 use App\Triggers\Spec\TriggerSpec;
 use App\Words\Say;
 use Illuminate\Support\Facades\DB;
@@ -55,8 +56,10 @@ final readonly class SetOff
             return 0;
         }
         $people = array_map(static fn (Happening $one): int => $one->personId, $left);
-        // Whoever runs the school is nobody's learner, and whose address is not shown to be theirs is nobody yet.
-        $learners = Person::query()->whereIn('id', $people)->whereNull('role')->whereNull('claimed_email')->pluck('id')->flip();
+        // Whoever runs the school is nobody's learner. Whose address is not shown to be theirs is nobody yet, but for what a form gives:
+        // that is theirs once they have shown it.
+        $isForm = TriggerSpec::of($trigger->spec)->when->kind() === EventKind::FormSent;
+        $learners = Person::query()->whereIn('id', $people)->whereNull('role')->when(! $isForm, static fn ($query) => $query->whereNull('claimed_email'))->pluck('id')->flip();
         $lately = TriggerRun::query()->where('trigger_id', $trigger->id)->whereIn('person_id', $people)->where('made_at', '>', Happening::stamp($now - 3600))->toBase()->selectRaw('person_id, count(*) as runs')->groupBy('person_id')->pluck('runs', 'person_id');
         $rows = [];
         foreach ($left as $one) {

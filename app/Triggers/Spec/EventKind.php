@@ -7,6 +7,7 @@ namespace App\Triggers\Spec;
 /** What can set a trigger off. */
 enum EventKind: string
 {
+    case FormSent = 'form-sent';
     case AccountMade = 'account-made';
     case OfferTaken = 'offer-taken';
     case PaymentMissed = 'payment-missed';
@@ -26,6 +27,7 @@ enum EventKind: string
     {
         return match ($this) {
             self::AccountMade => [],
+            self::FormSent => ['form'],
             self::OfferTaken, self::PaymentMissed, self::Refunded, self::PassBegins, self::PassEnds => ['offer'],
             self::PassEndsIn => ['offer', 'days'],
             self::Finished => ['course', 'item'],

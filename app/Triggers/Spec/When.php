@@ -15,6 +15,7 @@ final readonly class When
      * @param  ?string  $course  key
      * @param  ?string  $item  key, of that course
      * @param  ?int  $days  before a pass ends, or since somebody first looked
+     * @param  ?int  $form  number of one
      * @param  ?int  $from  percent of a quiz, from which on
      * @param  ?int  $to  percent, below which; 101: to all of it
      */
@@ -27,6 +28,7 @@ final readonly class When
         #[OA\Property] public ?int $days = null,
         #[OA\Property] public ?int $from = null,
         #[OA\Property] public ?int $to = null,
+        #[OA\Property] public ?int $form = null,
     ) {
     }
 

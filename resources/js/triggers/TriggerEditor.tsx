@@ -10,7 +10,7 @@ import { Tried } from './Tried';
 import css from './triggers.module.css';
 import ui from '../ui/ui.module.css';
 
-const EVENTS: EventKind[] = ['offer-taken', 'payment-missed', 'refunded', 'account-made', 'pass-begins', 'pass-ends-in', 'pass-ends', 'finished', 'course-finished', 'quiz-scored', 'label-given', 'label-taken', 'only-samples'];
+const EVENTS: EventKind[] = ['form-sent', 'offer-taken', 'payment-missed', 'refunded', 'account-made', 'pass-begins', 'pass-ends-in', 'pass-ends', 'finished', 'course-finished', 'quiz-scored', 'label-given', 'label-taken', 'only-samples'];
 
 export interface WhenFields {
   event: EventKind;
@@ -21,6 +21,7 @@ export interface WhenFields {
   days: number | null;
   from: number | null;
   to: number | null;
+  form: number | null;
 }
 
 export interface OnlyFields {
@@ -53,7 +54,7 @@ const EMPTY_STEP = { offer: null, course: null, item: null, label: null, days: n
 
 function fieldsOf(trigger: TriggerForm | null): TriggerFields {
   return trigger === null
-    ? { version: 0, name: '', when: { event: 'finished', offer: null, course: null, item: null, label: null, days: null, from: null, to: null }, only: { label: null, notLabel: null, holds: null, notHolds: null }, steps: [] }
+    ? { version: 0, name: '', when: { event: 'finished', offer: null, course: null, item: null, label: null, days: null, from: null, to: null, form: null }, only: { label: null, notLabel: null, holds: null, notHolds: null }, steps: [] }
     : { version: trigger.version, name: trigger.name, when: { ...trigger.when }, only: { ...trigger.only }, steps: trigger.steps.map((step) => ({ ...step })) };
 }
 
@@ -168,6 +169,8 @@ function EventFields({ page, when, errors, disabled, onChange }: EventFieldsProp
   switch (when.event) {
     case 'account-made':
       return null;
+    case 'form-sent':
+      return <Select label={say('setoff.form')} searchable allowDeselect={false} disabled={disabled} data={page.forms.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={when.form === null ? null : `${when.form}`} error={errors['when.form']} onChange={(form) => onChange({ form: form === null ? null : Number(form) })} />;
     case 'offer-taken':
     case 'payment-missed':
     case 'refunded':

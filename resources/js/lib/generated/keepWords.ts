@@ -1171,6 +1171,36 @@ export const keepWords = {
   'sheet.place.inside': "{kind} in {above}",
   'setoff.title': "Triggers",
   'setoff.told': "What happens by itself, once, and why",
+  'setoff.tabs.title': "What is set off, and by what",
+  'setoff.tabs.triggers': "Triggers",
+  'setoff.tabs.forms': "Forms",
+  'setoff.forms.title': "Forms",
+  'setoff.forms.told': "Small public pages that ask for a name and an address, and set triggers off",
+  'setoff.forms.none': "There is no form yet.",
+  'setoff.forms.none_told': "Make one, and let a trigger hand out a lesson to whoever sends it.",
+  'setoff.forms.new': "New form",
+  'setoff.forms.name': "Name",
+  'setoff.forms.name_told': "The heading of its page.",
+  'setoff.forms.on': "It can be filled in",
+  'setoff.forms.text': "Text above its fields",
+  'setoff.forms.consent': "What is agreed to",
+  'setoff.forms.consent_told': "Empty: nothing is asked.",
+  'setoff.forms.questions': "Questions of your own",
+  'setoff.forms.ask': "Question",
+  'setoff.forms.required': "has to be answered",
+  'setoff.forms.add': "Add a question",
+  'setoff.forms.out': "Take out",
+  'setoff.forms.thanks': "What is said once it is sent",
+  'setoff.forms.markdown': "Markdown",
+  'setoff.forms.make': "Make it",
+  'setoff.forms.address': "Its page: {address}",
+  'setoff.forms.sent': "{count, plural, =0 {not sent yet} one {sent once} other {sent # times}}",
+  'setoff.forms.is_off': "off",
+  'setoff.forms.answers': "What was answered",
+  'setoff.forms.no_answers': "Nobody has sent it yet.",
+  'setoff.forms.csv': "All as CSV",
+  'setoff.forms.agrees': "agrees",
+  'setoff.form': "Form",
   'setoff.none': "Nothing is done by itself yet.",
   'setoff.none_told': "A trigger says what is to be done when something comes about: when a module is finished, hand out the next lesson; when somebody has only looked, write to them.",
   'setoff.new': "New trigger",
@@ -1188,7 +1218,7 @@ export const keepWords = {
   'setoff.name': "Name",
   'setoff.name_told': "Who gets something by it reads it in their history.",
   'setoff.when': "When",
-  'setoff.events': "{event, select, account_made {an account is made} offer_taken {an offer is taken} payment_missed {a payment does not come} refunded {it is refunded} pass_begins {a pass begins} pass_ends_in {a pass will end} pass_ends {a pass ends} finished {a row is finished} course_finished {a course is finished} quiz_scored {a quiz comes to a score} label_given {a label is given} label_taken {a label is taken} only_samples {somebody has only looked at samples} other {{event}}}",
+  'setoff.events': "{event, select, form_sent {a form is sent} account_made {an account is made} offer_taken {an offer is taken} payment_missed {a payment does not come} refunded {it is refunded} pass_begins {a pass begins} pass_ends_in {a pass will end} pass_ends {a pass ends} finished {a row is finished} course_finished {a course is finished} quiz_scored {a quiz comes to a score} label_given {a label is given} label_taken {a label is taken} only_samples {somebody has only looked at samples} other {{event}}}",
   'setoff.offer': "Offer",
   'setoff.any_offer': "any",
   'setoff.course': "Course",
@@ -2476,6 +2506,36 @@ export interface KeepParts {
   'sheet.place.inside': 'kind' | 'above';
   'setoff.title': never;
   'setoff.told': never;
+  'setoff.tabs.title': never;
+  'setoff.tabs.triggers': never;
+  'setoff.tabs.forms': never;
+  'setoff.forms.title': never;
+  'setoff.forms.told': never;
+  'setoff.forms.none': never;
+  'setoff.forms.none_told': never;
+  'setoff.forms.new': never;
+  'setoff.forms.name': never;
+  'setoff.forms.name_told': never;
+  'setoff.forms.on': never;
+  'setoff.forms.text': never;
+  'setoff.forms.consent': never;
+  'setoff.forms.consent_told': never;
+  'setoff.forms.questions': never;
+  'setoff.forms.ask': never;
+  'setoff.forms.required': never;
+  'setoff.forms.add': never;
+  'setoff.forms.out': never;
+  'setoff.forms.thanks': never;
+  'setoff.forms.markdown': never;
+  'setoff.forms.make': never;
+  'setoff.forms.address': 'address';
+  'setoff.forms.sent': 'count';
+  'setoff.forms.is_off': never;
+  'setoff.forms.answers': never;
+  'setoff.forms.no_answers': never;
+  'setoff.forms.csv': never;
+  'setoff.forms.agrees': never;
+  'setoff.form': never;
   'setoff.none': never;
   'setoff.none_told': never;
   'setoff.new': never;

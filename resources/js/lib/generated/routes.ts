@@ -19,6 +19,8 @@ export const routes: Config['routes'] = {
   'course': {"uri":"courses/{course}","methods":["GET","HEAD"],"parameters":["course"]},
   'course.next-run': {"uri":"courses/{course}/next-run","methods":["POST"],"parameters":["course"]},
   'courses': {"uri":"courses","methods":["GET","HEAD"]},
+  'form': {"uri":"forms/{token}","methods":["GET","HEAD"],"wheres":{"token":"[a-z0-9]{20}"},"parameters":["token"]},
+  'form.send': {"uri":"forms/{token}","methods":["POST"],"wheres":{"token":"[a-z0-9]{20}"},"parameters":["token"]},
   'guest': {"uri":"g/{token}","methods":["GET","HEAD"],"wheres":{"token":"[a-f0-9]{32}"},"parameters":["token"]},
   'guest.enter': {"uri":"g/{token}","methods":["POST"],"wheres":{"token":"[a-f0-9]{32}"},"parameters":["token"]},
   'guest.leave': {"uri":"courses/{course}/leave","methods":["POST"],"parameters":["course"]},
@@ -61,6 +63,10 @@ export const routes: Config['routes'] = {
   'keep.draft.undo': {"uri":"keep/courses/{course}/draft/undo","methods":["POST"],"parameters":["course"]},
   'keep.expectations.keep': {"uri":"keep/courses/{course}/expectations","methods":["POST"],"parameters":["course"]},
   'keep.expectations.let-go': {"uri":"keep/courses/{course}/expectations/{expectation}","methods":["DELETE"],"wheres":{"expectation":"[0-9]+"},"parameters":["course","expectation"]},
+  'keep.forms': {"uri":"keep/triggers/forms","methods":["GET","HEAD"]},
+  'keep.forms.change': {"uri":"keep/triggers/forms/{form}","methods":["PUT"],"wheres":{"form":"[0-9]+"},"parameters":["form"]},
+  'keep.forms.csv': {"uri":"keep/triggers/forms/{form}/answers.csv","methods":["GET","HEAD"],"wheres":{"form":"[0-9]+"},"parameters":["form"]},
+  'keep.forms.make': {"uri":"keep/triggers/forms","methods":["POST"]},
   'keep.guest-link': {"uri":"keep/courses/{course}/guest-link","methods":["POST"],"parameters":["course"]},
   'keep.history': {"uri":"keep/courses/{course}/revisions","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.import': {"uri":"keep/people/imports/{import}","methods":["GET","HEAD"],"wheres":{"import":"[0-9]+"},"parameters":["import"]},
@@ -182,6 +188,8 @@ declare module 'ziggy-js' {
     'course': [{"name":"course","required":true}];
     'course.next-run': [{"name":"course","required":true}];
     'courses': [];
+    'form': [{"name":"token","required":true}];
+    'form.send': [{"name":"token","required":true}];
     'guest': [{"name":"token","required":true}];
     'guest.enter': [{"name":"token","required":true}];
     'guest.leave': [{"name":"course","required":true}];
@@ -224,6 +232,10 @@ declare module 'ziggy-js' {
     'keep.draft.undo': [{"name":"course","required":true}];
     'keep.expectations.keep': [{"name":"course","required":true}];
     'keep.expectations.let-go': [{"name":"course","required":true},{"name":"expectation","required":true}];
+    'keep.forms': [];
+    'keep.forms.change': [{"name":"form","required":true}];
+    'keep.forms.csv': [{"name":"form","required":true}];
+    'keep.forms.make': [];
     'keep.guest-link': [{"name":"course","required":true}];
     'keep.history': [{"name":"course","required":true}];
     'keep.import': [{"name":"import","required":true}];

@@ -8,7 +8,7 @@ export type Effect = 'gain' | 'lose' | 'pause' | 'gain_work' | 'lose_work' | 'lo
 
 export type Entry = 'anyone' | 'signup' | 'offer' | 'invite';
 
-export type EventKind = 'account-made' | 'offer-taken' | 'payment-missed' | 'refunded' | 'pass-begins' | 'pass-ends-in' | 'pass-ends' | 'finished' | 'course-finished' | 'quiz-scored' | 'label-given' | 'label-taken' | 'only-samples';
+export type EventKind = 'form-sent' | 'account-made' | 'offer-taken' | 'payment-missed' | 'refunded' | 'pass-begins' | 'pass-ends-in' | 'pass-ends' | 'finished' | 'course-finished' | 'quiz-scored' | 'label-given' | 'label-taken' | 'only-samples';
 
 export type FinishedBy = 'mark' | 'visit' | 'watch' | 'quiz';
 
@@ -96,6 +96,16 @@ export interface AfterRule {
   of: string[];
   count: number | null;
   inOrder: boolean;
+}
+
+export interface AnswerRow {
+  id: number;
+  person: number | null;
+  name: string;
+  email: string;
+  consents: boolean;
+  answers: string[];
+  when: string;
 }
 
 export interface BeginPage {
@@ -393,6 +403,46 @@ export interface Flash {
   lines: Sentence[];
   mine: Sentence[];
   undo: number | null;
+}
+
+export interface FormPage {
+  name: string;
+  html: string;
+  consent: string;
+  questions: FormQuestion[];
+  asksWho: boolean;
+  once: string;
+  sent: boolean;
+}
+
+export interface FormPick {
+  id: number;
+  name: string;
+}
+
+export interface FormQuestion {
+  ask: string;
+  required: boolean;
+}
+
+export interface FormRow {
+  id: number;
+  version: number;
+  name: string;
+  on: boolean;
+  address: string;
+  text: string;
+  consent: string;
+  questions: FormQuestion[];
+  thanks: string;
+  sent: number;
+}
+
+export interface FormsPage {
+  forms: FormRow[];
+  open: number | null;
+  answers: AnswerRow[];
+  mayEdit: boolean;
 }
 
 export interface FoundPerson {
@@ -1365,6 +1415,7 @@ export interface TriggersPage {
   courses: CoursePick[];
   offers: OfferPick[];
   labels: string[];
+  forms: FormPick[];
   mayEdit: boolean;
 }
 
@@ -1410,6 +1461,7 @@ export interface When {
   days: number | null;
   from: number | null;
   to: number | null;
+  form: number | null;
 }
 
 export interface WhyCard {

@@ -126,6 +126,10 @@ export const words = {
   'related.title': "Another course: {title}",
   'related.for': "{title}: {offer}, {price}",
   'related.from': "{title}: {offer}, {price}, and other ways",
+  'form.send': "Send",
+  'form.sent': "It is sent.",
+  'form.letter': "If something has been given to you, it is in your account here. If you have none yet, a letter with a link to sign in is on its way.",
+  'form.trap': "Leave this empty",
   'letters.title': "Letters: {title}",
   'letters.get': "You get these letters. {told}",
   'letters.not': "You do not get these letters. {told}",
@@ -326,6 +330,10 @@ export interface Parts {
   'related.title': 'title';
   'related.for': 'title' | 'offer' | 'price';
   'related.from': 'title' | 'offer' | 'price';
+  'form.send': never;
+  'form.sent': never;
+  'form.letter': never;
+  'form.trap': never;
   'letters.title': 'title';
   'letters.get': 'told';
   'letters.not': 'told';

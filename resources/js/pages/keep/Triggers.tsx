@@ -7,6 +7,7 @@ import { withQuery } from '../../lib/address';
 import type { RunRow, TriggerForm, TriggerRow, TriggersPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
+import { SetOffTabs } from '../../triggers/SetOffTabs';
 import { TriggerEditor } from '../../triggers/TriggerEditor';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
@@ -26,6 +27,7 @@ export default function Triggers(page: TriggersPage) {
           </div>
           <p className={ui.doors}>{say('setoff.told')}</p>
         </div>
+        <SetOffTabs here="triggers" />
         {mayEdit && (
           <Button className={css.new} onClick={() => setMaking(true)}>
             {say('setoff.new')}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Staff;
+
+use App\Access\WhoLooks;
+use App\Http\Requests\SchoolFormRequest;
+use App\Models\Form;
+use App\Pages\Shared\Flash;
+use App\Pages\Triggers\FormsPageBuilder;
+use App\Triggers\Forms\SaveForm;
+use App\Words\Say;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Inertia\Inertia;
+use Inertia\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** Small public forms, and what was answered. */
+final readonly class FormsController
+{
+    /** What a program that reads the file could take for a formula. */
+    private const FORMULA = '/^[=+\-@\t\r]/';
+
+    public function __construct(private FormsPageBuilder $pages, private SaveForm $save)
+    {
+    }
+
+    public function index(Request $request): Response
+    {
+        $open = $request->query('open');
+
+        return Inertia::render('keep/Forms', get_object_vars($this->pages->page(is_numeric($open) ? Form::query()->find((int) $open) : null, Gate::allows('run-school'))));
+    }
+
+    public function store(SchoolFormRequest $request): RedirectResponse
+    {
+        $form = $this->save->make($request->fields(), WhoLooks::signedIn($request));
+
+        return redirect()->route('keep.forms', ['open' => $form->id])->with(Flash::done(Say::text('told.forms_controller.made')));
+    }
+
+    public function update(SchoolFormRequest $request, Form $form): RedirectResponse
+    {
+        return back()->with($this->save->change($form, $request->fields(), $request->integer('version'), WhoLooks::signedIn($request)) ? Flash::done(Say::text('told.forms_controller.changed')) : Flash::meanwhile(Say::text('told.forms_controller.this_form')));
+    }
+
+    public function csv(Form $form): StreamedResponse
+    {
+        Gate::authorize('run-school');
+
+        return response()->streamDownload(function () use ($form): void {
+            $out = fopen('php://output', 'wb') ?: throw new \RuntimeException('There is no output.');
+            fwrite($out, "\xEF\xBB\xBF");
+            foreach ($this->pages->csv($form) as $row) {
+                fputcsv($out, array_map(static fn (string $cell): string => preg_replace(self::FORMULA, "'$0", $cell) ?? $cell, $row), escape: '', eol: "\r\n");
+            }
+        }, "form-{$form->id}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+}
