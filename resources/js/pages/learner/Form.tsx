@@ -20,7 +20,7 @@ export default function Form({ name, html, consent, questions, asksWho, once, se
           </p>
         )}
         <Prose html={html} />
-        {sent ? <p>{say('form.letter')}</p> : <Fields key={once} consent={consent} questions={questions} asksWho={asksWho} once={once} />}
+        {sent ? <p>{say('form.letter')}</p> : <Fields consent={consent} questions={questions} asksWho={asksWho} once={once} />}
       </section>
     </LearnerShell>
   );
