@@ -78,15 +78,16 @@ final readonly class ActOnPeople
      *
      * @param  array<string, mixed>  $form  from which the act was made; not needed for a few people
      * @param  ?string  $once  made by the form that asks for it: twice the same is done once
+     * @param  ?string  $by  name of what has it done, where nobody does
      * @return array{?ActRecord, int} what was done, where anything was; to how many people
      *
      * @throws CannotAct
      */
-    public function __invoke(PeopleAct $act, ChosenPeople $people, ?Person $actor, ?string $once = null, array $form = []): array
+    public function __invoke(PeopleAct $act, ChosenPeople $people, ?Person $actor, ?string $once = null, array $form = [], ?string $by = null): array
     {
         $ids = $people->ids();
         if (count($ids) <= self::IN_PASSING) {
-            return DB::transaction(fn (): array => $this->inPassing($act, $ids, $actor, $once));
+            return DB::transaction(fn (): array => $this->inPassing($act, $ids, $actor, $once, $by));
         }
         $record = $this->staged->begin($act, $form, $ids, $actor, $once);
         while ($record->state === 'preparing') {
@@ -124,7 +125,7 @@ final readonly class ActOnPeople
      * @param  list<int>  $ids
      * @return array{?ActRecord, int}
      */
-    private function inPassing(PeopleAct $act, array $ids, ?Person $actor, ?string $once): array
+    private function inPassing(PeopleAct $act, array $ids, ?Person $actor, ?string $once, ?string $by): array
     {
         $before = $once === null ? null : ActRecord::query()->where('once', $once)->first();
         if ($before !== null) {
@@ -135,7 +136,7 @@ final readonly class ActOnPeople
         if ($steps === []) {
             return [null, 0];
         }
-        $record = ActRecord::query()->create(['actor_id' => $actor?->id, 'told' => mb_substr($act->told(), 0, 250), 'touched' => count($steps), 'turn' => ActRecord::nextTurn(), 'once' => $once, 'made_at' => $now]);
+        $record = ActRecord::query()->create(['actor_id' => $actor?->id, 'by' => $by, 'told' => mb_substr($act->told(), 0, 250), 'touched' => count($steps), 'turn' => ActRecord::nextTurn(), 'once' => $once, 'made_at' => $now]);
         $lines = $rows = $letters = [];
         foreach ($steps as $step) {
             foreach ($step->changes as $change) {

@@ -87,6 +87,16 @@ return [
         'every_pass' => '{items} {count, plural, one {is} other {are}} for every pass',
         'tier_too' => '{items} {count, plural, one {is} other {are}} for {tier} too',
     ],
+    'given' => [
+        'trigger' => 'by the trigger {name}',
+        'person' => 'by {name}',
+        'program' => 'by the program',
+        'handed_out' => '{title} was handed to them {by}, {when}.',
+        'pass' => '{title} came to them {by}, {when}.',
+        'pass_source' => '{title} is theirs: {source}.',
+        'label' => 'The label {label} was given to them {by}, {when}.',
+        'label_source' => 'They have the label {label} ({source}).',
+    ],
     'gates' => [
         'staff_see_everything_drafts' => 'Staff see everything, drafts too.',
         'season_and_state' => 'Season and state',

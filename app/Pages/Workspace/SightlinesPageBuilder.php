@@ -32,6 +32,7 @@ use App\Sightlines\Why\Gate;
 use App\Sightlines\Why\Gates;
 use App\Sightlines\Why\PossibleFix;
 use App\Sightlines\Why\PossibleFixes;
+use App\Sightlines\Why\WhoGave;
 use App\Words\Glyph;
 use App\Words\Say;
 use App\Words\Sentence;
@@ -57,6 +58,7 @@ final readonly class SightlinesPageBuilder
         private SightFiles $files,
         private Terms $terms,
         private Takers $takers,
+        private WhoGave $given,
     ) {
     }
 
@@ -96,6 +98,7 @@ final readonly class SightlinesPageBuilder
             summary: $decision->state === State::Open ? self::openBy($decision->via) : ($shut === 1 ? Say::text('pages.sightlines_page_builder.one_gate_is_shut') : Say::text('pages.sightlines_page_builder.shut_gates_are_shut', ['shut' => $shut])),
             why: array_map(static fn (Reason $reason): string => $reason->value, $decision->why),
             gates: $gates,
+            given: $seen->person === null ? [] : $this->given->of($cell, $position, $course, $seen->person),
             intro: $decision->state === State::Open ? null : self::intro($ways),
             ways: $ways,
             blind: (new BlindSpots($this->fixing))->of($cell),

@@ -23,6 +23,7 @@ final readonly class WhyCard
      * @param  string  $summary  how many gates are shut, or by which way it is open
      * @param  list<string>  $why  reason codes
      * @param  list<Gate>  $gates  in the order in which they are tried
+     * @param  list<Sentence>  $given  who or what gave that by which it is open
      * @param  ?Sentence  $intro  of what would open it; null where it is open
      * @param  list<PossibleFix>  $ways
      * @param  ?BlindSpot  $blind  where nothing at all is open to this viewer
@@ -37,6 +38,7 @@ final readonly class WhyCard
         #[OA\Property] public string $summary,
         #[OA\Property(items: new OA\Items(type: 'string', enum: Reason::class))] public array $why,
         #[OA\Property(items: new OA\Items(ref: Gate::class))] public array $gates,
+        #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $given,
         #[OA\Property] public ?Sentence $intro,
         #[OA\Property(items: new OA\Items(ref: PossibleFix::class))] public array $ways,
         #[OA\Property] public ?BlindSpot $blind,

@@ -16,8 +16,11 @@ use Illuminate\Support\Facades\DB;
 /** Gives people a label, for good or for a time, or takes it from them. What a pass gives is the pass's to take. */
 final readonly class SetLabel implements PeopleAct
 {
-    /** @param  ?int  $until  instant at which it is held no longer; null: for good */
-    public function __construct(private SchoolClock $clock, private string $label, private bool $has, private ?int $until = null)
+    /**
+     * @param  ?int  $until  instant at which it is held no longer; null: for good
+     * @param  ?string  $source  what gives it; null: somebody, by hand
+     */
+    public function __construct(private SchoolClock $clock, private string $label, private bool $has, private ?int $until = null, private ?string $source = null)
     {
         if ($until !== null && $until <= $clock->now()) {
             throw new CannotAct(Say::text('acts.set_label.that_is_over_already'), 'until');
@@ -65,7 +68,7 @@ final readonly class SetLabel implements PeopleAct
         $until = $this->until === null ? null : gmdate('Y-m-d H:i:s', $this->until);
         $words = $this->until === null ? Say::text('acts.set_label.get_it') : Say::text('acts.set_label.get_it_to_when', ['when' => $this->clock->words($this->until)]);
         if ($row === null) {
-            $columns = ['person_id' => $person->id, 'label' => $this->label, 'source' => Say::text('acts.set_label.by_hand'), 'starts_at' => $until === null ? null : $now, 'ends_at' => $until];
+            $columns = ['person_id' => $person->id, 'label' => $this->label, 'source' => $this->source ?? Say::text('acts.set_label.by_hand'), 'starts_at' => $until === null ? null : $now, 'ends_at' => $until];
 
             return new ActStep($person->id, $words, [RowChange::made('labels', $columns)], [], ['label' => $this->label, 'until' => $until]);
         }

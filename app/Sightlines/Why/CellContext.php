@@ -14,6 +14,8 @@ use SilentKeep\Core\Deciding\CourseSnapshot;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
+use SilentKeep\Core\Rules\ConditionLeaves;
+use SilentKeep\Core\Rules\HasLabel;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
@@ -119,5 +121,21 @@ final readonly class CellContext
         $from = $this->clock->date($pass->from);
 
         return $pass->until === Instant::NEVER ? Say::text('why.cell_context.since_from_for_good', ['from' => $from]) : Say::text('why.cell_context.from_to_date', ['from' => $from, 'date' => $this->clock->date($pass->until)]);
+    }
+
+    /** @return list<string> labels that conditions on the path to an item ask for */
+    public function labelsOnPath(int $item): array
+    {
+        $labels = [];
+        foreach ($this->outline->path[$item] as $step) {
+            $only = $this->outline->items[$step]->only;
+            foreach ($only === null ? [] : ConditionLeaves::of($only) as $leaf) {
+                if ($leaf instanceof HasLabel) {
+                    $labels[] = $leaf->label;
+                }
+            }
+        }
+
+        return array_values(array_unique($labels));
     }
 }

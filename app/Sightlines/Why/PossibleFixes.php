@@ -14,8 +14,6 @@ use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Foresight\Reaching;
 use SilentKeep\Core\Foresight\WaysIn;
-use SilentKeep\Core\Rules\ConditionLeaves;
-use SilentKeep\Core\Rules\HasLabel;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;
@@ -199,7 +197,7 @@ final readonly class PossibleFixes
         }
         $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
         $ways = [];
-        foreach (array_diff($this->labelsOnPath($item), $learner->labels) as $label) {
+        foreach (array_diff($this->cell->labelsOnPath($item), $learner->labels) as $label) {
             $with = $learner->withLabel($label);
             if ($learner->signedIn && $this->opens($this->inPlaceOfLearner($with), $item)) {
                 $ways[] = new PossibleFix('school', Sentence::say('why.possible_fixes.give_them_label_label', titles: ['label' => $label]), Sentence::say('why.possible_fixes.opens_at_once_then'), byAct: $this->byAct('label', Say::text('why.possible_fixes.give_it'), label: $label));
@@ -207,22 +205,6 @@ final readonly class PossibleFixes
         }
 
         return $ways;
-    }
-
-    /** @return list<string> that conditions on the path ask for */
-    private function labelsOnPath(int $item): array
-    {
-        $labels = [];
-        foreach ($this->cell->outline->path[$item] as $step) {
-            $only = $this->cell->outline->items[$step]->only;
-            foreach ($only === null ? [] : ConditionLeaves::of($only) as $leaf) {
-                if ($leaf instanceof HasLabel) {
-                    $labels[] = $leaf->label;
-                }
-            }
-        }
-
-        return array_values(array_unique($labels));
     }
 
     /** @return list<PossibleFix> */

@@ -88,7 +88,7 @@ final readonly class PerformRun
             throw new CannotAct(Say::text('triggers.not_confirmed'));
         }
         $act = $this->acts->of($step, $run->trigger->name);
-        [$record] = ($this->actOn)($act, ChosenPeople::named([$run->person_id]), null, "trigger-run-{$run->id}-{$index}");
+        [$record] = ($this->actOn)($act, ChosenPeople::named([$run->person_id]), null, "trigger-run-{$run->id}-{$index}", by: $run->trigger->name);
 
         return ['told' => $record === null ? Say::text('triggers.nothing_to_do', ['act' => $act->told()]) : $act->told(), 'act' => $record instanceof ActRecord && $act->canBeUndone() ? $record->id : null];
     }

@@ -41,7 +41,7 @@ final readonly class StepActs
         return match ($step->kind()) {
             StepKind::GivePass => new GivePass($this->newPasses, $this->clock, self::offer($step), $this->clock->now(), source: Say::text('triggers.by', ['name' => $by])),
             StepKind::HandOut => $this->handOut($step, $until),
-            StepKind::GiveLabel => new SetLabel($this->clock, (string) $step->label, has: true, until: $until),
+            StepKind::GiveLabel => new SetLabel($this->clock, (string) $step->label, has: true, until: $until, source: Say::text('triggers.by', ['name' => $by])),
             StepKind::TakeLabel => new SetLabel($this->clock, (string) $step->label, has: false),
             StepKind::ExtendPass => new ExtendPass(PassRows::offer(self::offer($step)), $this->clock, max(1, (int) $step->days)),
             StepKind::EndPass => new EndPass(PassRows::offer(self::offer($step)), $this->clock),

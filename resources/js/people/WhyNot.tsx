@@ -10,6 +10,7 @@ import { say } from '../lib/keepSay';
 import { plainText } from '../lib/words';
 import { useWhy } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
+import { Given } from '../ui/Given';
 import { mayDo, byAct } from './byAct';
 import { to } from '../lib/route';
 import css from './people.module.css';
@@ -104,6 +105,7 @@ function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExt
           </li>
         ))}
       </ul>
+      <Given card={card} />
       {card.intro !== null && (
         <>
           <p>

@@ -1472,6 +1472,7 @@ export interface WhyCard {
   summary: string;
   why: Reason[];
   gates: Gate[];
+  given: Sentence[];
   intro: Sentence | null;
   ways: PossibleFix[];
   blind: BlindSpot | null;

@@ -11,6 +11,7 @@ import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { mayDo, byAct } from '../../people/byAct';
 import { Words } from '../../ui/Words';
+import { Given } from '../../ui/Given';
 import { RuleSentence } from './RuleSheet';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
@@ -133,6 +134,7 @@ export function WhySheet(props: WhySheetProps) {
                 <GateLine key={`${gate.name} ${gate.inner} ${plainText(gate.words)}`} gate={gate} {...props} />
               ))}
             </ul>
+            <Given card={card} />
           </section>
           {card.intro !== null && (
             <section>
