@@ -125,6 +125,13 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/triggers/forms', [Staff\FormsController::class, 'store'])->name('forms.make');
     Route::put('/triggers/forms/{form}', [Staff\FormsController::class, 'update'])->whereNumber('form')->name('forms.change');
     Route::get('/triggers/forms/{form}/answers.csv', [Staff\FormsController::class, 'csv'])->whereNumber('form')->middleware('can:run-school')->name('forms.csv');
+    Route::middleware('can:run-school')->group(function (): void {
+        Route::get('/triggers/outside', [Staff\OutsideController::class, 'index'])->name('outside');
+        Route::post('/triggers/outside', [Staff\OutsideController::class, 'store'])->name('outside.make');
+        Route::put('/triggers/outside/{system}', [Staff\OutsideController::class, 'update'])->whereNumber('system')->name('outside.change');
+        Route::post('/triggers/outside/{system}/secret', [Staff\OutsideController::class, 'secret'])->whereNumber('system')->name('outside.secret');
+        Route::post('/triggers/outside/events/{event}/again', [Staff\OutsideController::class, 'again'])->whereNumber('event')->name('outside.again');
+    });
     Route::get('/triggers', [Staff\TriggersController::class, 'index'])->name('triggers');
     Route::post('/triggers', [Staff\TriggersController::class, 'store'])->name('triggers.make');
     Route::post('/triggers/try', [Staff\TriggersController::class, 'try'])->name('triggers.try');

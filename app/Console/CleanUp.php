@@ -8,6 +8,7 @@ use App\Database\Value;
 use App\Models\ActRecord;
 use App\Models\Import;
 use App\Models\Message;
+use App\Models\OutsideEvent;
 use App\Models\RehearsalRun;
 use App\Models\SignInLink;
 use App\Models\TriggerRun;
@@ -57,6 +58,7 @@ final readonly class CleanUp
             'links to sign in' => self::delete(SignInLink::query()->where(fn (Builder $query) => $query->where('used_at', '<', $this->before(self::LINKS))->orWhere('expires_at', '<', $this->before(self::LINKS)))),
             'letters' => self::delete(Message::query()->where('written_at', '<', $this->before(self::LETTERS))),
             'files of letters' => $this->postbox->clearBefore($this->clock->now()->getTimestamp() - self::POSTBOX * 86400),
+            'events told outside' => self::delete(OutsideEvent::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'runs of triggers' => self::delete(TriggerRun::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),

@@ -7,6 +7,7 @@ namespace App\Triggers;
 use App\Access\CourseShelf;
 use App\Models\Form;
 use App\Models\Offer;
+use App\Models\OutsideSystem;
 use App\Triggers\Spec\Only;
 use App\Triggers\Spec\Step;
 use App\Triggers\Spec\StepKind;
@@ -65,6 +66,7 @@ final class TriggerWords
             'item' => self::set($this->item($step->course, $step->item)),
             'label' => self::set((string) $step->label),
             'subject' => self::set((string) $step->subject),
+            'outside' => self::set($step->outside === null ? '' : OutsideSystem::query()->find($step->outside)->name ?? '?'),
             'lasts' => $step->kind() === StepKind::ExtendPass ? 'days' : $days,
             'days' => self::set(Say::text('triggers.days', ['days' => $step->days ?? 0])),
         ]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Triggers;
 
 use App\Access\SchoolClock;
+use App\Models\OutsideSystem;
 use App\Models\Person;
 use App\People\ActOnPeople;
 use App\People\Acts\CannotAct;
@@ -13,7 +14,9 @@ use App\Triggers\Happening\Happening;
 use App\Triggers\Happening\Happenings;
 use App\Triggers\Runs\ForWhom;
 use App\Triggers\Runs\StepActs;
+use App\Triggers\Spec\StepKind;
 use App\Triggers\Spec\TriggerSpec;
+use App\Words\Say;
 
 /** What a trigger would do, without doing it: to somebody now, or to those for whom it came about of late. */
 final readonly class TryTrigger
@@ -34,6 +37,11 @@ final readonly class TryTrigger
         $steps = [];
         foreach ($against === null ? $spec->steps : [] as $step) {
             try {
+                if ($step->kind() === StepKind::Tell) {
+                    $steps[] = Say::text('triggers.told', ['name' => OutsideSystem::query()->find($step->outside)->name ?? throw new CannotAct(Say::text('triggers.gone.outside'))]);
+
+                    continue;
+                }
                 $act = $this->acts->of($step, $name);
                 $steps[] = $act->told().': '.implode(', ', array_map(strval(...), array_keys($this->actOn->preview($act, ChosenPeople::named([$person->id])))));
             } catch (CannotAct $e) {

@@ -130,6 +130,12 @@ return [
         'to' => 'Below which percent?',
         'subject' => 'A letter needs a subject.',
         'body' => 'A letter needs words.',
+        'outside' => 'Please choose a system of others.',
+    ],
+    'outside_request' => [
+        'needs_name' => 'It needs a name.',
+        'name_taken' => 'There is one of this name already.',
+        'address' => 'An address begins with https:// or http://, without a name or a password in it.',
     ],
     'form_request' => [
         'needs_name' => 'A form needs a name.',

@@ -65,6 +65,14 @@ return [
         'taken_back' => 'Taken back, all of it but letters.',
         'this_trigger' => 'this trigger',
     ],
+    'outside_controller' => [
+        'made' => '{name} is known now. Keep its secret: it is shown this once.',
+        'changed' => 'Saved.',
+        'secret' => 'The secret is a new one, and the one before holds no longer. It is shown this once.',
+        'again' => 'It is told again.',
+        'this_system' => 'this system',
+        'waits' => 'this event',
+    ],
     'forms_controller' => [
         'made' => 'It is made, and can be filled in at its address.',
         'changed' => 'Saved.',

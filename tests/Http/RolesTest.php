@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\Models\Form;
+use App\Models\OutsideEvent;
+use App\Models\OutsideSystem;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Factories\SharedNoticeFactory;
@@ -17,7 +19,7 @@ final class RolesTest extends TestCase
     use ActsOnPeople;
 
     /** What assistants may not even see: it is about running the school. */
-    private const RUNNING = ['keep.outbox', 'keep.shop', 'keep.forms.csv', 'keep.bring-in', 'keep.import', 'keep.import.progress'];
+    private const RUNNING = ['keep.outbox', 'keep.shop', 'keep.forms.csv', 'keep.outside', 'keep.bring-in', 'keep.import', 'keep.import.progress'];
 
     protected function setUp(): void
     {
@@ -45,6 +47,8 @@ final class RolesTest extends TestCase
     public function test_assistants_see_every_page_but_those_of_running_the_school(): void
     {
         SharedNoticeFactory::new()->createOne(['id' => $this->person('eira')->id]);
+        $system = OutsideSystem::query()->create(['id' => $this->person('eira')->id, 'name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
+        OutsideEvent::query()->create(['id' => $system->id, 'outside_system_id' => $system->id, 'event' => 'e', 'once' => 'e', 'body' => '{}', 'made_at' => now()]);
         Form::query()->create(['id' => $this->person('eira')->id, 'name' => 'A look', 'token' => str_repeat('a', 20), 'text' => '', 'thanks' => '']);
         $this->actingAs($this->person('aksel'));
         foreach (Route::getRoutes()->getRoutes() as $route) {

@@ -62,7 +62,8 @@ final class StepsTest extends TestCase
 
     public function test_every_kind_of_step_is_tried(): void
     {
-        self::assertEqualsCanonicalizing(array_column(StepKind::cases(), 'value'), array_values(array_unique(array_map(static fn (array $one): string => $one[0]->do, self::steps()))));
+        // Telling systems of others has a test of its own.
+        self::assertEqualsCanonicalizing(array_column(StepKind::cases(), 'value'), ['tell', ...array_values(array_unique(array_map(static fn (array $one): string => $one[0]->do, self::steps())))]);
     }
 
     /** @return array<string, array{Only, list<string>}> */

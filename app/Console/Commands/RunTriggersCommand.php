@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Triggers\Outside\DeliverEvents;
 use App\Triggers\Runs\PerformRuns;
 use App\Triggers\Runs\SetOff;
 use Illuminate\Console\Command;
@@ -19,6 +20,7 @@ final class RunTriggersCommand extends Command
         $new = $setOff();
         // Also those that were noted before, and did not go.
         PerformRuns::dispatch();
+        DeliverEvents::dispatch();
         if ($new > 0) {
             $this->line("runs: {$new}");
         }

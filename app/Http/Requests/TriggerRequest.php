@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Access\CourseShelf;
 use App\Models\Form;
 use App\Models\Offer;
+use App\Models\OutsideSystem;
 use App\Models\Trigger;
 use App\Triggers\Spec\EventKind;
 use App\Triggers\Spec\Only;
@@ -50,6 +51,7 @@ final class TriggerRequest extends FormRequest
             'steps' => ['required', 'array', 'list', 'between:1,10'],
             'steps.*.do' => ['required', 'string', Rule::enum(StepKind::class)],
             'steps.*.days' => ['nullable', 'integer', 'between:1,3650'],
+            'steps.*.outside' => ['nullable', 'integer'],
             'steps.*.subject' => ['nullable', 'string', 'max:200'],
             'steps.*.body' => ['nullable', 'string', 'max:10000'],
         ];
@@ -119,6 +121,7 @@ final class TriggerRequest extends FormRequest
         return new Step(
             $this->string("steps.{$index}.do")->toString(), $has('offer'), $has('course'), $has('item'), $has('label'),
             in_array('days', $takes, true) && $this->filled("steps.{$index}.days") ? $this->integer("steps.{$index}.days") : null, $has('subject'), $has('body'),
+            in_array('outside', $takes, true) ? $this->integer("steps.{$index}.outside") : null,
         );
     }
 
@@ -139,6 +142,7 @@ final class TriggerRequest extends FormRequest
                 ! $isThere => in_array($field, $optional, true),
                 $field === 'offer' => self::isOffer($value),
                 $field === 'form' => Form::query()->whereKey($value)->exists(),
+                $field === 'outside' => OutsideSystem::query()->whereKey($value)->exists(),
                 $field === 'course' => app(CourseShelf::class)->byKey((string) $value) !== null,
                 $field === 'item' => $this->isRow($this->text("{$at}.course"), (string) $value),
                 default => true,

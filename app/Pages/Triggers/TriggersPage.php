@@ -17,7 +17,8 @@ final readonly class TriggersPage
      * @param  ?TriggerForm  $open  the one that is worked on
      * @param  list<CoursePick>  $courses  with their rows
      * @param  list<OfferPick>  $offers
-     * @param  list<FormPick>  $forms
+     * @param  list<NumberPick>  $forms
+     * @param  list<NumberPick>  $outsides  systems of others
      * @param  list<string>  $labels  known ones; any other can be typed
      */
     public function __construct(
@@ -26,7 +27,8 @@ final readonly class TriggersPage
         #[OA\Property(items: new OA\Items(ref: CoursePick::class))] public array $courses,
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
-        #[OA\Property(items: new OA\Items(ref: FormPick::class))] public array $forms,
+        #[OA\Property(items: new OA\Items(ref: NumberPick::class))] public array $forms,
+        #[OA\Property(items: new OA\Items(ref: NumberPick::class))] public array $outsides,
         #[OA\Property] public bool $mayEdit,
     ) {
     }

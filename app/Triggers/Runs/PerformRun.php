@@ -11,6 +11,7 @@ use App\People\ActOnPeople;
 use App\People\Acts\CannotAct;
 use App\People\ChosenPeople;
 use App\Triggers\Happening\Happening;
+use App\Triggers\Outside\TellOutside;
 use App\Triggers\Spec\Step;
 use App\Triggers\Spec\StepKind;
 use App\Triggers\Spec\TriggerSpec;
@@ -30,7 +31,7 @@ final readonly class PerformRun
     /** Seconds for which no other worker takes a run that one has taken. */
     private const HELD = 300;
 
-    public function __construct(private SchoolClock $clock, private StepActs $acts, private ForWhom $forWhom, private ActOnPeople $actOn)
+    public function __construct(private SchoolClock $clock, private StepActs $acts, private ForWhom $forWhom, private ActOnPeople $actOn, private TellOutside $tell)
     {
     }
 
@@ -86,6 +87,9 @@ final readonly class PerformRun
         if ($step->kind() === StepKind::Write && ! $run->person->isConfirmed()) {
             // Else anybody could have letters written to anybody.
             throw new CannotAct(Say::text('triggers.not_confirmed'));
+        }
+        if ($step->kind() === StepKind::Tell) {
+            return ['told' => ($this->tell)($run, $step->outside, "trigger-run-{$run->id}-{$index}"), 'act' => null];
         }
         $act = $this->acts->of($step, $run->trigger->name);
         [$record] = ($this->actOn)($act, ChosenPeople::named([$run->person_id]), null, "trigger-run-{$run->id}-{$index}", by: $run->trigger->name);

@@ -45,6 +45,8 @@ final readonly class StepActs
             StepKind::TakeLabel => new SetLabel($this->clock, (string) $step->label, has: false),
             StepKind::ExtendPass => new ExtendPass(PassRows::offer(self::offer($step)), $this->clock, max(1, (int) $step->days)),
             StepKind::EndPass => new EndPass(PassRows::offer(self::offer($step)), $this->clock),
+            // No act on people: whoever does the step tells.
+            StepKind::Tell => throw new CannotAct(Say::text('triggers.gone.outside')),
             StepKind::Write => new WriteTo($this->write, (string) $step->subject, (string) $step->body),
         };
     }

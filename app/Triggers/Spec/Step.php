@@ -15,6 +15,7 @@ final readonly class Step
      * @param  ?string  $course  key
      * @param  ?string  $item  key, of that course
      * @param  ?int  $days  null: for good
+     * @param  ?int  $outside  number of a system of others
      */
     public function __construct(
         #[OA\Property(enum: StepKind::class)] public string $do,
@@ -25,6 +26,7 @@ final readonly class Step
         #[OA\Property] public ?int $days = null,
         #[OA\Property] public ?string $subject = null,
         #[OA\Property] public ?string $body = null,
+        #[OA\Property] public ?int $outside = null,
     ) {
     }
 

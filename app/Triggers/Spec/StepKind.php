@@ -14,6 +14,7 @@ enum StepKind: string
     case ExtendPass = 'extend-pass';
     case EndPass = 'end-pass';
     case Write = 'write';
+    case Tell = 'tell';
 
     /** @return list<string> which of the fields of {@see Step} it has; days of handing out and labels can be left open: for good */
     public function takes(): array
@@ -25,6 +26,7 @@ enum StepKind: string
             self::TakeLabel => ['label'],
             self::ExtendPass => ['offer', 'days'],
             self::Write => ['subject', 'body'],
+            self::Tell => ['outside'],
         };
     }
 

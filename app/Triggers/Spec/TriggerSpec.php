@@ -43,7 +43,7 @@ final readonly class TriggerSpec
     {
         return new Step(
             StepKind::from(self::text($step, 'do') ?? '')->value, self::text($step, 'offer'), self::text($step, 'course'), self::text($step, 'item'),
-            self::text($step, 'label'), self::number($step, 'days'), self::text($step, 'subject'), self::text($step, 'body'),
+            self::text($step, 'label'), self::number($step, 'days'), self::text($step, 'subject'), self::text($step, 'body'), self::number($step, 'outside'),
         );
     }
 

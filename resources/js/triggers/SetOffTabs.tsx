@@ -4,8 +4,8 @@ import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 import ui from '../ui/ui.module.css';
 
-/** What is set off, and by what people themselves send. */
-export function SetOffTabs({ here }: { here: 'triggers' | 'forms' }) {
+/** What is set off, by what people themselves send, and whom it tells elsewhere: that only whoever runs the school sees. */
+export function SetOffTabs({ here, runs }: { here: 'triggers' | 'forms' | 'outside'; runs: boolean }) {
   return (
     <nav className={ui.tabs} aria-label={say('setoff.tabs.title')}>
       <Link href={to('keep.triggers')} aria-current={here === 'triggers' ? 'page' : undefined}>
@@ -14,6 +14,11 @@ export function SetOffTabs({ here }: { here: 'triggers' | 'forms' }) {
       <Link href={to('keep.forms')} aria-current={here === 'forms' ? 'page' : undefined}>
         {say('setoff.tabs.forms')}
       </Link>
+      {runs && (
+        <Link href={to('keep.outside')} aria-current={here === 'outside' ? 'page' : undefined}>
+          {say('setoff.tabs.outside')}
+        </Link>
+      )}
     </nav>
   );
 }

@@ -1,11 +1,11 @@
-import { NumberInput, Textarea, TextInput } from '@mantine/core';
+import { NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 
 import type { StepKind, TriggersPage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { LabelField, OfferField, RowFields } from './fields';
 import type { StepData } from './TriggerEditor';
 
-export const STEPS: StepKind[] = ['give-pass', 'hand-out', 'give-label', 'take-label', 'extend-pass', 'end-pass', 'write'];
+export const STEPS: StepKind[] = ['give-pass', 'hand-out', 'give-label', 'take-label', 'extend-pass', 'end-pass', 'write', 'tell'];
 
 /** What a step does, in words; patterns know no hyphen. */
 export function stepCalled(step: StepKind): string {
@@ -54,6 +54,8 @@ export function StepFields({ page, step, index, errors, disabled, onChange }: Pr
       );
     case 'take-label':
       return label;
+    case 'tell':
+      return <Select label={say('setoff.system')} searchable allowDeselect={false} disabled={disabled} data={page.outsides.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={step.outside === null ? null : `${step.outside}`} error={errors[`${at}.outside`]} onChange={(one) => onChange({ outside: one === null ? null : Number(one) })} />;
     case 'write':
       return (
         <>

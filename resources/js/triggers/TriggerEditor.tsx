@@ -40,6 +40,7 @@ export interface StepData {
   days: number | null;
   subject: string | null;
   body: string | null;
+  outside: number | null;
 }
 
 export interface TriggerFields {
@@ -50,7 +51,7 @@ export interface TriggerFields {
   steps: StepData[];
 }
 
-const EMPTY_STEP = { offer: null, course: null, item: null, label: null, days: null, subject: null, body: null };
+const EMPTY_STEP = { offer: null, course: null, item: null, label: null, days: null, subject: null, body: null, outside: null };
 
 function fieldsOf(trigger: TriggerForm | null): TriggerFields {
   return trigger === null

@@ -1174,6 +1174,7 @@ export const keepWords = {
   'setoff.tabs.title': "What is set off, and by what",
   'setoff.tabs.triggers': "Triggers",
   'setoff.tabs.forms': "Forms",
+  'setoff.tabs.outside': "Systems of others",
   'setoff.forms.title': "Forms",
   'setoff.forms.told': "Small public pages that ask for a name and an address, and set triggers off",
   'setoff.forms.none': "There is no form yet.",
@@ -1200,6 +1201,33 @@ export const keepWords = {
   'setoff.forms.no_answers': "Nobody has sent it yet.",
   'setoff.forms.csv': "All as CSV",
   'setoff.forms.agrees': "agrees",
+  'setoff.outside.title': "Systems of others",
+  'setoff.outside.told': "What triggers tell elsewhere, signed, and what is answered",
+  'setoff.outside.none': "No system of others is known.",
+  'setoff.outside.none_told': "Make one known with its address, and let a trigger tell it what comes about.",
+  'setoff.outside.new': "New system",
+  'setoff.outside.name': "Name",
+  'setoff.outside.address': "Address",
+  'setoff.outside.address_told': "Events are sent there by POST: CloudEvents 1.0, signed after RFC 9421.",
+  'setoff.outside.on': "It is told",
+  'setoff.outside.is_off': "off",
+  'setoff.outside.make': "Make it known",
+  'setoff.outside.secret': "Its secret",
+  'setoff.outside.secret_told': "Copy it now: it is not shown again. The other side checks by it that an event is ours.",
+  'setoff.outside.copy': "Copy",
+  'setoff.outside.copied': "Copied",
+  'setoff.outside.new_secret': "Make a new secret…",
+  'setoff.outside.new_secret_told': "The one before holds no longer, at once: what is told from then on is signed with the new one.",
+  'setoff.outside.do_new_secret': "Make a new one",
+  'setoff.outside.events': "What it was told",
+  'setoff.outside.no_events': "Nothing yet.",
+  'setoff.outside.states': "{state, select, waiting {waits} taken {taken} failed {not taken} other {{state}}}",
+  'setoff.outside.tries': "{count, plural, =0 {not tried yet} one {tried once} other {tried # times}}",
+  'setoff.outside.next': "tried again {when}",
+  'setoff.outside.again': "Tell it again",
+  'setoff.outside.event': "Event and signature",
+  'setoff.outside.answered': "Answer: {answer}",
+  'setoff.system': "System",
   'setoff.form': "Form",
   'setoff.none': "Nothing is done by itself yet.",
   'setoff.none_told': "A trigger says what is to be done when something comes about: when a module is finished, hand out the next lesson; when somebody has only looked, write to them.",
@@ -1236,7 +1264,7 @@ export const keepWords = {
   'setoff.not_holds': "holds no pass of",
   'setoff.anybody': "anybody",
   'setoff.then': "Then",
-  'setoff.steps': "{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} end_pass {end a pass} write {write a letter} other {{step}}}",
+  'setoff.steps': "{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} end_pass {end a pass} write {write a letter} tell {tell a system of others} other {{step}}}",
   'setoff.add': "Add a step",
   'setoff.which': "Which?",
   'setoff.step_out': "Take out",
@@ -2509,6 +2537,7 @@ export interface KeepParts {
   'setoff.tabs.title': never;
   'setoff.tabs.triggers': never;
   'setoff.tabs.forms': never;
+  'setoff.tabs.outside': never;
   'setoff.forms.title': never;
   'setoff.forms.told': never;
   'setoff.forms.none': never;
@@ -2535,6 +2564,33 @@ export interface KeepParts {
   'setoff.forms.no_answers': never;
   'setoff.forms.csv': never;
   'setoff.forms.agrees': never;
+  'setoff.outside.title': never;
+  'setoff.outside.told': never;
+  'setoff.outside.none': never;
+  'setoff.outside.none_told': never;
+  'setoff.outside.new': never;
+  'setoff.outside.name': never;
+  'setoff.outside.address': never;
+  'setoff.outside.address_told': never;
+  'setoff.outside.on': never;
+  'setoff.outside.is_off': never;
+  'setoff.outside.make': never;
+  'setoff.outside.secret': never;
+  'setoff.outside.secret_told': never;
+  'setoff.outside.copy': never;
+  'setoff.outside.copied': never;
+  'setoff.outside.new_secret': never;
+  'setoff.outside.new_secret_told': never;
+  'setoff.outside.do_new_secret': never;
+  'setoff.outside.events': never;
+  'setoff.outside.no_events': never;
+  'setoff.outside.states': 'state';
+  'setoff.outside.tries': 'count';
+  'setoff.outside.next': 'when';
+  'setoff.outside.again': never;
+  'setoff.outside.event': never;
+  'setoff.outside.answered': 'answer';
+  'setoff.system': never;
   'setoff.form': never;
   'setoff.none': never;
   'setoff.none_told': never;

@@ -89,6 +89,11 @@ export const routes: Config['routes'] = {
   'keep.offers.drop': {"uri":"keep/offers/{offer}","methods":["DELETE"],"wheres":{"offer":"[0-9]+"},"parameters":["offer"]},
   'keep.offers.sell': {"uri":"keep/offers/{offer}","methods":["PUT"],"wheres":{"offer":"[0-9]+"},"parameters":["offer"]},
   'keep.outbox': {"uri":"keep/outbox","methods":["GET","HEAD"]},
+  'keep.outside': {"uri":"keep/triggers/outside","methods":["GET","HEAD"]},
+  'keep.outside.again': {"uri":"keep/triggers/outside/events/{event}/again","methods":["POST"],"wheres":{"event":"[0-9]+"},"parameters":["event"]},
+  'keep.outside.change': {"uri":"keep/triggers/outside/{system}","methods":["PUT"],"wheres":{"system":"[0-9]+"},"parameters":["system"]},
+  'keep.outside.make': {"uri":"keep/triggers/outside","methods":["POST"]},
+  'keep.outside.secret': {"uri":"keep/triggers/outside/{system}/secret","methods":["POST"],"wheres":{"system":"[0-9]+"},"parameters":["system"]},
   'keep.people': {"uri":"keep/courses/{course}/people","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.people.act': {"uri":"keep/people/acts","methods":["POST"]},
   'keep.people.csv': {"uri":"keep/people.csv","methods":["GET","HEAD"]},
@@ -258,6 +263,11 @@ declare module 'ziggy-js' {
     'keep.offers.drop': [{"name":"offer","required":true}];
     'keep.offers.sell': [{"name":"offer","required":true}];
     'keep.outbox': [];
+    'keep.outside': [];
+    'keep.outside.again': [{"name":"event","required":true}];
+    'keep.outside.change': [{"name":"system","required":true}];
+    'keep.outside.make': [];
+    'keep.outside.secret': [{"name":"system","required":true}];
     'keep.people': [{"name":"course","required":true}];
     'keep.people.act': [];
     'keep.people.csv': [];

@@ -40,7 +40,7 @@ export type RulesVersion = 'draft' | 'published' | 'both';
 
 export type State = 'open' | 'locked' | 'hidden';
 
-export type StepKind = 'give-pass' | 'hand-out' | 'give-label' | 'take-label' | 'extend-pass' | 'end-pass' | 'write';
+export type StepKind = 'give-pass' | 'hand-out' | 'give-label' | 'take-label' | 'extend-pass' | 'end-pass' | 'write' | 'tell';
 
 export type VantageKind = 'visitor' | 'guest' | 'member' | 'holder' | 'person' | 'observer';
 
@@ -415,11 +415,6 @@ export interface FormPage {
   sent: boolean;
 }
 
-export interface FormPick {
-  id: number;
-  name: string;
-}
-
 export interface FormQuestion {
   ask: string;
   required: boolean;
@@ -779,6 +774,11 @@ export interface NoticesPage {
   offers: OfferPick[];
 }
 
+export interface NumberPick {
+  id: number;
+  name: string;
+}
+
 export interface OfferCard {
   key: string;
   name: string;
@@ -862,6 +862,34 @@ export interface OutlineRow {
   kind: Kind;
   depth: number;
   draft: boolean;
+}
+
+export interface OutsideEventRow {
+  id: number;
+  when: string;
+  state: 'waiting' | 'taken' | 'failed';
+  tries: number;
+  next: string | null;
+  body: string;
+  signature: string[];
+  answered: string | null;
+}
+
+export interface OutsidePage {
+  systems: OutsideRow[];
+  open: number | null;
+  events: OutsideEventRow[];
+  secret: string | null;
+}
+
+export interface OutsideRow {
+  id: number;
+  version: number;
+  name: string;
+  address: string;
+  on: boolean;
+  waiting: number;
+  failed: number;
 }
 
 export interface Part {
@@ -1356,6 +1384,7 @@ export interface Step {
   days: number | null;
   subject: string | null;
   body: string | null;
+  outside: number | null;
 }
 
 export interface StopLettersPage {
@@ -1415,7 +1444,8 @@ export interface TriggersPage {
   courses: CoursePick[];
   offers: OfferPick[];
   labels: string[];
-  forms: FormPick[];
+  forms: NumberPick[];
+  outsides: NumberPick[];
   mayEdit: boolean;
 }
 

@@ -25,7 +25,7 @@ export default function Forms({ forms, open, answers, mayEdit }: FormsPage) {
           </div>
           <p className={ui.doors}>{say('setoff.forms.told')}</p>
         </div>
-        <SetOffTabs here="forms" />
+        <SetOffTabs here="forms" runs={mayEdit} />
         {mayEdit && (
           <Button className={css.new} onClick={() => setMaking(true)}>
             {say('setoff.forms.new')}

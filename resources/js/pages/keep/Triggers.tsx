@@ -27,7 +27,7 @@ export default function Triggers(page: TriggersPage) {
           </div>
           <p className={ui.doors}>{say('setoff.told')}</p>
         </div>
-        <SetOffTabs here="triggers" />
+        <SetOffTabs here="triggers" runs={mayEdit} />
         {mayEdit && (
           <Button className={css.new} onClick={() => setMaking(true)}>
             {say('setoff.new')}

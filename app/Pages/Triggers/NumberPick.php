@@ -6,9 +6,9 @@ namespace App\Pages\Triggers;
 
 use OpenApi\Attributes as OA;
 
-/** A form to choose. */
+/** Something to choose by its number: a form, or a system of others. */
 #[OA\Schema]
-final readonly class FormPick
+final readonly class NumberPick
 {
     public function __construct(#[OA\Property] public int $id, #[OA\Property] public string $name)
     {
