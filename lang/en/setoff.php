@@ -68,7 +68,6 @@ return [
         'next' => 'tried again {when}',
         'again' => 'Tell it again',
         'event' => 'Event and signature',
-        'answered' => 'Answer: {answer}',
     ],
     'system' => 'System',
     'form' => 'Form',

@@ -48,6 +48,7 @@ return [
     'by' => 'by {name}',
     'told' => 'Tell {name}',
     'outside_off' => '{name} is switched off.',
+    'answered' => 'Answer: {answer}',
     'no_answer' => 'There was no answer.',
     'nothing_to_do' => '{act}: nothing to do',
     'not_done' => 'That is not done, or is taken back already.',

@@ -6,6 +6,8 @@ namespace Tests\Drafts;
 
 use App\Models\Document\DocumentItem;
 use App\Models\DraftEdit;
+use App\Models\OutsideEvent;
+use App\Models\OutsideSystem;
 use App\Models\Person;
 use App\Models\TriggerRun;
 use Illuminate\Support\Facades\Route;
@@ -169,6 +171,8 @@ final class TwoEditorsTest extends TestCase
         $this->wordless();
         SharedNoticeFactory::new()->createOne(['id' => 1]);
         MessageFactory::new()->createOne(['id' => 1]);
+        OutsideSystem::query()->create(['id' => 1, 'name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
+        OutsideEvent::query()->create(['id' => 1, 'outside_system_id' => 1, 'event' => 'e', 'once' => 'e', 'body' => '{}', 'made_at' => now()]);
         TriggerRun::query()->create(['id' => 1, 'trigger_id' => 1, 'key' => 'x', 'person_id' => $this->person('eira')->id, 'cause' => 'x', 'spec' => [], 'happened_at' => now(), 'made_at' => now()]);
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {

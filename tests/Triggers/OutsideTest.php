@@ -136,6 +136,8 @@ final class OutsideTest extends TestCase
         $this->ran('2026-03-10T13:01:00Z');
         $event = OutsideEvent::query()->sole();
         self::assertSame(['waiting', null, 'There was no answer.'], [$event->state, $event->status, $event->problem]);
+        self::assertFalse(app(DeliverEvent::class)->again($event), 'It waits anyway.');
+        self::assertSame(1, $event->refresh()->tries);
     }
 
     public function test_a_worker_stopped_before_it_is_noted_tells_it_once_and_two_at_once_as_well(): void

@@ -8,6 +8,7 @@ use App\Access\SchoolClock;
 use App\Database\Value;
 use App\Models\OutsideEvent;
 use App\Models\OutsideSystem;
+use App\Words\Say;
 
 /** Puts together what is seen of systems of others. */
 final readonly class OutsidePageBuilder
@@ -36,7 +37,7 @@ final readonly class OutsidePageBuilder
 
         return new OutsideEventRow(
             $one->id, $this->clock->words($one->made_at->getTimestamp()), $one->state, $one->tries, $one->due_at === null || $one->tries === 0 ? null : $this->clock->words($one->due_at->getTimestamp()),
-            $one->body, array_map(static fn (string $name, string $value): string => "{$name}: {$value}", array_keys($headers), $headers), $one->problem ?? ($one->status === null ? null : trim("{$one->status} {$one->answer}")),
+            $one->body, array_map(static fn (string $name, string $value): string => "{$name}: {$value}", array_keys($headers), $headers), $one->problem ?? ($one->status === null ? null : Say::text('triggers.answered', ['answer' => trim("{$one->status} {$one->answer}")])),
         );
     }
 }

@@ -1226,7 +1226,6 @@ export const keepWords = {
   'setoff.outside.next': "tried again {when}",
   'setoff.outside.again': "Tell it again",
   'setoff.outside.event': "Event and signature",
-  'setoff.outside.answered': "Answer: {answer}",
   'setoff.system': "System",
   'setoff.form': "Form",
   'setoff.none': "Nothing is done by itself yet.",
@@ -2589,7 +2588,6 @@ export interface KeepParts {
   'setoff.outside.next': 'when';
   'setoff.outside.again': never;
   'setoff.outside.event': never;
-  'setoff.outside.answered': 'answer';
   'setoff.system': never;
   'setoff.form': never;
   'setoff.none': never;

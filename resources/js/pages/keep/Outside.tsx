@@ -152,7 +152,7 @@ function Events({ events }: { events: OutsideEventRow[] }) {
               {say('setoff.outside.states', { state })}
               {next !== null && ` · ${say('setoff.outside.next', { when: next })}`}
             </span>
-            {answered !== null && <span>{say('setoff.outside.answered', { answer: answered })}</span>}
+            {answered !== null && <span>{answered}</span>}
             <details>
               <summary>{say('setoff.outside.event')}</summary>
               <pre className={css.event}>{[...signature, '', JSON.stringify(JSON.parse(body), null, 2)].join('\n')}</pre>
