@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\TwoAtOnce;
 
+use App\Models\OutsideEvent;
+use App\Models\OutsideSystem;
 use App\Models\Pass;
 use Closure;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Http;
 use Tests\Factories\SharedNoticeFactory;
 
 /** What is written at closed doors and at the end of courses, for {@see WriteBesideWriteTest}. */
@@ -35,6 +38,22 @@ trait WritesAtDoors
                 },
                 static fn (): int => Artisan::call('keep:run-triggers'),
                 static fn (): bool => DB::table('labels')->where('label', 'set-off')->exists(),
+            ],
+            'make a form' => [$admin, $post('/keep/triggers/forms', ['name' => 'Ask us', 'on' => true, 'text' => '', 'consent' => '', 'thanks' => '', 'questions' => []]), static fn (): bool => DB::table('forms')->where('name', 'Ask us')->exists()],
+            'send a form' => [
+                static fn (): mixed => DB::table('forms')->insert(['name' => 'Ask us', 'token' => str_repeat('a', 20), 'text' => '', 'thanks' => '']),
+                $post('/forms/'.str_repeat('a', 20), ['name' => 'Alva', 'email' => 'alva@elsewhere.test', 'answers' => [], 'once' => '5b4ed5a4-15a5-4f4f-9f7e-0b6a7f3a1c11']),
+                static fn (): bool => DB::table('form_answers')->where('email', 'alva@elsewhere.test')->whereNotNull('person_id')->exists(),
+            ],
+            'make a system of others known' => [$admin, $post('/keep/triggers/outside', ['name' => 'The ledger', 'address' => 'https://ledger.test/', 'on' => true]), static fn (): bool => DB::table('outside_systems')->where('name', 'The ledger')->exists()],
+            'tell a system of others' => [
+                static function (): void {
+                    Http::fake();
+                    $system = OutsideSystem::query()->create(['name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
+                    OutsideEvent::query()->create(['outside_system_id' => $system->id, 'event' => 'e', 'once' => 'e', 'body' => '{}', 'due_at' => now(), 'made_at' => now()]);
+                },
+                static fn (): int => Artisan::call('keep:run-triggers'),
+                static fn (): bool => DB::table('outside_events')->where('state', 'taken')->exists(),
             ],
             'begin a shared notice' => [$admin, $post('/keep/notices/shared', ['name' => 'Ask us', 'heading' => '', 'text' => 'Ask.']), static fn (): bool => DB::table('shared_notices')->where('name', 'Ask us')->exists()],
             'publish a shared notice' => [
