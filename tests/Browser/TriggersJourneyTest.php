@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 
 /** What is done by itself, from both sides. */
@@ -80,6 +81,48 @@ final class TriggersJourneyTest extends BrowserTestCase
         $this->visit('/courses/clinker/l-planes');
         $this->waitForText('.notice h1', 'Tuning a plane needs a pass');
         $this->waitForText('.notice', 'Apprentice pass');
+        $this->assertNoScriptErrors();
+    }
+
+    public function test_a_band_of_a_quiz_gives_the_harder_lesson(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/triggers');
+        $this->named('New trigger')->click();
+        $this->named('Name')->sendKeys('Oak for the quick');
+        $this->find('input[aria-label="When"]')->click();
+        $this->browser->findElement(WebDriverBy::xpath("//*[@role='option'][normalize-space(.)='a quiz comes to a score']"))->click();
+        $this->choose('Course', 'Clinker');
+        $this->choose('Row', 'Choosing larch');
+        $this->named('From %')->sendKeys('60');
+        $this->choose('Add a step', 'hand out');
+        $this->waitForText('.steps', 'hand out a row');
+        $this->choose('Course', 'Clinker', within: '.steps');
+        $this->choose('Row', 'Reading grain in oak', within: '.steps');
+        $this->waitForText('.tried', 'When the quiz of Choosing larch comes to 60 % or more, hand out Reading grain in oak for good.');
+        $this->named('Make it')->click();
+        $this->waitForText('.flash', 'It is made, and off.');
+        $this->named('Switch it on')->click();
+        $this->waitForText('.flash', 'It is on.');
+
+        $this->signIn('eira');
+        $this->visit('/courses/clinker/l-planes');
+        $this->named('Mark as finished')->click();
+        $this->waitForText('.did', 'Finished');
+        $this->visit('/courses/clinker/l-advanced');
+        $this->find('.notice h1');
+        $this->visit('/courses/clinker/l-timber');
+        $this->waitForText('.quiz', '70 % finish the lesson');
+        $this->browser->executeScript('document.querySelector("[class*=_question_] input").focus()');
+        foreach ([Keys::SPACE, Keys::TAB, Keys::SPACE, Keys::TAB, Keys::SPACE, Keys::TAB, Keys::SPACE, Keys::TAB, Keys::TAB, Keys::ENTER] as $key) {
+            $this->browser->switchTo()->activeElement()->sendKeys($key);
+            $this->waitForStillness();
+        }
+        $this->waitForText('.quiz [role=status]', '66 % right');
+        self::artisan('keep:run-triggers');
+        self::artisan('queue:work', '--stop-when-empty');
+        $this->visit('/courses/clinker/l-advanced');
+        $this->waitForText('.lesson h1', 'Reading grain in oak');
         $this->assertNoScriptErrors();
     }
 
