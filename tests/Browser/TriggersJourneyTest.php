@@ -126,6 +126,47 @@ final class TriggersJourneyTest extends BrowserTestCase
         $this->assertNoScriptErrors();
     }
 
+    public function test_a_purchase_gives_a_label_that_shows_the_bonus_and_its_refund_hides_it(): void
+    {
+        $this->signIn('hege');
+        foreach (['Oars with frames' => ['an offer is taken', 'give a label'], 'Oars back' => ['it is refunded', 'take a label']] as $name => [$event, $step]) {
+            $this->visit('/keep/triggers');
+            $this->named('New trigger')->click();
+            $this->named('Name')->sendKeys($name);
+            $this->find('input[aria-label="When"]')->click();
+            $this->browser->findElement(WebDriverBy::xpath("//*[@role='option'][normalize-space(.)='{$event}']"))->click();
+            $this->choose('Offer', 'Frames pass');
+            $this->choose('Add a step', $step);
+            $this->waitForText('.steps', $step);
+            $this->choose('Label', 'oar-bonus', within: '.steps');
+            $this->waitForText('.tried', 'the label oar-bonus.');
+            $this->named('Make it')->click();
+            $this->waitForText('.flash', 'It is made, and off.');
+            $this->named('Switch it on')->click();
+            $this->waitForText('.flash', 'It is on.');
+        }
+        $this->signIn('eskil');
+        $this->visit('/courses/clinker/l-bonus');
+        $this->waitForText('.errorpage', 'nothing');
+        $this->visit('/checkout/frames-pass');
+        $this->named('Buy it for')->click();
+        $this->waitForText('.flash', 'You hold Frames pass now.');
+        self::artisan('keep:run-triggers');
+        self::artisan('queue:work', '--stop-when-empty');
+        $this->visit('/courses/clinker/l-bonus');
+        $this->waitForText('.lesson h1', 'Bonus: building the oars');
+        $this->signIn('hege');
+        $this->visit('/keep/outbox/shop');
+        $this->named('Refund')->click();
+        $this->waitForText('.flash', 'was withdrawn');
+        self::artisan('keep:run-triggers');
+        self::artisan('queue:work', '--stop-when-empty');
+        $this->signIn('eskil');
+        $this->visit('/courses/clinker/l-bonus');
+        $this->waitForText('.errorpage', 'nothing');
+        $this->assertNoScriptErrors();
+    }
+
     /** The first option that these words find. */
     private function choose(string $label, string $words, string $within = ''): void
     {
