@@ -75,7 +75,7 @@ return [
     'none_told' => 'A trigger says what is to be done when something comes about: when a module is finished, hand out the next lesson; when somebody has only looked, write to them.',
     'new' => 'New trigger',
     'new_name' => 'A new trigger',
-    'list' => 'All triggers',
+    'list' => '{here, select, forms {All forms} outside {All systems} other {All triggers}}',
     'runs' => '{count, plural, =0 {no run} one {# run} other {# runs}} in 30 days',
     'is_off' => 'off',
     'waiting' => '{count, plural, one {# waits} other {# wait}}',

@@ -1,9 +1,8 @@
 import { NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 
-import type { StepKind, TriggersPage } from '../lib/generated/types';
+import type { Step, StepKind, TriggersPage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { LabelField, OfferField, RowFields } from './fields';
-import type { StepData } from './TriggerEditor';
 
 export const STEPS: StepKind[] = ['give-pass', 'hand-out', 'give-label', 'take-label', 'extend-pass', 'end-pass', 'write', 'tell'];
 
@@ -14,11 +13,11 @@ export function stepCalled(step: StepKind): string {
 
 interface Props {
   page: TriggersPage;
-  step: StepData;
+  step: Step;
   index: number;
   errors: Partial<Record<string, string>>;
   disabled: boolean;
-  onChange: (step: Partial<StepData>) => void;
+  onChange: (step: Partial<Step>) => void;
 }
 
 /** What a step asks for. */

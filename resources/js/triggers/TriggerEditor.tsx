@@ -1,7 +1,7 @@
 import { useForm } from '@inertiajs/react';
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 
-import type { EventKind, StepKind, TriggerForm, TriggersPage } from '../lib/generated/types';
+import type { EventKind, Only, Step, StepKind, TriggerForm, TriggersPage, When } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 import { LabelField, OfferField, RowFields } from './fields';
@@ -12,43 +12,12 @@ import ui from '../ui/ui.module.css';
 
 const EVENTS: EventKind[] = ['form-sent', 'offer-taken', 'payment-missed', 'refunded', 'account-made', 'pass-begins', 'pass-ends-in', 'pass-ends', 'finished', 'course-finished', 'quiz-scored', 'label-given', 'label-taken', 'only-samples'];
 
-export interface WhenFields {
-  event: EventKind;
-  offer: string | null;
-  course: string | null;
-  item: string | null;
-  label: string | null;
-  days: number | null;
-  from: number | null;
-  to: number | null;
-  form: number | null;
-}
-
-export interface OnlyFields {
-  label: string | null;
-  notLabel: string | null;
-  holds: string | null;
-  notHolds: string | null;
-}
-
-export interface StepData {
-  do: StepKind;
-  offer: string | null;
-  course: string | null;
-  item: string | null;
-  label: string | null;
-  days: number | null;
-  subject: string | null;
-  body: string | null;
-  outside: number | null;
-}
-
 export interface TriggerFields {
   version: number;
   name: string;
-  when: WhenFields;
-  only: OnlyFields;
-  steps: StepData[];
+  when: When;
+  only: Only;
+  steps: Step[];
 }
 
 const EMPTY_STEP = { offer: null, course: null, item: null, label: null, days: null, subject: null, body: null, outside: null };
@@ -73,8 +42,8 @@ export function TriggerEditor({ page, trigger, onLeave, onLetGo }: Props) {
   const { data, setData } = form;
   const errors = form.errors as Partial<Record<string, string>>;
   const disabled = !page.mayEdit;
-  const setWhen = (when: Partial<WhenFields>) => setData('when', { ...data.when, ...when });
-  const setStep = (index: number, step: Partial<StepData>) =>
+  const setWhen = (when: Partial<When>) => setData('when', { ...data.when, ...when });
+  const setStep = (index: number, step: Partial<Step>) =>
     setData(
       'steps',
       data.steps.map((one, at) => (at === index ? { ...one, ...step } : one)),
@@ -153,10 +122,10 @@ export function TriggerEditor({ page, trigger, onLeave, onLetGo }: Props) {
 
 interface EventFieldsProps {
   page: TriggersPage;
-  when: WhenFields;
+  when: When;
   errors: Partial<Record<string, string>>;
   disabled: boolean;
-  onChange: (when: Partial<WhenFields>) => void;
+  onChange: (when: Partial<When>) => void;
 }
 
 /** What an event asks for besides. */

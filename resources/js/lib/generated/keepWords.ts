@@ -1232,7 +1232,7 @@ export const keepWords = {
   'setoff.none_told': "A trigger says what is to be done when something comes about: when a module is finished, hand out the next lesson; when somebody has only looked, write to them.",
   'setoff.new': "New trigger",
   'setoff.new_name': "A new trigger",
-  'setoff.list': "All triggers",
+  'setoff.list': "{here, select, forms {All forms} outside {All systems} other {All triggers}}",
   'setoff.runs': "{count, plural, =0 {no run} one {# run} other {# runs}} in 30 days",
   'setoff.is_off': "off",
   'setoff.waiting': "{count, plural, one {# waits} other {# wait}}",
@@ -2594,7 +2594,7 @@ export interface KeepParts {
   'setoff.none_told': never;
   'setoff.new': never;
   'setoff.new_name': never;
-  'setoff.list': never;
+  'setoff.list': 'here';
   'setoff.runs': 'count';
   'setoff.is_off': never;
   'setoff.waiting': 'count';

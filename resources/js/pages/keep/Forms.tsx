@@ -7,8 +7,7 @@ import { withQuery } from '../../lib/address';
 import type { AnswerRow, FormRow, FormsPage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
-import { SetOffTabs } from '../../triggers/SetOffTabs';
-import { KeepShell } from '../../ui/KeepShell';
+import { SetOffPage } from '../../triggers/SetOffPage';
 import css from '../../triggers/triggers.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -16,52 +15,40 @@ import ui from '../../ui/ui.module.css';
 export default function Forms({ forms, open, answers, mayEdit }: FormsPage) {
   const [making, setMaking] = useState(false);
   const shown = forms.find(({ id }) => id === open);
+  const called = making ? say('setoff.forms.new') : (shown?.name ?? '');
   return (
-    <KeepShell title={say('setoff.forms.title')}>
-      <div className={ui.head}>
-        <div>
-          <div className={ui.title}>
-            <h1>{say('setoff.forms.title')}</h1>
-          </div>
-          <p className={ui.doors}>{say('setoff.forms.told')}</p>
-        </div>
-        <SetOffTabs here="forms" runs={mayEdit} />
-        {mayEdit && (
-          <Button className={css.new} onClick={() => setMaking(true)}>
-            {say('setoff.forms.new')}
-          </Button>
-        )}
-      </div>
-      <main className={css.triggers}>
-        <section aria-label={say('setoff.forms.title')}>
-          {forms.length === 0 && (
-            <div className={ui.empty}>
-              <p>
-                <b>{say('setoff.forms.none')}</b> {say('setoff.forms.none_told')}
-              </p>
-            </div>
-          )}
-          <ul className={css.list}>
-            {forms.map(({ id, name, on, sent }) => (
-              <li key={id} className={clsx(!making && id === open && css.here, !on && css.off)}>
-                <Link href={withQuery(to('keep.forms'), { open: id })} aria-current={!making && id === open ? 'page' : undefined} preserveScroll>
-                  {name}
-                </Link>
-                <p>{!on && <b>{say('setoff.forms.is_off')}</b>}</p>
-                <div className={css.count}>{say('setoff.forms.sent', { count: sent })}</div>
-              </li>
-            ))}
-          </ul>
-        </section>
-        {(making || shown !== undefined) && (
-          <aside aria-label={making ? say('setoff.forms.new') : shown?.name}>
-            <h2>{making ? say('setoff.forms.new') : shown?.name}</h2>
-            {making ? <Editor key="new" form={null} mayEdit={mayEdit} onMade={() => setMaking(false)} /> : <Editor key={`${shown?.id} ${shown?.version}`} form={shown ?? null} mayEdit={mayEdit} />}
-            {!making && shown !== undefined && <Answers form={shown} answers={answers} mayEdit={mayEdit} />}
-          </aside>
-        )}
-      </main>
-    </KeepShell>
+    <SetOffPage
+      here="forms"
+      title={say('setoff.forms.title')}
+      told={say('setoff.forms.told')}
+      fresh={say('setoff.forms.new')}
+      onNew={() => setMaking(true)}
+      mayEdit={mayEdit}
+      none={forms.length === 0 ? [say('setoff.forms.none'), say('setoff.forms.none_told')] : null}
+      list={forms.map(({ id, name, on, sent }) => (
+        <li key={id} className={clsx(!making && id === open && css.here, !on && css.off)}>
+          <Link href={withQuery(to('keep.forms'), { open: id })} aria-current={!making && id === open ? 'page' : undefined} preserveScroll>
+            {name}
+          </Link>
+          <p>{!on && <b>{say('setoff.forms.is_off')}</b>}</p>
+          <div className={css.count}>{say('setoff.forms.sent', { count: sent })}</div>
+        </li>
+      ))}
+      aside={
+        making || shown !== undefined
+          ? {
+              name: called,
+              children: (
+                <>
+                  <h2>{called}</h2>
+                  {making ? <Editor key="new" form={null} mayEdit={mayEdit} onMade={() => setMaking(false)} /> : <Editor key={`${shown?.id} ${shown?.version}`} form={shown ?? null} mayEdit={mayEdit} />}
+                  {!making && shown !== undefined && <Answers form={shown} answers={answers} mayEdit={mayEdit} />}
+                </>
+              ),
+            }
+          : null
+      }
+    />
   );
 }
 

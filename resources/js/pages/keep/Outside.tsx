@@ -7,8 +7,7 @@ import { withQuery } from '../../lib/address';
 import type { OutsideEventRow, OutsidePage, OutsideRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
-import { SetOffTabs } from '../../triggers/SetOffTabs';
-import { KeepShell } from '../../ui/KeepShell';
+import { SetOffPage } from '../../triggers/SetOffPage';
 import css from '../../triggers/triggers.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -16,55 +15,45 @@ import ui from '../../ui/ui.module.css';
 export default function Outside({ systems, open, events, secret }: OutsidePage) {
   const [making, setMaking] = useState(false);
   const shown = systems.find(({ id }) => id === open);
+  const called = making ? say('setoff.outside.new') : (shown?.name ?? '');
   return (
-    <KeepShell title={say('setoff.outside.title')}>
-      <div className={ui.head}>
-        <div>
-          <div className={ui.title}>
-            <h1>{say('setoff.outside.title')}</h1>
+    <SetOffPage
+      here="outside"
+      title={say('setoff.outside.title')}
+      told={say('setoff.outside.told')}
+      fresh={say('setoff.outside.new')}
+      onNew={() => setMaking(true)}
+      mayEdit
+      none={systems.length === 0 ? [say('setoff.outside.none'), say('setoff.outside.none_told')] : null}
+      list={systems.map(({ id, name, address, on, waiting, failed }) => (
+        <li key={id} className={clsx(!making && id === open && css.here, !on && css.off)}>
+          <Link href={withQuery(to('keep.outside'), { open: id })} aria-current={!making && id === open ? 'page' : undefined} preserveScroll>
+            {name}
+          </Link>
+          <p className={css.address}>{address}</p>
+          <div className={css.count}>
+            {!on && <b>{say('setoff.outside.is_off')}</b>}
+            {waiting > 0 && <div>{say('setoff.waiting', { count: waiting })}</div>}
+            {failed > 0 && <div className={ui.takes}>{say('setoff.failed', { count: failed })}</div>}
           </div>
-          <p className={ui.doors}>{say('setoff.outside.told')}</p>
-        </div>
-        <SetOffTabs here="outside" runs />
-        <Button className={css.new} onClick={() => setMaking(true)}>
-          {say('setoff.outside.new')}
-        </Button>
-      </div>
-      <main className={css.triggers}>
-        <section aria-label={say('setoff.outside.title')}>
-          {systems.length === 0 && (
-            <div className={ui.empty}>
-              <p>
-                <b>{say('setoff.outside.none')}</b> {say('setoff.outside.none_told')}
-              </p>
-            </div>
-          )}
-          <ul className={css.list}>
-            {systems.map(({ id, name, address, on, waiting, failed }) => (
-              <li key={id} className={clsx(!making && id === open && css.here, !on && css.off)}>
-                <Link href={withQuery(to('keep.outside'), { open: id })} aria-current={!making && id === open ? 'page' : undefined} preserveScroll>
-                  {name}
-                </Link>
-                <p className={css.address}>{address}</p>
-                <div className={css.count}>
-                  {!on && <b>{say('setoff.outside.is_off')}</b>}
-                  {waiting > 0 && <div>{say('setoff.waiting', { count: waiting })}</div>}
-                  {failed > 0 && <div className={ui.takes}>{say('setoff.failed', { count: failed })}</div>}
-                </div>
-              </li>
-            ))}
-          </ul>
-        </section>
-        {(making || shown !== undefined) && (
-          <aside aria-label={making ? say('setoff.outside.new') : shown?.name}>
-            <h2>{making ? say('setoff.outside.new') : shown?.name}</h2>
-            {!making && secret !== null && <Secret secret={secret} />}
-            {making ? <Editor key="new" system={null} onMade={() => setMaking(false)} /> : shown !== undefined && <Editor key={`${shown.id} ${shown.version}`} system={shown} />}
-            {!making && <Events events={events} />}
-          </aside>
-        )}
-      </main>
-    </KeepShell>
+        </li>
+      ))}
+      aside={
+        making || shown !== undefined
+          ? {
+              name: called,
+              children: (
+                <>
+                  <h2>{called}</h2>
+                  {!making && secret !== null && <Secret secret={secret} />}
+                  {making ? <Editor key="new" system={null} onMade={() => setMaking(false)} /> : shown !== undefined && <Editor key={`${shown.id} ${shown.version}`} system={shown} />}
+                  {!making && <Events events={events} />}
+                </>
+              ),
+            }
+          : null
+      }
+    />
   );
 }
 

@@ -7,9 +7,8 @@ import { withQuery } from '../../lib/address';
 import type { RunRow, TriggerForm, TriggerRow, TriggersPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
-import { SetOffTabs } from '../../triggers/SetOffTabs';
+import { SetOffPage } from '../../triggers/SetOffPage';
 import { TriggerEditor } from '../../triggers/TriggerEditor';
-import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 import css from '../../triggers/triggers.module.css';
 import ui from '../../ui/ui.module.css';
@@ -18,51 +17,31 @@ import ui from '../../ui/ui.module.css';
 export default function Triggers(page: TriggersPage) {
   const { triggers, open, mayEdit } = page;
   const [making, setMaking] = useState(false);
+  const begun = {
+    name: say('setoff.new_name'),
+    children: (
+      <>
+        <h2>{say('setoff.new_name')}</h2>
+        <TriggerEditor key="new" page={page} trigger={null} onLeave={() => setMaking(false)} />
+      </>
+    ),
+  };
+  const kept = open === null ? null : { name: open.name, children: <One key={`${open.id} ${open.version}`} page={page} open={open} /> };
+  const shown = making ? begun : kept;
   return (
-    <KeepShell title={say('setoff.title')}>
-      <div className={ui.head}>
-        <div>
-          <div className={ui.title}>
-            <h1>{say('setoff.title')}</h1>
-          </div>
-          <p className={ui.doors}>{say('setoff.told')}</p>
-        </div>
-        <SetOffTabs here="triggers" runs={mayEdit} />
-        {mayEdit && (
-          <Button className={css.new} onClick={() => setMaking(true)}>
-            {say('setoff.new')}
-          </Button>
-        )}
-      </div>
-      <main className={css.triggers}>
-        <section aria-label={say('setoff.list')}>
-          {triggers.length === 0 && (
-            <div className={ui.empty}>
-              <p>
-                <b>{say('setoff.none')}</b> {say('setoff.none_told')}
-              </p>
-            </div>
-          )}
-          <ul className={css.list}>
-            {triggers.map((trigger) => (
-              <Line key={trigger.id} trigger={trigger} here={!making && trigger.id === open?.id} />
-            ))}
-          </ul>
-        </section>
-        {(making || open !== null) && (
-          <aside aria-label={making ? say('setoff.new_name') : open?.name}>
-            {making ? (
-              <>
-                <h2>{say('setoff.new_name')}</h2>
-                <TriggerEditor key="new" page={page} trigger={null} onLeave={() => setMaking(false)} />
-              </>
-            ) : (
-              open !== null && <One key={`${open.id} ${open.version}`} page={page} open={open} />
-            )}
-          </aside>
-        )}
-      </main>
-    </KeepShell>
+    <SetOffPage
+      here="triggers"
+      title={say('setoff.title')}
+      told={say('setoff.told')}
+      fresh={say('setoff.new')}
+      onNew={() => setMaking(true)}
+      mayEdit={mayEdit}
+      none={triggers.length === 0 ? [say('setoff.none'), say('setoff.none_told')] : null}
+      list={triggers.map((trigger) => (
+        <Line key={trigger.id} trigger={trigger} here={!making && trigger.id === open?.id} />
+      ))}
+      aside={shown}
+    />
   );
 }
 
