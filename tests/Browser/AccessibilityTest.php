@@ -98,6 +98,11 @@ final class AccessibilityTest extends BrowserTestCase
             'a discussion' => ['ask', '/courses/steam-frames/b-bench', '.posts'],
             'notices' => ['hege', '/keep/notices?case=too-early', '.notice-preview h2'],
             'contents' => ['hege', '/keep/courses/clinker/contents/l-timber', '.notice-preview .prose'],
+            'letters' => ['hege', '/keep/notices/letters', 'form'],
+            'triggers' => ['hege', '/keep/triggers?open=1', '.editor'],
+            'forms' => ['hege', '/keep/triggers/forms?open=1', '.editor'],
+            'systems of others' => ['hege', '/keep/triggers/outside', '.empty'],
+            'run again' => ['hege', '/keep/courses/clinker/run-again', 'form'],
             'nothing there' => ['eira', '/courses/nothing', '.errorpage h1'],
         ];
     }

@@ -43,7 +43,7 @@ final class TriggersJourneyTest extends BrowserTestCase
 
         $this->signIn('hege');
         $this->visit('/keep/triggers');
-        $this->find('a[aria-label="A surprise"]')->click();
+        $this->find('a[aria-label$="A surprise"]')->click();
         $this->waitForText('.runs', 'finished Welcome to the shed');
         $this->named('Take it back')->click();
         $this->waitForText('.flash', 'Taken back');

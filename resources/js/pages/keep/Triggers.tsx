@@ -7,6 +7,7 @@ import { withQuery } from '../../lib/address';
 import type { RunRow, TriggerForm, TriggerRow, TriggersPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
+import { plainText } from '../../lib/words';
 import { SetOffPage } from '../../triggers/SetOffPage';
 import { TriggerEditor } from '../../triggers/TriggerEditor';
 import { Words } from '../../ui/Words';
@@ -50,7 +51,7 @@ function Line({ trigger: { id, name, on, sentence, days, waiting, failed }, here
   const most = Math.max(1, ...days);
   return (
     <li className={clsx(here && css.here, !on && css.off)}>
-      <Link href={withQuery(to('keep.triggers'), { open: id })} aria-current={here ? 'page' : undefined} aria-label={name} preserveScroll>
+      <Link href={withQuery(to('keep.triggers'), { open: id })} aria-current={here ? 'page' : undefined} aria-label={`${plainText(sentence)} ${name}`} preserveScroll>
         <Words segments={sentence.segments} />
       </Link>
       <p>
