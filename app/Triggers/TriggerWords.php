@@ -15,12 +15,19 @@ use App\Triggers\Spec\TriggerSpec;
 use App\Triggers\Spec\When;
 use App\Words\Say;
 use App\Words\Sentence;
+use Illuminate\Support\Collection;
 
 /** A trigger as one sentence, in which what can be set stands apart. */
 final class TriggerWords
 {
     /** @var ?array<array-key, string> names by key */
     private ?array $offers = null;
+
+    /** @var ?array<array-key, string> names by number */
+    private ?array $forms = null;
+
+    /** @var ?array<array-key, string> likewise, of systems of others */
+    private ?array $outsides = null;
 
     public function __construct(private readonly CourseShelf $shelf)
     {
@@ -45,7 +52,7 @@ final class TriggerWords
             'item' => self::set($this->item($when->course, $when->item)),
             'course' => self::set($this->item($when->course, null)),
             'label' => self::set((string) $when->label),
-            'form' => self::set($when->form === null ? '' : Form::query()->find($when->form)->name ?? '?'),
+            'form' => self::set($this->form($when->form)),
             'days' => self::set(Say::text('triggers.days', ['days' => $when->days ?? 0])),
             'from' => self::set((string) ($when->from ?? 0)),
             'to' => self::set((string) ($when->to ?? 101)),
@@ -66,7 +73,7 @@ final class TriggerWords
             'item' => self::set($this->item($step->course, $step->item)),
             'label' => self::set((string) $step->label),
             'subject' => self::set((string) $step->subject),
-            'outside' => self::set($step->outside === null ? '' : OutsideSystem::query()->find($step->outside)->name ?? '?'),
+            'outside' => self::set($this->outside($step->outside)),
             'lasts' => $step->kind() === StepKind::ExtendPass ? 'days' : $days,
             'days' => self::set(Say::text('triggers.days', ['days' => $step->days ?? 0])),
         ]);
@@ -98,9 +105,28 @@ final class TriggerWords
 
     private function offer(string $key): string
     {
-        $this->offers ??= Offer::query()->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
+        $this->offers ??= self::names(Offer::query()->pluck('name', 'key'));
 
         return $this->offers[$key] ?? $key;
+    }
+
+    private function form(?int $id): string
+    {
+        return $id === null ? '' : ($this->forms ??= self::names(Form::query()->pluck('name', 'id')))[$id] ?? '?';
+    }
+
+    private function outside(?int $id): string
+    {
+        return $id === null ? '' : ($this->outsides ??= self::names(OutsideSystem::query()->pluck('name', 'id')))[$id] ?? '?';
+    }
+
+    /**
+     * @param  Collection<array-key, mixed>  $names
+     * @return array<array-key, string>
+     */
+    private static function names(Collection $names): array
+    {
+        return $names->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
     }
 
     private function item(?string $course, ?string $item): string

@@ -179,6 +179,7 @@ final class FormsTest extends TestCase
         self::assertStringContainsString("name,email,consents,sent,\"Which boat?\",\"Anything else?\"\r\n", $file);
         self::assertStringContainsString("\"'=HYPERLINK(\"\"x\"\")\",alva@elsewhere.test,yes,2026-03-10T12:00:00+00:00,'+1,\"Two, \"\"quoted\"\"\"\r\n", $file);
         $this->actingAs($this->person('aksel'))->get("/keep/triggers/forms/{$form->id}/answers.csv")->assertForbidden();
+        $this->get("/keep/triggers/forms?open={$form->id}")->assertOk()->assertInertia(fn ($page) => $page->where('answers', [])->where('mayEdit', false));
     }
 
     public function test_two_who_change_it_at_once_do_not_write_over_each_other(): void

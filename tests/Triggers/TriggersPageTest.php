@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace Tests\Triggers;
 
 use App\Models\Activity;
+use App\Models\Form;
 use App\Models\Label;
+use App\Models\OutsideSystem;
 use App\Models\Trigger;
 use App\Models\TriggerRun;
+use App\Triggers\Spec\Only;
+use App\Triggers\Spec\Step;
+use App\Triggers\Spec\When;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -163,5 +169,25 @@ final class TriggersPageTest extends TestCase
         $this->put("/keep/triggers/{$id}/switch", ['version' => 1, 'on' => true])->assertForbidden();
         $this->delete("/keep/triggers/{$id}")->assertForbidden();
         $this->actingAs($this->person('eira'))->get('/keep/triggers')->assertNotFound();
+    }
+
+    public function test_the_list_asks_as_often_however_many_triggers_there_are(): void
+    {
+        $form = Form::query()->create(['name' => 'A look', 'token' => str_repeat('a', 20), 'text' => '', 'thanks' => '']);
+        $system = OutsideSystem::query()->create(['name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
+        $queries = function (int $more) use ($form, $system): int {
+            foreach (range(1, $more) as $number) {
+                $this->on(new When('form-sent', form: $form->id), new Only, new Step('tell', outside: $system->id), new Step('give-pass', offer: 'taster'));
+            }
+            $this->inAnotherProcess();
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            self::assertStringContainsString('When the form A look is sent, tell The ledger and give Taster.', $this->sentence());
+            DB::disableQueryLog();
+
+            return count(DB::getQueryLog());
+        };
+        $few = $queries(2);
+        self::assertSame($few, $queries(20));
     }
 }

@@ -13,7 +13,7 @@ final readonly class FormsPage
     /**
      * @param  list<FormRow>  $forms  by name
      * @param  ?int  $open  the one that is worked on
-     * @param  list<AnswerRow>  $answers  to it, the latest first
+     * @param  list<AnswerRow>  $answers  to it, the latest first; none for who may not have them as a file either
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: FormRow::class))] public array $forms,

@@ -28,7 +28,7 @@ final readonly class FormsPageBuilder
         $forms = Form::query()->orderBy('name')->get()->map(static fn (Form $form): FormRow => new FormRow(
             $form->id, $form->version, $form->name, $form->on, SchoolAddress::of('form', $form->token), $form->text, $form->consent, self::questions($form), $form->thanks, Value::int($sent[$form->id] ?? 0),
         ))->all();
-        $answers = $open === null ? [] : FormAnswer::query()->where('form_id', $open->id)->orderByDesc('id')->limit(self::LISTED)->get()->map(fn (FormAnswer $one): AnswerRow => new AnswerRow(
+        $answers = $open === null || ! $mayEdit ? [] : FormAnswer::query()->where('form_id', $open->id)->orderByDesc('id')->limit(self::LISTED)->get()->map(fn (FormAnswer $one): AnswerRow => new AnswerRow(
             $one->id, $one->person_id, $one->name, $one->email, $one->consents, array_map(static fn (array $told): string => "{$told['ask']} {$told['answer']}", $one->answers), $this->clock->words($one->sent_at->getTimestamp()),
         ))->all();
 

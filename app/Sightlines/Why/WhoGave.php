@@ -6,6 +6,7 @@ namespace App\Sightlines\Why;
 
 use App\Access\SchoolClock;
 use App\Access\Viewers;
+use App\Database\Value;
 use App\Models\ActRecord;
 use App\Models\Course;
 use App\Models\Grant;
@@ -14,7 +15,6 @@ use App\Models\Pass;
 use App\Models\Person;
 use App\Words\Say;
 use App\Words\Sentence;
-use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Deciding\Route;
 
 /** Who or what gave somebody that by which an item is open to them: a person, a trigger, the shop or a file, and when. */
@@ -73,28 +73,39 @@ final readonly class WhoGave
     {
         $asked = array_intersect($cell->labelsOnPath($item), $cell->viewer->labels);
 
-        return $asked === [] ? [] : array_values(Label::query()->where('person_id', $person->id)->whereIn('label', $asked)->orderBy('label')->get()->map(function (Label $label): Sentence {
-            $given = $this->act('labels', $label->id);
+        $held = $asked === [] ? [] : Label::query()->where('person_id', $person->id)->whereIn('label', $asked)->orderBy('label')->get()->all();
+        $acts = $this->acts('labels', array_values(array_map(static fn (Label $label): int => $label->id, $held)));
 
-            return $given === null
-                ? Sentence::say('why.given.label_source', ['source' => $label->source], ['label' => $label->label])
-                : Sentence::say('why.given.label', $given, ['label' => $label->label]);
-        })->all());
+        return array_values(array_map(static fn (Label $label): Sentence => isset($acts[$label->id])
+            ? Sentence::say('why.given.label', $acts[$label->id], ['label' => $label->label])
+            : Sentence::say('why.given.label_source', ['source' => $label->source], ['label' => $label->label]), $held));
     }
 
     /** @return ?array{by: string, when: string} by the act that made a row; null where none did */
     private function act(string $table, int $row): ?array
     {
-        $act = ActRecord::query()->whereIn('id', DB::table('act_changes')->select('act_id')->where('table', $table)->where('row_id', $row)->whereNull('before'))->where('state', 'done')->whereNull('undone_at')->orderByDesc('id')->first();
-        if ($act === null) {
-            return null;
-        }
-        $actor = Person::query()->find($act->actor_id);
+        return $this->acts($table, [$row])[$row] ?? null;
+    }
 
-        return ['by' => match (true) {
-            $act->by !== null => Say::text('why.given.trigger', ['name' => Sentence::title($act->by)]),
-            $actor !== null => Say::text('why.given.person', ['name' => $actor->name]),
-            default => Say::text('why.given.program'),
-        }, 'when' => $this->clock->words($act->made_at->getTimestamp())];
+    /**
+     * @param  list<int>  $rows
+     * @return array<int, array{by: string, when: string}> by row, of those that an act made
+     */
+    private function acts(string $table, array $rows): array
+    {
+        $made = $rows === [] ? [] : ActRecord::query()->join('act_changes', 'act_changes.act_id', '=', 'people_acts.id')->leftJoin('people', 'people.id', '=', 'people_acts.actor_id')
+            ->where('act_changes.table', $table)->whereIn('act_changes.row_id', $rows)->whereNull('act_changes.before')->where('people_acts.state', 'done')->whereNull('people_acts.undone_at')
+            ->orderBy('people_acts.id')->toBase()->get(['act_changes.row_id', 'people_acts.by', 'people_acts.made_at', 'people.name'])->all();
+        $acts = [];
+        foreach ($made as $act) {
+            // The latest counts: what was taken back and done again has two.
+            $acts[Value::int($act->row_id)] = ['by' => match (true) {
+                is_string($act->by) => Say::text('why.given.trigger', ['name' => Sentence::title($act->by)]),
+                is_string($act->name) => Say::text('why.given.person', ['name' => $act->name]),
+                default => Say::text('why.given.program'),
+            }, 'when' => $this->clock->words((int) strtotime(Value::text($act->made_at).' UTC'))];
+        }
+
+        return $acts;
     }
 }

@@ -42,7 +42,7 @@ export default function Forms({ forms, open, answers, mayEdit }: FormsPage) {
                 <>
                   <h2>{called}</h2>
                   {making ? <Editor key="new" form={null} mayEdit={mayEdit} onMade={() => setMaking(false)} /> : <Editor key={`${shown?.id} ${shown?.version}`} form={shown ?? null} mayEdit={mayEdit} />}
-                  {!making && shown !== undefined && <Answers form={shown} answers={answers} mayEdit={mayEdit} />}
+                  {!making && shown !== undefined && mayEdit && <Answers form={shown} answers={answers} />}
                 </>
               ),
             }
@@ -115,7 +115,7 @@ function Editor({ form: kept, mayEdit, onMade }: { form: FormRow | null; mayEdit
   );
 }
 
-function Answers({ form, answers, mayEdit }: { form: FormRow; answers: AnswerRow[]; mayEdit: boolean }) {
+function Answers({ form, answers }: { form: FormRow; answers: AnswerRow[] }) {
   return (
     <section>
       <h3>{say('setoff.forms.answers')}</h3>
@@ -123,7 +123,7 @@ function Answers({ form, answers, mayEdit }: { form: FormRow; answers: AnswerRow
         <p className={ui.soft}>{say('setoff.forms.no_answers')}</p>
       ) : (
         <>
-          {mayEdit && <a href={to('keep.forms.csv', { form: form.id })}>{say('setoff.forms.csv')}</a>}
+          <a href={to('keep.forms.csv', { form: form.id })}>{say('setoff.forms.csv')}</a>
           <ul className={css.runs}>
             {answers.map(({ id, person, name, email, consents, answers: told, when }) => (
               <li key={id}>
