@@ -4,27 +4,24 @@ declare(strict_types=1);
 
 namespace App\Access;
 
-use App\Models\Completion;
 use App\Models\Course;
-use App\Models\Grant;
-use App\Models\Label;
 use App\Models\ObserverTie;
-use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use SilentKeep\Core\Time\Instant;
-use SilentKeep\Core\Viewing\Grant as CoreGrant;
 use SilentKeep\Core\Viewing\Offer as CoreOffer;
 use SilentKeep\Core\Viewing\Pass as CorePass;
 use SilentKeep\Core\Viewing\PassState;
-use SilentKeep\Core\Viewing\TimedLabel;
 use SilentKeep\Core\Viewing\Viewer;
 
-/** Tells the core who is looking, and with whom. Five queries, however many people and courses. */
+/** Tells the core who is looking, and with whom. Four queries, however many people and courses. */
 final class Viewers
 {
+    public function __construct(private ViewerRows $rows)
+    {
+    }
+
     public static function visitor(): Viewer
     {
         return new Viewer;
@@ -85,69 +82,25 @@ final class Viewers
      */
     public function in(Collection $people, array $courseIds): array
     {
-        $personIds = $people->map(static fn (Person $person): int => $person->id)->all();
-        [$labels, $timed] = self::labels($personIds);
-        $passes = $elsewhere = $grants = $done = [];
-        $giving = Offer::query()->select('id')->where('labels', '!=', '[]');
-        $wanted = static fn (Builder $query): Builder => $query->whereIntegerInRaw('course_id', $courseIds)->orWhereIn('offer_id', $giving);
-        foreach (Pass::query()->with('offer')->whereIntegerInRaw('person_id', $personIds)->where($wanted)->orderBy('id')->get() as $pass) {
-            $passes[$pass->person_id][$pass->course_id][] = self::pass($pass);
-            foreach ($pass->state === PassState::Active->value ? $pass->offer->labels : [] as $label) {
-                $elsewhere[$pass->person_id][] = [$pass->course_id, new TimedLabel($label, $pass->starts_at->getTimestamp(), $pass->ends_at?->getTimestamp() ?? Instant::NEVER)];
-            }
-        }
-        foreach (Grant::query()->whereIntegerInRaw('person_id', $personIds)->whereIntegerInRaw('course_id', $courseIds)->orderBy('id')->get() as $grant) {
-            $grants[$grant->person_id][$grant->course_id][] = self::grant($grant);
-        }
-        foreach (Completion::query()->whereIntegerInRaw('person_id', $personIds)->whereIntegerInRaw('course_id', $courseIds)->get() as $completion) {
-            $done[$completion->person_id][$completion->course_id][$completion->item_key] = $completion->completed_at->getTimestamp();
-        }
-        $viewers = [];
+        $staff = [];
         foreach ($people as $person) {
-            [$id, $staff] = [$person->id, $person->isStaff()];
-            foreach ($courseIds as $course) {
-                $viewers[$id][$course] = new Viewer(
-                    staff: $staff,
-                    signedIn: true,
-                    labels: $labels[$id] ?? [],
-                    passes: $passes[$id][$course] ?? [],
-                    grants: $grants[$id][$course] ?? [],
-                    done: $done[$id][$course] ?? [],
-                    timedLabels: [...$timed[$id] ?? [], ...self::givenElsewhere($elsewhere[$id] ?? [], $course)],
-                );
-            }
+            $staff[$person->id] = $person->isStaff();
         }
 
-        return $viewers;
+        return iterator_to_array($this->rows->each($staff, $courseIds));
     }
 
     /**
-     * @param  array<int>  $people
-     * @return array{array<int, list<string>>, array<int, list<TimedLabel>>} by person: held for good; held for a time
-     */
-    private static function labels(array $people): array
-    {
-        $lasting = $timed = [];
-        foreach (Label::query()->whereIntegerInRaw('person_id', $people)->orderBy('id')->get() as $label) {
-            if ($label->starts_at === null && $label->ends_at === null) {
-                $lasting[$label->person_id][] = $label->label;
-            } else {
-                $timed[$label->person_id][] = new TimedLabel($label->label, $label->starts_at?->getTimestamp() ?? 0, $label->ends_at?->getTimestamp() ?? Instant::NEVER);
-            }
-        }
-
-        return [$lasting, $timed];
-    }
-
-    /**
-     * What passes of other courses give: a course's own rules do not know their offers.
+     * Of many people at one course, one after another.
      *
-     * @param  list<array{int, TimedLabel}>  $given  with the course of the pass
-     * @return list<TimedLabel>
+     * @param  array<int, bool>  $people  whether they are staff, by id
+     * @return \Generator<int, Viewer> by person, in the order of their ids
      */
-    private static function givenElsewhere(array $given, int $course): array
+    public function each(array $people, Course $course): \Generator
     {
-        return array_values(array_map(static fn (array $one): TimedLabel => $one[1], array_filter($given, static fn (array $one): bool => $one[0] !== $course)));
+        foreach ($this->rows->each($people, [$course->id]) as $person => $viewers) {
+            yield $person => $viewers[$course->id];
+        }
     }
 
     /** Whoever is at the other end, with whom they look and as whom they came. */
@@ -204,10 +157,5 @@ final class Viewers
             PassState::from($pass->state),
             $pass->paced_from?->getTimestamp(),
         );
-    }
-
-    private static function grant(Grant $grant): CoreGrant
-    {
-        return new CoreGrant($grant->item_key, $grant->starts_at->getTimestamp(), $grant->ends_at?->getTimestamp() ?? Instant::NEVER);
     }
 }
