@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\Api\Middleware\NeedsAbility;
+use App\Http\Api\Middleware\NoteTokenUse;
+use App\Http\Api\Problems\ProblemAnswers;
 use App\Http\Middleware\EndedSessions;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\KeepSession;
@@ -16,17 +19,25 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\StartSession;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        apiPrefix: 'api/v1',
         commands: __DIR__.'/../routes/console.php',
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
         $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class], replace: [StartSession::class => KeepSession::class]);
+        $middleware->api(append: [NotBegun::class, NoteTokenUse::class]);
+        $middleware->alias([NeedsAbility::NAME => NeedsAbility::class]);
+        // Whoever may not learns nothing of what is there.
+        $middleware->prependToPriorityList(SubstituteBindings::class, NeedsAbility::class);
+        $middleware->appendToPriorityList(NeedsAbility::class, NoteTokenUse::class);
         // Mail programs stop letters by themselves: the address is signed.
         $middleware->validateCsrfTokens(except: ['letters/*']);
         $middleware->trustHosts(at: static fn (): array => App\Http\TrustedHosts::patterns(), subdomains: false);
@@ -38,6 +49,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trimStrings(except: ['password']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(ProblemAnswers::render(...));
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
         $exceptions->respond(App\Http\ErrorPages::respond(...));
     })

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BeginController;
 use App\Http\Controllers\HomeController;
+use App\Http\Controllers\InterfaceController;
 use App\Http\Controllers\Learner;
 use App\Http\Controllers\PicturesController;
 use App\Http\Controllers\SignInController;
@@ -169,6 +170,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/people/{person}', [Staff\PeopleController::class, 'show'])->whereNumber('person')->name('person');
 });
 
+Route::get('/interface', [InterfaceController::class, 'show'])->name('interface');
+Route::get('/interface/openapi.json', [InterfaceController::class, 'document'])->name('interface.document');
 Route::get('/pictures/{token}/{width}', [PicturesController::class, 'show'])->where('token', '[a-z0-9]{24}')->whereNumber('width')->name('picture');
 Route::get('/forms/{token}', [Learner\FormController::class, 'show'])->where('token', '[a-z0-9]{20}')->name('form');
 Route::post('/forms/{token}', [Learner\FormController::class, 'store'])->where('token', '[a-z0-9]{20}')->middleware('throttle:10,1,form')->name('form.send');

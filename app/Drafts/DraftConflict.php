@@ -9,6 +9,12 @@ use App\Words\Say;
 /** The draft is no longer the one that the editor saw. */
 final class DraftConflict extends \DomainException
 {
+    /** @param  bool  $isUnseen  it would take something from people, and whoever does it was not shown that */
+    private function __construct(string $message, public readonly bool $isUnseen = false)
+    {
+        parent::__construct($message);
+    }
+
     public static function changedMeanwhile(): self
     {
         return new self(Say::text('drafts.draft_conflict.somebody_else_has_changed'));
@@ -67,11 +73,11 @@ final class DraftConflict extends \DomainException
             null => Say::text('drafts.draft_conflict.many_people_hold_something'),
             1 => Say::text('drafts.draft_conflict.one_person_has_something'),
             default => Say::text('drafts.draft_conflict.losers_people_have_something', ['losers' => $losers]),
-        });
+        }, isUnseen: true);
     }
 
     public static function rehearsedTooLongAgo(): self
     {
-        return new self(Say::text('drafts.draft_conflict.what_you_were_shown'));
+        return new self(Say::text('drafts.draft_conflict.what_you_were_shown'), isUnseen: true);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User;
+use Laravel\Sanctum\HasApiTokens;
 
 /**
  * @property int $id
@@ -21,6 +22,9 @@ use Illuminate\Foundation\Auth\User;
  */
 final class Person extends User
 {
+    /** @use HasApiTokens<ApiToken> */
+    use HasApiTokens;
+
     protected $table = 'people';
 
     protected $guarded = [];

@@ -9,9 +9,11 @@ use App\Access\Plans;
 use App\Access\SchoolOf;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
+use App\Http\Api\Middleware\NeedsAbility;
 use App\Http\CourseAddresses;
 use App\Http\Middleware\EndedSessions;
 use App\Http\WholeSessions;
+use App\Models\ApiToken;
 use App\Models\Person;
 use App\Models\Role;
 use App\People\Acts\KeepForGood;
@@ -24,17 +26,21 @@ use App\Words\Say;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Auth\Events\Login;
+use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\Sanctum;
 use Psr\Clock\ClockInterface;
 
 final class AppServiceProvider extends ServiceProvider
@@ -60,6 +66,10 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->when(Health::class)->needs(Migrator::class)->give(static fn ($app): mixed => $app->make('migrator'));
         Event::listen(DiagnosingHealth::class, static fn () => app(Health::class)->check());
         Mail::extend('outbox', static fn (): OutboxTransport => app(OutboxTransport::class));
+        Sanctum::usePersonalAccessTokenModel(ApiToken::class);
+        foreach (['api' => 600, 'api-many' => 60] as $name => $aMinute) {
+            RateLimiter::for($name, static fn (Request $request): Limit => Limit::perMinute($aMinute)->by("{$name} ".(NeedsAbility::token($request)->id ?? $request->ip())));
+        }
         Route::bind('course', CourseAddresses::find(...));
         Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
         Event::listen(Login::class, static function (Login $login): void {
