@@ -82,7 +82,7 @@ final class Architecture
     public function controllers_ask_no_database(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('App\Http\Controllers'))
+            ->classes(...self::in(['App\Http\Controllers', 'App\Http\Api\Controllers']))
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('Illuminate\Database'), Selector::classname('Illuminate\Support\Facades\DB'))
             ->because('queries belong to the rooms and to the builders of pages');

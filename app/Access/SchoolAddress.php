@@ -28,7 +28,8 @@ final class SchoolAddress
         return self::root().URL::signedRoute($route, $parameters, absolute: false);
     }
 
-    private static function root(): string
+    /** Without a stroke at its end. */
+    public static function root(): string
     {
         $url = config('app.url');
 

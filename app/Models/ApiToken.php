@@ -23,8 +23,9 @@ final class ApiToken extends PersonalAccessToken
 {
     protected $table = 'personal_access_tokens';
 
-    protected $casts = ['abilities' => 'json', 'last_used_at' => UtcInstant::class, 'expires_at' => UtcInstant::class, 'created_at' => UtcInstant::class];
+    protected $casts = ['abilities' => 'json', 'last_used_at' => UtcInstant::class, 'expires_at' => 'immutable_datetime', 'created_at' => UtcInstant::class];
 
+    /** At its end it is over. */
     public function isOver(int $now): bool
     {
         return $this->expires_at !== null && $this->expires_at->getTimestamp() <= $now;

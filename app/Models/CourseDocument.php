@@ -227,6 +227,22 @@ final class CourseDocument
         return array_map(static fn (\stdClass $offer): WritableOffer => new WritableOffer($offer), $this->offers);
     }
 
+    /** Says from now on what another says, in all but its key. */
+    public function become(self $other): void
+    {
+        foreach (array_keys(get_object_vars($this->course)) as $name) {
+            if ($name !== 'key') {
+                unset($this->course->{$name});
+            }
+        }
+        foreach (get_object_vars($other->course) as $name => $value) {
+            if ($name !== 'key') {
+                $this->course->{$name} = $value;
+            }
+        }
+        $this->offers = $other->offers;
+    }
+
     /** The course as the plan format has it: itself, not a copy. */
     public function raw(): \stdClass
     {

@@ -67,6 +67,7 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(DiagnosingHealth::class, static fn () => app(Health::class)->check());
         Mail::extend('outbox', static fn (): OutboxTransport => app(OutboxTransport::class));
         Sanctum::usePersonalAccessTokenModel(ApiToken::class);
+        Sanctum::authenticateAccessTokensUsing(static fn (mixed $token, bool $isValid): bool => $isValid && $token instanceof ApiToken && ! $token->isOver(app(ClockInterface::class)->now()->getTimestamp()));
         foreach (['api' => 600, 'api-many' => 60] as $name => $aMinute) {
             RateLimiter::for($name, static fn (Request $request): Limit => Limit::perMinute($aMinute)->by("{$name} ".(NeedsAbility::token($request)->id ?? $request->ip())));
         }

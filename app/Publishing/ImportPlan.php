@@ -16,7 +16,6 @@ use App\Models\School;
 use App\School\Log\ActivityLog;
 use App\Words\Say;
 use Illuminate\Support\Facades\DB;
-use SilentKeep\Core\Format\Fields;
 use SilentKeep\Core\Format\InvalidPlan;
 use SilentKeep\Core\Format\Offence;
 use SilentKeep\Core\Format\PlanReader;
@@ -46,7 +45,7 @@ final readonly class ImportPlan
 
         return DB::transaction(function () use ($plan, $school, $author, $publishOverExisting, $asDrafts): array {
             self::settleSchool($plan, $school);
-            self::refuseForeignOffers($plan);
+            PlanFits::refuseForeignOffers($plan);
             $outcomes = [];
             foreach ($plan->courses as $index => $document) {
                 $outcomes[$index] = self::outcome($document, self::known($document), $index, $publishOverExisting, $asDrafts);
@@ -54,7 +53,7 @@ final readonly class ImportPlan
             // Rules of one course may name offers of another, also of one further on in the file.
             foreach ($plan->courses as $index => $document) {
                 if ($outcomes[$index] !== 'unchanged') {
-                    self::makeOffers($document, Course::query()->firstOrCreate(['key' => $document->read()->key()]));
+                    PlanFits::makeOffers($document, Course::query()->firstOrCreate(['key' => $document->read()->key()]));
                 }
             }
             $this->plans->forgetNames();
@@ -96,24 +95,8 @@ final readonly class ImportPlan
     {
         if (Course::query()->doesntExist()) {
             $school->fill(['zone' => $plan->zone, 'guests' => $plan->guests])->save();
-
-            return;
-        }
-        if ($plan->zone !== $school->zone) {
-            throw new InvalidPlan([new Offence('/school/zone', Say::text('published.import_plan.school_lives_in_zone', ['zone' => $school->zone]))]);
-        }
-        if ($plan->guests !== $school->guests) {
-            throw new InvalidPlan([new Offence('/school/guests', Say::text($school->guests ? 'published.import_plan.lets_guests_in' : 'published.import_plan.lets_no_guests'))]);
-        }
-    }
-
-    private static function refuseForeignOffers(PlanDocument $plan): void
-    {
-        $courses = Offer::query()->join('courses', 'courses.id', '=', 'offers.course_id')->pluck('courses.key as course', 'offers.key as offer');
-        foreach ($plan->offers as $index => $offer) {
-            if ($courses->get($offer->key(), $offer->course()) !== $offer->course()) {
-                throw new InvalidPlan([new Offence("/offers/{$index}/key", Say::text('published.import_plan.another_course_school_has', ['describe' => Fields::describe($offer->key())]))]);
-            }
+        } else {
+            PlanFits::refuseAnotherSchool($plan, $school);
         }
     }
 
@@ -148,12 +131,5 @@ final readonly class ImportPlan
     {
         Draft::query()->create(['course_id' => $course->id, 'base_revision_id' => null, 'document' => $document->toJson(), 'version' => 1]);
         $this->log->note('course.made', $author, $course, after: ['title' => $document->title(), 'from' => Say::text('published.import_plan.a_plan_file')]);
-    }
-
-    private static function makeOffers(CourseDocument $document, Course $course): void
-    {
-        foreach ($document->readOffers() as $offer) {
-            Offer::query()->firstOrCreate(['key' => $offer->key()], ['course_id' => $course->id, 'name' => $offer->title()]);
-        }
     }
 }

@@ -53,6 +53,8 @@ final class TriggerWords
             'course' => self::set($this->item($when->course, null)),
             'label' => self::set((string) $when->label),
             'form' => self::set($this->form($when->form)),
+            'system' => self::set($this->outside($when->system)),
+            'type' => self::set((string) $when->type),
             'days' => self::set(Say::text('triggers.days', ['days' => $when->days ?? 0])),
             'from' => self::set((string) ($when->from ?? 0)),
             'to' => self::set((string) ($when->to ?? 101)),

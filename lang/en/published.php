@@ -6,6 +6,9 @@ declare(strict_types=1);
  * Publishing, its rehearsal, and plan files. Patterns are ICU messages.
  */
 return [
+    'put_plan' => [
+        'this_course' => 'has to be the course {key} alone',
+    ],
     'import_plan' => [
         'imported_from_plan_file' => 'Imported from a plan file',
         'school_lives_in_zone' => 'this school lives in {zone}; wall-clock times of another zone would move',

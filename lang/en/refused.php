@@ -131,6 +131,8 @@ return [
         'subject' => 'A letter needs a subject.',
         'body' => 'A letter needs words.',
         'outside' => 'Please choose a system of others.',
+        'system' => 'Please choose a system of others.',
+        'type' => 'Which type of event?',
     ],
     'outside_request' => [
         'needs_name' => 'It needs a name.',

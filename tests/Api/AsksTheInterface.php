@@ -98,7 +98,10 @@ trait AsksTheInterface
         self::assertNull($error, $error === null ? '' : json_encode((new ErrorFormatter)->format($error), JSON_THROW_ON_ERROR)." in {$json}");
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * @param  TestResponse<Response>  $response
+     * @return array<string, mixed>
+     */
     protected function body(TestResponse $response): array
     {
         $content = $response->baseResponse instanceof \Symfony\Component\HttpFoundation\StreamedResponse ? $response->streamedContent() : (string) $response->getContent();

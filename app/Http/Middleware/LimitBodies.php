@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Words\Say;
 use Closure;
 use Illuminate\Http\Request;
+use SilentKeep\Core\Format\PlanReader;
 use Symfony\Component\HttpFoundation\Response;
 
 /** What is sent is small, but where files are put in. */
@@ -16,11 +17,15 @@ final class LimitBodies
     private const MOST = 1_048_576;
 
     /** Addresses at which files are put in; how large those may be is said where they are checked. */
-    private const FILES = ['keep/people/imports', 'keep/courses/plan-file', 'keep/courses/*/contents/*/media', 'keep/pictures'];
+    private const FILES = ['keep/people/imports', 'keep/courses/plan-file', 'keep/courses/*/contents/*/media', 'keep/pictures', 'api/v1/imports'];
+
+    /** Addresses at which plan documents are put in. */
+    private const PLANS = ['api/v1/courses', 'api/v1/courses/*/draft', 'api/v1/plans/check'];
 
     public function handle(Request $request, Closure $next): Response
     {
-        if (! $request->is(...self::FILES) && self::bytes($request) > self::MOST) {
+        $most = $request->is(...self::PLANS) ? PlanReader::LARGEST : self::MOST;
+        if (! $request->is(...self::FILES) && self::bytes($request) > $most) {
             abort(413, Say::text('refused.too_much'));
         }
         $response = $next($request);

@@ -45,6 +45,8 @@ final class TriggerRequest extends FormRequest
             'when.*' => ['nullable'],
             'when.days' => ['nullable', 'integer', 'between:1,365'],
             'when.form' => ['nullable', 'integer'],
+            'when.system' => ['nullable', 'integer'],
+            'when.type' => ['nullable', 'string', 'max:200'],
             'when.from' => ['nullable', 'integer', 'between:0,100'],
             'when.to' => ['nullable', 'integer', 'between:1,101'],
             'only.*' => ['nullable', 'string', 'max:200'],
@@ -107,7 +109,7 @@ final class TriggerRequest extends FormRequest
         $takes = EventKind::from($this->string('when.event')->toString())->takes();
         $has = fn (string $field): ?string => in_array($field, $takes, true) ? $this->text("when.{$field}") : null;
         $counts = fn (string $field): ?int => in_array($field, $takes, true) && $this->filled("when.{$field}") ? $this->integer("when.{$field}") : null;
-        $when = new When($this->string('when.event')->toString(), $has('offer'), $has('course'), $has('item'), $has('label'), $counts('days'), $counts('from'), $counts('to'), $counts('form'));
+        $when = new When($this->string('when.event')->toString(), $has('offer'), $has('course'), $has('item'), $has('label'), $counts('days'), $counts('from'), $counts('to'), $counts('form'), $counts('system'), $has('type'));
         $steps = array_map($this->step(...), array_keys(array_values((array) $this->input('steps'))));
 
         return new TriggerSpec($when, $only, $steps === [] ? throw new \LogicException('A trigger does something.') : $steps);
@@ -142,7 +144,7 @@ final class TriggerRequest extends FormRequest
                 ! $isThere => in_array($field, $optional, true),
                 $field === 'offer' => self::isOffer($value),
                 $field === 'form' => Form::query()->whereKey($value)->exists(),
-                $field === 'outside' => OutsideSystem::query()->whereKey($value)->exists(),
+                $field === 'outside' || $field === 'system' => OutsideSystem::query()->whereKey($value)->exists(),
                 $field === 'course' => app(CourseShelf::class)->byKey((string) $value) !== null,
                 $field === 'item' => $this->isRow($this->text("{$at}.course"), (string) $value),
                 default => true,

@@ -40,15 +40,17 @@ final readonly class ShopEvents
                 return $known;
             }
             $of = Purchase::query()->with(['person', 'offer', 'bundle'])->findOrFail($purchase);
+            // The shop may leave open which one it is: then it is the next.
+            $number = $kind === 'refund' ? null : $payment ?? $of->payments + 1;
             $did = match (true) {
                 $of->state === 'refunded' => 'nothing: it was refunded',
                 $kind === 'refund' => $this->refund($of),
                 $of->every === null => 'nothing: it is paid for once',
-                $kind === 'payment' => $this->payment($of, $payment ?? $of->payments + 1),
-                default => $this->missed($of, $payment ?? $of->payments + 1),
+                $kind === 'payment' => $this->payment($of, (int) $number),
+                default => $this->missed($of, (int) $number),
             };
 
-            return ShopEvent::query()->create(['event' => $event, 'purchase_id' => $of->id, 'kind' => $kind, 'payment' => $kind === 'refund' ? null : $payment, 'did' => $did, 'received_at' => $this->clock->now()]);
+            return ShopEvent::query()->create(['event' => $event, 'purchase_id' => $of->id, 'kind' => $kind, 'payment' => $number, 'did' => $did, 'received_at' => $this->clock->now()]);
         });
     }
 

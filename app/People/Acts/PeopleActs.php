@@ -15,6 +15,7 @@ use App\People\PassRows;
 use App\School\Letters\WriteLetters;
 use App\Words\Say;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Time\InvalidTime;
 
 /** Makes acts of what a form says. */
 final readonly class PeopleActs
@@ -38,7 +39,7 @@ final readonly class PeopleActs
         }
         $text = static fn (string $key): string => is_string($form[$key] ?? null) ? trim($form[$key]) : '';
         $number = static fn (string $key): int => is_numeric($form[$key] ?? null) ? (int) $form[$key] : 0;
-        $instant = fn (string $key): ?int => $text($key) === '' ? null : ($this->clock->instant($text($key)) ?? throw new CannotAct(Say::text('acts.people_acts.not_date_and_time'), $key));
+        $instant = fn (string $key): ?int => $text($key) === '' ? null : ($this->instant($text($key)) ?? throw new CannotAct(Say::text('acts.people_acts.not_date_and_time'), $key));
         $passes = fn (): PassRows => $number('pass') > 0 ? PassRows::pass($number('pass')) : PassRows::offer($this->offer($text('offer')));
 
         return match ($text('do')) {
@@ -58,6 +59,16 @@ final readonly class PeopleActs
             'write' => new WriteTo($this->write, $text('subject'), $text('body')),
             default => throw new CannotAct(Say::text('acts.people_acts.there_nothing_that_kind')),
         };
+    }
+
+    /** A wall-clock time of the school, as pages have it, or an instant with its offset. */
+    private function instant(string $text): ?int
+    {
+        try {
+            return $this->clock->instant($text) ?? Instant::parse($text);
+        } catch (InvalidTime) {
+            return null;
+        }
     }
 
     private function offer(string $key): Offer

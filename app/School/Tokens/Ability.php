@@ -28,6 +28,6 @@ enum Ability: string
     /** Those that systems of others were told. */
     case ReadEvents = 'read-events';
 
-    /** Tells that something came about elsewhere. */
-    case SendEvents = 'send-events';
+    /** Has one told again. */
+    case ReplayEvents = 'replay-events';
 }

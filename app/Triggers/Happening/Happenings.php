@@ -13,7 +13,7 @@ use App\Triggers\Spec\When;
  */
 final readonly class Happenings
 {
-    public function __construct(private FromPasses $passes, private FromShop $shop, private FromProgress $progress, private FromPeople $people, private FromForms $forms)
+    public function __construct(private FromPasses $passes, private FromShop $shop, private FromProgress $progress, private FromPeople $people, private FromForms $forms, private FromOutside $outside)
     {
     }
 
@@ -26,8 +26,9 @@ final readonly class Happenings
     {
         $found = match ($when->kind()) {
             EventKind::PassBegins, EventKind::PassEnds, EventKind::PassEndsIn => $this->passes->of($when, $from, $to),
-            EventKind::OfferTaken, EventKind::PaymentMissed, EventKind::Refunded => $this->shop->of($when, $from, $to),
+            EventKind::OfferTaken, EventKind::OfferRenewed, EventKind::PaymentMissed, EventKind::Refunded => $this->shop->of($when, $from, $to),
             EventKind::Finished, EventKind::CourseFinished, EventKind::QuizScored => $this->progress->of($when, $from, $to),
+            EventKind::OutsideEvent => $this->outside->of($when, $from, $to),
             EventKind::FormSent => $this->forms->of($when, $from, $to),
             EventKind::AccountMade, EventKind::LabelGiven, EventKind::LabelTaken, EventKind::OnlySamples => $this->people->of($when, $from, $to),
         };

@@ -10,6 +10,7 @@ enum EventKind: string
     case FormSent = 'form-sent';
     case AccountMade = 'account-made';
     case OfferTaken = 'offer-taken';
+    case OfferRenewed = 'offer-renewed';
     case PaymentMissed = 'payment-missed';
     case Refunded = 'refunded';
     case PassBegins = 'pass-begins';
@@ -21,6 +22,7 @@ enum EventKind: string
     case LabelGiven = 'label-given';
     case LabelTaken = 'label-taken';
     case OnlySamples = 'only-samples';
+    case OutsideEvent = 'outside-event';
 
     /** @return list<string> which of the fields of {@see When} it has */
     public function takes(): array
@@ -28,13 +30,14 @@ enum EventKind: string
         return match ($this) {
             self::AccountMade => [],
             self::FormSent => ['form'],
-            self::OfferTaken, self::PaymentMissed, self::Refunded, self::PassBegins, self::PassEnds => ['offer'],
+            self::OfferTaken, self::OfferRenewed, self::PaymentMissed, self::Refunded, self::PassBegins, self::PassEnds => ['offer'],
             self::PassEndsIn => ['offer', 'days'],
             self::Finished => ['course', 'item'],
             self::CourseFinished => ['course'],
             self::QuizScored => ['course', 'item', 'from', 'to'],
             self::LabelGiven, self::LabelTaken => ['label'],
             self::OnlySamples => ['days'],
+            self::OutsideEvent => ['system', 'type'],
         };
     }
 }

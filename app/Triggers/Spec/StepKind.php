@@ -12,6 +12,7 @@ enum StepKind: string
     case GiveLabel = 'give-label';
     case TakeLabel = 'take-label';
     case ExtendPass = 'extend-pass';
+    case PausePass = 'pause-pass';
     case EndPass = 'end-pass';
     case Write = 'write';
     case Tell = 'tell';
@@ -20,7 +21,7 @@ enum StepKind: string
     public function takes(): array
     {
         return match ($this) {
-            self::GivePass, self::EndPass => ['offer'],
+            self::GivePass, self::PausePass, self::EndPass => ['offer'],
             self::HandOut => ['course', 'item', 'days'],
             self::GiveLabel => ['label', 'days'],
             self::TakeLabel => ['label'],

@@ -16,6 +16,8 @@ final readonly class When
      * @param  ?string  $item  key, of that course
      * @param  ?int  $days  before a pass ends, or since somebody first looked
      * @param  ?int  $form  number of one
+     * @param  ?int  $system  number of one of others
+     * @param  ?string  $type  of its event
      * @param  ?int  $from  percent of a quiz, from which on
      * @param  ?int  $to  percent, below which; 101: to all of it
      */
@@ -29,6 +31,8 @@ final readonly class When
         #[OA\Property] public ?int $from = null,
         #[OA\Property] public ?int $to = null,
         #[OA\Property] public ?int $form = null,
+        #[OA\Property] public ?int $system = null,
+        #[OA\Property] public ?string $type = null,
     ) {
     }
 

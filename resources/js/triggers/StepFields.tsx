@@ -4,7 +4,7 @@ import type { Step, StepKind, TriggersPage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { LabelField, OfferField, RowFields } from './fields';
 
-export const STEPS: StepKind[] = ['give-pass', 'hand-out', 'give-label', 'take-label', 'extend-pass', 'end-pass', 'write', 'tell'];
+export const STEPS: StepKind[] = ['give-pass', 'hand-out', 'give-label', 'take-label', 'extend-pass', 'pause-pass', 'end-pass', 'write', 'tell'];
 
 /** What a step does, in words; patterns know no hyphen. */
 export function stepCalled(step: StepKind): string {
@@ -28,6 +28,7 @@ export function StepFields({ page, step, index, errors, disabled, onChange }: Pr
   const days = <NumberInput label={say('setoff.days_field')} placeholder={step.do === 'extend-pass' ? '' : say('setoff.for_good')} min={1} max={3650} allowDecimal={false} disabled={disabled} value={step.days ?? ''} error={errors[`${at}.days`]} onChange={(value) => onChange({ days: value === '' ? null : Number(value) })} />;
   switch (step.do) {
     case 'give-pass':
+    case 'pause-pass':
     case 'end-pass':
       return offer;
     case 'extend-pass':

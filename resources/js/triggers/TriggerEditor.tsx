@@ -10,7 +10,7 @@ import { Tried } from './Tried';
 import css from './triggers.module.css';
 import ui from '../ui/ui.module.css';
 
-const EVENTS: EventKind[] = ['form-sent', 'offer-taken', 'payment-missed', 'refunded', 'account-made', 'pass-begins', 'pass-ends-in', 'pass-ends', 'finished', 'course-finished', 'quiz-scored', 'label-given', 'label-taken', 'only-samples'];
+const EVENTS: EventKind[] = ['form-sent', 'offer-taken', 'offer-renewed', 'payment-missed', 'refunded', 'account-made', 'pass-begins', 'pass-ends-in', 'pass-ends', 'finished', 'course-finished', 'quiz-scored', 'label-given', 'label-taken', 'only-samples', 'outside-event'];
 
 export interface TriggerFields {
   version: number;
@@ -24,7 +24,7 @@ const EMPTY_STEP = { offer: null, course: null, item: null, label: null, days: n
 
 function fieldsOf(trigger: TriggerForm | null): TriggerFields {
   return trigger === null
-    ? { version: 0, name: '', when: { event: 'finished', offer: null, course: null, item: null, label: null, days: null, from: null, to: null, form: null }, only: { label: null, notLabel: null, holds: null, notHolds: null }, steps: [] }
+    ? { version: 0, name: '', when: { event: 'finished', offer: null, course: null, item: null, label: null, days: null, from: null, to: null, form: null, system: null, type: null }, only: { label: null, notLabel: null, holds: null, notHolds: null }, steps: [] }
     : { version: trigger.version, name: trigger.name, when: { ...trigger.when }, only: { ...trigger.only }, steps: trigger.steps.map((step) => ({ ...step })) };
 }
 
@@ -141,7 +141,15 @@ function EventFields({ page, when, errors, disabled, onChange }: EventFieldsProp
       return null;
     case 'form-sent':
       return <Select label={say('setoff.form')} searchable allowDeselect={false} disabled={disabled} data={page.forms.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={when.form === null ? null : `${when.form}`} error={errors['when.form']} onChange={(form) => onChange({ form: form === null ? null : Number(form) })} />;
+    case 'outside-event':
+      return (
+        <>
+          <Select label={say('setoff.system')} searchable allowDeselect={false} disabled={disabled} data={page.outsides.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={when.system === null ? null : `${when.system}`} error={errors['when.system']} onChange={(system) => onChange({ system: system === null ? null : Number(system) })} />
+          <TextInput label={say('setoff.type')} description={say('setoff.type_told')} maxLength={200} disabled={disabled} value={when.type ?? ''} error={errors['when.type']} onChange={(event) => onChange({ type: event.currentTarget.value })} />
+        </>
+      );
     case 'offer-taken':
+    case 'offer-renewed':
     case 'payment-missed':
     case 'refunded':
     case 'pass-begins':

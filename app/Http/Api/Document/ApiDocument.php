@@ -9,7 +9,8 @@ use App\Http\Api\Middleware\OnceByKey;
 use App\Http\Api\Problems\ProblemKind;
 use App\Http\Api\Reading\Asked;
 use App\Http\Api\Reading\Parameter;
-use App\School\Tokens\Ability;
+use App\Http\Api\Reading\Version;
+use App\Learning\Progress\TakeStatements;
 use App\Words\Say;
 use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
@@ -83,7 +84,7 @@ final readonly class ApiDocument
     /** @return list<string> */
     private static function tags(): array
     {
-        return ['decisions', 'courses', 'people', 'progress', 'events', 'formats'];
+        return ['decisions', 'courses', 'people', 'progress', 'events', 'formats', 'token'];
     }
 
     /** @return array<string, mixed> */
@@ -92,6 +93,7 @@ final readonly class ApiDocument
         [$class, $method] = [...explode('@', $route->getActionName()), ''];
         $id = self::idOf($route);
         $ability = NeedsAbility::of($route);
+        $hasToken = in_array('auth:sanctum', $route->gatherMiddleware(), true);
         $once = in_array(OnceByKey::class, $route->gatherMiddleware(), true);
         $example = $this->examples->of($id);
         $told = [
@@ -99,17 +101,20 @@ final readonly class ApiDocument
             'tags' => [explode('.', $id)[0]],
             'summary' => $operation->summary,
             'description' => trim($operation->says.($ability === null ? '' : "\n\n".Say::text('interface.document.ability', ['ability' => $ability->value]))),
-            'security' => $ability === null ? [['signature' => []]] : [['token' => [$ability->value]]],
+            'security' => $hasToken ? [['token' => $ability === null ? [] : [$ability->value]]] : ($operation->signed ? [['signature' => []]] : []),
             'parameters' => [
                 ...array_map(fn (string $name): array => $this->path($route, $name, $example), $route->parameterNames()),
                 ...array_map(fn (Parameter $parameter): array => self::query($parameter, $example), Asked::parametersOf($class, $method)),
+                ...($operation->statements ? [['name' => 'X-Experience-API-Version', 'in' => 'header', 'required' => true, 'description' => Say::text('interface.document.xapi'), 'schema' => ['type' => 'string', 'pattern' => '^1\\.0(\\.[0-9]+)?$', 'example' => '1.0.3']]] : []),
+                ...($operation->signed ? array_map(static fn (string $name): array => ['name' => $name, 'in' => 'header', 'required' => true, 'description' => Say::text('interface.document.signed'), 'schema' => ['type' => 'string']], ['Content-Digest', 'Signature-Input']) : []),
+                ...($operation->needsVersion ? [['name' => Version::HEADER, 'in' => 'header', 'required' => true, 'description' => Say::text('interface.document.version'), 'schema' => ['type' => 'string', 'pattern' => '^"[0-9]{1,9}"$']]] : []),
                 ...($once ? [['name' => 'Idempotency-Key', 'in' => 'header', 'required' => false, 'description' => Say::text('interface.document.once'), 'schema' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 100]]] : []),
             ],
         ];
         if ($operation->takes !== null) {
-            $told['requestBody'] = ['required' => true, 'content' => [$operation->takesType => self::content($operation->takes, $operation->takesType, $example['request']['body'] ?? null)]];
+            $told['requestBody'] = ['required' => true, 'content' => [$operation->takesType => self::content($operation->takes, $operation->takesType, $example['request']['body'] ?? null, $operation->statements && $operation->status === 200)]];
         }
-        $told['responses'] = self::answers($operation, $ability, $once, $example['answer']['body'] ?? null);
+        $told['responses'] = self::answers($operation, $hasToken, $once, $example['answer']['body'] ?? null);
         if ($told['description'] === '') {
             unset($told['description']);
         }
@@ -123,7 +128,7 @@ final readonly class ApiDocument
      */
     private function path(Route $route, string $name, array $example): array
     {
-        $schema = isset($route->wheres[$name]) && str_contains($route->wheres[$name], '[0-9]') ? ['type' => 'integer', 'minimum' => 1, 'maximum' => 2_147_483_647] : ['type' => 'string', 'minLength' => 1, 'maxLength' => 200];
+        $schema = isset($route->wheres[$name]) && str_contains($route->wheres[$name], '[0-9]') ? ['type' => 'integer', 'minimum' => 1, 'maximum' => 999_999_999] : ['type' => 'string', 'minLength' => 1, 'maxLength' => 200];
         $request = is_array($example['request'] ?? null) ? $example['request'] : [];
         $given = is_array($request['path'] ?? null) ? ($request['path'][$name] ?? null) : null;
 
@@ -145,13 +150,13 @@ final readonly class ApiDocument
     /**
      * @return array<array-key, mixed>
      */
-    private static function answers(Operation $operation, ?Ability $ability, bool $once, mixed $example): array
+    private static function answers(Operation $operation, bool $hasToken, bool $once, mixed $example): array
     {
         $answers = [];
         foreach ([$operation->status => $operation->answers, ...[]] + $operation->also as $status => $class) {
             $answers[(string) $status] = ['description' => Say::text("interface.statuses.{$status}")] + ($class === null ? [] : ['content' => [$operation->type => self::content($class, $operation->type, $status === $operation->status ? $example : null)]]);
         }
-        $kinds = [...($ability === null ? [ProblemKind::Busy] : self::ALWAYS), ...($operation->takes === null ? [] : [ProblemKind::NotJson, ProblemKind::TooMuch, ProblemKind::WrongType]), ...($once ? [ProblemKind::UnderWay, ProblemKind::KeyUsed] : []), ProblemKind::NotFound, ProblemKind::Invalid, ...$operation->problems];
+        $kinds = [...($hasToken ? self::ALWAYS : [...($operation->signed ? [ProblemKind::NotSigned] : []), ProblemKind::Busy, ProblemKind::TooOften]), ...($operation->takes === null ? [] : [ProblemKind::NotJson, ProblemKind::TooMuch, ProblemKind::WrongType]), ...($once ? [ProblemKind::UnderWay, ProblemKind::KeyUsed] : []), ...($operation->needsVersion ? [ProblemKind::ChangedMeanwhile, ProblemKind::VersionNeeded] : []), ProblemKind::NotFound, ProblemKind::Invalid, ...$operation->problems];
         $byStatus = [];
         foreach ($kinds as $kind) {
             $byStatus[$kind->status()][$kind->value] = Say::text("interface.problems.{$kind->value}");
@@ -168,9 +173,13 @@ final readonly class ApiDocument
      * @param  class-string  $class
      * @return array<string, mixed>
      */
-    private static function content(string $class, string $type, mixed $example): array
+    private static function content(string $class, string $type, mixed $example, bool $orMany = false): array
     {
-        $schema = str_contains($type, 'json') ? ['$ref' => '#/components/schemas/'.class_basename($class)] : ['type' => 'string'];
+        $schema = str_contains($type, 'json') ? ['$ref' => '#/components/schemas/'.Shapes::nameOf($class)] : ['type' => 'string'];
+
+        if ($orMany) {
+            $schema = ['oneOf' => [$schema, ['type' => 'array', 'items' => $schema, 'maxItems' => TakeStatements::MOST]]];
+        }
 
         return ['schema' => $schema, ...($example === null ? [] : ['example' => $example])];
     }

@@ -18,6 +18,9 @@ final readonly class Operation
      * @param  string  $type  of what is answered
      * @param  string  $takesType  of what is sent
      * @param  array<int, class-string>  $also  what is answered under other statuses
+     * @param  bool  $statements  whether it speaks xAPI, and says in which version
+     * @param  bool  $signed  whether it takes a signature in place of a token
+     * @param  bool  $needsVersion  whether it is to be said which version was read
      */
     public function __construct(
         public string $summary,
@@ -29,6 +32,9 @@ final readonly class Operation
         public string $type = 'application/json',
         public string $takesType = 'application/json',
         public array $also = [],
+        public bool $needsVersion = false,
+        public bool $statements = false,
+        public bool $signed = false,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Api\Document;
 
 use OpenApi\Annotations\OpenApi;
+use OpenApi\Attributes\Schema;
 use OpenApi\Generator;
 use OpenApi\Loggers\DefaultLogger;
 use ReflectionClass;
@@ -19,7 +20,7 @@ final readonly class Shapes
     public function of(array $classes): array
     {
         $all = self::all();
-        $wanted = array_map(class_basename(...), $classes);
+        $wanted = array_map(self::nameOf(...), $classes);
         $found = [];
         while ($wanted !== []) {
             $name = array_shift($wanted);
@@ -34,6 +35,14 @@ final readonly class Shapes
         return $found;
     }
 
+    /** @param  class-string  $class */
+    public static function nameOf(string $class): string
+    {
+        $named = ((new ReflectionClass($class))->getAttributes(Schema::class)[0] ?? null)?->getArguments()['schema'] ?? null;
+
+        return is_string($named) ? $named : class_basename($class);
+    }
+
     /** @return array<string, array<string, mixed>> */
     private static function all(): array
     {
@@ -46,7 +55,7 @@ final readonly class Shapes
             $shapes[(string) $name] = $schema;
         }
         foreach (self::classes($generator) as $class) {
-            $name = class_basename($class);
+            $name = self::nameOf($class);
             if (isset($shapes[$name])) {
                 $shapes[$name] = self::told($shapes[$name], new ReflectionClass($class));
             }
@@ -100,6 +109,6 @@ final readonly class Shapes
         }
         $doc = trim((string) preg_replace(['~^/\*\*~', '~\*/$~', '~^\s*\*\s?~m', '~^@.*$~ms', '~\{@see [^}]*\}~'], ['', '', '', '', ''], trim((string) $class->getDocComment())));
 
-        return array_filter(['type' => 'object', 'description' => $doc === '' ? null : preg_replace('/\s+/', ' ', $doc), 'required' => $required === [] ? null : $required, 'properties' => $properties === [] ? (object) [] : $properties, 'additionalProperties' => $isTaken ? false : null], static fn (mixed $one): bool => $one !== null) + $schema;
+        return array_filter(['type' => $schema['type'] ?? 'object', 'description' => $doc === '' ? null : preg_replace('/\s+/', ' ', $doc), 'required' => $required === [] ? null : $required, 'properties' => $properties === [] ? null : $properties, 'additionalProperties' => $isTaken && ! isset($schema['additionalProperties']) ? false : null], static fn (mixed $one): bool => $one !== null) + $schema;
     }
 }

@@ -86,7 +86,7 @@ final readonly class Asked
             return in_array($value, $parameter->oneOf, true) ? $value : throw Problem::parameter($parameter->name, Say::text('interface.refused.enum', ['allowed' => implode(', ', $parameter->oneOf)]));
         }
         $read = match ($parameter->type) {
-            ParameterType::Text => $value !== '' && mb_strlen($value) <= 200 ? $value : null,
+            ParameterType::Text => $value !== '' && mb_strlen($value) <= 2000 ? $value : null,
             ParameterType::Number => preg_match('/^[1-9]\d{0,9}$/D', $value) === 1 && (int) $value <= 2_147_483_647 ? (int) $value : null,
             ParameterType::Instant => self::instant($value),
             ParameterType::Flag => ['true' => true, 'false' => false][$value] ?? null,

@@ -29,7 +29,22 @@ final class Body
      */
     public static function as(Request $request, string $class): object
     {
-        $given = self::json($request);
+        self::type($request);
+
+        return self::of($request->getContent(), $class);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  class-string<T>  $class
+     * @return T
+     *
+     * @throws Problem likewise
+     */
+    public static function of(string $json, string $class): object
+    {
+        $given = self::decoded($json);
         $errors = Schemas::errors($given, class_basename($class));
         if ($errors !== [] || ! $given instanceof stdClass) {
             throw new Problem(ProblemKind::Invalid, Say::text('interface.problems_told.body'), $errors);
@@ -45,12 +60,18 @@ final class Body
      */
     public static function json(Request $request, string ...$types): mixed
     {
+        self::type($request, ...$types);
+
+        return self::decoded($request->getContent());
+    }
+
+    /** @throws Problem if it is of another type than those */
+    public static function type(Request $request, string ...$types): void
+    {
         $type = strtolower(trim(explode(';', (string) $request->headers->get('Content-Type'))[0]));
         if (! in_array($type, $types === [] ? ['application/json'] : $types, true)) {
             throw new Problem(ProblemKind::WrongType, Say::text('interface.problems_told.type', ['type' => $types[0] ?? 'application/json']));
         }
-
-        return self::decoded($request->getContent());
     }
 
     /** @throws Problem */

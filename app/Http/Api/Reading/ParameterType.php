@@ -17,7 +17,7 @@ enum ParameterType
     public function schema(): array
     {
         return match ($this) {
-            self::Text => ['type' => 'string', 'minLength' => 1, 'maxLength' => 200],
+            self::Text => ['type' => 'string', 'minLength' => 1, 'maxLength' => 2000],
             self::Number => ['type' => 'integer', 'minimum' => 1, 'maximum' => 2_147_483_647],
             self::Instant => ['type' => 'string', 'format' => 'date-time'],
             self::Flag => ['type' => 'boolean'],

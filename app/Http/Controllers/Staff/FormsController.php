@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Staff;
 
 use App\Access\WhoLooks;
+use App\Http\CsvAnswer;
 use App\Http\Requests\SchoolFormRequest;
 use App\Models\Form;
 use App\Pages\Shared\Flash;
@@ -21,9 +22,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** Small public forms, and what was answered. */
 final readonly class FormsController
 {
-    /** What a program that reads the file could take for a formula. */
-    private const FORMULA = '/^[=+\-@\t\r]/';
-
     public function __construct(private FormsPageBuilder $pages, private SaveForm $save)
     {
     }
@@ -51,12 +49,6 @@ final readonly class FormsController
     {
         Gate::authorize('run-school');
 
-        return response()->streamDownload(function () use ($form): void {
-            $out = fopen('php://output', 'wb') ?: throw new \RuntimeException('There is no output.');
-            fwrite($out, "\xEF\xBB\xBF");
-            foreach ($this->pages->csv($form) as $row) {
-                fputcsv($out, array_map(static fn (string $cell): string => preg_replace(self::FORMULA, "'$0", $cell) ?? $cell, $row), escape: '', eol: "\r\n");
-            }
-        }, "form-{$form->id}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+        return CsvAnswer::of($this->pages->csv($form), "form-{$form->id}.csv", marked: true);
     }
 }

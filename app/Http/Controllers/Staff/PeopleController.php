@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Staff;
 
 use App\Access\CourseShelf;
 use App\Access\WhoLooks;
+use App\Http\CsvAnswer;
 use App\Http\Requests\NewPersonRequest;
 use App\Http\Requests\PeopleRequest;
 use App\Http\Text;
@@ -30,9 +31,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final readonly class PeopleController
 {
-    /** A spreadsheet program would take a cell that begins so for a formula. */
-    private const FORMULA = '/^[=+\-@\t\r]/';
-
     public function __construct(private PeoplePageBuilder $pages)
     {
     }
@@ -75,15 +73,6 @@ final readonly class PeopleController
 
     public function csv(PeopleRequest $request): StreamedResponse
     {
-        $filter = $request->filter();
-
-        return new StreamedResponse(function () use ($filter): void {
-            $out = fopen('php://output', 'w') ?: throw new \RuntimeException('No output.');
-            foreach ($this->pages->csv($filter) as $row) {
-                assert(is_array($row));
-                fputcsv($out, array_map(static fn (mixed $cell): string => is_string($cell) ? preg_replace(self::FORMULA, "'$0", $cell) ?? $cell : '', $row), escape: '', eol: "\r\n");
-            }
-            fclose($out);
-        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="people.csv"']);
+        return CsvAnswer::of($this->pages->csv($request->filter()), 'people.csv');
     }
 }

@@ -1228,6 +1228,8 @@ export const keepWords = {
   'setoff.outside.event': "Event and signature",
   'setoff.system': "System",
   'setoff.form': "Form",
+  'setoff.type': "Type of its event",
+  'setoff.type_told': "As the other system names it.",
   'setoff.none': "Nothing is done by itself yet.",
   'setoff.none_told': "A trigger says what is to be done when something comes about: when a module is finished, hand out the next lesson; when somebody has only looked, write to them.",
   'setoff.new': "New trigger",
@@ -1245,7 +1247,7 @@ export const keepWords = {
   'setoff.name': "Name",
   'setoff.name_told': "Who gets something by it reads it in their history.",
   'setoff.when': "When",
-  'setoff.events': "{event, select, form_sent {a form is sent} account_made {an account is made} offer_taken {an offer is taken} payment_missed {a payment does not come} refunded {it is refunded} pass_begins {a pass begins} pass_ends_in {a pass will end} pass_ends {a pass ends} finished {a row is finished} course_finished {a course is finished} quiz_scored {a quiz comes to a score} label_given {a label is given} label_taken {a label is taken} only_samples {somebody has only looked at samples} other {{event}}}",
+  'setoff.events': "{event, select, form_sent {a form is sent} account_made {an account is made} offer_taken {an offer is taken} offer_renewed {an offer is renewed} payment_missed {a payment does not come} refunded {it is refunded} pass_begins {a pass begins} pass_ends_in {a pass will end} pass_ends {a pass ends} finished {a row is finished} course_finished {a course is finished} quiz_scored {a quiz comes to a score} label_given {a label is given} label_taken {a label is taken} only_samples {somebody has only looked at samples} outside_event {a system of others tells of something} other {{event}}}",
   'setoff.offer': "Offer",
   'setoff.any_offer': "any",
   'setoff.course': "Course",
@@ -1263,7 +1265,7 @@ export const keepWords = {
   'setoff.not_holds': "holds no pass of",
   'setoff.anybody': "anybody",
   'setoff.then': "Then",
-  'setoff.steps': "{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} end_pass {end a pass} write {write a letter} tell {tell a system of others} other {{step}}}",
+  'setoff.steps': "{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} pause_pass {pause a pass} end_pass {end a pass} write {write a letter} tell {tell a system of others} other {{step}}}",
   'setoff.add': "Add a step",
   'setoff.which': "Which?",
   'setoff.step_out': "Take out",
@@ -2590,6 +2592,8 @@ export interface KeepParts {
   'setoff.outside.event': never;
   'setoff.system': never;
   'setoff.form': never;
+  'setoff.type': never;
+  'setoff.type_told': never;
   'setoff.none': never;
   'setoff.none_told': never;
   'setoff.new': never;

@@ -25,6 +25,8 @@ export const routes: Config['routes'] = {
   'guest.enter': {"uri":"g/{token}","methods":["POST"],"wheres":{"token":"[a-f0-9]{32}"},"parameters":["token"]},
   'guest.leave': {"uri":"courses/{course}/leave","methods":["POST"],"parameters":["course"]},
   'home': {"uri":"/","methods":["GET","HEAD"]},
+  'interface': {"uri":"interface","methods":["GET","HEAD"]},
+  'interface.document': {"uri":"interface/openapi.json","methods":["GET","HEAD"]},
   'keep.act': {"uri":"keep/people/acts/{act}","methods":["GET","HEAD"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.act.do': {"uri":"keep/people/acts/{act}","methods":["POST"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.act.leave': {"uri":"keep/people/acts/{act}","methods":["DELETE"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
@@ -199,6 +201,8 @@ declare module 'ziggy-js' {
     'guest.enter': [{"name":"token","required":true}];
     'guest.leave': [{"name":"course","required":true}];
     'home': [];
+    'interface': [];
+    'interface.document': [];
     'keep.act': [{"name":"act","required":true}];
     'keep.act.do': [{"name":"act","required":true}];
     'keep.act.leave': [{"name":"act","required":true}];

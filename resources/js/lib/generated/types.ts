@@ -8,7 +8,7 @@ export type Effect = 'gain' | 'lose' | 'pause' | 'gain_work' | 'lose_work' | 'lo
 
 export type Entry = 'anyone' | 'signup' | 'offer' | 'invite';
 
-export type EventKind = 'form-sent' | 'account-made' | 'offer-taken' | 'payment-missed' | 'refunded' | 'pass-begins' | 'pass-ends-in' | 'pass-ends' | 'finished' | 'course-finished' | 'quiz-scored' | 'label-given' | 'label-taken' | 'only-samples';
+export type EventKind = 'form-sent' | 'account-made' | 'offer-taken' | 'offer-renewed' | 'payment-missed' | 'refunded' | 'pass-begins' | 'pass-ends-in' | 'pass-ends' | 'finished' | 'course-finished' | 'quiz-scored' | 'label-given' | 'label-taken' | 'only-samples' | 'outside-event';
 
 export type FinishedBy = 'mark' | 'visit' | 'watch' | 'quiz';
 
@@ -40,7 +40,7 @@ export type RulesVersion = 'draft' | 'published' | 'both';
 
 export type State = 'open' | 'locked' | 'hidden';
 
-export type StepKind = 'give-pass' | 'hand-out' | 'give-label' | 'take-label' | 'extend-pass' | 'end-pass' | 'write' | 'tell';
+export type StepKind = 'give-pass' | 'hand-out' | 'give-label' | 'take-label' | 'extend-pass' | 'pause-pass' | 'end-pass' | 'write' | 'tell';
 
 export type VantageKind = 'visitor' | 'guest' | 'member' | 'holder' | 'person' | 'observer';
 
@@ -1492,6 +1492,8 @@ export interface When {
   from: number | null;
   to: number | null;
   form: number | null;
+  system: number | null;
+  type: string | null;
 }
 
 export interface WhyCard {

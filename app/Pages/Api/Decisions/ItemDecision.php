@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Api;
+namespace App\Pages\Api\Decisions;
 
 use OpenApi\Attributes as OA;
 use SilentKeep\Core\Deciding\Decision;

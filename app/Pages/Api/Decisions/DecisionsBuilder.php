@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Api;
+namespace App\Pages\Api\Decisions;
 
 use App\Access\Answer;
 use App\Access\Plans;
