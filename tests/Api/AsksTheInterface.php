@@ -100,7 +100,7 @@ trait AsksTheInterface
 
     /**
      * @param  TestResponse<Response>  $response
-     * @return array<string, mixed>
+     * @return array<array-key, mixed>
      */
     protected function body(TestResponse $response): array
     {

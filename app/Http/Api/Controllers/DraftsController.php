@@ -51,7 +51,7 @@ final readonly class DraftsController
     {
         Body::type($request);
         try {
-            $put($course, Version::seen($request), $request->getContent(), WhoLooks::signedIn($request));
+            $put($course, self::seen($request, $course), $request->getContent(), WhoLooks::signedIn($request));
         } catch (DraftCollision $e) {
             throw new Problem(ProblemKind::ChangedMeanwhile, $e->getMessage());
         }
@@ -62,7 +62,7 @@ final readonly class DraftsController
     #[Operation('Throws the draft away', status: 204, says: 'What is live stays as it is.', problems: [ProblemKind::Collision], needsVersion: true)]
     public function destroy(Request $request, Course $course, DiscardDraft $discard): Response
     {
-        $discard($course, Version::seen($request), WhoLooks::signedIn($request));
+        $discard($course, self::seen($request, $course), WhoLooks::signedIn($request));
 
         return new Response(status: 204);
     }
@@ -89,6 +89,14 @@ final readonly class DraftsController
         [$revision] = $publish($course, $body->version, $body->receipt, $body->note, WhoLooks::signedIn($request));
 
         return new JsonResponse(CoursesBuilder::revision($revision->load('author')), 201);
+    }
+
+    /** @throws Problem if it is not the version that is there */
+    private static function seen(Request $request, Course $course): int
+    {
+        $seen = Version::seen($request);
+
+        return $seen === ($course->draft->version ?? 0) ? $seen : throw new Problem(ProblemKind::ChangedMeanwhile, Say::text('drafts.draft_conflict.somebody_else_has_changed'));
     }
 
     private function told(Course $course): JsonResponse
