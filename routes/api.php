@@ -38,6 +38,7 @@ Route::name('api.')->group(function () use ($may, $number): void {
         Route::put('/courses/{course}/draft', [Controllers\DraftsController::class, 'update'])->name('courses.put-draft');
         Route::delete('/courses/{course}/draft', [Controllers\DraftsController::class, 'destroy'])->name('courses.discard-draft');
     });
+    Route::post('/courses/{course}/publications', [Controllers\DraftsController::class, 'publish'])->middleware([...$may(Ability::Publish), OnceByKey::class])->name('courses.publish');
     Route::middleware($may(Ability::ReadPeople))->group(function () use ($number): void {
         Route::get('/people', [Controllers\PeopleController::class, 'index'])->name('people.list');
         Route::get('/people/{person}', [Controllers\PeopleController::class, 'show'])->where('person', $number)->name('people.one');
@@ -52,6 +53,9 @@ Route::name('api.')->group(function () use ($may, $number): void {
         Route::get('/imports/{import}', [Controllers\ImportsController::class, 'show'])->where('import', $number)->name('formats.import-progress');
         Route::post('/imports/{import}/people', [Controllers\ImportsController::class, 'update'])->where('import', $number)->name('formats.bring-in');
     });
+});
+
+Route::name('api.')->group(function () use ($may, $number): void {
     Route::get('/xapi/about', [Controllers\StatementsController::class, 'about'])->middleware('throttle:api')->name('progress.about');
     Route::middleware($may(Ability::RecordProgress))->group(function (): void {
         Route::get('/xapi/statements', [Controllers\StatementsController::class, 'show'])->name('progress.one');
@@ -61,5 +65,4 @@ Route::name('api.')->group(function () use ($may, $number): void {
     Route::post('/events', [Controllers\EventsController::class, 'store'])->middleware('throttle:api')->name('events.take');
     Route::get('/events', [Controllers\EventsController::class, 'index'])->middleware($may(Ability::ReadEvents))->name('events.list');
     Route::post('/events/{event}/replay', [Controllers\EventsController::class, 'replay'])->where('event', $number)->middleware($may(Ability::ReplayEvents))->name('events.replay');
-    Route::post('/courses/{course}/publications', [Controllers\DraftsController::class, 'publish'])->middleware([...$may(Ability::Publish), OnceByKey::class])->name('courses.publish');
 });

@@ -7,6 +7,8 @@ namespace App\Console;
 use App\Database\Value;
 use App\Models\ActRecord;
 use App\Models\Import;
+use App\Models\IncomingEvent;
+use App\Models\KeptAnswer;
 use App\Models\Message;
 use App\Models\OutsideEvent;
 use App\Models\RehearsalRun;
@@ -58,6 +60,8 @@ final readonly class CleanUp
             'links to sign in' => self::delete(SignInLink::query()->where(fn (Builder $query) => $query->where('used_at', '<', $this->before(self::LINKS))->orWhere('expires_at', '<', $this->before(self::LINKS)))),
             'letters' => self::delete(Message::query()->where('written_at', '<', $this->before(self::LETTERS))),
             'files of letters' => $this->postbox->clearBefore($this->clock->now()->getTimestamp() - self::POSTBOX * 86400),
+            'answers to what is asked once' => self::delete(KeptAnswer::query()->where('made_at', '<', $this->before(self::PREPARED))),
+            'events of others' => self::delete(IncomingEvent::query()->where('received_at', '<', $this->before(self::LETTERS))),
             'events told outside' => self::delete(OutsideEvent::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'runs of triggers' => self::delete(TriggerRun::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),

@@ -15,7 +15,7 @@ use App\Models\Person;
 use App\Models\Role;
 use App\Models\School;
 use App\People\MakePass;
-use App\Publishing\ImportPlan;
+use App\Publishing\Plans\ImportPlan;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Support\Facades\DB;

@@ -9,7 +9,7 @@ use App\Models\Medium;
 use App\Models\Offer;
 use App\Models\School;
 use App\People\MakePass;
-use App\Publishing\ImportPlan;
+use App\Publishing\Plans\ImportPlan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Factories\BoardPostFactory;

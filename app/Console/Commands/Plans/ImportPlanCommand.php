@@ -6,7 +6,7 @@ namespace App\Console\Commands\Plans;
 
 use App\Access\PlanFile;
 use App\Access\SchoolOf;
-use App\Publishing\ImportPlan;
+use App\Publishing\Plans\ImportPlan;
 use Illuminate\Console\Command;
 use SilentKeep\Core\Format\InvalidPlan;
 

@@ -24,8 +24,8 @@ use App\Pages\Api\Courses\CourseTold;
 use App\Pages\Api\Courses\PlanChecked;
 use App\Pages\Api\Courses\PlanOffence;
 use App\Pages\Api\Courses\RevisionList;
-use App\Publishing\ImportPlan;
-use App\Publishing\PutPlanInDraft;
+use App\Publishing\Plans\ImportPlan;
+use App\Publishing\Plans\PutPlanInDraft;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -103,9 +103,9 @@ final readonly class CoursesController
         try {
             $put->check($request->getContent());
         } catch (InvalidPlan $e) {
-            return new JsonResponse(new PlanChecked(false, array_map(static fn ($one): PlanOffence => new PlanOffence($one->pointer, $one->message), $e->offences)));
+            return new JsonResponse(new PlanChecked(valid: false, offences: array_map(static fn ($one): PlanOffence => new PlanOffence($one->pointer, $one->message), $e->offences)));
         }
 
-        return new JsonResponse(new PlanChecked(true, []));
+        return new JsonResponse(new PlanChecked(valid: true, offences: []));
     }
 }

@@ -10,7 +10,7 @@ use App\Http\Requests\PlanFileRequest;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Pages\Shared\Flash;
-use App\Publishing\ImportPlan;
+use App\Publishing\Plans\ImportPlan;
 use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response as HttpResponse;

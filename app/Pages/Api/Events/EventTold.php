@@ -7,7 +7,6 @@ namespace App\Pages\Api\Events;
 use App\Models\OutsideEvent;
 use OpenApi\Attributes as OA;
 use SilentKeep\Core\Time\Instant;
-use stdClass;
 
 /** An event that a system of others was told, or is to be. */
 #[OA\Schema]
@@ -17,7 +16,7 @@ final readonly class EventTold
      * @param  string  $system  name of the one that is told
      * @param  int  $tries  how often it was tried
      * @param  ?int  $status  of its last answer
-     * @param  stdClass  $event  a CloudEvent
+     * @param  object  $event  a CloudEvent
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -27,14 +26,14 @@ final readonly class EventTold
         #[OA\Property(format: 'date-time')] public string $made_at,
         #[OA\Property(format: 'date-time')] public ?string $tried_at,
         #[OA\Property] public ?int $status,
-        #[OA\Property(type: 'object')] public stdClass $event,
+        #[OA\Property(type: 'object')] public object $event,
     ) {
     }
 
     public static function of(OutsideEvent $one): self
     {
         $event = json_decode($one->body, false, flags: JSON_THROW_ON_ERROR);
-        assert($event instanceof stdClass);
+        assert(is_object($event));
 
         return new self($one->id, $one->system->name, $one->state, $one->tries, Instant::format($one->made_at->getTimestamp()), $one->tried_at === null ? null : Instant::format($one->tried_at->getTimestamp()), $one->status, $event);
     }

@@ -14,7 +14,7 @@ final readonly class ImportTold
     /**
      * @param  string  $state  reading, ready (nobody is brought in before that is asked for), refused (some of its lines are wrong), bringing in, or done
      * @param  int  $rows  read so far
-     * @param  array<string, int>  $tally  lines by what they are: new, known, twice, wrong
+     * @param  object  $tally  lines by what they are: new, known, twice, wrong
      * @param  list<WrongRow>  $errors  the first that are wrong
      * @param  ?string  $problem  why it was not brought in
      */
@@ -23,7 +23,7 @@ final readonly class ImportTold
         #[OA\Property(enum: ['csv', 'oneroster'])] public string $kind,
         #[OA\Property(enum: ['new', 'reading', 'ready', 'refused', 'bringing in', 'done', 'gone'])] public string $state,
         #[OA\Property] public int $rows,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))] public array|\stdClass $tally,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))] public object $tally,
         #[OA\Property(items: new OA\Items(ref: WrongRow::class))] public array $errors,
         #[OA\Property] public ?string $problem,
     ) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Publishing;
+namespace App\Publishing\Plans;
 
 use App\Access\Plans;
 use App\Database\Value;
@@ -13,6 +13,9 @@ use App\Models\Offer;
 use App\Models\Person;
 use App\Models\PlanDocument;
 use App\Models\School;
+use App\Publishing\Losses;
+use App\Publishing\Proposal;
+use App\Publishing\PublishRevision;
 use App\School\Log\ActivityLog;
 use App\Words\Say;
 use Illuminate\Support\Facades\DB;

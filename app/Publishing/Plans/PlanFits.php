@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Publishing;
+namespace App\Publishing\Plans;
 
 use App\Models\Course;
 use App\Models\CourseDocument;
