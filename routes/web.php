@@ -131,6 +131,9 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
         Route::post('/triggers/outside', [Staff\OutsideController::class, 'store'])->name('outside.make');
         Route::put('/triggers/outside/{system}', [Staff\OutsideController::class, 'update'])->whereNumber('system')->name('outside.change');
         Route::post('/triggers/outside/{system}/secret', [Staff\OutsideController::class, 'secret'])->whereNumber('system')->name('outside.secret');
+        Route::get('/triggers/tokens', [Staff\TokensController::class, 'index'])->name('tokens');
+        Route::post('/triggers/tokens', [Staff\TokensController::class, 'store'])->middleware('throttle:20,1,tokens')->name('tokens.make');
+        Route::delete('/triggers/tokens/{token}', [Staff\TokensController::class, 'destroy'])->whereNumber('token')->name('tokens.take-back');
         Route::post('/triggers/outside/events/{event}/again', [Staff\OutsideController::class, 'again'])->whereNumber('event')->name('outside.again');
     });
     Route::get('/triggers', [Staff\TriggersController::class, 'index'])->name('triggers');
@@ -172,6 +175,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
 
 Route::get('/interface', [InterfaceController::class, 'show'])->name('interface');
 Route::get('/interface/openapi.json', [InterfaceController::class, 'document'])->name('interface.document');
+Route::get('/interface/plan.schema.json', [InterfaceController::class, 'planSchema'])->name('interface.plan-schema');
+Route::get('/interface/client.{language}', [InterfaceController::class, 'client'])->whereIn('language', ['php', 'ts'])->name('interface.client');
 Route::get('/pictures/{token}/{width}', [PicturesController::class, 'show'])->where('token', '[a-z0-9]{24}')->whereNumber('width')->name('picture');
 Route::get('/forms/{token}', [Learner\FormController::class, 'show'])->where('token', '[a-z0-9]{20}')->name('form');
 Route::post('/forms/{token}', [Learner\FormController::class, 'store'])->where('token', '[a-z0-9]{20}')->middleware('throttle:10,1,form')->name('form.send');

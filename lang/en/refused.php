@@ -134,6 +134,12 @@ return [
         'system' => 'Please choose a system of others.',
         'type' => 'Which type of event?',
     ],
+    'token_request' => [
+        'needs_name' => 'A token needs a name.',
+        'needs_ability' => 'Please choose what it may.',
+        'no_date' => 'That is not a date.',
+        'over' => 'That day is over.',
+    ],
     'outside_request' => [
         'needs_name' => 'It needs a name.',
         'name_taken' => 'There is one of this name already.',

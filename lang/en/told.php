@@ -65,6 +65,10 @@ return [
         'taken_back' => 'Taken back, all of it but letters.',
         'this_trigger' => 'this trigger',
     ],
+    'tokens_controller' => [
+        'made' => 'The token {name} is made.',
+        'taken_back' => 'The token {name} opens nothing any more.',
+    ],
     'outside_controller' => [
         'made' => '{name} is known now. Keep its secret: it is shown this once.',
         'changed' => 'Saved.',

@@ -6,6 +6,9 @@ namespace App\Console\Commands;
 
 use App\Drafts\Retiring\LearnersKeep;
 use App\Http\Api\Document\ApiDocument;
+use App\Http\Api\Document\Clients\Json;
+use App\Http\Api\Document\Clients\PhpClient;
+use App\Http\Api\Document\Clients\TypeScriptClient;
 use App\Http\Api\Reading\Schemas;
 use App\Models\Role;
 use App\Notices\NoticeCase;
@@ -13,6 +16,7 @@ use App\Notices\NoticeLevel;
 use App\Notices\Parts\ButtonDoes;
 use App\Notices\Parts\PartKind;
 use App\School\Letters\LetterKind;
+use App\School\Tokens\Ability;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Sightlines\Vantages\VantageKind;
 use App\Sightlines\Why\FixKind;
@@ -44,7 +48,7 @@ use Tighten\Ziggy\Ziggy;
 #[OA\PathItem(path: '/')]
 final class TypesCommand extends Command
 {
-    private const SETS = [ButtonDoes::class, CourseState::class, Effect::class, Entry::class, EventKind::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, LearnersKeep::class, LetterKind::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, PartKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, StepKind::class, VantageKind::class];
+    private const SETS = [Ability::class, ButtonDoes::class, CourseState::class, Effect::class, Entry::class, EventKind::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, LearnersKeep::class, LetterKind::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, PartKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, StepKind::class, VantageKind::class];
 
     /** Files of words of the administrator's side. */
     public const KEEP = ['keep', 'contents', 'courses', 'edits', 'imports', 'lenses', 'notices', 'offers', 'outbox', 'people', 'person', 'publishing', 'rules', 'school', 'sheet', 'setoff', 'workspace'];
@@ -57,7 +61,10 @@ final class TypesCommand extends Command
 
     public function handle(ApiDocument $document): int
     {
-        $stale = self::kept(Schemas::file(), 'v1.json', $document->toJson(), $this) ? 0 : 1;
+        $described = $document->toJson();
+        $stale = self::kept(Schemas::file(), 'v1.json', $described, $this) ? 0 : 1;
+        $stale += self::kept(resource_path('api/client.php'), 'client.php', PhpClient::of(Json::object(json_decode($described, true))), $this) ? 0 : 1;
+        $stale += self::kept(resource_path('api/client.ts'), 'client.ts', TypeScriptClient::of(Json::object(json_decode($described, true))), $this) ? 0 : 1;
         foreach (['types.ts' => $this->types(), 'routes.ts' => self::routes(), 'words.ts' => self::words('learn.php', 'words', 'Parts', (array) Lang::get('learn', [], 'en')), 'keepWords.ts' => self::words(implode('.php, ', self::KEEP).'.php', 'keepWords', 'KeepParts', array_combine(self::KEEP, array_map(static fn (string $file): mixed => Lang::get($file, [], 'en'), self::KEEP))), 'rules.ts' => self::rules()] as $name => $text) {
             $stale += self::kept(resource_path("js/lib/generated/{$name}"), $name, $text, $this) ? 0 : 1;
         }

@@ -20,8 +20,25 @@ final readonly class InterfaceController
 
     public function document(Request $request): TextResponse
     {
-        $document = (string) file_get_contents(Schemas::file());
-        $response = new TextResponse($document, 200, ['Content-Type' => 'application/json', 'Cache-Control' => 'max-age=300, public']);
+        return self::file($request, Schemas::file(), 'application/json');
+    }
+
+    /** What plan documents look like. */
+    public function planSchema(Request $request): TextResponse
+    {
+        return self::file($request, base_path('docs/formats/plan.schema.json'), 'application/schema+json');
+    }
+
+    /** A client in one file, generated from the document. */
+    public function client(Request $request, string $language): TextResponse
+    {
+        return self::file($request, resource_path("api/client.{$language}"), 'text/plain; charset=utf-8');
+    }
+
+    private static function file(Request $request, string $file, string $type): TextResponse
+    {
+        $document = (string) file_get_contents($file);
+        $response = new TextResponse($document, 200, ['Content-Type' => $type, 'Cache-Control' => 'max-age=300, public']);
         $response->setEtag(hash('xxh128', $document))->isNotModified($request);
 
         return $response;

@@ -3,12 +3,12 @@ import type { ReactNode } from 'react';
 
 import { say } from '../lib/keepSay';
 import { KeepShell } from '../ui/KeepShell';
-import { SetOffTabs } from './SetOffTabs';
+import { SetOffTabs, type SetOffPlace } from './SetOffTabs';
 import css from './triggers.module.css';
 import ui from '../ui/ui.module.css';
 
 interface Props {
-  here: 'triggers' | 'forms' | 'outside';
+  here: SetOffPlace;
   title: string;
   told: string;
   /** What a new one is called, and what begins it. */

@@ -1175,6 +1175,7 @@ export const keepWords = {
   'setoff.tabs.triggers': "Triggers",
   'setoff.tabs.forms': "Forms",
   'setoff.tabs.outside': "Systems of others",
+  'setoff.tabs.tokens': "Tokens",
   'setoff.forms.title': "Forms",
   'setoff.forms.told': "Small public pages that ask for a name and an address, and set triggers off",
   'setoff.forms.none': "There is no form yet.",
@@ -1226,6 +1227,46 @@ export const keepWords = {
   'setoff.outside.next': "tried again {when}",
   'setoff.outside.again': "Tell it again",
   'setoff.outside.event': "Event and signature",
+  'setoff.tokens.title': "Tokens",
+  'setoff.tokens.told': "With which systems of others may ask and act here",
+  'setoff.tokens.none': "There is no token yet.",
+  'setoff.tokens.none_told': "Make one for each system that is to ask: with as much as it needs, and an end.",
+  'setoff.tokens.new': "New token",
+  'setoff.tokens.name': "Name",
+  'setoff.tokens.name_told': "Of the system that will ask with it.",
+  'setoff.tokens.abilities': "What it may",
+  'setoff.tokens.may': "{ability, select, decide {ask what somebody may see} read_courses {read courses, plans and drafts} edit_drafts {edit drafts} publish {publish} read_people {read people and what they hold} change_people {give, change and take passes, labels and grants, and bring people in} record_progress {say what learners have finished} read_events {read events that were told} replay_events {have an event told again} other {{ability}}}",
+  'setoff.tokens.until': "Last day",
+  'setoff.tokens.until_told': "Empty: it holds until it is taken back.",
+  'setoff.tokens.make': "Make it",
+  'setoff.tokens.secret': "The token",
+  'setoff.tokens.secret_told': "Copy it now: it is not shown again. It is sent as Authorization: Bearer, and belongs on a server, never in a page.",
+  'setoff.tokens.endless': "no end",
+  'setoff.tokens.ends': "to {date}",
+  'setoff.tokens.ended': "ended {date}",
+  'setoff.tokens.unused': "not used yet",
+  'setoff.tokens.used': "last used {when}",
+  'setoff.tokens.made': "Made by {owner} on {date}. It asks as they do, and opens nothing once they do not run the school.",
+  'setoff.tokens.reference': "All that can be asked",
+  'setoff.tokens.take_back': "Take it back",
+  'setoff.tokens.take_back_told': "Whatever asks with {name} is refused from now on. What it did stays.",
+  'setoff.reference.title': "The interface for systems of others",
+  'setoff.reference.contents': "What can be asked",
+  'setoff.reference.loading': "It is being read …",
+  'setoff.reference.failed': "It could not be read. Please load the page again.",
+  'setoff.reference.document': "OpenAPI 3.1",
+  'setoff.reference.client': "Client in {language}",
+  'setoff.reference.plan_schema': "JSON Schema of plan documents",
+  'setoff.reference.tags': "{tag, select, decisions {Decisions} courses {Courses and plans} people {People} progress {Progress} events {Events} formats {Files} token {The token itself} other {{tag}}}",
+  'setoff.reference.shapes': "What is sent and answered",
+  'setoff.reference.ability': "needs {ability}",
+  'setoff.reference.parameters': "Parameters",
+  'setoff.reference.stands': "{where, select, path {in the address} header {in a header} other {in the query}}{needed, select, yes {, needed} other {}}",
+  'setoff.reference.takes': "Takes {type}:",
+  'setoff.reference.example': "Example",
+  'setoff.reference.list_of': "list of {of}",
+  'setoff.reference.or': "or",
+  'setoff.reference.may_be_left_out': "may be left out",
   'setoff.system': "System",
   'setoff.form': "Form",
   'setoff.type': "Type of its event",
@@ -2539,6 +2580,7 @@ export interface KeepParts {
   'setoff.tabs.triggers': never;
   'setoff.tabs.forms': never;
   'setoff.tabs.outside': never;
+  'setoff.tabs.tokens': never;
   'setoff.forms.title': never;
   'setoff.forms.told': never;
   'setoff.forms.none': never;
@@ -2590,6 +2632,46 @@ export interface KeepParts {
   'setoff.outside.next': 'when';
   'setoff.outside.again': never;
   'setoff.outside.event': never;
+  'setoff.tokens.title': never;
+  'setoff.tokens.told': never;
+  'setoff.tokens.none': never;
+  'setoff.tokens.none_told': never;
+  'setoff.tokens.new': never;
+  'setoff.tokens.name': never;
+  'setoff.tokens.name_told': never;
+  'setoff.tokens.abilities': never;
+  'setoff.tokens.may': 'ability';
+  'setoff.tokens.until': never;
+  'setoff.tokens.until_told': never;
+  'setoff.tokens.make': never;
+  'setoff.tokens.secret': never;
+  'setoff.tokens.secret_told': never;
+  'setoff.tokens.endless': never;
+  'setoff.tokens.ends': 'date';
+  'setoff.tokens.ended': 'date';
+  'setoff.tokens.unused': never;
+  'setoff.tokens.used': 'when';
+  'setoff.tokens.made': 'owner' | 'date';
+  'setoff.tokens.reference': never;
+  'setoff.tokens.take_back': never;
+  'setoff.tokens.take_back_told': 'name';
+  'setoff.reference.title': never;
+  'setoff.reference.contents': never;
+  'setoff.reference.loading': never;
+  'setoff.reference.failed': never;
+  'setoff.reference.document': never;
+  'setoff.reference.client': 'language';
+  'setoff.reference.plan_schema': never;
+  'setoff.reference.tags': 'tag';
+  'setoff.reference.shapes': never;
+  'setoff.reference.ability': 'ability';
+  'setoff.reference.parameters': never;
+  'setoff.reference.stands': 'where' | 'needed';
+  'setoff.reference.takes': 'type';
+  'setoff.reference.example': never;
+  'setoff.reference.list_of': 'of';
+  'setoff.reference.or': never;
+  'setoff.reference.may_be_left_out': never;
   'setoff.system': never;
   'setoff.form': never;
   'setoff.type': never;

@@ -26,7 +26,9 @@ export const routes: Config['routes'] = {
   'guest.leave': {"uri":"courses/{course}/leave","methods":["POST"],"parameters":["course"]},
   'home': {"uri":"/","methods":["GET","HEAD"]},
   'interface': {"uri":"interface","methods":["GET","HEAD"]},
+  'interface.client': {"uri":"interface/client.{language}","methods":["GET","HEAD"],"wheres":{"language":"php|ts"},"parameters":["language"]},
   'interface.document': {"uri":"interface/openapi.json","methods":["GET","HEAD"]},
+  'interface.plan-schema': {"uri":"interface/plan.schema.json","methods":["GET","HEAD"]},
   'keep.act': {"uri":"keep/people/acts/{act}","methods":["GET","HEAD"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.act.do': {"uri":"keep/people/acts/{act}","methods":["POST"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
   'keep.act.leave': {"uri":"keep/people/acts/{act}","methods":["DELETE"],"wheres":{"act":"[0-9]+"},"parameters":["act"]},
@@ -143,6 +145,9 @@ export const routes: Config['routes'] = {
   'keep.stand-in': {"uri":"keep/courses/{course}/stand-in","methods":["GET","HEAD"],"parameters":["course"]},
   'keep.stand-in.view': {"uri":"keep/courses/{course}/stand-in/view/{item?}","methods":["GET","HEAD"],"parameters":["course","item"]},
   'keep.take-back': {"uri":"keep/courses/{course}/revisions/live","methods":["POST"],"parameters":["course"]},
+  'keep.tokens': {"uri":"keep/triggers/tokens","methods":["GET","HEAD"]},
+  'keep.tokens.make': {"uri":"keep/triggers/tokens","methods":["POST"]},
+  'keep.tokens.take-back': {"uri":"keep/triggers/tokens/{token}","methods":["DELETE"],"wheres":{"token":"[0-9]+"},"parameters":["token"]},
   'keep.trial': {"uri":"keep/courses/{course}/trial","methods":["POST"],"parameters":["course"]},
   'keep.triggers': {"uri":"keep/triggers","methods":["GET","HEAD"]},
   'keep.triggers.again': {"uri":"keep/triggers/runs/{run}/again","methods":["POST"],"wheres":{"run":"[0-9]+"},"parameters":["run"]},
@@ -202,7 +207,9 @@ declare module 'ziggy-js' {
     'guest.leave': [{"name":"course","required":true}];
     'home': [];
     'interface': [];
+    'interface.client': [{"name":"language","required":true}];
     'interface.document': [];
+    'interface.plan-schema': [];
     'keep.act': [{"name":"act","required":true}];
     'keep.act.do': [{"name":"act","required":true}];
     'keep.act.leave': [{"name":"act","required":true}];
@@ -319,6 +326,9 @@ declare module 'ziggy-js' {
     'keep.stand-in': [{"name":"course","required":true}];
     'keep.stand-in.view': [{"name":"course","required":true},{"name":"item","required":false}];
     'keep.take-back': [{"name":"course","required":true}];
+    'keep.tokens': [];
+    'keep.tokens.make': [];
+    'keep.tokens.take-back': [{"name":"token","required":true}];
     'keep.trial': [{"name":"course","required":true}];
     'keep.triggers': [];
     'keep.triggers.again': [{"name":"run","required":true}];

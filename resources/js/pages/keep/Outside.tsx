@@ -1,5 +1,5 @@
 import { Link, router, useForm } from '@inertiajs/react';
-import { Button, Checkbox, CopyButton, Modal, TextInput } from '@mantine/core';
+import { Button, Checkbox, Modal, TextInput } from '@mantine/core';
 import { clsx } from 'clsx';
 import { useState } from 'react';
 
@@ -9,6 +9,7 @@ import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { SetOffPage } from '../../triggers/SetOffPage';
 import css from '../../triggers/triggers.module.css';
+import { ShownOnce } from '../../ui/ShownOnce';
 import ui from '../../ui/ui.module.css';
 
 /** Systems of others that triggers tell, and what they answered. */
@@ -45,36 +46,13 @@ export default function Outside({ systems, open, events, secret }: OutsidePage) 
               children: (
                 <>
                   <h2>{called}</h2>
-                  {!making && secret !== null && <Secret secret={secret} />}
+                  {!making && secret !== null && <ShownOnce label={say('setoff.outside.secret')} told={say('setoff.outside.secret_told')} value={secret} />}
                   {making ? <Editor key="new" system={null} onMade={() => setMaking(false)} /> : shown !== undefined && <Editor key={`${shown.id} ${shown.version}`} system={shown} />}
                   {!making && <Events events={events} />}
                 </>
               ),
             }
           : null
-      }
-    />
-  );
-}
-
-/** Shown once: whoever leaves the page has to make a new one. */
-function Secret({ secret }: { secret: string }) {
-  return (
-    <TextInput
-      label={say('setoff.outside.secret')}
-      description={say('setoff.outside.secret_told')}
-      readOnly
-      value={secret}
-      onFocus={(event) => event.currentTarget.select()}
-      rightSectionWidth={72}
-      rightSection={
-        <CopyButton value={secret}>
-          {({ copied, copy }) => (
-            <button type="button" className={ui.linklike} onClick={copy}>
-              {say(copied ? 'setoff.outside.copied' : 'setoff.outside.copy')}
-            </button>
-          )}
-        </CopyButton>
       }
     />
   );
