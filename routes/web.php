@@ -127,14 +127,14 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::put('/triggers/forms/{form}', [Staff\FormsController::class, 'update'])->whereNumber('form')->name('forms.change');
     Route::get('/triggers/forms/{form}/answers.csv', [Staff\FormsController::class, 'csv'])->whereNumber('form')->middleware('can:run-school')->name('forms.csv');
     Route::middleware('can:run-school')->group(function (): void {
-        Route::get('/triggers/outside', [Staff\OutsideController::class, 'index'])->name('outside');
-        Route::post('/triggers/outside', [Staff\OutsideController::class, 'store'])->name('outside.make');
-        Route::put('/triggers/outside/{system}', [Staff\OutsideController::class, 'update'])->whereNumber('system')->name('outside.change');
-        Route::post('/triggers/outside/{system}/secret', [Staff\OutsideController::class, 'secret'])->whereNumber('system')->name('outside.secret');
-        Route::get('/triggers/tokens', [Staff\TokensController::class, 'index'])->name('tokens');
-        Route::post('/triggers/tokens', [Staff\TokensController::class, 'store'])->middleware('throttle:20,1,tokens')->name('tokens.make');
-        Route::delete('/triggers/tokens/{token}', [Staff\TokensController::class, 'destroy'])->whereNumber('token')->name('tokens.take-back');
-        Route::post('/triggers/outside/events/{event}/again', [Staff\OutsideController::class, 'again'])->whereNumber('event')->name('outside.again');
+        Route::get('/triggers/outside', [Staff\Outside\OutsideController::class, 'index'])->name('outside');
+        Route::post('/triggers/outside', [Staff\Outside\OutsideController::class, 'store'])->name('outside.make');
+        Route::put('/triggers/outside/{system}', [Staff\Outside\OutsideController::class, 'update'])->whereNumber('system')->name('outside.change');
+        Route::post('/triggers/outside/{system}/secret', [Staff\Outside\OutsideController::class, 'secret'])->whereNumber('system')->name('outside.secret');
+        Route::get('/triggers/tokens', [Staff\Outside\TokensController::class, 'index'])->name('tokens');
+        Route::post('/triggers/tokens', [Staff\Outside\TokensController::class, 'store'])->middleware('throttle:20,1,tokens')->name('tokens.make');
+        Route::delete('/triggers/tokens/{token}', [Staff\Outside\TokensController::class, 'destroy'])->whereNumber('token')->name('tokens.take-back');
+        Route::post('/triggers/outside/events/{event}/again', [Staff\Outside\OutsideController::class, 'again'])->whereNumber('event')->name('outside.again');
     });
     Route::get('/triggers', [Staff\TriggersController::class, 'index'])->name('triggers');
     Route::post('/triggers', [Staff\TriggersController::class, 'store'])->name('triggers.make');

@@ -104,6 +104,8 @@ return [
         'client' => 'Client in {language}',
         'plan_schema' => 'JSON Schema of plan documents',
         'tags' => '{tag, select, decisions {Decisions} courses {Courses and plans} people {People} progress {Progress} events {Events} formats {Files} token {The token itself} other {{tag}}}',
+        'problems' => 'What can be wrong',
+        'problems_told' => 'Each problem names its kind by the address of its line here.',
         'shapes' => 'What is sent and answered',
         'ability' => 'needs {ability}',
         'parameters' => 'Parameters',

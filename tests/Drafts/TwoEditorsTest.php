@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Drafts;
 
+use App\Models\ApiToken;
 use App\Models\Document\DocumentItem;
 use App\Models\DraftEdit;
 use App\Models\OutsideEvent;
@@ -172,6 +173,7 @@ final class TwoEditorsTest extends TestCase
         SharedNoticeFactory::new()->createOne(['id' => 1]);
         MessageFactory::new()->createOne(['id' => 1]);
         OutsideSystem::query()->create(['id' => 1, 'name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
+        ApiToken::query()->forceCreate(['id' => 1, 'tokenable_type' => Person::class, 'tokenable_id' => 1, 'name' => 'One', 'token' => 'a', 'abilities' => ['decide']]);
         OutsideEvent::query()->create(['id' => 1, 'outside_system_id' => 1, 'event' => 'e', 'once' => 'e', 'body' => '{}', 'made_at' => now()]);
         TriggerRun::query()->create(['id' => 1, 'trigger_id' => 1, 'key' => 'x', 'person_id' => $this->person('eira')->id, 'cause' => 'x', 'spec' => [], 'happened_at' => now(), 'made_at' => now()]);
         $tried = 0;

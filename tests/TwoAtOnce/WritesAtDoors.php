@@ -16,6 +16,8 @@ use Tests\Factories\SharedNoticeFactory;
 /** What is written at closed doors and at the end of courses, for {@see WriteBesideWriteTest}. */
 trait WritesAtDoors
 {
+    use WritesFromOutside;
+
     /**
      * @param  Closure  $admin  signs the administrator in
      * @param  Closure(string, array<string, mixed>): Closure  $post
@@ -27,6 +29,7 @@ trait WritesAtDoors
         $end = ['takes' => true, 'listed' => true, 'subject' => '', 'address' => 'the-end', 'oldAddress' => 'closing'];
 
         return [
+            ...self::fromOutside(),
             'write a notice' => [$admin, static fn (self $test) => $test->put('/keep/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('heading', 'Not yet')->exists()],
             'write a notice of a row' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.', 'item' => 'l-planes', 'offer' => 'taster'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('scope', 'like', '%l-planes%')->exists()],
             'make a trigger' => [$admin, $post('/keep/triggers', ['version' => 0, 'name' => 'New', 'when' => ['event' => 'account-made'], 'only' => [], 'steps' => [['do' => 'give-label', 'label' => 'x']]]), static fn (): bool => DB::table('triggers')->where('name', 'New')->exists()],

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 
 import document from '../../api/v1.json';
-import { callsOf, commandOf, shapeOf, typeOf, type Reference } from './reference';
+import { callsOf, commandOf, partsOf, shapeOf, typeOf, type Reference } from './reference';
 
 const reference = document as unknown as Reference;
 const words = { list: (of: string) => `list of ${of}`, or: 'or' };
@@ -26,6 +26,16 @@ test.each([
 test('the shape of something, and of a list of it', () => {
   expect(shapeOf({ type: 'array', items: { $ref: '#/components/schemas/PassTold' } })).toBe('PassTold');
   expect(shapeOf({ type: 'string' })).toBeNull();
+});
+
+test('words with code in them', () => {
+  expect(partsOf('by `person` or `email`')).toEqual([
+    { at: 0, text: 'by ', code: false },
+    { at: 4, text: 'person', code: true },
+    { at: 11, text: ' or ', code: false },
+    { at: 16, text: 'email', code: true },
+    { at: 22, text: '', code: false },
+  ]);
 });
 
 test('a request can be sent as it stands', () => {

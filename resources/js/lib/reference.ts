@@ -38,6 +38,7 @@ export interface Reference {
   servers: { url: string }[];
   tags: { name: string; description: string }[];
   paths: Record<string, Record<string, ReferenceOperation>>;
+  'x-problems': { kind: string; status: number; title: string }[];
   components: { schemas: Record<string, ReferenceSchema> };
 }
 
@@ -73,6 +74,16 @@ export function typeOf(schema: ReferenceSchema, words: { list: (of: string) => s
   return types
     .map((type) => (type === 'array' ? words.list(schema.items === undefined ? '' : typeOf(schema.items, words)) : type === 'string' && schema.format !== undefined ? schema.format : type))
     .join(` ${words.or} `);
+}
+
+/** Words with code in them, as `code` stands in Markdown, in parts; `at` is where each begins. */
+export function partsOf(words: string): { at: number; text: string; code: boolean }[] {
+  let at = 0;
+  return words.split('`').map((text, index) => {
+    const part = { at, text, code: index % 2 === 1 };
+    at += text.length + 1;
+    return part;
+  });
 }
 
 /** A request as a command line, from the examples of its parts. */

@@ -2,7 +2,7 @@ import { Head } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 
 import { say } from '../lib/keepSay';
-import { callsOf, commandOf, shapeOf, typeOf, type Call, type Reference, type ReferenceSchema } from '../lib/reference';
+import { callsOf, commandOf, partsOf, shapeOf, typeOf, type Call, type Reference, type ReferenceSchema } from '../lib/reference';
 import { to } from '../lib/route';
 import { Mark } from '../ui/Arch';
 import css from '../ui/reference.module.css';
@@ -66,13 +66,20 @@ function Read({ reference }: { reference: Reference }) {
         ))}
         <section>
           <h2>
+            <a href="#problems">{say('setoff.reference.problems')}</a>
+          </h2>
+        </section>
+        <section>
+          <h2>
             <a href="#shapes">{say('setoff.reference.shapes')}</a>
           </h2>
         </section>
       </nav>
       <main className={css.page}>
         <h1>{say('setoff.reference.title')}</h1>
-        <p>{reference.info.description}</p>
+        <p>
+          <Told>{reference.info.description}</Told>
+        </p>
         <p>
           <a href={to('interface.document')}>{say('setoff.reference.document')}</a> · <a href={to('interface.client', { language: 'php' })}>{say('setoff.reference.client', { language: 'PHP' })}</a> ·{' '}
           <a href={to('interface.client', { language: 'ts' })}>{say('setoff.reference.client', { language: 'TypeScript' })}</a> · <a href={to('interface.plan-schema')}>{say('setoff.reference.plan_schema')}</a>
@@ -86,12 +93,33 @@ function Read({ reference }: { reference: Reference }) {
             ))}
           </section>
         ))}
+        <section aria-labelledby="problems">
+          <h2 id="problems">{say('setoff.reference.problems')}</h2>
+          <p>{say('setoff.reference.problems_told')}</p>
+          <table className={css.problems}>
+            <tbody>
+              {reference['x-problems'].map(({ kind, status, title }) => (
+                <tr key={kind} id={kind}>
+                  <th scope="row">
+                    <code>{kind}</code>
+                  </th>
+                  <td>{status}</td>
+                  <td>{title}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
         <section aria-labelledby="shapes">
           <h2 id="shapes">{say('setoff.reference.shapes')}</h2>
           {Object.entries(reference.components.schemas).map(([name, schema]) => (
             <section key={name} id={`shape-${name}`} className={css.shape}>
               <h3>{name}</h3>
-              {schema.description !== undefined && <p>{schema.description}</p>}
+              {schema.description !== undefined && (
+                <p>
+                  <Told>{schema.description}</Told>
+                </p>
+              )}
               <Members schema={schema} />
             </section>
           ))}
@@ -111,7 +139,11 @@ function Operation({ call, base }: { call: Call; base: string }) {
         <b>{call.method}</b> <code>{call.path}</code>
         {ability !== '' && <span>{say('setoff.reference.ability', { ability })}</span>}
       </p>
-      {call.description !== undefined && <p>{call.description.split('\n\n')[0]}</p>}
+      {call.description !== undefined && (
+        <p>
+          <Told>{call.description.split('\n\n')[0] ?? ''}</Told>
+        </p>
+      )}
       {call.parameters.length > 0 && (
         <table className={css.members}>
           <caption>{say('setoff.reference.parameters')}</caption>
@@ -124,7 +156,7 @@ function Operation({ call, base }: { call: Call; base: string }) {
                 <td>{typeOf(one.schema, WORDS)}</td>
                 <td>{say('setoff.reference.stands', { where: one.in, needed: one.required ? 'yes' : 'no' })}</td>
                 <td>
-                  {one.description}
+                  <Told>{one.description}</Told>
                   <OneOf schema={one.schema} />
                 </td>
               </tr>
@@ -140,13 +172,13 @@ function Operation({ call, base }: { call: Call; base: string }) {
       <ul className={css.answers}>
         {Object.entries(call.responses).map(([status, { description, content }]) => (
           <li key={status}>
-            <b>{status}</b> {description} {Number(status) < 400 && Object.values(content ?? {}).map(({ schema }, index) => <Shape key={index} schema={schema} />)}
+            <b>{status}</b> {description} {Number(status) < 400 && Object.entries(content ?? {}).map(([type, { schema }]) => <Shape key={type} schema={schema} />)}
           </li>
         ))}
       </ul>
       <details>
         <summary>{say('setoff.reference.example')}</summary>
-        <pre tabIndex={0}>{commandOf(call, `${window.location.origin}${base}`)}</pre>
+        <pre>{commandOf(call, `${window.location.origin}${base}`)}</pre>
         <Answered call={call} />
       </details>
     </article>
@@ -162,9 +194,13 @@ function Answered({ call }: { call: Call }) {
       <p>
         <b>{status}</b>
       </p>
-      {example !== undefined && <pre tabIndex={0}>{typeof example === 'string' ? example : JSON.stringify(example, null, 2)}</pre>}
+      {example !== undefined && <pre>{typeof example === 'string' ? example : JSON.stringify(example, null, 2)}</pre>}
     </>
   );
+}
+
+function Told({ children }: { children: string }) {
+  return partsOf(children).map(({ at, text, code }) => (code ? <code key={at}>{text}</code> : text));
 }
 
 function Shape({ schema }: { schema: ReferenceSchema }) {
@@ -187,7 +223,7 @@ function Members({ schema }: { schema: ReferenceSchema }) {
             </td>
             <td>{schema.required?.includes(name) === true ? '' : say('setoff.reference.may_be_left_out')}</td>
             <td>
-              {of.description}
+              <Told>{of.description ?? ''}</Told>
               <OneOf schema={of} />
             </td>
           </tr>

@@ -51,6 +51,8 @@ final readonly class ApiDocument
             'security' => [['token' => []]],
             'tags' => array_map(static fn (string $tag): array => ['name' => $tag, 'description' => Say::text("interface.tags.{$tag}")], self::tags()),
             'paths' => $paths,
+            // At whose addresses `type` of a problem points.
+            'x-problems' => array_map(static fn (ProblemKind $kind): array => ['kind' => $kind->value, 'status' => $kind->status(), 'title' => Say::text("interface.problems.{$kind->value}")], ProblemKind::cases()),
             'components' => [
                 'securitySchemes' => [
                     'token' => ['type' => 'http', 'scheme' => 'bearer', 'description' => Say::text('interface.document.token')],

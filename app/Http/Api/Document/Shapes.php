@@ -103,7 +103,7 @@ final readonly class Shapes
             if (is_array($properties[$name]['enum'] ?? null) && in_array('null', (array) ($properties[$name]['type'] ?? []), true)) {
                 $properties[$name]['enum'][] = null;
             }
-            if (preg_match('/@param\s+\S.*?\s+\$'.$name.'\s+(.+)$/m', (string) $constructor?->getDocComment(), $words) === 1) {
+            if (preg_match('/@param\s+\S.*?\s+\$'.$name.'\s+(?!\*\/)(\S.*?)\s*(?:\*\/)?$/m', (string) $constructor?->getDocComment(), $words) === 1) {
                 $properties[$name]['description'] = ucfirst(trim($words[1])).'.';
             }
         }

@@ -1258,6 +1258,8 @@ export const keepWords = {
   'setoff.reference.client': "Client in {language}",
   'setoff.reference.plan_schema': "JSON Schema of plan documents",
   'setoff.reference.tags': "{tag, select, decisions {Decisions} courses {Courses and plans} people {People} progress {Progress} events {Events} formats {Files} token {The token itself} other {{tag}}}",
+  'setoff.reference.problems': "What can be wrong",
+  'setoff.reference.problems_told': "Each problem names its kind by the address of its line here.",
   'setoff.reference.shapes': "What is sent and answered",
   'setoff.reference.ability': "needs {ability}",
   'setoff.reference.parameters': "Parameters",
@@ -2663,6 +2665,8 @@ export interface KeepParts {
   'setoff.reference.client': 'language';
   'setoff.reference.plan_schema': never;
   'setoff.reference.tags': 'tag';
+  'setoff.reference.problems': never;
+  'setoff.reference.problems_told': never;
   'setoff.reference.shapes': never;
   'setoff.reference.ability': 'ability';
   'setoff.reference.parameters': never;

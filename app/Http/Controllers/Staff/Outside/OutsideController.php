@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers\Staff;
+namespace App\Http\Controllers\Staff\Outside;
 
 use App\Access\WhoLooks;
 use App\Http\Requests\OutsideRequest;
