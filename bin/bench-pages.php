@@ -16,6 +16,12 @@ require_once __DIR__.'/../vendor/autoload.php';
 const LIST_COURSES = 200;
 const LIST_ITEMS = 160;
 
+/** How many people are decided on by one call of the interface, one item each. */
+const API_PEOPLE = 10_000;
+
+/** Bytes that a process may take while it answers that. */
+const API_MEMORY = '48M';
+
 /** How many items the course has that is measured as its learners meet it. */
 const LEARNER_ROWS = 400;
 
@@ -97,6 +103,7 @@ function benchPages(int $rows): void
         }
         measurePages(signedIn("http://127.0.0.1:{$port}", 'admin@school.test', $password, "{$folder}/admin"), $rows);
         measureLearnerPages(signedIn("http://127.0.0.1:{$port}", 'learner@school.test', 'learner', "{$folder}/learner"));
+        measureInterface($artisan, "{$folder}/school.sqlite", "http://127.0.0.1:{$port}", $php, $root, $environment);
         measureLists($artisan, $folder, "http://127.0.0.1:{$port}", $password);
     } finally {
         $server?->stop(1);
@@ -151,6 +158,52 @@ function measureLearnerPages(Closure $ask): void
         "a course of {$rows} items" => ['/courses/long', 'at most 2'],
         "a lesson of a course of {$rows} items" => ['/courses/long/m0-l1', 'at most 2'],
     ]);
+}
+
+/**
+ * What systems of others ask, times what a token that is only looked at costs.
+ *
+ * @param  Closure(string...): string  $artisan
+ * @param  array<string, string>  $environment
+ */
+function measureInterface(Closure $artisan, string $database, string $address, string $php, string $root, array $environment): void
+{
+    $token = trim($artisan('keep:token', 'Bench', '--may=decide'));
+    $pdo = new PDO("sqlite:{$database}");
+    $pdo->exec('with recursive n(i) as (select 1 union all select i + 1 from n where i < '.API_PEOPLE.") insert into people (name, email, created_at, updated_at) select 'Person ' || i, 'p' || i || '@many.test', datetime('now'), datetime('now') from n");
+    $pdo->exec("insert into passes (person_id, course_id, offer_id, starts_at, ends_at, state, source, created_at, updated_at) select p.id, o.course_id, o.id, datetime('now', '-30 days'), datetime('now', '+300 days'), 'active', 'bench', datetime('now'), datetime('now') from people p, offers o where o.key = 'of-long' and p.email like '%@many.test'");
+    $pdo->exec("insert into completions (person_id, course_id, item_key, completed_at) select p.person_id, p.course_id, 'm0-l' || l.i, datetime('now', '-9 days') from passes p, (select 1 as i union select 2 union select 3 union select 4) l where p.source = 'bench'");
+    $people = array_map(intval(...), $pdo->query("select id from people where email like '%@many.test'")->fetchAll(PDO::FETCH_COLUMN));
+    $body = json_encode(['course' => 'long', 'people' => $people, 'items' => ['m9-l5']], JSON_THROW_ON_ERROR);
+    // Within so much memory, or not at all.
+    $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No free port.');
+    $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+    fclose($socket);
+    $small = (new Process([$php, '-d', 'memory_limit='.API_MEMORY, '-S', "127.0.0.1:{$port}", "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"], "{$root}/public", $environment, timeout: null))->disableOutput();
+    $small->start();
+    for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; $try++) {
+        usleep(50_000);
+    }
+    $head = ["Authorization: Bearer {$token}", 'Content-Type: application/json'];
+    $ask = asking($address, '/dev/null');
+    $many = asking("http://127.0.0.1:{$port}", '/dev/null');
+    try {
+        printPages('The interface', static function (string $path) use ($ask, $many, $head, $body): string {
+            $told = $path === 'many' ? $many('/api/v1/decisions', [CURLOPT_HTTPHEADER => $head, CURLOPT_POSTFIELDS => $body]) : $ask($path, [CURLOPT_HTTPHEADER => $head]);
+            if ($path === 'many' && substr_count($told, '"person"') !== API_PEOPLE) {
+                throw new RuntimeException('Not all were decided.');
+            }
+
+            return $told;
+        }, [
+            'an empty route: what the token may' => ['/api/v1/token', ''],
+            'one decision, of '.LEARNER_ROWS.' items one' => ['/api/v1/decisions?course=long&item=m9-l5&email=p7@many.test', 'at most 1.5'],
+            'all '.LEARNER_ROWS.' decisions of one' => ['/api/v1/decisions?course=long&email=p7@many.test', 'no promise'],
+            number_format(API_PEOPLE).' decisions in one call, within '.API_MEMORY => ['many', 'no promise'],
+        ]);
+    } finally {
+        $small->stop(1);
+    }
 }
 
 /** @return string a plan of many courses, each let anybody in to its samples, and sold by an offer of its own */

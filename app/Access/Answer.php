@@ -37,6 +37,17 @@ final class Answer
         return $this->decisions ??= $this->compiled->decide($this->viewer, $this->at);
     }
 
+    /**
+     * Of some items alone: for many viewers one after another.
+     *
+     * @param  list<int>  $items  positions
+     * @return list<Decision> in their order
+     */
+    public function decisionsOn(array $items): array
+    {
+        return array_map($this->compiled->answers($this->viewer, $this->at, $items)->decision(...), $items);
+    }
+
     /** The same question about somebody else. */
     public function to(Viewer $viewer): self
     {

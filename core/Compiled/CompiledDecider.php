@@ -59,13 +59,28 @@ final readonly class CompiledDecider
         return $this->answers($viewer, $at)->decisions();
     }
 
-    /** The same, not yet spelled out item by item. */
-    public function answers(Viewer $viewer, int $at): Answers
+    /**
+     * The same, not yet spelled out item by item.
+     *
+     * @param  ?list<int>  $items  positions of those that are asked about: what time will change is looked up for no other; null: all
+     */
+    public function answers(Viewer $viewer, int $at, ?array $items = null): Answers
     {
         $masks = $this->viewer($viewer, $at);
         [$open] = $masks->open($at);
 
-        return $this->spellOut($masks, $at, $this->nextChanges($masks, $at, $open, self::letters($open, $this->compiled->hidden($open))));
+        return $this->spellOut($masks, $at, $this->nextChanges($masks, $at, $open, self::letters($open, $this->compiled->hidden($open)), $items === null ? $this->compiled->all : $this->maskOf($items)));
+    }
+
+    /** @param  list<int>  $items  positions */
+    private function maskOf(array $items): string
+    {
+        $mask = $this->compiled->none;
+        foreach ($items as $item) {
+            $mask[$item] = Mask::IN;
+        }
+
+        return $mask;
     }
 
     /** @param  list<?StateChange>  $next  what time will change first, found already */
@@ -102,12 +117,12 @@ final readonly class CompiledDecider
     /**
      * @param  string  $open  at `$at`
      * @param  string  $states  at `$at`
+     * @param  string  $waiting  mask of those that are asked about
      * @return list<?StateChange>
      */
-    private function nextChanges(ViewerMasks $viewer, int $at, string $open, string $states): array
+    private function nextChanges(ViewerMasks $viewer, int $at, string $open, string $states, string $waiting): array
     {
         $next = array_fill(0, $this->compiled->count, null);
-        $waiting = $this->compiled->all;
         foreach ($this->instants($viewer, $at, Instant::NEVER) as $instant) {
             [$openThen] = $viewer->open($instant);
             if ($openThen === $open) {

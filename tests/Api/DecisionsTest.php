@@ -81,7 +81,7 @@ final class DecisionsTest extends TestCase
     public function test_many_are_what_each_is(): void
     {
         $people = Person::query()->orderBy('id')->limit(12)->pluck('id')->all();
-        $many = $this->body($this->ask('POST', '/decisions', ['course' => 'clinker', 'people' => [...array_reverse($people), 999_999], 'at' => '2026-03-10T12:00:00Z']));
+        $many = $this->body($this->ask('POST', '/decisions', ['course' => 'clinker', 'people' => [...array_reverse($people), 999_999, $people[0]], 'at' => '2026-03-10T12:00:00Z']));
 
         self::assertSame([999_999], $many['missing']);
         self::assertSame($people, array_column($many['people'], 'person'));
@@ -121,7 +121,7 @@ final class DecisionsTest extends TestCase
             self::assertSame($parameter, $this->body($this->ask('GET', "/decisions?{$query}")->assertStatus(422))['parameter'], $query);
         }
         $refused = $this->body($this->ask('POST', '/decisions', ['course' => 7, 'people' => [1, 'two', 1], 'also' => true]))['errors'];
-        self::assertEqualsCanonicalizing(['/course', '/people/1', '/people', '/also'], array_column($refused, 'pointer'));
+        self::assertEqualsCanonicalizing(['/course', '/people/1', '/also'], array_column($refused, 'pointer'));
         self::assertSame(['/people'], array_column($this->body($this->ask('POST', '/decisions', ['course' => 'clinker']))['errors'], 'pointer'));
     }
 }

@@ -82,6 +82,6 @@ final readonly class ActsController
             }
         }
 
-        return [$this->acts->of($body->form(), WhoLooks::signedIn($request)), ChosenPeople::named($body->people)];
+        return [$this->acts->of($body->form(), WhoLooks::signedIn($request)), ChosenPeople::named(array_values(array_unique($body->people)))];
     }
 }

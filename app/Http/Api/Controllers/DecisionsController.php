@@ -77,11 +77,13 @@ final readonly class DecisionsController
                 throw Problem::at("/items/{$index}", Say::text('interface.gone.item'));
             }
         }
-        $each = $body->items === null ? $decider->course->outline->count() : count($body->items);
-        if (count($body->people) * $each > self::MOST) {
+        $items = $body->items === null ? null : array_values(array_unique($body->items));
+        $people = array_values(array_unique($body->people));
+        $each = $items === null ? $decider->course->outline->count() : count($items);
+        if (count($people) * $each > self::MOST) {
             throw Problem::at('/people', Say::text('interface.refused.decisions', ['most' => self::MOST, 'people' => intdiv(self::MOST, max(1, $each))]));
         }
-        $told = $this->decisions->many($course, $decider, $body->people, $body->items, $body->at === null ? $this->clock->now() : Instant::parse($body->at));
+        $told = $this->decisions->many($course, $decider, $people, $items, $body->at === null ? $this->clock->now() : Instant::parse($body->at));
 
         return new StreamedJsonResponse(get_object_vars($told), 200, ['Cache-Control' => 'no-store, private']);
     }

@@ -18,7 +18,7 @@ final readonly class Act
 
     /**
      * @param  string  $do  give (a pass by `offer`), extend (a `pass`, or the one of `offer`, by `days`, to `until` or for `good`), pause, resume, end, withdraw, give-back (what was withdrawn), change (a `pass` to another `offer`), grant (an `item` of a `course`, to `until`), take-back (a `grant`, or those of an `item`), label, unlabel, observe (the people are looked in on by `observer`), unobserve, write (`subject`, `body`)
-     * @param  list<int>  $people  their ids
+     * @param  list<int>  $people  their ids; twice the same is once
      * @param  ?string  $offer  key
      * @param  ?int  $pass  id
      * @param  ?int  $grant  id
@@ -34,7 +34,7 @@ final readonly class Act
      */
     public function __construct(
         #[OA\Property(enum: ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'label', 'unlabel', 'observe', 'unobserve', 'write'])] public string $do,
-        #[OA\Property(minItems: 1, maxItems: 2000, uniqueItems: true, items: new OA\Items(type: 'integer', minimum: 1, maximum: 2147483647))] public array $people,
+        #[OA\Property(minItems: 1, maxItems: 2000, items: new OA\Items(type: 'integer', minimum: 1, maximum: 2147483647))] public array $people,
         #[OA\Property(minLength: 1, maxLength: 200)] public ?string $offer = null,
         #[OA\Property(minimum: 1, maximum: 2147483647)] public ?int $pass = null,
         #[OA\Property(minimum: 1, maximum: 2147483647)] public ?int $grant = null,

@@ -58,20 +58,32 @@ final readonly class DecisionsBuilder
         }
         $missing = array_values(array_filter($people, static fn (int $id): bool => ! isset($staff[$id])));
 
-        return new ManyDecisions($course->key, Instant::format($at), $missing, $this->each($course, $decider, $staff, $items === null ? null : array_flip($items), $at));
+        return new ManyDecisions($course->key, Instant::format($at), $missing, $this->each($course, $decider, $staff, self::positions($decider, $items), $at));
+    }
+
+    /**
+     * @param  ?list<string>  $items  keys; null: all
+     * @return list<int> in reading order
+     */
+    private static function positions(Decider $decider, ?array $items): array
+    {
+        $outline = $decider->course->outline;
+        $positions = $items === null ? array_keys($outline->items) : array_values(array_filter(array_map($outline->positionOf(...), $items), is_int(...)));
+        sort($positions);
+
+        return $positions;
     }
 
     /**
      * @param  array<int, bool>  $staff  by id
-     * @param  ?array<array-key, int>  $items  by key
+     * @param  list<int>  $items  positions
      * @return Generator<PersonDecisions>
      */
-    private function each(Course $course, Decider $decider, array $staff, ?array $items, int $at): Generator
+    private function each(Course $course, Decider $decider, array $staff, array $items, int $at): Generator
     {
         $compiled = $this->plans->compiled($decider);
         foreach ($this->viewers->each($staff, $course) as $id => $viewer) {
-            $told = array_filter((new Answer($decider, $compiled, $viewer, $at))->decisions(), static fn (Decision $decision): bool => $items === null || isset($items[$decision->item]));
-            yield new PersonDecisions($id, array_map(static fn (Decision $decision): ItemDecision => ItemDecision::of($decision), array_values($told)));
+            yield new PersonDecisions($id, array_map(static fn (Decision $decision): ItemDecision => ItemDecision::of($decision), (new Answer($decider, $compiled, $viewer, $at))->decisionsOn($items)));
         }
     }
 }
