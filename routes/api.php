@@ -35,6 +35,7 @@ Route::name('api.')->group(function () use ($may, $number): void {
     });
     Route::middleware($may(Ability::EditDrafts))->group(function (): void {
         Route::post('/courses', [Controllers\CoursesController::class, 'store'])->middleware(OnceByKey::class)->name('courses.make');
+        Route::post('/cartridges', [Controllers\CartridgesController::class, 'store'])->middleware(OnceByKey::class)->name('formats.cartridge');
         Route::put('/courses/{course}/draft', [Controllers\DraftsController::class, 'update'])->name('courses.put-draft');
         Route::delete('/courses/{course}/draft', [Controllers\DraftsController::class, 'destroy'])->name('courses.discard-draft');
     });

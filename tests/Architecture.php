@@ -28,6 +28,7 @@ final class Architecture
         'App\Notices' => ['App\Offers'],
         'App\Learning' => [],
         'App\Triggers' => ['App\People'],
+        'App\Cartridges' => ['App\Drafts', 'App\Learning'],
         'App\School' => [],
     ];
 

@@ -97,6 +97,7 @@ return [
         'name_in_and_was' => '{name} is in, and was sent a link to sign in.',
     ],
     'plan_files_controller' => [
+        'from_cartridge' => 'The outline is read. What its lessons hold is taken in now, which may take a while.',
         'count_courses_in_not' => '{count} courses are in, not live yet.',
     ],
     'publication_controller' => [

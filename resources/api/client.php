@@ -27,6 +27,7 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type ActOutcome array{words: string, count: int, changes: bool, names: list<string>}
  * @phpstan-type ActPreview array{told: string, people: int, canBeUndone: bool, long: bool, outcomes: list<ActOutcome>}
  * @phpstan-type ActTold array{id: int|null, told: string, touched: int}
+ * @phpstan-type CartridgeTaken array{course: CourseTold, left: list<string>}
  * @phpstan-type CloudEvent array{specversion: '1.0', id: string, source: string, type: string, data: EventData, time?: string|null, ...}
  * @phpstan-type CompletionTold array{course: string, item: string, at: string}
  * @phpstan-type CourseList array{items: list<CourseTold>, next: string|null}
@@ -355,6 +356,20 @@ final class SilentKeep
     public function formatsCalendar(string $course, string $vantage): string
     {
         return $this->send('GET', '/courses/{course}/calendar.ics', ['course' => $course], ['vantage' => $vantage], [], null, null);
+    }
+
+    /**
+     * Makes a course of a Common Cartridge.
+     *
+     * @param  string  $body
+     * @param  string|null  $idempotencyKey  Made by whoever asks: what is asked twice with the same key within a day is done once, and answered twice.
+     * @return CartridgeTaken
+     * @throws SilentKeepProblem if it is refused
+     */
+    public function formatsCartridge(string $body, ?string $idempotencyKey = null): array
+    {
+        /** @var CartridgeTaken */
+        return self::json($this->send('POST', '/cartridges', [], [], ['Idempotency-Key' => $idempotencyKey], $body, 'application/zip'));
     }
 
     /**

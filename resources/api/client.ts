@@ -18,6 +18,8 @@ export type ActPreview = { told: string; people: number; canBeUndone: boolean; l
 
 export type ActTold = { id: number | null; told: string; touched: number };
 
+export type CartridgeTaken = { course: CourseTold; left: Array<string> };
+
 export type CloudEvent = { specversion: '1.0'; id: string; source: string; type: string; data: EventData; time?: string | null } & Record<string, unknown>;
 
 export type CompletionTold = { course: string; item: string; at: string };
@@ -227,6 +229,11 @@ export class SilentKeep {
   /** Openings and closings of a course for one viewer, as iCalendar. */
   async formatsCalendar(course: string, vantage: string): Promise<string> {
     return this.send('GET', '/courses/{course}/calendar.ics', { 'course': course }, { 'vantage': vantage }, {  });
+  }
+
+  /** Makes a course of a Common Cartridge. */
+  async formatsCartridge(body: string, more: { idempotencyKey?: string } = {}): Promise<CartridgeTaken> {
+    return JSON.parse(await this.send('POST', '/cartridges', {  }, {  }, { 'Idempotency-Key': more.idempotencyKey }, body, 'application/zip')) as CartridgeTaken;
   }
 
   /** Reads a file of people. */

@@ -17,7 +17,7 @@ final class LimitBodies
     private const MOST = 1_048_576;
 
     /** Addresses at which files are put in; how large those may be is said where they are checked. */
-    private const FILES = ['keep/people/imports', 'keep/courses/plan-file', 'keep/courses/*/contents/*/media', 'keep/pictures', 'api/v1/imports'];
+    private const FILES = ['keep/people/imports', 'keep/courses/plan-file', 'keep/courses/*/contents/*/media', 'keep/pictures', 'api/v1/imports', 'api/v1/cartridges'];
 
     /** Addresses at which plan documents are put in. */
     private const PLANS = ['api/v1/courses', 'api/v1/courses/*/draft', 'api/v1/plans/check'];

@@ -14,11 +14,14 @@ use Illuminate\Validation\ValidationException;
 use SilentKeep\Core\Format\InvalidPlan;
 use SilentKeep\Core\Format\Offence;
 
-/** A plan file that courses are made from. */
+/** A plan file that courses are made from, or a Common Cartridge. */
 final class PlanFileRequest extends FormRequest
 {
     /** Offences that are told at once. */
     private const TOLD = 8;
+
+    /** KiB. */
+    private const LARGEST_CARTRIDGE = 524_288;
 
     public function authorize(): Response
     {
@@ -28,7 +31,7 @@ final class PlanFileRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['plan' => ['required', 'file', 'max:'.intdiv(PlanFile::LARGEST, 1024)]];
+        return ['plan' => ['required', 'file', 'max:'.($this->isCartridge() ? self::LARGEST_CARTRIDGE : intdiv(PlanFile::LARGEST, 1024))]];
     }
 
     /** @return array<string, string> */
@@ -40,6 +43,22 @@ final class PlanFileRequest extends FormRequest
             'plan.uploaded' => Say::text('refused.plan_file_request.file_did_not_arrive'),
             'plan.max' => Say::text('refused.plan_file_request.that_larger_than_any'),
         ];
+    }
+
+    /** By what is in it, and not by its name. */
+    public function isCartridge(): bool
+    {
+        $file = $this->file('plan');
+
+        return $file instanceof UploadedFile && $file->isValid() && str_starts_with((string) file_get_contents((string) $file->getRealPath(), length: 4), "PK\x03\x04");
+    }
+
+    /** Where it is kept from now on. */
+    public function kept(): string
+    {
+        $file = $this->file('plan');
+
+        return $file instanceof UploadedFile ? (string) $file->storeAs('imports', bin2hex(random_bytes(12))) : '';
     }
 
     public function text(): string

@@ -10,6 +10,7 @@ use App\Http\Api\Problems\Problem;
 use App\Http\Api\Problems\ProblemKind;
 use App\Http\Api\Reading\Asked;
 use App\Http\Api\Reading\Body;
+use App\Http\Api\Reading\KeptBody;
 use App\Http\Api\Reading\Parameter;
 use App\Models\Import;
 use App\Models\Offer;
@@ -49,7 +50,7 @@ final readonly class ImportsController
     {
         $asked = Asked::of($request);
         Body::type($request, self::CSV, self::BUNDLE);
-        $path = self::kept($request);
+        $path = KeptBody::of($request, self::LARGEST);
         $isBundle = str_starts_with((string) file_get_contents(Storage::path($path), length: 4), "PK\x03\x04");
         try {
             $options = $isBundle ? self::bundle($path, $asked) : self::csv($path, $asked);
@@ -81,20 +82,6 @@ final readonly class ImportsController
         }
 
         return new JsonResponse(ImportTold::of($import->refresh()), 202, ['Location' => "/api/v1/imports/{$import->id}"]);
-    }
-
-    /** @throws Problem */
-    private static function kept(Request $request): string
-    {
-        $path = 'imports/'.bin2hex(random_bytes(12));
-        Storage::put($path, $request->getContent(asResource: true));
-        $size = Storage::size($path);
-        if ($size === 0 || $size > self::LARGEST) {
-            Storage::delete($path);
-            throw $size === 0 ? new Problem(ProblemKind::BadRequest, Say::text('interface.files.empty')) : new Problem(ProblemKind::TooMuch);
-        }
-
-        return $path;
     }
 
     /**

@@ -74,7 +74,7 @@ function NewCourse({ courses, onClose }: { courses: CourseRow[]; onClose: () => 
       {fromFile && (
         <FileInput
           label={say('courses.courses.plan_file_silent_keep')}
-          accept=".json,application/json"
+          accept=".json,application/json,.imscc,.zip,application/zip"
           placeholder={say('keep.choose_a_file')}
           classNames={{ error: ui.offences ?? '' }}
           value={form.data.plan}
