@@ -146,6 +146,9 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::delete('/triggers/runs/{run}', [Staff\TriggersController::class, 'takeBack'])->whereNumber('run')->name('triggers.take-back');
     Route::get('/outbox', [Staff\OutboxController::class, 'index'])->middleware('can:run-school')->name('outbox');
     Route::post('/outbox/letters/{message}', [Staff\LettersController::class, 'again'])->whereNumber('message')->middleware('can:run-school')->name('letters.again');
+    Route::get('/outbox/list', [Staff\OutboxController::class, 'contacts'])->middleware('can:run-school')->name('list');
+    Route::get('/outbox/list.csv', [Staff\OutboxController::class, 'contactsCsv'])->middleware('can:run-school')->name('list.csv');
+    Route::get('/outbox/messages', [Staff\OutboxController::class, 'wire'])->middleware('can:run-school')->name('messages');
     Route::get('/outbox/shop', [Staff\OutboxController::class, 'shop'])->middleware('can:run-school')->name('shop');
     Route::post('/outbox/shop/{purchase}', [Staff\OutboxController::class, 'tell'])->whereNumber('purchase')->middleware('can:run-school')->name('shop.tell');
     Route::get('/people', [Staff\PeopleController::class, 'index'])->name('people.list');

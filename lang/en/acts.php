@@ -67,6 +67,12 @@ return [
         'have_again_for_good' => 'have it again, for good',
         'have_again_when' => 'have it again, to {when}',
     ],
+    'join_list' => [
+        'told' => 'Put on the mailing list as {label}',
+        'join' => 'come on the list',
+        'are_there' => 'are on the list so already',
+        'not_confirmed' => 'have not shown that the address is theirs',
+    ],
     'set_label' => [
         'that_is_over_already' => 'That is over already.',
         'get_it' => 'get it',

@@ -27,6 +27,7 @@ return [
         'withdrawn' => '{offer} withdrawn',
         'withdrawn_again' => '{offer} withdrawn; {offers} in force again',
         'handed_out' => '{item} handed out{to}',
+        'joined_list' => 'came on the mailing list as {label}',
         'got_label' => 'Got the label {label}{to}',
         'erased' => 'What was finished by {offer} was erased: {count, plural, one {# row} other {# rows}}',
         'keeps_label' => 'Keeps the label {label}, which {offer} had given, though that pass is over',

@@ -155,7 +155,7 @@ return [
     'not_holds' => 'holds no pass of',
     'anybody' => 'anybody',
     'then' => 'Then',
-    'steps' => '{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} pause_pass {pause a pass} end_pass {end a pass} write {write a letter} tell {tell a system of others} other {{step}}}',
+    'steps' => '{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} pause_pass {pause a pass} end_pass {end a pass} join_list {put on the mailing list} write {write a letter} tell {tell a system of others} other {{step}}}',
     'add' => 'Add a step',
     'which' => 'Which?',
     'step_out' => 'Take out',

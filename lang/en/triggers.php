@@ -45,6 +45,7 @@ return [
         'extend-pass' => 'extend {offer} by {days}',
         'pause-pass' => 'pause {offer}',
         'end-pass' => 'end {offer}',
+        'join-list' => 'put them on the mailing list as {label}',
         'write' => 'write {subject}',
         'tell' => 'tell {outside}',
     ],

@@ -102,6 +102,8 @@ final class AccessibilityTest extends BrowserTestCase
             'triggers' => ['hege', '/keep/triggers?open=1', '.editor'],
             'forms' => ['hege', '/keep/triggers/forms?open=1', '.editor'],
             'systems of others' => ['hege', '/keep/triggers/outside', '.empty'],
+            'the mailing list' => ['hege', '/keep/outbox/list', '.empty'],
+            'messages' => ['hege', '/keep/outbox/messages', '.empty'],
             'tokens' => ['hege', '/keep/triggers/tokens', '.empty'],
             'the interface' => ['hege', '/interface', 'article'],
             'run again' => ['hege', '/keep/courses/clinker/run-again', 'form'],

@@ -6,6 +6,7 @@ namespace Tests\Triggers;
 
 use App\Models\Grant;
 use App\Models\Label;
+use App\Models\ListContact;
 use App\Models\Message;
 use App\Models\Offer;
 use App\Models\Pass;
@@ -35,6 +36,7 @@ final class StepsTest extends TestCase
             'gives a label for a time' => [new Step('give-label', label: 'x', days: 30), static fn (self $test): bool => Label::query()->where('person_id', $test->person('gro')->id)->where('label', 'x')->where('ends_at', 'like', '2026-04-09%')->exists(), true],
             'takes a label' => [new Step('take-label', label: 'gone'), static fn (self $test): bool => Label::query()->where('person_id', $test->person('gro')->id)->where('label', 'gone')->doesntExist(), true],
             'extends a pass' => [new Step('extend-pass', offer: 'apprentice-pass', days: 10), static fn (self $test): bool => (string) Pass::query()->where('person_id', $test->person('gro')->id)->whereRelation('offer', 'key', 'apprentice-pass')->max('ends_at') > '2026-03-15', true],
+            'puts them on the mailing list' => [new Step('join-list', label: 'news'), static fn (self $test): bool => ListContact::query()->where('person_id', $test->person('gro')->id)->where('label', 'news')->where('source', 'by T0')->exists(), true],
             'pauses a pass' => [new Step('pause-pass', offer: 'frames-pass'), static fn (self $test): bool => Pass::query()->where('person_id', $test->person('gro')->id)->whereRelation('offer', 'key', 'frames-pass')->where('state', 'paused')->exists(), true],
             'ends a pass' => [new Step('end-pass', offer: 'frames-pass'), static fn (self $test): bool => Pass::query()->where('person_id', $test->person('gro')->id)->whereRelation('offer', 'key', 'frames-pass')->where('ends_at', '<=', '2026-03-10 14:00:00')->exists(), true],
             'writes a letter' => [new Step('write', subject: 'Hello {name}', body: 'Come back.'), static fn (self $test): bool => Message::query()->where('to', 'gro@alder.test')->where('subject', 'Hello Gro Tangen')->where('state', 'sent')->count() === 1, false],

@@ -10,6 +10,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class SentLetter
 {
+    /**
+     * @param  string  $from  name and address of the school
+     * @param  bool  $again  whether it can be sent again
+     * @param  int  $tries  how often it was tried
+     */
     public function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public ?int $person,
@@ -19,6 +24,9 @@ final readonly class SentLetter
         #[OA\Property] public string $when,
         #[OA\Property(enum: ['waiting', 'sent', 'failed', 'stopped'])] public string $state,
         #[OA\Property] public ?string $problem,
+        #[OA\Property] public string $from,
+        #[OA\Property] public bool $again,
+        #[OA\Property] public int $tries,
     ) {
     }
 }

@@ -31,6 +31,7 @@ final readonly class ActivityWords
             'item.granted' => Say::text('log.activity_words.handed_out', ['item' => $item, 'to' => $this->to($after['until'] ?? null)]),
             'item.taken-back' => Say::text('log.activity_words.title_taken_back', ['title' => $title]),
             'item.finished' => Say::text('log.activity_words.finished_title', ['title' => $title]),
+            'list.joined' => Say::text('log.activity_words.joined_list', ['label' => self::text($after['label'] ?? '')]),
             'label.given' => Say::text('log.activity_words.got_label', ['label' => self::text($after['label'] ?? ''), 'to' => $this->to($after['until'] ?? null)]),
             'label.kept' => Say::text('log.activity_words.keeps_label', ['label' => self::text($after['label'] ?? ''), 'offer' => $offer]),
             'label.taken' => Say::text('log.activity_words.lost_label', ['label' => self::text($before['label'] ?? '')]),

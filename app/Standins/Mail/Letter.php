@@ -27,6 +27,12 @@ final readonly class Letter
     ) {
     }
 
+    /** Whether nothing is struck out in what is shown of a letter. */
+    public static function isWhole(string $shown): bool
+    {
+        return ! str_contains($shown, Say::text('letters.secret'));
+    }
+
     /** As it may be shown to whoever runs the school. */
     public function shownBody(): string
     {

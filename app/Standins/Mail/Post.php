@@ -52,10 +52,20 @@ final readonly class Post
         return Message::query()->where('state', 'waiting')->where('due_at', '<=', $this->stamp())->exists();
     }
 
-    /** Lets a letter be tried again that was given up. */
-    public function takeUpAgain(Message $letter): bool
+    /**
+     * Lets a letter be tried again that was given up, or go a second time. What only its reader could see is gone once it is sent: such
+     * a one does not.
+     *
+     * @param  int  $tries  how often it was tried by the time that whoever asks saw it: a second click does nothing more
+     */
+    public function takeUpAgain(Message $letter, int $tries): bool
     {
-        return Message::query()->whereKey($letter->id)->where('state', 'failed')->update(['state' => 'waiting', 'tries' => 0, 'due_at' => $this->stamp(), 'problem' => null]) === 1;
+        $again = Message::query()->whereKey($letter->id)->where('tries', $tries)->where('state', 'failed')->update(['state' => 'waiting', 'tries' => 0, 'due_at' => $this->stamp(), 'problem' => null]);
+        if ($again === 0 && Letter::isWhole($letter->body)) {
+            $again = Message::query()->whereKey($letter->id)->where('tries', $tries)->where('state', 'sent')->update(['state' => 'waiting', 'due_at' => $this->stamp()]);
+        }
+
+        return $again === 1;
     }
 
     /** @return Collection<int, Message> that no other worker takes meanwhile, and whose readers still want them */
@@ -83,7 +93,8 @@ final readonly class Post
             $this->mailer->raw($letter->sealed === null ? $letter->body : Crypt::decryptString($letter->sealed), static function (Mail $mail) use ($letter, $from): void {
                 $mail->from(config()->string('mail.from.address'), $from)->to($letter->to)->subject($letter->subject);
                 $headers = $mail->getSymfonyMessage()->getHeaders();
-                $headers->addIdHeader('Message-ID', "letter-{$letter->id}@silent-keep.invalid");
+                // The same where a worker was stopped in between; another where it is sent a second time, which mail programs would not show else.
+                $headers->addIdHeader('Message-ID', "letter-{$letter->id}".($letter->tries === 0 ? '' : "-{$letter->tries}").'@silent-keep.invalid');
                 if ($letter->stop !== null) {
                     $headers->addTextHeader('List-Unsubscribe', "<{$letter->stop}>");
                     $headers->addTextHeader('List-Unsubscribe-Post', 'List-Unsubscribe=One-Click');

@@ -13,6 +13,7 @@ use App\People\Acts\EndPass;
 use App\People\Acts\ExtendPass;
 use App\People\Acts\GivePass;
 use App\People\Acts\GrantItem;
+use App\People\Acts\JoinList;
 use App\People\Acts\PausePass;
 use App\People\Acts\PeopleAct;
 use App\People\Acts\SetLabel;
@@ -47,6 +48,7 @@ final readonly class StepActs
             StepKind::ExtendPass => new ExtendPass(PassRows::offer(self::offer($step)), $this->clock, max(1, (int) $step->days)),
             StepKind::PausePass => new PausePass(PassRows::offer(self::offer($step)), $this->clock, clockStops: true),
             StepKind::EndPass => new EndPass(PassRows::offer(self::offer($step)), $this->clock),
+            StepKind::JoinList => new JoinList($this->clock, (string) $step->label, Say::text('triggers.by', ['name' => $by])),
             // No act on people: whoever does the step tells.
             StepKind::Tell => throw new CannotAct(Say::text('triggers.gone.outside')),
             StepKind::Write => new WriteTo($this->write, (string) $step->subject, (string) $step->body),

@@ -14,6 +14,7 @@ enum StepKind: string
     case ExtendPass = 'extend-pass';
     case PausePass = 'pause-pass';
     case EndPass = 'end-pass';
+    case JoinList = 'join-list';
     case Write = 'write';
     case Tell = 'tell';
 
@@ -24,7 +25,7 @@ enum StepKind: string
             self::GivePass, self::PausePass, self::EndPass => ['offer'],
             self::HandOut => ['course', 'item', 'days'],
             self::GiveLabel => ['label', 'days'],
-            self::TakeLabel => ['label'],
+            self::TakeLabel, self::JoinList => ['label'],
             self::ExtendPass => ['offer', 'days'],
             self::Write => ['subject', 'body'],
             self::Tell => ['outside'],

@@ -4,7 +4,7 @@ import type { Step, StepKind, TriggersPage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { LabelField, OfferField, RowFields } from './fields';
 
-export const STEPS: StepKind[] = ['give-pass', 'hand-out', 'give-label', 'take-label', 'extend-pass', 'pause-pass', 'end-pass', 'write', 'tell'];
+export const STEPS: StepKind[] = ['give-pass', 'hand-out', 'give-label', 'take-label', 'extend-pass', 'pause-pass', 'end-pass', 'join-list', 'write', 'tell'];
 
 /** What a step does, in words; patterns know no hyphen. */
 export function stepCalled(step: StepKind): string {
@@ -52,6 +52,7 @@ export function StepFields({ page, step, index, errors, disabled, onChange }: Pr
           {days}
         </>
       );
+    case 'join-list':
     case 'take-label':
       return label;
     case 'tell':

@@ -79,10 +79,10 @@ final readonly class LettersController
         return back()->with(Flash::done(Say::text('told.letters_controller.chosen', ['name' => $person->name])));
     }
 
-    /** Tries one again that did not go. */
-    public function again(Message $message, Post $post): RedirectResponse
+    /** Tries one again that did not go, or sends it a second time. */
+    public function again(Request $request, Message $message, Post $post): RedirectResponse
     {
-        $again = $post->takeUpAgain($message);
+        $again = $post->takeUpAgain($message, $request->integer('tries'));
         if ($again) {
             SendLetters::dispatch();
         }

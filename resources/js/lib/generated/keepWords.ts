@@ -754,6 +754,44 @@ export const keepWords = {
   'outbox.stand_ins': "Stand-ins",
   'outbox.letters': "Letters",
   'outbox.shop': "Shop",
+  'outbox.contacts': "Mailing list",
+  'outbox.wire': "Systems of others",
+  'outbox.list.none': "Nobody is on the mailing list yet.",
+  'outbox.list.none_told': "A trigger puts people there under a label; a real list takes them over from the file.",
+  'outbox.list.told': "{count, plural, one {# contact} other {# contacts}}, by name.",
+  'outbox.list.label': "Label",
+  'outbox.list.all': "all",
+  'outbox.list.csv': "As CSV",
+  'outbox.list.caption': "Contacts",
+  'outbox.list.name': "Name",
+  'outbox.list.email': "E-mail",
+  'outbox.list.labels': "Labels",
+  'outbox.list.since': "Since",
+  'outbox.list.source': "Added",
+  'outbox.messages.none': "Nothing has gone either way.",
+  'outbox.messages.none_told': "A trigger tells systems of others what came about, and they tell the school.",
+  'outbox.messages.told': "{count, plural, one {# message} other {# messages}}, the latest first.",
+  'outbox.messages.way': "Way",
+  'outbox.messages.ways': "{way, select, in {that came in} other {that went out}}",
+  'outbox.messages.system': "System",
+  'outbox.messages.state': "State",
+  'outbox.messages.all': "all",
+  'outbox.messages.states': "{state, select, waiting {waits} taken {taken} failed {not taken} other {{state}}}",
+  'outbox.messages.about': "{way, select, in {from {system}} other {to {system}}} · {when} · ",
+  'outbox.messages.again': "Tell it again",
+  'outbox.mail.find': "Find",
+  'outbox.mail.find_label': "Letters: address or subject",
+  'outbox.mail.find_hint': "Address or subject",
+  'outbox.mail.state_label': "State",
+  'outbox.mail.any_state': "all",
+  'outbox.mail.found': "{count, plural, =0 {No letter is like that.} one {# letter is like that.} other {# letters are like that.}}",
+  'outbox.mail.everything': "All letters",
+  'outbox.mail.as_text': "As text",
+  'outbox.mail.as_it_looks': "As it looks",
+  'outbox.mail.from': "From",
+  'outbox.mail.addressee': "To",
+  'outbox.mail.subject': "Subject",
+  'outbox.mail.once_more': "Send it again",
   'outbox.mail.none': "No letter has gone out yet.",
   'outbox.mail.none_told': "What the school writes to people is laid out here instead of being mailed: sign-in links, warnings before a trial ends, and what is written by hand.",
   'outbox.mail.told': "{count, plural, one {# letter} other {# letters}}, the latest first. They stand here instead of being mailed.",
@@ -1308,7 +1346,7 @@ export const keepWords = {
   'setoff.not_holds': "holds no pass of",
   'setoff.anybody': "anybody",
   'setoff.then': "Then",
-  'setoff.steps': "{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} pause_pass {pause a pass} end_pass {end a pass} write {write a letter} tell {tell a system of others} other {{step}}}",
+  'setoff.steps': "{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} pause_pass {pause a pass} end_pass {end a pass} join_list {put on the mailing list} write {write a letter} tell {tell a system of others} other {{step}}}",
   'setoff.add': "Add a step",
   'setoff.which': "Which?",
   'setoff.step_out': "Take out",
@@ -2161,6 +2199,44 @@ export interface KeepParts {
   'outbox.stand_ins': never;
   'outbox.letters': never;
   'outbox.shop': never;
+  'outbox.contacts': never;
+  'outbox.wire': never;
+  'outbox.list.none': never;
+  'outbox.list.none_told': never;
+  'outbox.list.told': 'count';
+  'outbox.list.label': never;
+  'outbox.list.all': never;
+  'outbox.list.csv': never;
+  'outbox.list.caption': never;
+  'outbox.list.name': never;
+  'outbox.list.email': never;
+  'outbox.list.labels': never;
+  'outbox.list.since': never;
+  'outbox.list.source': never;
+  'outbox.messages.none': never;
+  'outbox.messages.none_told': never;
+  'outbox.messages.told': 'count';
+  'outbox.messages.way': never;
+  'outbox.messages.ways': 'way';
+  'outbox.messages.system': never;
+  'outbox.messages.state': never;
+  'outbox.messages.all': never;
+  'outbox.messages.states': 'state';
+  'outbox.messages.about': 'way' | 'system' | 'when';
+  'outbox.messages.again': never;
+  'outbox.mail.find': never;
+  'outbox.mail.find_label': never;
+  'outbox.mail.find_hint': never;
+  'outbox.mail.state_label': never;
+  'outbox.mail.any_state': never;
+  'outbox.mail.found': 'count';
+  'outbox.mail.everything': never;
+  'outbox.mail.as_text': never;
+  'outbox.mail.as_it_looks': never;
+  'outbox.mail.from': never;
+  'outbox.mail.addressee': never;
+  'outbox.mail.subject': never;
+  'outbox.mail.once_more': never;
   'outbox.mail.none': never;
   'outbox.mail.none_told': never;
   'outbox.mail.told': 'count';

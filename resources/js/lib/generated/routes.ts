@@ -84,6 +84,9 @@ export const routes: Config['routes'] = {
   'keep.letters.sample': {"uri":"keep/notices/letters/{kind}/sample","methods":["POST"],"parameters":["kind"]},
   'keep.letters.save': {"uri":"keep/notices/letters/{kind}","methods":["PUT"],"parameters":["kind"]},
   'keep.letters.usual': {"uri":"keep/notices/letters/{kind}","methods":["DELETE"],"parameters":["kind"]},
+  'keep.list': {"uri":"keep/outbox/list","methods":["GET","HEAD"]},
+  'keep.list.csv': {"uri":"keep/outbox/list.csv","methods":["GET","HEAD"]},
+  'keep.messages': {"uri":"keep/outbox/messages","methods":["GET","HEAD"]},
   'keep.notices': {"uri":"keep/notices","methods":["GET","HEAD"]},
   'keep.notices.copies': {"uri":"keep/notices/copies","methods":["GET","HEAD"]},
   'keep.notices.let-go': {"uri":"keep/notices/{case}","methods":["DELETE"],"parameters":["case"]},
@@ -265,6 +268,9 @@ declare module 'ziggy-js' {
     'keep.letters.sample': [{"name":"kind","required":true}];
     'keep.letters.save': [{"name":"kind","required":true}];
     'keep.letters.usual': [{"name":"kind","required":true}];
+    'keep.list': [];
+    'keep.list.csv': [];
+    'keep.messages': [];
     'keep.notices': [];
     'keep.notices.copies': [];
     'keep.notices.let-go': [{"name":"case","required":true}];

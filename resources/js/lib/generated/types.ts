@@ -42,7 +42,7 @@ export type RulesVersion = 'draft' | 'published' | 'both';
 
 export type State = 'open' | 'locked' | 'hidden';
 
-export type StepKind = 'give-pass' | 'hand-out' | 'give-label' | 'take-label' | 'extend-pass' | 'pause-pass' | 'end-pass' | 'write' | 'tell';
+export type StepKind = 'give-pass' | 'hand-out' | 'give-label' | 'take-label' | 'extend-pass' | 'pause-pass' | 'end-pass' | 'join-list' | 'write' | 'tell';
 
 export type VantageKind = 'visitor' | 'guest' | 'member' | 'holder' | 'person' | 'observer';
 
@@ -621,9 +621,27 @@ export interface LettersPage {
   mayEdit: boolean;
 }
 
+export interface ListContactRow {
+  person: number;
+  name: string;
+  email: string;
+  labels: string[];
+  since: string;
+  source: string;
+}
+
 export interface Looking {
   learners: FoundPerson[];
   observed: number | null;
+}
+
+export interface MailingListPage {
+  contacts: ListContactRow[];
+  labels: string[];
+  label: string | null;
+  total: number;
+  page: number;
+  pages: number;
 }
 
 export interface MarkRow {
@@ -853,6 +871,8 @@ export interface OpeningRule {
 
 export interface OutboxPage {
   letters: SentLetter[];
+  find: string | null;
+  state: string | null;
   total: number;
   page: number;
   pages: number;
@@ -1220,6 +1240,9 @@ export interface SentLetter {
   when: string;
   state: 'waiting' | 'sent' | 'failed' | 'stopped';
   problem: string | null;
+  from: string;
+  again: boolean;
+  tries: number;
 }
 
 export interface Sentence {
@@ -1541,6 +1564,30 @@ export interface WhyLink {
   plan: string | null;
   vantage: string | null;
   at: number | null;
+}
+
+export interface WirePage {
+  rows: WireRow[];
+  systems: NumberPick[];
+  way: 'out' | 'in';
+  system: number | null;
+  state: string | null;
+  total: number;
+  page: number;
+  pages: number;
+}
+
+export interface WireRow {
+  key: string;
+  incoming: boolean;
+  event: number | null;
+  system: string;
+  type: string;
+  when: string;
+  state: 'waiting' | 'taken' | 'failed';
+  body: string;
+  signature: string[];
+  answered: string | null;
 }
 
 export interface WorkspacePage {
