@@ -89,6 +89,8 @@ final class TriggerWords
             $only->notLabel === null ? null : Say::text('triggers.only.not_label', ['label' => self::set($only->notLabel)]),
             $only->holds === null ? null : Say::text('triggers.only.holds', ['offer' => self::set($this->offer($only->holds))]),
             $only->notHolds === null ? null : Say::text('triggers.only.not_holds', ['offer' => self::set($this->offer($only->notHolds))]),
+            $only->holdsCourse === null ? null : Say::text('triggers.only.holds_course', ['course' => self::set($this->item($only->holdsCourse, null))]),
+            $only->row === null ? null : Say::text('triggers.only.row', ['row' => strtr($only->row, '-', '_'), 'item' => self::set($this->item($only->course, $only->item))]),
         ]));
     }
 

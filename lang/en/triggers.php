@@ -36,6 +36,8 @@ return [
         'not_label' => 'do not have the label {label}',
         'holds' => 'hold a pass of {offer}',
         'not_holds' => 'hold no pass of {offer}',
+        'holds_course' => 'hold a pass of the course {course}',
+        'row' => '{row, select, done {have finished {item}} not_done {have not finished {item}} open {have {item} open to them} other {do not have {item} open to them}}',
     ],
     'step' => [
         'give-pass' => 'give {offer}',
@@ -67,6 +69,8 @@ return [
         'not_label' => 'They have the label {label}.',
         'holds' => 'They hold no pass of {offer} that is in force.',
         'not_holds' => 'They hold a pass of {offer}.',
+        'holds_course' => 'They hold no pass of the course {course} that is in force.',
+        'row' => '{row, select, done {They have not finished {item}.} not_done {They have finished {item}.} open {{item} is not open to them.} other {{item} is open to them.}}',
     ],
     'cause' => [
         'form-sent' => 'sent the form {form}',

@@ -103,6 +103,15 @@ final class EventsTest extends TestCase
                 $test->act('label', ['eira', 'ragna'], ['label' => 'keen']);
                 $test->act('label', ['ylva'], ['label' => 'other']);
             }, ['eira got the label keen', 'ragna got the label keen']],
+            'a label comes with a pass' => [new When('label-given', label: 'framed'), static function (self $test): void {
+                Offer::query()->where('key', 'frames-pass')->firstOrFail()->update(['labels' => ['framed']]);
+                app(MakePass::class)($test->person('jonas'), Offer::query()->where('key', 'frames-pass')->firstOrFail(), now()->getTimestamp());
+                app(MakePass::class)($test->person('jonas'), Offer::query()->where('key', 'taster')->firstOrFail(), now()->getTimestamp());
+            }, ['jonas got the label framed']],
+            'a label goes with a pass' => [new When('label-taken', label: 'framed'), static function (self $test): void {
+                Offer::query()->where('key', 'yard-trial')->firstOrFail()->update(['labels' => ['framed']]);
+                Pass::query()->where('person_id', $test->person('solveig')->id)->update(['ends_at' => '2026-03-10 13:30:00']);
+            }, ['solveig lost the label framed']],
             'a label is taken' => [new When('label-taken', label: 'oar-bonus'), static fn (self $test) => $test->act('unlabel', ['jorunn', 'eira'], ['label' => 'oar-bonus']), ['jorunn lost the label oar-bonus']],
             'somebody has only looked' => [new When('only-samples', days: 5), static function (self $test): void {
                 foreach (['jonas', 'eira'] as $who) {

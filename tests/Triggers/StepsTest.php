@@ -78,6 +78,13 @@ final class StepsTest extends TestCase
             'not a label' => [new Only(notLabel: 'oar-bonus'), ['eira', 'jonas']],
             'a pass' => [new Only(holds: 'apprentice-pass'), ['eira']],
             'no pass' => [new Only(notHolds: 'apprentice-pass'), ['jonas', 'jorunn']],
+            'a pass of a course' => [new Only(holdsCourse: 'clinker'), ['eira', 'jorunn']],
+            'a lesson finished' => [new Only(row: 'done', course: 'clinker', item: 'l-planes'), ['jorunn']],
+            'a lesson not finished' => [new Only(row: 'not-done', course: 'clinker', item: 'l-planes'), ['eira', 'jonas']],
+            'a module finished' => [new Only(row: 'done', course: 'clinker', item: 'm-start'), ['eira', 'jorunn']],
+            'a row that is open to them' => [new Only(row: 'open', course: 'clinker', item: 'l-planes'), ['eira', 'jorunn']],
+            'a row that is not' => [new Only(row: 'not-open', course: 'clinker', item: 'l-garboard'), ['eira', 'jonas', 'jorunn']],
+            'a row that is gone' => [new Only(row: 'open', course: 'clinker', item: 'gone'), []],
             'both' => [new Only(notLabel: 'oar-bonus', notHolds: 'apprentice-pass'), ['jonas']],
         ];
     }

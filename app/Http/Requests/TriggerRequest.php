@@ -49,6 +49,7 @@ final class TriggerRequest extends FormRequest
             'when.type' => ['nullable', 'string', 'max:200'],
             'when.from' => ['nullable', 'integer', 'between:0,100'],
             'when.to' => ['nullable', 'integer', 'between:1,101'],
+            'only.row' => ['nullable', 'string', Rule::in(Only::ROWS)],
             'only.*' => ['nullable', 'string', 'max:200'],
             'steps' => ['required', 'array', 'list', 'between:1,10'],
             'steps.*.do' => ['required', 'string', Rule::enum(StepKind::class)],
@@ -86,6 +87,12 @@ final class TriggerRequest extends FormRequest
                     $validator->errors()->add($field, $message);
                 }
             }
+            foreach ($this->filled('only.row') ? $this->lacking(['course', 'item'], 'only', optional: []) : [] as $field => $message) {
+                $validator->errors()->add($field, $message);
+            }
+            if ($this->filled('only.holdsCourse') && app(CourseShelf::class)->byKey((string) $this->text('only.holdsCourse')) === null) {
+                $validator->errors()->add('only.holdsCourse', Say::text('refused.trigger_request.course'));
+            }
             foreach (['holds', 'notHolds'] as $field) {
                 if ($this->filled("only.{$field}") && ! self::isOffer($this->input("only.{$field}"))) {
                     $validator->errors()->add("only.{$field}", Say::text('refused.trigger_request.offer'));
@@ -105,7 +112,8 @@ final class TriggerRequest extends FormRequest
 
     public function spec(): TriggerSpec
     {
-        $only = new Only($this->text('only.label'), $this->text('only.notLabel'), $this->text('only.holds'), $this->text('only.notHolds'));
+        $row = $this->text('only.row');
+        $only = new Only($this->text('only.label'), $this->text('only.notLabel'), $this->text('only.holds'), $this->text('only.notHolds'), $this->text('only.holdsCourse'), $row, $row === null ? null : $this->text('only.course'), $row === null ? null : $this->text('only.item'));
         $takes = EventKind::from($this->string('when.event')->toString())->takes();
         $has = fn (string $field): ?string => in_array($field, $takes, true) ? $this->text("when.{$field}") : null;
         $counts = fn (string $field): ?int => in_array($field, $takes, true) && $this->filled("when.{$field}") ? $this->integer("when.{$field}") : null;

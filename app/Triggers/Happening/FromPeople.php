@@ -8,6 +8,7 @@ use App\Access\SchoolClock;
 use App\Database\Value;
 use App\Models\Activity;
 use App\Models\ItemVisit;
+use App\Models\Offer;
 use App\Models\Pass;
 use App\Triggers\Spec\EventKind;
 use App\Triggers\Spec\When;
@@ -25,8 +26,8 @@ final readonly class FromPeople
     {
         return match ($when->kind()) {
             EventKind::AccountMade => $this->lines('person.made', null, $when, $from, $to),
-            EventKind::LabelGiven => $this->lines('label.given', 'after', $when, $from, $to),
-            EventKind::LabelTaken => $this->lines('label.taken', 'before', $when, $from, $to),
+            EventKind::LabelGiven => [...$this->lines('label.given', 'after', $when, $from, $to), ...$this->byPasses('starts_at', $when, $from, $to)],
+            EventKind::LabelTaken => [...$this->lines('label.taken', 'before', $when, $from, $to), ...$this->byPasses('ends_at', $when, $from, $to)],
             default => $this->samples($when, $from, $to),
         };
     }
@@ -44,6 +45,25 @@ final readonly class FromPeople
             if ($label === $when->label) {
                 $found[] = new Happening("line {$line->id}", (int) $line->person_id, $line->happened_at->getTimestamp(), Say::text("triggers.cause.{$when->event}", ['label' => (string) $label]));
             }
+        }
+
+        return $found;
+    }
+
+    /**
+     * What passes give as long as they are in force: it comes as one begins, and goes as one ends.
+     *
+     * @param  'starts_at'|'ends_at'  $edge
+     * @return list<Happening>
+     */
+    private function byPasses(string $edge, When $when, int $from, int $to): array
+    {
+        $giving = Offer::query()->where('labels', '!=', '[]')->get()->filter(static fn (Offer $offer): bool => in_array($when->label, $offer->labels, true))->modelKeys();
+        $passes = $giving === [] ? [] : Pass::query()->whereIn('offer_id', $giving)->where('state', 'active')->whereBetween($edge, [Happening::stamp($from), Happening::stamp($to)])->orderBy('id')->limit(Happening::MOST)->get();
+        $found = [];
+        foreach ($passes as $pass) {
+            $at = $edge === 'starts_at' ? $pass->starts_at : $pass->ends_at;
+            $found[] = new Happening("{$edge} {$pass->id}", $pass->person_id, $at?->getTimestamp() ?? $to, Say::text("triggers.cause.{$when->event}", ['label' => (string) $when->label]));
         }
 
         return $found;

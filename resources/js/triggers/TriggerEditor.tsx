@@ -12,6 +12,8 @@ import ui from '../ui/ui.module.css';
 
 const EVENTS: EventKind[] = ['form-sent', 'offer-taken', 'offer-renewed', 'payment-missed', 'refunded', 'account-made', 'pass-begins', 'pass-ends-in', 'pass-ends', 'finished', 'course-finished', 'quiz-scored', 'label-given', 'label-taken', 'only-samples', 'outside-event'];
 
+const ROWS: NonNullable<Only['row']>[] = ['done', 'not-done', 'open', 'not-open'];
+
 export interface TriggerFields {
   version: number;
   name: string;
@@ -24,7 +26,7 @@ const EMPTY_STEP = { offer: null, course: null, item: null, label: null, days: n
 
 function fieldsOf(trigger: TriggerForm | null): TriggerFields {
   return trigger === null
-    ? { version: 0, name: '', when: { event: 'finished', offer: null, course: null, item: null, label: null, days: null, from: null, to: null, form: null, system: null, type: null }, only: { label: null, notLabel: null, holds: null, notHolds: null }, steps: [] }
+    ? { version: 0, name: '', when: { event: 'finished', offer: null, course: null, item: null, label: null, days: null, from: null, to: null, form: null, system: null, type: null }, only: { label: null, notLabel: null, holds: null, notHolds: null, holdsCourse: null, row: null, course: null, item: null }, steps: [] }
     : { version: trigger.version, name: trigger.name, when: { ...trigger.when }, only: { ...trigger.only }, steps: trigger.steps.map((step) => ({ ...step })) };
 }
 
@@ -74,7 +76,29 @@ export function TriggerEditor({ page, trigger, onLeave, onLetGo }: Props) {
           <LabelField label={say('setoff.not_label')} labels={page.labels} value={data.only.notLabel} error={errors['only.notLabel']} disabled={disabled} onChange={(notLabel) => setData('only', { ...data.only, notLabel })} />
           <OfferField label={say('setoff.holds')} any={say('setoff.anybody')} offers={page.offers} value={data.only.holds} error={errors['only.holds']} disabled={disabled} onChange={(holds) => setData('only', { ...data.only, holds })} />
           <OfferField label={say('setoff.not_holds')} any={say('setoff.anybody')} offers={page.offers} value={data.only.notHolds} error={errors['only.notHolds']} disabled={disabled} onChange={(notHolds) => setData('only', { ...data.only, notHolds })} />
+          <Select
+            label={say('setoff.holds_course')}
+            searchable
+            clearable
+            disabled={disabled}
+            placeholder={say('setoff.anybody')}
+            data={page.courses.map(({ key, title }) => ({ value: key, label: title }))}
+            value={data.only.holdsCourse}
+            error={errors['only.holdsCourse']}
+            onChange={(holdsCourse) => setData('only', { ...data.only, holdsCourse })}
+          />
+          <Select
+            label={say('setoff.row')}
+            clearable
+            disabled={disabled}
+            placeholder={say('setoff.rows', { row: 'nothing' })}
+            data={ROWS.map((row) => ({ value: row, label: say('setoff.rows', { row: row.replaceAll('-', '_') }) }))}
+            value={data.only.row}
+            error={errors['only.row']}
+            onChange={(row) => setData('only', { ...data.only, row: row as Only['row'] })}
+          />
         </div>
+        {data.only.row !== null && <RowFields courses={page.courses} course={data.only.course} item={data.only.item} wholeCourse={false} errors={errors} at="only" disabled={disabled} onChange={(chosen) => setData('only', { ...data.only, ...chosen })} />}
       </fieldset>
       <fieldset>
         <legend>{say('setoff.then')}</legend>

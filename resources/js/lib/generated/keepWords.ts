@@ -1345,6 +1345,9 @@ export const keepWords = {
   'setoff.holds': "holds a pass of",
   'setoff.not_holds': "holds no pass of",
   'setoff.anybody': "anybody",
+  'setoff.holds_course': "holds a pass of the course",
+  'setoff.row': "and of a row",
+  'setoff.rows': "{row, select, done {has finished it} not_done {has not finished it} open {has it open} not_open {does not have it open} other {nothing}}",
   'setoff.then': "Then",
   'setoff.steps': "{step, select, give_pass {give a pass} hand_out {hand out a row} give_label {give a label} take_label {take a label} extend_pass {extend a pass} pause_pass {pause a pass} end_pass {end a pass} join_list {put on the mailing list} write {write a letter} tell {tell a system of others} other {{step}}}",
   'setoff.add': "Add a step",
@@ -2790,6 +2793,9 @@ export interface KeepParts {
   'setoff.holds': never;
   'setoff.not_holds': never;
   'setoff.anybody': never;
+  'setoff.holds_course': never;
+  'setoff.row': never;
+  'setoff.rows': 'row';
   'setoff.then': never;
   'setoff.steps': 'step';
   'setoff.add': never;

@@ -859,6 +859,10 @@ export interface Only {
   notLabel: string | null;
   holds: string | null;
   notHolds: string | null;
+  holdsCourse: string | null;
+  row: 'done' | 'not-done' | 'open' | 'not-open' | null;
+  course: string | null;
+  item: string | null;
 }
 
 export interface OpeningRule {
