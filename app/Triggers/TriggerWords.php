@@ -40,7 +40,7 @@ final class TriggerWords
         return Sentence::of(Say::text('triggers.sentence', [
             'when' => $this->when($spec->when),
             'only' => $only === [] ? '' : Say::text('triggers.if', ['only' => self::listed($only)]),
-            'then' => self::listed(array_map($this->step(...), $spec->steps)),
+            'then' => self::listed(array_map($this->step(...), $spec->steps, array_keys($spec->steps))),
         ]));
     }
 
@@ -48,16 +48,16 @@ final class TriggerWords
     public function when(When $when): string
     {
         return Say::text("triggers.when.{$when->event}", [
-            'offer' => self::set($when->offer === null ? Say::text('triggers.any_offer') : $this->offer($when->offer)),
-            'item' => self::set($this->item($when->course, $when->item)),
-            'course' => self::set($this->item($when->course, null)),
-            'label' => self::set((string) $when->label),
-            'form' => self::set($this->form($when->form)),
-            'system' => self::set($this->outside($when->system)),
-            'type' => self::set((string) $when->type),
-            'days' => self::set(Say::text('triggers.days', ['days' => $when->days ?? 0])),
-            'from' => self::set((string) ($when->from ?? 0)),
-            'to' => self::set((string) ($when->to ?? 101)),
+            'offer' => self::set($when->offer === null ? Say::text('triggers.any_offer') : $this->offer($when->offer), 'when.offer'),
+            'item' => self::set($this->item($when->course, $when->item), 'when.item'),
+            'course' => self::set($this->item($when->course, null), 'when.course'),
+            'label' => self::set((string) $when->label, 'when.label'),
+            'form' => self::set($this->form($when->form), 'when.form'),
+            'system' => self::set($this->outside($when->system), 'when.system'),
+            'type' => self::set((string) $when->type, 'when.type'),
+            'days' => self::set(Say::text('triggers.days', ['days' => $when->days ?? 0]), 'when.days'),
+            'from' => self::set((string) ($when->from ?? 0), 'when.from'),
+            'to' => self::set((string) ($when->to ?? 101), 'when.to'),
             'band' => match (true) {
                 ($when->to ?? 101) > 100 => 'from',
                 ($when->from ?? 0) === 0 => 'below',
@@ -66,18 +66,21 @@ final class TriggerWords
         ]);
     }
 
-    public function step(Step $step): string
+    /** @param  int  $index  which of its steps it is */
+    public function step(Step $step, int $index = 0): string
     {
         $days = $step->days === null ? 'good' : 'days';
 
+        $at = "steps.{$index}";
+
         return Say::text("triggers.step.{$step->do}", [
-            'offer' => self::set($step->offer === null ? '' : $this->offer($step->offer)),
-            'item' => self::set($this->item($step->course, $step->item)),
-            'label' => self::set((string) $step->label),
-            'subject' => self::set((string) $step->subject),
-            'outside' => self::set($this->outside($step->outside)),
+            'offer' => self::set($step->offer === null ? '' : $this->offer($step->offer), "{$at}.offer"),
+            'item' => self::set($this->item($step->course, $step->item), "{$at}.item"),
+            'label' => self::set((string) $step->label, "{$at}.label"),
+            'subject' => self::set((string) $step->subject, "{$at}.subject"),
+            'outside' => self::set($this->outside($step->outside), "{$at}.outside"),
             'lasts' => $step->kind() === StepKind::ExtendPass ? 'days' : $days,
-            'days' => self::set(Say::text('triggers.days', ['days' => $step->days ?? 0])),
+            'days' => self::set(Say::text('triggers.days', ['days' => $step->days ?? 0]), "{$at}.days"),
         ]);
     }
 
@@ -85,12 +88,12 @@ final class TriggerWords
     private function only(Only $only): array
     {
         return array_values(array_filter([
-            $only->label === null ? null : Say::text('triggers.only.label', ['label' => self::set($only->label)]),
-            $only->notLabel === null ? null : Say::text('triggers.only.not_label', ['label' => self::set($only->notLabel)]),
-            $only->holds === null ? null : Say::text('triggers.only.holds', ['offer' => self::set($this->offer($only->holds))]),
-            $only->notHolds === null ? null : Say::text('triggers.only.not_holds', ['offer' => self::set($this->offer($only->notHolds))]),
-            $only->holdsCourse === null ? null : Say::text('triggers.only.holds_course', ['course' => self::set($this->item($only->holdsCourse, null))]),
-            $only->row === null ? null : Say::text('triggers.only.row', ['row' => strtr($only->row, '-', '_'), 'item' => self::set($this->item($only->course, $only->item))]),
+            $only->label === null ? null : Say::text('triggers.only.label', ['label' => self::set($only->label, 'only.label')]),
+            $only->notLabel === null ? null : Say::text('triggers.only.not_label', ['label' => self::set($only->notLabel, 'only.notLabel')]),
+            $only->holds === null ? null : Say::text('triggers.only.holds', ['offer' => self::set($this->offer($only->holds), 'only.holds')]),
+            $only->notHolds === null ? null : Say::text('triggers.only.not_holds', ['offer' => self::set($this->offer($only->notHolds), 'only.notHolds')]),
+            $only->holdsCourse === null ? null : Say::text('triggers.only.holds_course', ['course' => self::set($this->item($only->holdsCourse, null), 'only.holdsCourse')]),
+            $only->row === null ? null : Say::text('triggers.only.row', ['row' => strtr($only->row, '-', '_'), 'item' => self::set($this->item($only->course, $only->item), 'only.item')]),
         ]));
     }
 
@@ -102,9 +105,10 @@ final class TriggerWords
         return $parts === [] ? (string) $last : Say::text('triggers.and', ['parts' => implode(', ', $parts), 'last' => (string) $last]);
     }
 
-    private static function set(string $words): string
+    /** @param  string  $of  name of the field in which it is set */
+    private static function set(string $words, string $of): string
     {
-        return Sentence::title($words);
+        return Sentence::title($words, $of);
     }
 
     private function offer(string $key): string

@@ -15,15 +15,22 @@ final readonly class Sentence
 
     private const END = "\u{E001}";
 
+    /** After the name of what a title stands for. */
+    private const OF = "\u{E002}";
+
     /** @param  list<SentencePart>  $segments */
     private function __construct(#[OA\Property(items: new OA\Items(ref: SentencePart::class))] public array $segments)
     {
     }
 
-    /** A title as it goes into words of which a sentence is made. */
-    public static function title(string $title): string
+    /**
+     * A title as it goes into words of which a sentence is made.
+     *
+     * @param  ?string  $of  names the field that it stands for, where it can be set
+     */
+    public static function title(string $title, ?string $of = null): string
     {
-        return self::BEGIN.$title.self::END;
+        return self::BEGIN.($of === null ? '' : $of.self::OF).$title.self::END;
     }
 
     /** @param  string  $words  said already, with titles in them as {@see title} marks them */
@@ -32,7 +39,8 @@ final readonly class Sentence
         $segments = [];
         foreach (preg_split('/'.self::BEGIN.'(.*?)'.self::END.'/su', $words, flags: PREG_SPLIT_DELIM_CAPTURE) ?: [] as $index => $text) {
             if ($text !== '' || $index % 2 === 1) {
-                $segments[] = new SentencePart($text, $index % 2 === 1);
+                $parts = explode(self::OF, $text, 2);
+                $segments[] = new SentencePart($parts[1] ?? $text, $index % 2 === 1, isset($parts[1]) ? $parts[0] : null);
             }
         }
 

@@ -14,6 +14,7 @@ use App\School\Tokens\Ability;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Cartridges\MakesCartridges;
 use Tests\TestCase;
 
 /** People, and what is done to them, from outside: as the pages do it. */
@@ -174,6 +175,40 @@ final class PeopleTest extends TestCase
         self::assertEqualsCanonicalizing(['spring', 'boats'], Label::query()->where('person_id', $made->id)->pluck('label')->all());
         self::assertSame(1, Pass::query()->where('person_id', $made->id)->count());
         $this->ask('POST', "/imports/{$import->id}/people")->assertStatus(409);
+    }
+
+    public function test_a_bundle_of_rosters_is_read_by_its_classes(): void
+    {
+        $bundle = MakesCartridges::zip([
+            'users.csv' => "sourcedId,status,enabledUser,givenName,familyName,email,role\nu1,active,true,Vigdis,Holm,vigdis@alder.test,student\nu2,active,true,Runa,Vik,runa.vik@alder.test,student\n",
+            'classes.csv' => "sourcedId,title\nc1,Spring\nc2,Autumn\n",
+            'enrollments.csv' => "sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c2,u2,student\n",
+        ]);
+        $token = $this->token(Ability::cases());
+        $zip = ['Content-Type' => 'application/zip'];
+        self::assertSame('classes', $this->body($this->send('POST', '/imports?classes=c9%3Dtaster', $bundle, $token, $zip)->assertStatus(422))['parameter']);
+        self::assertSame('classes', $this->body($this->send('POST', '/imports?classes=c1%3Dnothing', $bundle, $token, $zip)->assertStatus(422))['parameter']);
+        $told = $this->body($this->send('POST', '/imports?classes=c1%3Dtaster', $bundle, $token, $zip)->assertStatus(202));
+        self::assertSame(['oneroster', 'ready', ['new' => 1]], [$told['kind'], $told['state'], $told['tally']]);
+        $this->ask('POST', "/imports/{$told['id']}/people")->assertStatus(202);
+
+        self::assertSame(['taster'], Pass::query()->where('person_id', Person::query()->where('email', 'vigdis@alder.test')->firstOrFail()->id)->get()->map(static fn (Pass $pass): string => $pass->offer->key)->all());
+    }
+
+    public function test_many_are_acted_on_at_once_and_all_of_it_is_taken_back(): void
+    {
+        $ids = [];
+        for ($number = 0; $number < 150; $number++) {
+            $ids[] = Person::query()->create(['name' => "Person {$number}", 'email' => "p{$number}@many.test"])->id;
+        }
+        $act = ['do' => 'give', 'people' => $ids, 'offer' => 'taster', 'from' => '2026-03-12T08:00:30+01:00'];
+        $done = $this->body($this->ask('POST', '/people/acts', $act, headers: ['Idempotency-Key' => 'a'])->assertCreated());
+
+        self::assertSame(150, $done['touched']);
+        self::assertSame(150, Pass::query()->whereIn('person_id', $ids)->where('starts_at', '2026-03-12 07:00:30')->count());
+        self::assertSame($done, $this->body($this->ask('POST', '/people/acts', $act, headers: ['Idempotency-Key' => 'a'])));
+        $this->ask('DELETE', "/people/acts/{$done['id']}")->assertStatus(204);
+        self::assertSame(0, Pass::query()->whereIn('person_id', $ids)->count());
     }
 
     public function test_a_file_that_is_none_is_refused_and_not_kept(): void

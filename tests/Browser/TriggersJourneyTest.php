@@ -24,6 +24,9 @@ final class TriggersJourneyTest extends BrowserTestCase
         $this->choose('Course', 'Clinker', within: '.steps');
         $this->choose('Row', 'Launch day', within: '.steps');
         $this->waitForText('.tried', 'When Welcome to the shed is finished, hand out Launch day for good.');
+        // From a word of the sentence to where it is set.
+        $this->find('.tried button[type="button"]')->click();
+        $this->waitForFocus('[data-field="when.item"]');
         $this->choose('Try it on somebody', 'Tuva Myhre');
         $this->waitForText('.tried', 'Hand Launch day out: get it for good');
         $this->named('Make it')->click();

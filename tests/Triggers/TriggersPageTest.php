@@ -122,6 +122,7 @@ final class TriggersPageTest extends TestCase
         $told = $this->postJson('/keep/triggers/try', self::form(['only' => ['label' => 'nobody'], 'person' => $this->person('jonas')->id]))->assertOk();
         self::assertSame(['They do not have the label nobody.', []], [$told->json('against'), $told->json('steps')]);
         // What is not whole yet is no mistake while one types.
+        self::assertSame(['when.item', 'only.label', 'steps.0.label'], array_column((array) $this->postJson('/keep/triggers/try', [...self::form(['only' => ['label' => 'nobody']]), 'when' => ['event' => 'finished', 'course' => 'clinker', 'item' => 'm-tools'], 'steps' => [['do' => 'give-label', 'label' => 'x']]])->json('sentence.segments'), 'of'), 'Each word that can be set says where.');
         self::assertSame('null', $this->postJson('/keep/triggers/try', self::form(['steps' => []]))->assertOk()->getContent());
         self::assertSame([0, 0], [Trigger::query()->count(), TriggerRun::query()->count()]);
     }

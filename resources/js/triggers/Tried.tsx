@@ -11,6 +11,11 @@ import type { TriggerFields } from './TriggerEditor';
 import css from './triggers.module.css';
 import ui from '../ui/ui.module.css';
 
+/** Leads from a word of the sentence to the field that it stands for. */
+function reach(of: string): void {
+  document.querySelector<HTMLElement>(`[data-field="${CSS.escape(of)}"]`)?.focus();
+}
+
 /** What it would do as it is typed, without doing it: of late, and to somebody. */
 export function Tried({ data }: { data: TriggerFields }) {
   const [person, setPerson] = useState<string | null>(null);
@@ -26,7 +31,7 @@ export function Tried({ data }: { data: TriggerFields }) {
     <section className={css.tried} aria-live="polite">
       <h3>{say('setoff.sentence')}</h3>
       <p className={css.sentence}>
-        <Words segments={sentence.segments} />
+        <Words segments={sentence.segments} onChoose={reach} />
       </p>
       <p>{say('setoff.lately', { count: lately })}</p>
       {who.length > 0 && (

@@ -72,11 +72,12 @@ export function TriggerEditor({ page, trigger, onLeave, onLetGo }: Props) {
       <fieldset>
         <legend>{say('setoff.only')}</legend>
         <div className={css.pair}>
-          <LabelField label={say('setoff.has_label')} labels={page.labels} value={data.only.label} error={errors['only.label']} disabled={disabled} onChange={(label) => setData('only', { ...data.only, label })} />
-          <LabelField label={say('setoff.not_label')} labels={page.labels} value={data.only.notLabel} error={errors['only.notLabel']} disabled={disabled} onChange={(notLabel) => setData('only', { ...data.only, notLabel })} />
-          <OfferField label={say('setoff.holds')} any={say('setoff.anybody')} offers={page.offers} value={data.only.holds} error={errors['only.holds']} disabled={disabled} onChange={(holds) => setData('only', { ...data.only, holds })} />
-          <OfferField label={say('setoff.not_holds')} any={say('setoff.anybody')} offers={page.offers} value={data.only.notHolds} error={errors['only.notHolds']} disabled={disabled} onChange={(notHolds) => setData('only', { ...data.only, notHolds })} />
+          <LabelField field="only.label" label={say('setoff.has_label')} labels={page.labels} value={data.only.label} error={errors['only.label']} disabled={disabled} onChange={(label) => setData('only', { ...data.only, label })} />
+          <LabelField field="only.notLabel" label={say('setoff.not_label')} labels={page.labels} value={data.only.notLabel} error={errors['only.notLabel']} disabled={disabled} onChange={(notLabel) => setData('only', { ...data.only, notLabel })} />
+          <OfferField field="only.holds" label={say('setoff.holds')} any={say('setoff.anybody')} offers={page.offers} value={data.only.holds} error={errors['only.holds']} disabled={disabled} onChange={(holds) => setData('only', { ...data.only, holds })} />
+          <OfferField field="only.notHolds" label={say('setoff.not_holds')} any={say('setoff.anybody')} offers={page.offers} value={data.only.notHolds} error={errors['only.notHolds']} disabled={disabled} onChange={(notHolds) => setData('only', { ...data.only, notHolds })} />
           <Select
+            data-field="only.holdsCourse"
             label={say('setoff.holds_course')}
             searchable
             clearable
@@ -155,21 +156,21 @@ interface EventFieldsProps {
 /** What an event asks for besides. */
 function EventFields({ page, when, errors, disabled, onChange }: EventFieldsProps) {
   const percent = (field: 'from' | 'to') => (
-    <NumberInput label={field === 'from' ? say('setoff.from') : say('setoff.to')} {...(field === 'to' ? { description: say('setoff.to_told') } : {})} min={0} max={100} allowDecimal={false} disabled={disabled} value={when[field] ?? ''} error={errors[`when.${field}`]} onChange={(value) => onChange({ [field]: value === '' ? null : Number(value) })} />
+    <NumberInput data-field={`when.${field}`} label={field === 'from' ? say('setoff.from') : say('setoff.to')} {...(field === 'to' ? { description: say('setoff.to_told') } : {})} min={0} max={100} allowDecimal={false} disabled={disabled} value={when[field] ?? ''} error={errors[`when.${field}`]} onChange={(value) => onChange({ [field]: value === '' ? null : Number(value) })} />
   );
-  const days = <NumberInput label={say('setoff.days_field')} min={1} max={365} allowDecimal={false} disabled={disabled} value={when.days ?? ''} error={errors['when.days']} onChange={(value) => onChange({ days: value === '' ? null : Number(value) })} />;
-  const offer = <OfferField label={say('setoff.offer')} any={say('setoff.any_offer')} offers={page.offers} value={when.offer} error={errors['when.offer']} disabled={disabled} onChange={(one) => onChange({ offer: one })} />;
+  const days = <NumberInput data-field="when.days" label={say('setoff.days_field')} min={1} max={365} allowDecimal={false} disabled={disabled} value={when.days ?? ''} error={errors['when.days']} onChange={(value) => onChange({ days: value === '' ? null : Number(value) })} />;
+  const offer = <OfferField field="when.offer" label={say('setoff.offer')} any={say('setoff.any_offer')} offers={page.offers} value={when.offer} error={errors['when.offer']} disabled={disabled} onChange={(one) => onChange({ offer: one })} />;
   const row = (wholeCourse: boolean) => <RowFields courses={page.courses} course={when.course} item={when.item} wholeCourse={wholeCourse} errors={errors} at="when" disabled={disabled} onChange={onChange} />;
   switch (when.event) {
     case 'account-made':
       return null;
     case 'form-sent':
-      return <Select label={say('setoff.form')} searchable allowDeselect={false} disabled={disabled} data={page.forms.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={when.form === null ? null : `${when.form}`} error={errors['when.form']} onChange={(form) => onChange({ form: form === null ? null : Number(form) })} />;
+      return <Select data-field="when.form" label={say('setoff.form')} searchable allowDeselect={false} disabled={disabled} data={page.forms.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={when.form === null ? null : `${when.form}`} error={errors['when.form']} onChange={(form) => onChange({ form: form === null ? null : Number(form) })} />;
     case 'outside-event':
       return (
         <>
-          <Select label={say('setoff.system')} searchable allowDeselect={false} disabled={disabled} data={page.outsides.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={when.system === null ? null : `${when.system}`} error={errors['when.system']} onChange={(system) => onChange({ system: system === null ? null : Number(system) })} />
-          <TextInput label={say('setoff.type')} description={say('setoff.type_told')} maxLength={200} disabled={disabled} value={when.type ?? ''} error={errors['when.type']} onChange={(event) => onChange({ type: event.currentTarget.value })} />
+          <Select data-field="when.system" label={say('setoff.system')} searchable allowDeselect={false} disabled={disabled} data={page.outsides.map(({ id, name }) => ({ value: `${id}`, label: name }))} value={when.system === null ? null : `${when.system}`} error={errors['when.system']} onChange={(system) => onChange({ system: system === null ? null : Number(system) })} />
+          <TextInput data-field="when.type" label={say('setoff.type')} description={say('setoff.type_told')} maxLength={200} disabled={disabled} value={when.type ?? ''} error={errors['when.type']} onChange={(event) => onChange({ type: event.currentTarget.value })} />
         </>
       );
     case 'offer-taken':
@@ -202,7 +203,7 @@ function EventFields({ page, when, errors, disabled, onChange }: EventFieldsProp
       );
     case 'label-given':
     case 'label-taken':
-      return <LabelField label={say('setoff.label')} labels={page.labels} value={when.label} error={errors['when.label']} disabled={disabled} onChange={(label) => onChange({ label })} />;
+      return <LabelField field="when.label" label={say('setoff.label')} labels={page.labels} value={when.label} error={errors['when.label']} disabled={disabled} onChange={(label) => onChange({ label })} />;
     case 'only-samples':
       return days;
   }

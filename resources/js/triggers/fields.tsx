@@ -5,6 +5,8 @@ import { say } from '../lib/keepSay';
 import css from './triggers.module.css';
 
 interface FieldProps {
+  /** By which a word of the sentence finds it. */
+  field: string;
   label: string;
   value: string | null;
   error: string | undefined;
@@ -12,13 +14,13 @@ interface FieldProps {
   onChange: (value: string | null) => void;
 }
 
-export function OfferField({ label, any, offers, value, error, disabled, onChange }: FieldProps & { any?: string; offers: TriggersPage['offers'] }) {
-  return <Select label={label} searchable clearable={any !== undefined} {...(any === undefined ? {} : { placeholder: any })} allowDeselect={any !== undefined} disabled={disabled} data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={value} error={error} onChange={onChange} />;
+export function OfferField({ field, label, any, offers, value, error, disabled, onChange }: FieldProps & { any?: string; offers: TriggersPage['offers'] }) {
+  return <Select data-field={field} label={label} searchable clearable={any !== undefined} {...(any === undefined ? {} : { placeholder: any })} allowDeselect={any !== undefined} disabled={disabled} data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={value} error={error} onChange={onChange} />;
 }
 
 /** A known label, or any other. */
-export function LabelField({ label, labels, value, error, disabled, onChange }: FieldProps & { labels: string[] }) {
-  return <Autocomplete label={label} maxLength={100} data={labels} disabled={disabled} value={value ?? ''} error={error} onChange={(typed) => onChange(typed === '' ? null : typed)} />;
+export function LabelField({ field, label, labels, value, error, disabled, onChange }: FieldProps & { labels: string[] }) {
+  return <Autocomplete data-field={field} label={label} maxLength={100} data={labels} disabled={disabled} value={value ?? ''} error={error} onChange={(typed) => onChange(typed === '' ? null : typed)} />;
 }
 
 interface RowFieldsProps {
@@ -39,9 +41,9 @@ export function RowFields({ courses, course, item, wholeCourse, errors, at, disa
   const rows = courses.find(({ key }) => key === course)?.rows ?? [];
   return (
     <div className={css.pair}>
-      <Select label={say('setoff.course')} searchable allowDeselect={false} disabled={disabled} data={courses.map(({ key, title }) => ({ value: key, label: title }))} value={course} error={errors[`${at}.course`]} onChange={(one) => onChange({ course: one, item: null })} />
+      <Select data-field={`${at}.course`} label={say('setoff.course')} searchable allowDeselect={false} disabled={disabled} data={courses.map(({ key, title }) => ({ value: key, label: title }))} value={course} error={errors[`${at}.course`]} onChange={(one) => onChange({ course: one, item: null })} />
       {!wholeCourse && (
-        <Select label={say('setoff.item')} searchable allowDeselect={false} disabled={disabled || course === null} data={rows.map(({ key, title, depth }) => ({ value: key, label: `${'\u2003'.repeat(depth)}${title}` }))} value={item} error={errors[`${at}.item`]} onChange={(one) => onChange({ item: one })} />
+        <Select data-field={`${at}.item`} label={say('setoff.item')} searchable allowDeselect={false} disabled={disabled || course === null} data={rows.map(({ key, title, depth }) => ({ value: key, label: `${'\u2003'.repeat(depth)}${title}` }))} value={item} error={errors[`${at}.item`]} onChange={(one) => onChange({ item: one })} />
       )}
     </div>
   );

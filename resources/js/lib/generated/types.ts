@@ -1256,6 +1256,7 @@ export interface Sentence {
 export interface SentencePart {
   text: string;
   title: boolean;
+  of?: string;
 }
 
 export interface SharedNoticePage {
