@@ -12,6 +12,7 @@ use App\Models\Person;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use SplFileInfo;
 
 /**
@@ -72,7 +73,7 @@ final class TakeInContents implements ShouldQueue
         $text = $one['link'] === null ? '' : "<{$one['link']}>";
         foreach ($one['files'] as $name) {
             $isPage = preg_match('/\.x?html?$/Di', $name) === 1;
-            if (! $isPage && Medium::query()->where('course_id', $course->id)->where('item_key', $one['item'])->where('name', mb_substr(basename($name), 0, 150))->exists()) {
+            if (! $isPage && Medium::query()->where('course_id', $course->id)->where('item_key', $one['item'])->where('name', Str::limit(basename($name), 150, ''))->exists()) {
                 continue;
             }
             $path = $file->copy($name, $isPage ? self::MOST_PAGE : self::MOST_FILE);

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property ?int $actor_id
- * @property ?string $by name of what had it done, where nobody did
+ * @property ?string $by name of what had it done, where nobody did, or through which the actor did
  * @property string $told
  * @property string $state preparing, prepared, done, undoing or refused
  * @property array<string, mixed> $form what is to be done, as it was asked for

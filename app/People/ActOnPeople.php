@@ -78,7 +78,7 @@ final readonly class ActOnPeople
      *
      * @param  array<string, mixed>  $form  from which the act was made; not needed for a few people
      * @param  ?string  $once  made by the form that asks for it: twice the same is done once
-     * @param  ?string  $by  name of what has it done, where nobody does
+     * @param  ?string  $by  name of what has it done, where nobody does, or through which the actor does
      * @return array{?ActRecord, int} what was done, where anything was; to how many people
      *
      * @throws CannotAct
@@ -89,7 +89,7 @@ final readonly class ActOnPeople
         if (count($ids) <= self::IN_PASSING) {
             return DB::transaction(fn (): array => $this->inPassing($act, $ids, $actor, $once, $by));
         }
-        $record = $this->staged->begin($act, $form, $ids, $actor, $once);
+        $record = $this->staged->begin($act, $form, $ids, $actor, $once, $by);
         while ($record->state === 'preparing') {
             $this->staged->prepareSome($record);
         }

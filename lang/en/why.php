@@ -88,6 +88,7 @@ return [
         'tier_too' => '{items} {count, plural, one {is} other {are}} for {tier} too',
     ],
     'given' => [
+        'through' => 'by {name} through {by}',
         'trigger' => 'by the trigger {name}',
         'person' => 'by {name}',
         'program' => 'by the program',

@@ -47,7 +47,7 @@ final readonly class Told
             throw new StatementRefused("{$pointer}/id", Say::text('interface.statements.id'));
         }
         $verb = ($given->verb ?? null) instanceof stdClass ? $given->verb->id ?? null : null;
-        if (! is_string($verb) || filter_var($verb, FILTER_VALIDATE_URL) === false) {
+        if (! is_string($verb) || preg_match('/^[a-z][a-z0-9+.\-]*:\S+$/Diu', $verb) !== 1) {
             throw new StatementRefused("{$pointer}/verb/id", Say::text('interface.statements.verb'));
         }
         [$email, $person] = self::actor($given->actor ?? null, "{$pointer}/actor", $root);

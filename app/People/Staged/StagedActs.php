@@ -45,10 +45,10 @@ final readonly class StagedActs
      * @param  list<int>  $people
      * @param  ?string  $once  made by the form that asks for it
      */
-    public function begin(PeopleAct $act, array $form, array $people, ?Person $actor, ?string $once): ActRecord
+    public function begin(PeopleAct $act, array $form, array $people, ?Person $actor, ?string $once, ?string $by = null): ActRecord
     {
         return DB::transaction(fn (): ActRecord => ($once === null ? null : ActRecord::query()->where('once', $once)->first()) ?? ActRecord::query()->create([
-            'actor_id' => $actor?->id, 'told' => mb_substr($act->told(), 0, 250), 'state' => 'preparing', 'form' => $form, 'people' => $people, 'looked' => 0, 'of' => count($people),
+            'actor_id' => $actor?->id, 'by' => $by, 'told' => mb_substr($act->told(), 0, 250), 'state' => 'preparing', 'form' => $form, 'people' => $people, 'looked' => 0, 'of' => count($people),
             'touched' => 0, 'outcomes' => Outcomes::none()->toJson(), 'once' => $once, 'made_at' => $this->clock->now(), ...ChangesOfPeople::basis(),
         ]));
     }

@@ -100,6 +100,7 @@ final readonly class WhoGave
         foreach ($made as $act) {
             // The latest counts: what was taken back and done again has two.
             $acts[Value::int($act->row_id)] = ['by' => match (true) {
+                is_string($act->by) && is_string($act->name) => Say::text('why.given.through', ['name' => $act->name, 'by' => Sentence::title($act->by)]),
                 is_string($act->by) => Say::text('why.given.trigger', ['name' => Sentence::title($act->by)]),
                 is_string($act->name) => Say::text('why.given.person', ['name' => $act->name]),
                 default => Say::text('why.given.program'),

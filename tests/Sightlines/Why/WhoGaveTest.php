@@ -6,6 +6,8 @@ namespace Tests\Sightlines\Why;
 
 use App\Models\Pass;
 use App\Models\TriggerRun;
+use App\School\Tokens\Ability;
+use App\School\Tokens\MakeToken;
 use App\Triggers\Runs\TakeRunBack;
 use App\Triggers\Spec\Only;
 use App\Triggers\Spec\Step;
@@ -47,6 +49,13 @@ final class WhoGaveTest extends TestCase
         self::assertSame(['open', ['Journeyman pass came to them by Hege Strand, Tue 10 Mar, 13:00.']], $this->given('gro', 'l-welcome'));
         Pass::query()->where('person_id', $this->person('eira')->id)->update(['source' => 'by a file']);
         self::assertSame(['open', ['Apprentice pass is theirs: by a file.']], $this->given('eira', 'l-welcome'));
+    }
+
+    public function test_what_came_through_a_token_is_told_with_its_name(): void
+    {
+        $token = app(MakeToken::class)($this->person('hege'), 'The library', [Ability::ChangePeople], null)[1];
+        $this->postJson('/api/v1/people/acts', ['do' => 'give', 'people' => [$this->person('gro')->id], 'offer' => 'journeyman-pass'], ['Authorization' => "Bearer {$token}"])->assertCreated();
+        self::assertSame(['open', ['Journeyman pass came to them by Hege Strand through The library, Tue 10 Mar, 13:00.']], $this->given('gro', 'l-welcome'));
     }
 
     public function test_of_those_who_are_nobody_by_name_nothing_is_told(): void

@@ -7,6 +7,7 @@ namespace App\Http\Api\Controllers;
 use App\Access\WhoLooks;
 use App\Http\Api\Document\Operation;
 use App\Http\Api\Inputs\Act;
+use App\Http\Api\Middleware\NeedsAbility;
 use App\Http\Api\Middleware\OnceByKey;
 use App\Http\Api\Problems\Problem;
 use App\Http\Api\Problems\ProblemKind;
@@ -38,7 +39,7 @@ final readonly class ActsController
     {
         $body = Body::as($request, Act::class);
         [$act, $people] = $this->read($request, $body);
-        [$record, $touched] = ($this->actOn)($act, $people, WhoLooks::signedIn($request), OnceByKey::once($request), $body->form());
+        [$record, $touched] = ($this->actOn)($act, $people, WhoLooks::signedIn($request), OnceByKey::once($request), $body->form(), NeedsAbility::token($request)?->name);
 
         return new JsonResponse(new ActTold($record?->id, $act->told(), $touched), 201);
     }
