@@ -62,36 +62,12 @@ final class PhpClient
     /** @param  array<string, mixed>  $schema */
     private static function type(array $schema): string
     {
-        if (isset($schema['$ref'])) {
-            return basename(Json::text($schema['$ref']));
-        }
-        if (isset($schema['oneOf'])) {
-            return implode('|', array_map(static fn (mixed $one): string => self::type(Json::object($one)), Json::list($schema['oneOf'])));
-        }
-        $enum = array_values(array_filter(Json::list($schema['enum'] ?? null), is_string(...)));
-        $named = array_map(static fn (string $type): string => match (true) {
-            $type === 'string' && $enum !== [] => implode('|', array_map(static fn (string $one): string => "'{$one}'", $enum)),
-            $type === 'integer' => 'int',
-            $type === 'boolean' => 'bool',
-            $type === 'number' => 'float',
-            $type === 'array' => 'list<'.self::type(Json::object($schema['items'] ?? null)).'>',
-            $type === 'object' => self::shape($schema),
-            default => $type,
-        }, Json::types($schema));
-
-        return $named === [] ? 'mixed' : implode('|', $named);
+        return self::names()->of($schema);
     }
 
-    /** @param  array<string, mixed>  $schema */
-    private static function shape(array $schema): string
+    private static function names(): TypeNames
     {
-        $properties = Json::object($schema['properties'] ?? null);
-        $needed = Json::list($schema['required'] ?? null);
-        if ($properties === []) {
-            return isset($schema['additionalProperties']) && is_array($schema['additionalProperties']) ? 'array<string, '.self::type(Json::object($schema['additionalProperties'])).'>' : 'array<string, mixed>';
-        }
-        $members = array_map(static fn (string $name, mixed $of): string => $name.(in_array($name, $needed, true) ? '' : '?').': '.self::type(Json::object($of)), array_keys($properties), $properties);
-
-        return 'array{'.implode(', ', $members).(($schema['additionalProperties'] ?? null) === true ? ', ...' : '').'}';
+        return new TypeNames(['integer' => 'int', 'boolean' => 'bool', 'number' => 'float'], '|', 'mixed', static fn (string $of): string => "list<{$of}>", static fn (string $of): string => "array<string, {$of}>",
+            static fn (array $members, bool $more): string => 'array{'.implode(', ', $members).($more ? ', ...' : '').'}');
     }
 }
