@@ -82,9 +82,10 @@ final readonly class ApiDocument
 
     private function operation(Route $route, Operation $operation): OperationTold
     {
-        $example = $this->examples->of(self::idOf($route));
+        $id = self::idOf($route);
+        $example = $this->examples->of($id);
 
-        return new OperationTold($route, $operation, $example['request'] ?? [], $example['request']['body'] ?? null, $example['answer']['body'] ?? null);
+        return new OperationTold($id, $route, $operation, $example['request'] ?? [], $example['request']['body'] ?? null, $example['answer']['body'] ?? null);
     }
 
     /** @return array<string, mixed> RFC 9457 */

@@ -32,7 +32,7 @@ final readonly class OperationTold
      * @param  mixed  $answer  body that is answered to that; null: none
      * @param  mixed  $sent  body that is sent with it
      */
-    public function __construct(private Route $route, private Operation $operation, private array $request, private mixed $sent, private mixed $answer)
+    public function __construct(private string $id, private Route $route, private Operation $operation, private array $request, private mixed $sent, private mixed $answer)
     {
         $this->ability = NeedsAbility::of($route);
         $this->hasToken = in_array('auth:sanctum', $route->gatherMiddleware(), true);
@@ -42,9 +42,8 @@ final readonly class OperationTold
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $id = ApiDocument::idOf($this->route);
         $says = trim($this->operation->says.($this->ability === null ? '' : "\n\n".Say::text('interface.document.ability', ['ability' => $this->ability->value])));
-        $told = ['operationId' => $id, 'tags' => [explode('.', $id)[0]], 'summary' => $this->operation->summary, ...($says === '' ? [] : ['description' => $says]), 'security' => $this->security(), 'parameters' => $this->parameters()];
+        $told = ['operationId' => $this->id, 'tags' => [explode('.', $this->id)[0]], 'summary' => $this->operation->summary, ...($says === '' ? [] : ['description' => $says]), 'security' => $this->security(), 'parameters' => $this->parameters()];
         if ($this->operation->takes !== null) {
             $schema = self::schema($this->operation->takes, $this->operation->takesType);
             if ($this->operation->statements && $this->operation->status === 200) {
