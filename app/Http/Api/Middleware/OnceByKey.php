@@ -42,7 +42,7 @@ final readonly class OnceByKey
             throw new Problem(ProblemKind::BadRequest, Say::text('interface.problems_told.key'));
         }
         $token = NeedsAbility::token($request)?->id;
-        $asked = hash('sha256', "{$request->method()} {$request->getRequestUri()}\n{$request->getContent()}");
+        $asked = self::digest($request);
         $kept = $this->begin((int) $token, $key, $asked);
         if ($kept->status !== null) {
             return new \Illuminate\Http\Response((string) $kept->body, $kept->status, [...$kept->headers ?? [], 'Idempotency-Replayed' => 'true']);
@@ -56,6 +56,16 @@ final readonly class OnceByKey
         }
 
         return $response;
+    }
+
+    /** Of what is asked. A file that is sent is never as a whole in memory. */
+    private static function digest(Request $request): string
+    {
+        $hash = hash_init('sha256');
+        hash_update($hash, "{$request->method()} {$request->getRequestUri()}\n");
+        hash_update_stream($hash, $request->getContent(asResource: true));
+
+        return hash_final($hash);
     }
 
     /** By which an act is known again, though its answer was never kept; null where no key came. */
