@@ -26,6 +26,7 @@ return [
         'too-often' => 'That was too often.',
         'broken' => 'Something of ours went wrong.',
         'busy' => 'Somebody else is writing. Nothing was done.',
+        'not-begun' => 'The school was not begun yet.',
     ],
     'problems_told' => [
         'body' => 'What was sent is not as described.',

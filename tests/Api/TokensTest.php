@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Api;
 
+use App\Access\SchoolAddress;
 use App\Http\Api\Document\ApiDocument;
 use App\Http\Api\Middleware\NeedsAbility;
 use App\Models\ApiToken;
@@ -103,6 +104,21 @@ final class TokensTest extends TestCase
                 $this->send('GET', $path, '', $token)->assertStatus(403);
             }
         }
+    }
+
+    public function test_a_school_that_was_not_begun_says_so(): void
+    {
+        $token = $this->token([Ability::Decide]);
+        \Illuminate\Support\Facades\DB::table('schools')->update(['begin_code' => 'x']);
+
+        $refused = $this->call('GET', '/api/v1/decisions?course=clinker&kind=visitor', server: ['HTTP_AUTHORIZATION' => "Bearer {$token}"]);
+        self::assertSame([503, SchoolAddress::of('interface', []).'#not-begun'], [$refused->getStatusCode(), $refused->json('type')]);
+    }
+
+    public function test_what_is_not_there_is_a_problem_too(): void
+    {
+        $this->send('GET', '/nothing', '', null)->assertStatus(404);
+        $this->send('DELETE', '/courses', '', null)->assertStatus(405);
     }
 
     public function test_a_session_is_no_token(): void

@@ -7,6 +7,7 @@ namespace App\Http\Api\Problems;
 use App\Access\SchoolAddress;
 use App\Database\WaitingConnection;
 use App\Drafts\DraftConflict;
+use App\Http\Middleware\NotBegun;
 use App\People\Acts\CannotAct;
 use App\Words\Say;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -55,6 +56,7 @@ final class ProblemAnswers
             $exception instanceof InvalidPlan => self::offences($exception, ''),
             $exception instanceof DraftConflict => new Problem($exception->isUnseen ? ProblemKind::Unseen : ProblemKind::Collision, $exception->getMessage()),
             WaitingConnection::wasBusy($exception) => new Problem(ProblemKind::Busy, headers: ['Retry-After' => '5']),
+            $exception instanceof HttpExceptionInterface && $exception->getMessage() === NotBegun::WHY => new Problem(ProblemKind::NotBegun),
             $exception instanceof HttpExceptionInterface => self::ofStatus($exception),
             default => new Problem(ProblemKind::Broken),
         };

@@ -26,6 +26,7 @@ enum ProblemKind: string
     case TooOften = 'too-often';
     case Broken = 'broken';
     case Busy = 'busy';
+    case NotBegun = 'not-begun';
 
     public function status(): int
     {
@@ -43,7 +44,7 @@ enum ProblemKind: string
             self::VersionNeeded => 428,
             self::TooOften => 429,
             self::Broken => 500,
-            self::Busy => 503,
+            self::Busy, self::NotBegun => 503,
         };
     }
 
