@@ -34,11 +34,13 @@ use SilentKeep\Core\Time\Instant;
 /** What waits to be published: put, rehearsed, published or thrown away. */
 final readonly class DraftsController
 {
+    private const ETAG = ['ETag' => 'The version: to be sent back as `If-Match`.'];
+
     public function __construct(private CoursesBuilder $courses)
     {
     }
 
-    #[Operation('The draft of a course', answers: DraftTold::class, says: 'Its version is its ETag; 0 where there is none.')]
+    #[Operation('The draft of a course', answers: DraftTold::class, says: 'Its version is its ETag; 0 where there is none.', headers: self::ETAG)]
     public function show(Request $request, Course $course): JsonResponse
     {
         Asked::of($request);
@@ -46,7 +48,7 @@ final readonly class DraftsController
         return $this->told($course);
     }
 
-    #[Operation('Puts a plan document into the draft', answers: DraftTold::class, takes: Plan::class, says: 'Of this course alone. It is one edit, and can be undone. Learners see nothing of it.', problems: [ProblemKind::Collision], needsVersion: true)]
+    #[Operation('Puts a plan document into the draft', answers: DraftTold::class, takes: Plan::class, says: 'Of this course alone. It is one edit, and can be undone. Learners see nothing of it.', problems: [ProblemKind::Collision], needsVersion: true, headers: self::ETAG)]
     public function update(Request $request, Course $course, PutPlanInDraft $put): JsonResponse
     {
         Body::type($request);

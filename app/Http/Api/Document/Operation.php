@@ -20,6 +20,7 @@ final readonly class Operation
      * @param  array<int, class-string>  $also  what is answered under other statuses
      * @param  bool  $statements  whether it speaks xAPI, and says in which version
      * @param  bool  $signed  whether it takes a signature in place of a token
+     * @param  array<string, string>  $headers  of the answer: what each says
      * @param  bool  $needsVersion  whether it is to be said which version was read
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class Operation
         public bool $needsVersion = false,
         public bool $statements = false,
         public bool $signed = false,
+        public array $headers = [],
     ) {
     }
 }

@@ -116,7 +116,7 @@ final readonly class OperationTold
         $answers = [];
         foreach ([$this->operation->status => $this->operation->answers] + $this->operation->also as $status => $class) {
             $example = $status === $this->operation->status ? self::example($this->answer) : [];
-            $answers[$status] = ['description' => Say::text("interface.statuses.{$status}")] + ($class === null ? [] : ['content' => [$this->operation->type => ['schema' => self::schema($class, $this->operation->type), ...$example]]]);
+            $answers[$status] = ['description' => Say::text("interface.statuses.{$status}"), ...self::sent($this->sentHeaders())] + ($class === null ? [] : ['content' => [$this->operation->type => ['schema' => self::schema($class, $this->operation->type), ...$example]]]);
         }
 
         return $answers;
@@ -139,7 +139,28 @@ final readonly class OperationTold
         }
         ksort($byStatus);
 
-        return array_map(static fn (array $words): array => ['description' => implode(' ', $words), 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]], $byStatus);
+        $told = [];
+        foreach ($byStatus as $status => $words) {
+            $isForNow = in_array($status, [429, 503], true) || ($status === 409 && $this->once);
+            $told[$status] = ['description' => implode(' ', $words), ...self::sent($isForNow ? ['Retry-After' => Say::text('interface.document.retry')] : []), 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]];
+        }
+
+        return $told;
+    }
+
+    /** @return array<string, string> what each header of an answer says */
+    private function sentHeaders(): array
+    {
+        return [...$this->operation->headers, ...($this->once ? ['Idempotency-Replayed' => Say::text('interface.document.replayed')] : [])];
+    }
+
+    /**
+     * @param  array<string, string>  $headers  what each says
+     * @return array<string, mixed>
+     */
+    private static function sent(array $headers): array
+    {
+        return $headers === [] ? [] : ['headers' => array_map(static fn (string $says): array => ['description' => $says, 'schema' => ['type' => 'string']], $headers)];
     }
 
     private function given(string $in, string $name): mixed
