@@ -104,11 +104,16 @@ return [
         'xapi' => 'The version of xAPI that is spoken.',
         'signed' => 'Covered by the signature, or part of it.',
         'once' => 'Made by whoever asks: what is asked twice with the same key within a day is done once, and answered twice.',
-        'replayed' => 'true, where it was done before with this key.',
-        'retry' => 'Seconds after which to ask again.',
         'problem' => 'Why something was refused (RFC 9457).',
         'parameter' => 'The parameter of the address that is not as it should be.',
         'pointer' => 'JSON pointer (RFC 6901) into what was sent.',
+    ],
+    'headers' => [
+        'cache-control' => 'For how long the answer may be kept, as `kept_for` says it.',
+        'etag' => 'The version: to be sent back as `If-Match`.',
+        'location' => 'Where to ask how far it has come.',
+        'idempotency-replayed' => 'true, where it was done before with this key.',
+        'retry-after' => 'Seconds after which to ask again.',
     ],
     'tags' => [
         'decisions' => 'What somebody may see, and why.',

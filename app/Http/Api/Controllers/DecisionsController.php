@@ -39,7 +39,7 @@ final readonly class DecisionsController
     {
     }
 
-    #[Operation('What one viewer may see of a course, at an instant', answers: Decisions::class, says: 'Name a person by `person` or `email`, or a `kind` of viewer, or an `offer` that somebody takes: exactly one of these.', headers: ['Cache-Control' => 'For how long the answer may be kept, as `kept_for` says it.'])]
+    #[Operation('What one viewer may see of a course, at an instant', answers: Decisions::class, says: 'Name a person by `person` or `email`, or a `kind` of viewer, or an `offer` that somebody takes: exactly one of these.', headers: ['Cache-Control'])]
     #[Parameter('course', 'Key of the course.', required: true)]
     #[Parameter('item', 'Key of the only item that is asked about. Left out: all of them.')]
     #[Parameter('person', 'Id of whoever looks.', ParameterType::Number)]

@@ -34,13 +34,11 @@ use SilentKeep\Core\Time\Instant;
 /** What waits to be published: put, rehearsed, published or thrown away. */
 final readonly class DraftsController
 {
-    private const ETAG = ['ETag' => 'The version: to be sent back as `If-Match`.'];
-
     public function __construct(private CoursesBuilder $courses)
     {
     }
 
-    #[Operation('The draft of a course', answers: DraftTold::class, says: 'Its version is its ETag; 0 where there is none.', headers: self::ETAG)]
+    #[Operation('The draft of a course', answers: DraftTold::class, says: 'Its version is its ETag; 0 where there is none.', headers: ['ETag'])]
     public function show(Request $request, Course $course): JsonResponse
     {
         Asked::of($request);
@@ -48,7 +46,7 @@ final readonly class DraftsController
         return $this->told($course);
     }
 
-    #[Operation('Puts a plan document into the draft', answers: DraftTold::class, takes: Plan::class, says: 'Of this course alone. It is one edit, and can be undone. Learners see nothing of it.', problems: [ProblemKind::Collision], needsVersion: true, headers: self::ETAG)]
+    #[Operation('Puts a plan document into the draft', answers: DraftTold::class, takes: Plan::class, says: 'Of this course alone. It is one edit, and can be undone. Learners see nothing of it.', problems: [ProblemKind::Collision], needsVersion: true, headers: ['ETag'])]
     public function update(Request $request, Course $course, PutPlanInDraft $put): JsonResponse
     {
         Body::type($request);

@@ -33,8 +33,6 @@ final readonly class ImportsController
     /** Bytes. */
     private const LARGEST = 104_857_600;
 
-    private const WHERE = ['Location' => 'Where to ask how far it has come.'];
-
     private const CSV = 'text/csv';
 
     private const BUNDLE = 'application/zip';
@@ -43,7 +41,7 @@ final readonly class ImportsController
     {
     }
 
-    #[Operation('Reads a file of people', answers: ImportTold::class, status: 202, takes: TextFile::class, takesType: self::CSV, says: 'CSV, whose columns are known by their heads, or a OneRoster bundle (`application/zip`). Nobody is brought in before that is asked for.', headers: self::WHERE)]
+    #[Operation('Reads a file of people', answers: ImportTold::class, status: 202, takes: TextFile::class, takesType: self::CSV, says: 'CSV, whose columns are known by their heads, or a OneRoster bundle (`application/zip`). Nobody is brought in before that is asked for.', headers: ['Location'])]
     #[Parameter('name', 'Of the file. Left out: that of its kind.')]
     #[Parameter('offer', 'Key of the offer for those for whom the file names none.')]
     #[Parameter('labels', 'For everybody in it, with commas between them.')]
@@ -74,7 +72,7 @@ final readonly class ImportsController
         return new JsonResponse(ImportTold::of($import), 200, ['Cache-Control' => 'no-store, private']);
     }
 
-    #[Operation('Brings in all who were read, or nobody', answers: ImportTold::class, status: 202, problems: [ProblemKind::Collision], headers: self::WHERE)]
+    #[Operation('Brings in all who were read, or nobody', answers: ImportTold::class, status: 202, problems: [ProblemKind::Collision], headers: ['Location'])]
     public function update(Import $import, ImportPeople $bring): JsonResponse
     {
         try {

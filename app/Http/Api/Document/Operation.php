@@ -20,7 +20,7 @@ final readonly class Operation
      * @param  array<int, class-string>  $also  what is answered under other statuses
      * @param  bool  $statements  whether it speaks xAPI, and says in which version
      * @param  bool  $signed  whether it takes a signature in place of a token
-     * @param  array<string, string>  $headers  of the answer: what each says
+     * @param  list<string>  $headers  of the answer, that say something of it
      * @param  bool  $needsVersion  whether it is to be said which version was read
      */
     public function __construct(

@@ -116,7 +116,7 @@ final readonly class OperationTold
         $answers = [];
         foreach ([$this->operation->status => $this->operation->answers] + $this->operation->also as $status => $class) {
             $example = $status === $this->operation->status ? self::example($this->answer) : [];
-            $answers[$status] = ['description' => Say::text("interface.statuses.{$status}"), ...self::sent($this->sentHeaders())] + ($class === null ? [] : ['content' => [$this->operation->type => ['schema' => self::schema($class, $this->operation->type), ...$example]]]);
+            $answers[$status] = ['description' => Say::text("interface.statuses.{$status}"), ...self::sent([...$this->operation->headers, ...($this->once ? [OnceByKey::REPLAYED] : [])])] + ($class === null ? [] : ['content' => [$this->operation->type => ['schema' => self::schema($class, $this->operation->type), ...$example]]]);
         }
 
         return $answers;
@@ -142,25 +142,24 @@ final readonly class OperationTold
         $told = [];
         foreach ($byStatus as $status => $words) {
             $isForNow = in_array($status, [429, 503], true) || ($status === 409 && $this->once);
-            $told[$status] = ['description' => implode(' ', $words), ...self::sent($isForNow ? ['Retry-After' => Say::text('interface.document.retry')] : []), 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]];
+            $told[$status] = ['description' => implode(' ', $words), ...self::sent($isForNow ? ['Retry-After'] : []), 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]];
         }
 
         return $told;
     }
 
-    /** @return array<string, string> what each header of an answer says */
-    private function sentHeaders(): array
-    {
-        return [...$this->operation->headers, ...($this->once ? ['Idempotency-Replayed' => Say::text('interface.document.replayed')] : [])];
-    }
-
     /**
-     * @param  array<string, string>  $headers  what each says
+     * @param  list<string>  $headers  names
      * @return array<string, mixed>
      */
     private static function sent(array $headers): array
     {
-        return $headers === [] ? [] : ['headers' => array_map(static fn (string $says): array => ['description' => $says, 'schema' => ['type' => 'string']], $headers)];
+        $said = [];
+        foreach ($headers as $name) {
+            $said[$name] = ['description' => Say::text('interface.headers.'.strtolower($name)), 'schema' => ['type' => 'string']];
+        }
+
+        return $said === [] ? [] : ['headers' => $said];
     }
 
     private function given(string $in, string $name): mixed

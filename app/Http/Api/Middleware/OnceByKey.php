@@ -22,6 +22,9 @@ final readonly class OnceByKey
 {
     public const HEADER = 'Idempotency-Key';
 
+    /** Says of an answer that it was given before. */
+    public const REPLAYED = 'Idempotency-Replayed';
+
     /** Seconds after which what was begun and not answered counts as broken off. */
     private const UNDER_WAY = 60;
 
@@ -45,7 +48,7 @@ final readonly class OnceByKey
         $asked = self::digest($request);
         $kept = $this->begin((int) $token, $key, $asked);
         if ($kept->status !== null) {
-            return new \Illuminate\Http\Response((string) $kept->body, $kept->status, [...$kept->headers ?? [], 'Idempotency-Replayed' => 'true']);
+            return new \Illuminate\Http\Response((string) $kept->body, $kept->status, [...$kept->headers ?? [], self::REPLAYED => 'true']);
         }
         $response = self::answered($next($request));
         if ($response->isSuccessful()) {
