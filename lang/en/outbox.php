@@ -28,8 +28,9 @@ return [
         'source' => 'Added',
     ],
     'messages' => [
-        'none' => 'Nothing has gone either way.',
-        'none_told' => 'A trigger tells systems of others what came about, and they tell the school.',
+        'none' => 'Nothing has gone out yet.',
+        'none_such' => 'There is no such message.',
+        'none_told' => 'A trigger tells systems of others what came about. What they tell the school is found under the other way.',
         'told' => '{count, plural, one {# message} other {# messages}}, the latest first.',
         'way' => 'Way',
         'ways' => '{way, select, in {that came in} other {that went out}}',

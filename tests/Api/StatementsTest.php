@@ -8,6 +8,7 @@ use App\Access\SchoolAddress;
 use App\Models\Activity;
 use App\Models\Completion;
 use App\Models\ProgressStatement;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -85,6 +86,25 @@ final class StatementsTest extends TestCase
         self::assertSame('/1/object/id', $refused['errors'][0]['pointer']);
         self::assertSame(0, ProgressStatement::query()->count());
         self::assertSame(0, Completion::query()->where('person_id', 4)->count());
+    }
+
+    public function test_a_long_list_asks_as_often_as_a_short_one(): void
+    {
+        $asked = function (int $count): int {
+            $accounts = array_map(static fn (int $id): array => ['actor' => ['account' => ['homePage' => SchoolAddress::root(), 'name' => (string) $id]]], range(3, $count + 2));
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->ask('POST', '/xapi/statements', array_map(static fn (array $who): array => self::statement('l-launch', $who), $accounts), headers: self::SPEAKS)->assertOk();
+
+            return count(DB::getQueryLog());
+        };
+        $asked(1);
+        Completion::query()->delete();
+        $one = $asked(1);
+        Completion::query()->delete();
+
+        self::assertSame($one, $asked(30));
+        self::assertSame(30, Completion::query()->where('item_key', 'l-launch')->count());
     }
 
     /** @return iterable<string, array{array<string, mixed>, bool}> */

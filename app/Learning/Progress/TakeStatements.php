@@ -62,8 +62,8 @@ final readonly class TakeStatements
     {
         $emails = array_filter(array_map(static fn (Told $one): ?string => $one->email, $told));
         $ids = array_filter(array_map(static fn (Told $one): ?int => $one->person, $told));
-        $people = Person::query()->toBase()->whereNull('role')->where(static fn ($query) => $query->whereIn('email', $emails)->orWhereIn('id', $ids))->pluck('email', 'id')->all();
-        $byEmail = array_flip(Value::texts($people) === [] ? [] : array_map(Value::text(...), $people));
+        $people = Person::query()->toBase()->whereNull('role')->where(static fn ($query) => $query->whereIn('email', $emails)->orWhereIn('id', $ids))->pluck('email', 'id')->map(Value::text(...))->all();
+        $byEmail = array_flip($people);
         $courses = Course::query()->with('liveRevision')->whereIn('key', array_map(static fn (Told $one): string => $one->course, $told))->get()->keyBy('key');
         $rows = $outlines = [];
         foreach ($told as $index => $one) {
@@ -94,30 +94,37 @@ final readonly class TakeStatements
     private function keep(array $told, array $rows, \Closure $at, Person $by): void
     {
         $known = ProgressStatement::query()->toBase()->whereIn('id', array_column($rows, 'id'))->pluck('digest', 'id')->all();
+        $new = $finished = [];
         foreach ($rows as $index => $row) {
-            if (isset($known[$row['id']])) {
-                if ($known[$row['id']] !== $row['digest']) {
-                    throw new StatementRefused("{$at($index)}/id", Say::text('interface.statements.collides'), collides: true);
+            if (! isset($known[$row['id']])) {
+                $known[$row['id']] = $row['digest'];
+                $new[] = $row;
+                $key = "{$row['person_id']} {$row['course_id']} {$row['item_key']}";
+                if ($row['completes']) {
+                    $finished[$key] = [...$row, 'at' => min($finished[$key]['at'] ?? PHP_INT_MAX, $told[$index]->at)];
                 }
-
-                continue;
-            }
-            $known[$row['id']] = $row['digest'];
-            ProgressStatement::query()->insert($row);
-            if ($row['completes']) {
-                $this->finish($row['person_id'], $row['course_id'], $row['item_key'], $told[$index]->at, $by);
+            } elseif ($known[$row['id']] !== $row['digest']) {
+                throw new StatementRefused("{$at($index)}/id", Say::text('interface.statements.collides'), collides: true);
             }
         }
+        ProgressStatement::query()->insert($new);
+        $this->finish(array_values($finished), $by);
     }
 
-    private function finish(int $person, int $course, string $item, int $at, Person $by): void
+    /** @param  list<array{person_id: int, course_id: int, item_key: string, at: int}>  $finished */
+    private function finish(array $finished, Person $by): void
     {
-        $before = Completion::query()->where('person_id', $person)->where('course_id', $course)->where('item_key', $item)->first();
-        if ($before === null) {
-            Completion::query()->create(['person_id' => $person, 'course_id' => $course, 'item_key' => $item, 'completed_at' => $at]);
-            $this->log->note('item.finished', $by, Course::query()->findOrFail($course), Person::query()->findOrFail($person), after: ['item' => $item, 'by' => 'statement']);
-        } elseif ($before->completed_at->getTimestamp() > $at) {
-            $before->update(['completed_at' => $at]);
+        if ($finished === []) {
+            return;
         }
+        $there = Completion::query()->toBase()->whereIn('person_id', array_column($finished, 'person_id'))->whereIn('course_id', array_column($finished, 'course_id'))->whereIn('item_key', array_column($finished, 'item_key'))
+            ->get(['person_id', 'course_id', 'item_key'])->map(static fn (object $one): string => implode(' ', Value::texts((array) $one)))->flip();
+        Completion::query()->upsert(
+            array_map(static fn (array $one): array => ['person_id' => $one['person_id'], 'course_id' => $one['course_id'], 'item_key' => $one['item_key'], 'completed_at' => gmdate('Y-m-d H:i:s', $one['at'])], $finished),
+            ['person_id', 'course_id', 'item_key'],
+            ['completed_at' => DB::raw('min(completions.completed_at, excluded.completed_at)')],
+        );
+        $fresh = array_filter($finished, static fn (array $one): bool => ! $there->has("{$one['person_id']} {$one['course_id']} {$one['item_key']}"));
+        $this->log->noteEach('item.finished', $by, array_values(array_map(static fn (array $one): array => ['course' => $one['course_id'], 'person' => $one['person_id'], 'after' => ['item' => $one['item_key'], 'by' => 'statement']], $fresh)));
     }
 }

@@ -14,7 +14,7 @@ final readonly class WirePage
     /**
      * @param  list<WireRow>  $rows  the latest first
      * @param  list<NumberPick>  $systems
-     * @param  string  $way  all, out or in
+     * @param  string  $way  which is looked at
      * @param  ?int  $system  the one that is looked at; null: all
      * @param  ?string  $state  of those that went out; null: all
      */

@@ -32,4 +32,18 @@ final readonly class ActivityLog
             'happened_at' => $this->clock->now(),
         ]);
     }
+
+    /**
+     * The same of several at once, in one statement.
+     *
+     * @param  list<array{course: int, person: int, after: array<string, mixed>}>  $lines
+     */
+    public function noteEach(string $action, Person $actor, array $lines): void
+    {
+        $now = gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp());
+        Activity::query()->insert(array_map(static fn (array $line): array => [
+            'actor_id' => $actor->id, 'course_id' => $line['course'], 'person_id' => $line['person'], 'action' => $action,
+            'after' => json_encode($line['after'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'happened_at' => $now,
+        ], $lines));
+    }
 }

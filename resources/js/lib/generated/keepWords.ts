@@ -768,8 +768,9 @@ export const keepWords = {
   'outbox.list.labels': "Labels",
   'outbox.list.since': "Since",
   'outbox.list.source': "Added",
-  'outbox.messages.none': "Nothing has gone either way.",
-  'outbox.messages.none_told': "A trigger tells systems of others what came about, and they tell the school.",
+  'outbox.messages.none': "Nothing has gone out yet.",
+  'outbox.messages.none_such': "There is no such message.",
+  'outbox.messages.none_told': "A trigger tells systems of others what came about. What they tell the school is found under the other way.",
   'outbox.messages.told': "{count, plural, one {# message} other {# messages}}, the latest first.",
   'outbox.messages.way': "Way",
   'outbox.messages.ways': "{way, select, in {that came in} other {that went out}}",
@@ -2217,6 +2218,7 @@ export interface KeepParts {
   'outbox.list.since': never;
   'outbox.list.source': never;
   'outbox.messages.none': never;
+  'outbox.messages.none_such': never;
   'outbox.messages.none_told': never;
   'outbox.messages.told': 'count';
   'outbox.messages.way': never;

@@ -48,7 +48,13 @@ export default function Messages({ rows, systems, way, system, state, total, pag
         {total === 0 ? (
           <div className={ui.empty}>
             <p>
-              <b>{say('outbox.messages.none')}</b> {say('outbox.messages.none_told')}
+              {system === null && state === null && way === 'out' ? (
+                <>
+                  <b>{say('outbox.messages.none')}</b> {say('outbox.messages.none_told')}
+                </>
+              ) : (
+                say('outbox.messages.none_such')
+              )}
             </p>
           </div>
         ) : (
