@@ -96,7 +96,7 @@ function benchPages(int $rows): void
         file_put_contents("{$folder}/people.csv", "name,email,offer\nA learner,learner@school.test,of-long\nA learner,learner@school.test,of-short\n");
         $artisan('keep:import-people', "{$folder}/people.csv");
         (new PDO("sqlite:{$folder}/school.sqlite"))->prepare('update people set password = ? where email = ?')->execute([password_hash('learner', PASSWORD_BCRYPT, ['cost' => 4]), 'learner@school.test']);
-        $server = (new Process([$php, '-S', "127.0.0.1:{$port}", "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"], "{$root}/public", $environment, timeout: null))->disableOutput();
+        $server = (new Process([$php, '-S', "127.0.0.1:{$port}", "{$root}/server.php"], "{$root}/public", $environment, timeout: null))->disableOutput();
         $server->start();
         for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; $try++) {
             usleep(50_000);
@@ -179,7 +179,7 @@ function measureInterface(Closure $artisan, string $database, string $address, s
     $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No free port.');
     $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
     fclose($socket);
-    $small = (new Process([$php, '-d', 'memory_limit='.API_MEMORY, '-S', "127.0.0.1:{$port}", "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"], "{$root}/public", $environment, timeout: null))->disableOutput();
+    $small = (new Process([$php, '-d', 'memory_limit='.API_MEMORY, '-S', "127.0.0.1:{$port}", "{$root}/server.php"], "{$root}/public", $environment, timeout: null))->disableOutput();
     $small->start();
     for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; $try++) {
         usleep(50_000);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Api\Middleware\NeedsAbility;
 use App\Http\Api\Middleware\NoteTokenUse;
 use App\Http\Api\Problems\ProblemAnswers;
+use App\Http\Middleware\CompressAnswers;
 use App\Http\Middleware\EndedSessions;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\KeepSession;
@@ -31,7 +32,7 @@ return Application::configure(basePath: dirname(__DIR__))
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->prepend([SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
+        $middleware->prepend([CompressAnswers::class, SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
         $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, HandleInertiaRequests::class], replace: [StartSession::class => KeepSession::class]);
         $middleware->api(append: [NotBegun::class, NoteTokenUse::class]);
         $middleware->alias([NeedsAbility::NAME => NeedsAbility::class]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BeginController;
+use App\Http\Controllers\CoversController;
+use App\Http\Controllers\FindController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\InterfaceController;
 use App\Http\Controllers\Learner;
@@ -81,6 +83,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/trial', [Staff\OffersController::class, 'trial'])->name('trial');
     Route::get('/school', [Staff\SchoolController::class, 'show'])->name('school');
     Route::put('/school', [Staff\SchoolController::class, 'update'])->name('school.save');
+    Route::put('/school/front', [Staff\SchoolController::class, 'updateFront'])->name('school.front');
     Route::get('/notices/letters', [Staff\LettersController::class, 'index'])->name('letters');
     Route::post('/notices/letters/{kind}/preview', [Staff\LettersController::class, 'preview'])->name('letters.preview');
     Route::post('/notices/letters/{kind}/sample', [Staff\LettersController::class, 'sample'])->middleware('throttle:20,1,letter-sample')->name('letters.sample');
@@ -115,7 +118,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/courses/{course}/contents/{item?}', [Staff\Contents\ContentsController::class, 'show'])->name('contents');
     Route::put('/courses/{course}/related', [Staff\Contents\RelatedController::class, 'update'])->name('related.save');
     Route::delete('/courses/{course}/related', [Staff\Contents\RelatedController::class, 'destroy'])->name('related.take-away');
-    Route::put('/courses/{course}/about', [Staff\Contents\ContentsController::class, 'updateAbout'])->name('contents.about');
+    Route::put('/courses/{course}/face', [Staff\Contents\FaceController::class, 'update'])->name('contents.face');
     Route::put('/courses/{course}/contents/{item}', [Staff\Contents\ContentsController::class, 'update'])->name('contents.save');
     Route::post('/courses/{course}/contents/{item}/media', [Staff\Contents\ContentMediaController::class, 'store'])->name('contents.keep');
     Route::put('/courses/{course}/contents/{item}/media/{medium}', [Staff\Contents\ContentMediaController::class, 'update'])->whereNumber('medium')->name('contents.move');
@@ -181,6 +184,12 @@ Route::get('/interface/openapi.json', [InterfaceController::class, 'document'])-
 Route::get('/interface/plan.schema.json', [InterfaceController::class, 'planSchema'])->name('interface.plan-schema');
 Route::get('/interface/client.{language}', [InterfaceController::class, 'client'])->whereIn('language', ['php', 'ts'])->name('interface.client');
 Route::get('/pictures/{token}/{width}', [PicturesController::class, 'show'])->where('token', '[a-z0-9]{24}')->whereNumber('width')->name('picture');
+Route::get('/sitemap.xml', [FindController::class, 'sitemap'])->name('sitemap');
+Route::get('/robots.txt', [FindController::class, 'robots'])->name('robots');
+Route::get('/site.webmanifest', [FindController::class, 'manifest'])->name('manifest');
+Route::get('/share.png', [FindController::class, 'card'])->name('share');
+Route::get('/share/{course}.png', [FindController::class, 'courseCard'])->name('share.course');
+Route::get('/covers/{drawing}-{variant}.svg', [CoversController::class, 'show'])->where('variant', '[0-9]{1,2}')->name('cover');
 Route::get('/forms/{token}', [Learner\FormController::class, 'show'])->where('token', '[a-z0-9]{20}')->name('form');
 Route::post('/forms/{token}', [Learner\FormController::class, 'store'])->where('token', '[a-z0-9]{20}')->middleware('throttle:10,1,form')->name('form.send');
 Route::get('/g/{token}', [Learner\GuestController::class, 'show'])->where('token', '[a-f0-9]{32}')->name('guest');

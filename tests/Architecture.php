@@ -30,6 +30,7 @@ final class Architecture
         'App\Triggers' => ['App\People'],
         'App\Cartridges' => ['App\Drafts', 'App\Learning'],
         'App\School' => [],
+        'App\Front' => ['App\Offers', 'App\School\Pictures'],
     ];
 
     /** @return iterable<string, Rule> */

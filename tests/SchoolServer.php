@@ -188,7 +188,7 @@ final class SchoolServer
 
     private function serve(): void
     {
-        $this->server = $this->listening([self::php(), '-S', "127.0.0.1:{$this->port}", self::root().'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], $this->port);
+        $this->server = $this->listening([self::php(), '-S', "127.0.0.1:{$this->port}", self::root().'/server.php'], $this->port);
     }
 
     /**

@@ -100,6 +100,18 @@ final readonly class SchoolClock implements WallClock
         return SchoolZone::named($this->zone())->wholeDays($from, $until);
     }
 
+    /** How many midnights lie between: 0 on the same day, 1 on the next, whatever the hour. */
+    public function nightsBetween(int $from, int $until): int
+    {
+        return (int) $this->local($from)->setTime(0, 0)->diff($this->local($until)->setTime(0, 0))->format('%r%a');
+    }
+
+    /** `Monday` */
+    public function weekday(int $instant): string
+    {
+        return Formats::weekday($this->local($instant));
+    }
+
     public function zone(): string
     {
         return ($this->school)()->zone;

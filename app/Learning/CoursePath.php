@@ -55,6 +55,19 @@ final class CoursePath
         return $lessons;
     }
 
+    /** @return list<string> keys of the lessons and parts that may be known of */
+    public function known(): array
+    {
+        $known = [];
+        foreach ($this->answer->decider->course->outline->items as $position => $item) {
+            if ($this->isRead($position) && $this->answer->state($position) !== State::Hidden) {
+                $known[] = $item->key;
+            }
+        }
+
+        return $known;
+    }
+
     /** @return list<PathRow> what may be known of inside an item */
     public function inside(string $key): array
     {

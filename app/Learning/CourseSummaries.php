@@ -87,6 +87,10 @@ final readonly class CourseSummaries
             passes: count(($viewer->observes ?? $viewer)->passes),
             pass: $pass,
             offer: $view->offerName(),
+            known: $view->path->known(),
+            openTo: array_values(array_filter($view->path->known(), $view->isOpen(...))),
+            sample: $view->path->somethingOpen()?->key,
+            opens: $decider->course->opens !== null && $decider->course->opens > $view->answer->at ? $decider->course->opens : null,
             from: $view->answer->at,
             until: $view->answer->holdsUntil(),
         );

@@ -21,6 +21,10 @@ final readonly class CourseSummary
      * @param  int  $passes  of the course, active or not, theirs or of whom they look with
      * @param  ?Pass  $pass  the active one that lasts longest
      * @param  ?string  $offer  of that pass, by name
+     * @param  list<string>  $known  keys of the lessons and parts that may be known of
+     * @param  list<string>  $openTo  keys of the lessons and parts that are open to them
+     * @param  ?string  $sample  key of the first lesson that is open to them
+     * @param  ?int  $opens  when the season begins, where that is still to come
      * @param  int  $from  the instant at which it was asked
      * @param  int  $until  the first instant at which something may be another; Instant::NEVER where nothing will
      */
@@ -38,6 +42,10 @@ final readonly class CourseSummary
         public int $passes,
         public ?Pass $pass,
         public ?string $offer,
+        public array $known,
+        public array $openTo,
+        public ?string $sample,
+        public ?int $opens,
         public int $from,
         public int $until,
     ) {

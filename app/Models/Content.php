@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $text Markdown
  * @property list<array{ask: string, answers: list<string>, right: list<int>}> $quiz
  * @property ?string $board what a board is for
+ * @property ?int $minutes that it takes, as its author says; null: as reckoned
  * @property int $version
  */
 final class Content extends Model

@@ -19,6 +19,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $guests
  * @property ?string $contact_name
  * @property ?string $contact_email
+ * @property string $front_title the school's own words over its courses; empty: its name
+ * @property string $front_text
+ * @property string $front_picture token of a picture; empty: it is drawn
+ * @property int $front_focus_x what of it is kept in view, in per cent from the left
+ * @property int $front_focus_y from the top
  * @property list<string> $holidays on which nothing opens when dates are moved, as Holidays has them
  * @property ?string $begin_code hash of the code by which its first page is opened; null: it has begun
  */

@@ -12,6 +12,7 @@ use App\Database\WaitingConnector;
 use App\Http\Api\Middleware\NeedsAbility;
 use App\Http\CourseAddresses;
 use App\Http\Middleware\EndedSessions;
+use App\Http\Plain\PlainPages;
 use App\Http\WholeSessions;
 use App\Models\ApiToken;
 use App\Models\Person;
@@ -40,6 +41,8 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
+use Inertia\Ssr\Gateway;
+use Inertia\Ssr\SsrState;
 use Laravel\Sanctum\Sanctum;
 use Psr\Clock\ClockInterface;
 
@@ -47,6 +50,9 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind(Gateway::class, PlainPages::class);
+        // What is written for one page is not another's: the package keeps it for as long as the process lives.
+        $this->app->bind(SsrState::class);
         // A copy of a school can be looked at as it will be later.
         $ahead = config('app.clock_ahead');
         $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => is_int($ahead) && $ahead !== 0 ? new ClockAhead($ahead) : new FactoryImmutable);

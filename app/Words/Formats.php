@@ -40,6 +40,12 @@ final class Formats
         return self::dated('cell', $local, $year);
     }
 
+    /** `Monday` */
+    public static function weekday(DateTimeInterface $local): string
+    {
+        return self::dated('weekday', $local, (int) $local->format('Y'));
+    }
+
     public static function count(int $count): string
     {
         return self::number($count, 0);

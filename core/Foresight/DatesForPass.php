@@ -47,6 +47,6 @@ final readonly class DatesForPass
      */
     public function reached(Offer $offer, Pass $pass, array $labels): array
     {
-        return array_map(static fn (ItemDates $item): bool => $item->covered && max($item->opens, $pass->from) < $pass->until, $this->dates($offer, $pass, $labels));
+        return array_map(static fn (ItemDates $item): bool => $item->isReachedBy($pass), $this->dates($offer, $pass, $labels));
     }
 }

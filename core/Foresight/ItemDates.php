@@ -6,6 +6,7 @@ namespace SilentKeep\Core\Foresight;
 
 use SilentKeep\Core\Outline\Item;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Pass;
 
 final readonly class ItemDates
 {
@@ -16,6 +17,12 @@ final readonly class ItemDates
      */
     public function __construct(public Item $item, public bool $covered, public int $opens, public int $closes)
     {
+    }
+
+    /** Whether the pass that these dates are of reaches it before it ends, without being handed out. */
+    public function isReachedBy(Pass $pass): bool
+    {
+        return $this->covered && max($this->opens, $pass->from) < $pass->until;
     }
 
     /** @return array{item: string, covered: bool, opens: ?string, closes: ?string} */

@@ -33,7 +33,7 @@ final class DemoSchool
 
     private DateTimeImmutable $now;
 
-    public function __construct(private readonly ImportPlan $import, private readonly MakePass $makePass, private readonly DemoLetters $letters, private readonly DemoNotices $notices, private readonly DemoTriggers $triggers, private readonly ClockInterface $clock)
+    public function __construct(private readonly ImportPlan $import, private readonly MakePass $makePass, private readonly DemoLetters $letters, private readonly DemoNotices $notices, private readonly DemoTriggers $triggers, private readonly DemoFaces $faces, private readonly ClockInterface $clock)
     {
     }
 
@@ -48,6 +48,7 @@ final class DemoSchool
             $this->courses($school);
             $this->prices();
             $this->texts();
+            $this->faces->run();
             $this->media();
             $this->people();
             $this->posts();

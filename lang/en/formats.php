@@ -9,5 +9,6 @@ return [
     'date' => 'EEE d MMM',
     'date_with_year' => 'EEE d MMM y',
     'cell' => 'd MMM',
+    'weekday' => 'EEEE',
     'cell_with_year' => 'MMM y',
 ];

@@ -32,9 +32,6 @@ return [
     ],
     'entry' => [
         'anyone' => 'Open to anyone',
-        'signup' => 'For whoever signs up',
-        'offer' => 'By offer',
-        'invite' => 'By invitation',
         'samples' => 'Samples to look at',
     ],
     'shop' => [

@@ -6,6 +6,16 @@ declare(strict_types=1);
  * What pages are sent besides. Patterns are ICU messages.
  */
 return [
+    'cover' => [
+        'by_key' => 'Its own',
+        'drawing_planks' => 'Planks',
+        'drawing_frames' => 'Frames',
+        'drawing_sails' => 'Sails',
+        'drawing_arches' => 'Boathouses',
+        'drawing_oars' => 'Oars',
+        'drawing_waves' => 'Waves',
+        'drawing_rings' => 'Rings',
+    ],
     'notices' => [
         'copy' => [
             'shared' => 'Shared: {name}',

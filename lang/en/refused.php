@@ -32,6 +32,7 @@ return [
         'please_type_a_label' => 'Please type a label.',
     ],
     'content_request' => [
+        'minutes' => 'Whole minutes, from 1 to 999.',
         'that_more_than_200' => 'That is more than 200,000 characters.',
         'please_type_the_question' => 'Please type the question.',
         'question_needs_two_answers' => 'A question needs two answers at least.',
@@ -107,6 +108,17 @@ return [
         'needs_name' => 'A shared notice needs a name.',
         'name_taken' => 'There is a shared notice of this name already.',
         'at_most_100' => 'At most 100 characters.',
+    ],
+    'face_request' => [
+        'sentence_long' => 'One sentence: at most 200 characters.',
+        'too_many_outcomes' => 'At most {count, number}: those that matter most.',
+        'too_many_questions' => 'At most {count, number} questions.',
+        'no_ask' => 'Please type the question, or take it out.',
+        'no_answer' => 'Please type its answer, or take the question out.',
+        'no_name' => 'Please say who it is.',
+        'no_email' => 'Please give the address to which one writes.',
+        'front_title_long' => 'At most 120 characters.',
+        'front_text_long' => 'At most 600 characters.',
     ],
     'related_request' => [
         'another_course' => 'Please choose another course.',

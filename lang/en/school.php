@@ -18,6 +18,16 @@ return [
         'at_least_twelve_characters' => 'At least twelve characters; a few words make a good one.',
         'begin' => 'Begin',
     ],
+    'front' => [
+        'title' => 'The front',
+        'told' => 'What stands over the courses, for everybody.',
+        'heading' => 'In large letters',
+        'heading_told' => 'Left empty, the name of the school.',
+        'text' => 'And beneath it',
+        'picture' => 'Picture',
+        'pick' => 'A picture for the front',
+        'look' => 'Look at the front',
+    ],
     'school' => [
         'school' => 'School',
         'time_zone' => 'Time zone',

@@ -20,10 +20,10 @@ final class LearnerJourneyTest extends BrowserTestCase
     {
         $this->visit('/');
         $this->named('Clinker planking')->click();
-        $this->waitForText('.side', '8 lessons, 2 videos, 1 quiz');
-        $this->waitForText('.offersbox', '7 of 8 lessons');
+        $this->waitForText('.facts', '8 lessons, 2 films, 1 quiz');
+        $this->waitForText('.plan', 'a Monday, week');
         $this->waitForText('.prose', 'planks first, frames after');
-        $this->named('Have a look')->click();
+        $this->named('Welcome to the shed')->click();
         $this->waitForText('.lesson h1', 'Welcome to the shed');
         $this->find('.medium img');
         $this->named('Tuning a plane')->click();
@@ -83,7 +83,7 @@ final class LearnerJourneyTest extends BrowserTestCase
         $this->waitForText('.lesson', 'Walk clockwise');
         self::assertStringNotContainsString('Mark as finished', $this->browser->getPageSource());
         $this->named('Leave')->click();
-        $this->waitForText('h1', 'Courses');
+        $this->waitForText('h1', 'Boats by hand');
         $this->visit('/courses/clinker/l-open-day');
         $this->waitForText('.errorpage', 'nothing');
         $this->visit($path);
@@ -265,7 +265,7 @@ final class LearnerJourneyTest extends BrowserTestCase
     public static function narrow(): array
     {
         return [
-            'a visitor' => ['', [['/', '.mine li'], ['/courses/clinker', '.offersbox'], ['/courses/clinker/l-planes', '.notice h1'], ['/checkout/tools-only', '.simulated'], ['/sign-in', 'input[type=email]']]],
+            'a visitor' => ['', [['/', '.card'], ['/courses/clinker', '.plan'], ['/courses/clinker/l-planes', '.notice h1'], ['/checkout/tools-only', '.simulated'], ['/sign-in', 'input[type=email]']]],
             'learners' => ['ragna', [['/courses', '.mine li'], ['/courses/clinker', '.path li'], ['/courses/clinker/l-steam', '.player'], ['/courses/clinker/l-timber', '.quiz'], ['/courses/clinker/b-marks', '.marks'], ['/courses/clinker/l-launch', '.notice h1']]],
             'a discussion' => ['ask', [['/courses/steam-frames/b-bench', '.posts']]],
             'a calendar' => ['embla', [['/courses/winter-refit/b-dates', '.dates']]],

@@ -103,7 +103,7 @@ final class NewCourseJourneyTest extends BrowserTestCase
 
         $this->asNobody();
         $this->visit('/courses/caulking-for-beginners');
-        $this->waitForText('#reaming', 'A sample, open to everyone');
+        $this->waitForText('#reaming', 'have a look');
     }
 
     /** In the list of rules that has the focus: the n-th below the present one. */

@@ -184,7 +184,7 @@ final class NoticesJourneyTest extends BrowserTestCase
 
         $this->asNobody();
         $this->visit('/');
-        $this->waitForText('.frontover', 'Petrol engines for small boats');
+        $this->waitForText('.over', 'Petrol engines for small boats');
         foreach (['/courses/petrol', '/courses/petrol/l-winter', '/courses/engines-2026'] as $address) {
             $this->visit($address);
             $this->waitForText('.closing', 'This course is not given any more.');

@@ -99,7 +99,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->waitForText('.flash', 'Published as revision 2');
         $this->signIn('jonas');
         $this->visit('/courses/steam-frames');
-        $this->waitForText('.path', 'Reading a log');
+        $this->waitForText('.plan', 'Reading a log');
         self::assertStringNotContainsString('Riving blanks', $this->browser->getPageSource());
         $this->signIn('ask');
         $this->visit('/courses/steam-frames');

@@ -52,7 +52,7 @@ final class ContentsTest extends TestCase
     {
         $this->get('/keep/courses/clinker/contents')->assertOk()->assertInertia(fn (Page $page) => $page
             ->component('keep/Contents')->where('open', null)->where('items.3.key', 'l-welcome')->where('items.3.holds', 'text, 1 recording, 1 picture, 1 file')
-            ->where('about', fn (string $about): bool => str_starts_with($about, 'Hang three strakes')));
+            ->where('face.about', fn (string $about): bool => str_starts_with($about, 'Hang three strakes')));
         $this->get('/keep/courses/clinker/contents/l-timber')->assertOk()->assertInertia(fn (Page $page) => $page->where('open.quiz.0.right', [1])->where('open.missing', null));
         $this->get('/keep/courses/clinker/contents/nothing')->assertNotFound();
     }
@@ -69,10 +69,6 @@ final class ContentsTest extends TestCase
         $this->write(['text' => 'First.']);
         $this->write(['text' => 'Second.'])->assertSessionHas('flash.kind', 'refused');
         self::assertSame('First.', Content::query()->where('item_key', 'l-planes')->firstOrFail()->text);
-        $about = $this->course()->about;
-        $this->put('/keep/courses/clinker/about', ['about' => 'One.', 'was' => $about])->assertSessionHas('flash.kind', 'done');
-        $this->put('/keep/courses/clinker/about', ['about' => 'Two.', 'was' => $about])->assertSessionHas('flash.kind', 'refused');
-        self::assertSame('One.', $this->course()->about);
     }
 
     public function test_an_item_without_any_words_gets_its_first(): void
@@ -175,7 +171,7 @@ final class ContentsTest extends TestCase
         $this->actingAs($this->person('aksel'))->get(self::LESSON)->assertOk()->assertInertia(fn (Page $page) => $page->where('mayEdit', false));
         $this->write([])->assertForbidden();
         $this->upload(UploadedFile::fake()->createWithContent('notes.txt', 'Notes.'))->assertForbidden();
-        $this->put('/keep/courses/clinker/about', ['about' => '', 'was' => ''])->assertForbidden();
+        $this->put('/keep/courses/clinker/face', ['version' => 1, 'focusX' => 50, 'focusY' => 50])->assertForbidden();
         $this->delete(self::LESSON.'/media/1')->assertForbidden();
     }
 

@@ -127,7 +127,7 @@ final class LearnerSideTest extends TestCase
     public function test_signing_in_does_not_lead_to_another_site(string $back): void
     {
         $this->get('/sign-in?back='.rawurlencode($back));
-        $this->post('/sign-in', ['email' => 'eira@alder.test', 'password' => 'larch-and-oak'])->assertRedirect('/');
+        $this->post('/sign-in', ['email' => 'eira@alder.test', 'password' => 'larch-and-oak'])->assertRedirect('/courses');
     }
 
     /** @return list<array{string}> */

@@ -29,23 +29,23 @@ final class ShopTest extends TestCase
     public function test_the_front_lists_what_the_public_may_know_of(): void
     {
         $this->get('/')->assertOk()->assertDontSee('Oars and spars')->assertDontSee('Petrol engines')->assertInertia(fn (Page $page) => $page
-            ->component('learner/Front')->where('courses.0.title', 'Clinker planking')->where('courses.0.open', 1));
+            ->component('learner/Front')->where('courses.0.title', 'Clinker planking')->where('courses.0.href', '/courses/clinker/l-welcome'));
     }
 
     public function test_the_page_of_a_course_says_what_it_is_and_what_opens_it(): void
     {
         $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page
-            ->where('about', fn (string $about): bool => str_contains($about, '<strong>planks first, frames after</strong>'))
-            ->where('videos', 2)->where('quizzes', 1)->where('next.key', 'l-welcome')->where('next.look', true)
-            ->where('offers.0.href', fn (string $href): bool => str_starts_with($href, '/checkout/'))
-            ->where('offers', fn ($offers): bool => str_contains((string) json_encode($offers), '240 EUR') && ! str_contains((string) json_encode($offers), 'taster')));
+            ->where('face.about', fn (string $about): bool => str_contains($about, '<strong>planks first, frames after</strong>'))
+            ->where('face.takes', '8 lessons, 2 films, 1 quiz, 3 h 25 min')->where('next.key', 'l-welcome')->where('next.look', true)
+            ->where('columns.0.offer.href', fn (string $href): bool => str_starts_with($href, '/checkout/'))
+            ->where('columns', fn ($offers): bool => str_contains((string) json_encode($offers), '240 EUR') && ! str_contains((string) json_encode($offers), 'taster')));
     }
 
     /** The bonus for the few and the tour for guests are hidden from visitors; so is how many there are. */
     public function test_counts_of_lessons_do_not_give_away_what_is_hidden(): void
     {
         $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page
-            ->where('course.lessons', 8)->where('offers', fn ($offers): bool => preg_match_all('/ of 8 lessons/', (string) json_encode($offers)) === count($offers)));
+            ->where('course.lessons', 8)->where('columns', fn ($offers): bool => preg_match_all('/"covers":"\d of 8 lessons/', (string) json_encode($offers)) === count($offers)));
     }
 
     public function test_whoever_holds_a_pass_is_offered_what_goes_further_and_no_more(): void
@@ -92,7 +92,7 @@ final class ShopTest extends TestCase
     {
         Offer::query()->where('key', 'tools-only')->update(['price' => $price]);
         $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('price', $told));
-        $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->firstWhere('key', 'tools-only')['price'] === $told));
+        $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('columns', fn (Collection $columns): bool => $columns->pluck('offer')->firstWhere('key', 'tools-only')['price'] === $told));
     }
 
     public function test_an_offer_past_its_end_is_on_sale_nowhere_and_not_at_the_checkout(): void
@@ -109,7 +109,7 @@ final class ShopTest extends TestCase
             // What never happens to a revision: so nobody is told of it.
             $this->inAnotherProcess();
             Cache::flush();
-            $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->contains('key', 'tools-only') === $sold));
+            $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('columns', fn (Collection $columns): bool => $columns->contains('offer.key', 'tools-only') === $sold));
             $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('refusal', $sold ? null : 'This would end before it opened anything.'));
             if (! $sold) {
                 $this->actingAs($this->person('jonas'))->post('/checkout/tools-only', ['item' => ''])->assertSessionHas('flash.kind', 'refused');
@@ -212,7 +212,7 @@ final class ShopTest extends TestCase
         $document->edit()->set('entry', 'invite');
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
 
-        $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('offers', []));
+        $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('columns', [])->where('offers', []));
         $this->get('/courses/clinker/l-planes')->assertUnauthorized()->assertInertia(fn (Page $page) => $page->where('offers', []));
         $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('refusal', 'This course is by invitation: the school gives out its passes.'));
         $this->actingAs($this->person('hege'))->get('/keep/offers')->assertSee('is not sold: the course is by invitation only');
@@ -233,7 +233,7 @@ final class ShopTest extends TestCase
         $planes->set('items', null);
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
 
-        $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('offers', fn (Collection $offers): bool => $offers->isNotEmpty() && ! $offers->contains('key', 'tools-only')));
+        $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('columns', fn (Collection $columns): bool => $columns->isNotEmpty() && ! $columns->contains('offer.key', 'tools-only')));
     }
 
     public function test_a_sample_that_asks_for_an_account_takes_a_name_and_remembers_that_only_samples_were_looked_at(): void

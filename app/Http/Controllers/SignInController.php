@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\WhoLooks;
 use App\Http\DoorsMet;
 use App\Http\Requests\SignInRequest;
 use Illuminate\Http\RedirectResponse;
@@ -31,7 +32,7 @@ final class SignInController
         $request->session()->regenerate();
         $doors->then($request, 'signed-in');
 
-        return redirect()->intended(route('home'));
+        return redirect()->intended(route(WhoLooks::signedIn($request)->isStaff() ? 'keep.courses' : 'courses'));
     }
 
     public function destroy(Request $request): RedirectResponse

@@ -8,6 +8,7 @@ use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Access\Viewers;
 use App\Access\WhoLooks;
+use App\Http\Side;
 use App\Models\Person;
 use App\Models\Role;
 use App\Pages\Shared\Looking;
@@ -22,6 +23,12 @@ final class HandleInertiaRequests extends Middleware
 
     public function __construct(private readonly SchoolOf $school, private readonly SchoolClock $clock, private readonly Viewers $viewers, private readonly WhoLooks $who)
     {
+    }
+
+    /** Another one on each side, so that whoever goes over fetches the page, and with it the scripts of that side. */
+    public function version(Request $request): string
+    {
+        return Side::of($request)->value.'-'.parent::version($request);
     }
 
     private function head(): SchoolHead

@@ -26,6 +26,7 @@ final class ContentRequest extends FormRequest
             'version' => ['required', 'integer'],
             'text' => ['nullable', 'string', 'max:200000'],
             'board' => ['nullable', Rule::in(BoardPageBuilder::KINDS)],
+            'minutes' => ['nullable', 'integer', 'between:1,999'],
             'quiz' => ['array', 'max:100'],
             'quiz.*.ask' => ['required', 'string', 'max:1000'],
             'quiz.*.answers' => ['required', 'array', 'min:2', 'max:20'],
@@ -40,6 +41,8 @@ final class ContentRequest extends FormRequest
     {
         return [
             'text.max' => Say::text('refused.content_request.that_more_than_200'),
+            'minutes.between' => Say::text('refused.content_request.minutes'),
+            'minutes.integer' => Say::text('refused.content_request.minutes'),
             'quiz.*.ask.required' => Say::text('refused.content_request.please_type_the_question'),
             'quiz.*.answers.min' => Say::text('refused.content_request.question_needs_two_answers'),
             'quiz.*.answers.*.required' => Say::text('refused.content_request.please_type_answer_or'),

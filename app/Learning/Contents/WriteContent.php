@@ -20,40 +20,23 @@ final readonly class WriteContent
     /**
      * @param  list<array{ask: string, answers: list<string>, right: list<int>}>  $quiz
      * @param  ?string  $board  what a board is for
+     * @param  ?int  $minutes  that it takes; null: as reckoned
      * @param  int  $seen  the version that the author saw; 0: nothing was written yet
      * @return bool false where somebody else was there meanwhile, and nothing was changed
      */
-    public function __invoke(Course $course, string $item, string $text, array $quiz, ?string $board, int $seen, Person $author): bool
+    public function __invoke(Course $course, string $item, string $text, array $quiz, ?string $board, ?int $minutes, int $seen, Person $author): bool
     {
-        return DB::transaction(function () use ($course, $item, $text, $quiz, $board, $seen, $author): bool {
+        return DB::transaction(function () use ($course, $item, $text, $quiz, $board, $minutes, $seen, $author): bool {
             $content = Content::query()->where('course_id', $course->id)->where('item_key', $item)->first();
             if (($content->version ?? 0) !== $seen) {
                 return false;
             }
-            $before = $content?->only(['text', 'quiz', 'board']);
-            $written = ['text' => $text, 'quiz' => $quiz, 'board' => $board];
+            $before = $content?->only(['text', 'quiz', 'board', 'minutes']);
+            $written = ['text' => $text, 'quiz' => $quiz, 'board' => $board, 'minutes' => $minutes];
             $content === null
                 ? Content::query()->create(['course_id' => $course->id, 'item_key' => $item, 'version' => 1, ...$written])
                 : $content->update([...$written, 'version' => $content->version + 1]);
             $this->log->note('content.changed', $author, $course, before: ['item' => $item, ...($before ?? [])], after: ['item' => $item, ...$written]);
-
-            return true;
-        });
-    }
-
-    /**
-     * What the course says of itself on its public page.
-     *
-     * @param  string  $was  what the author saw
-     */
-    public function about(Course $course, string $about, string $was, Person $author): bool
-    {
-        return DB::transaction(function () use ($course, $about, $was, $author): bool {
-            if ($course->refresh()->about !== $was) {
-                return false;
-            }
-            $course->update(['about' => $about]);
-            $this->log->note('course.about-changed', $author, $course, before: ['about' => $was], after: ['about' => $about]);
 
             return true;
         });

@@ -92,18 +92,37 @@ final readonly class Shop
     }
 
     /**
-     * All that they may take of a course: passes for whoever has none, upgrades and, towards the end, renewals for whoever has.
+     * All that they may take of a course, as cards: passes for whoever has none, upgrades and, towards the end, renewals for whoever has.
      *
      * @return list<OfferCard>
      */
     public function offersOf(Answer $answer, Course $course, Taker $taker): array
+    {
+        return array_map(fn (ForSale $one): OfferCard => $this->cardOf($one), $this->forSale($answer, $course, $taker));
+    }
+
+    public function cardOf(ForSale $one): OfferCard
+    {
+        $until = $this->until($one->pass->until);
+
+        return $this->card($one->offer, $one->taking, null, $one->taking->renews !== null
+            ? Say::text('learner.shop.goes_on', ['from' => $this->clock->date($one->pass->from), 'until' => $until])
+            : Say::text('learner.shop.covers', ['covered' => $one->covered(), 'lessons' => count($one->lessons), 'until' => $until]));
+    }
+
+    /**
+     * The same with what each opens, and when.
+     *
+     * @return list<ForSale> in the order of the course's offers
+     */
+    public function forSale(Answer $answer, Course $course, Taker $taker): array
     {
         $decider = $answer->decider;
         $outline = $decider->course->outline;
         $offers = array_filter($this->takeable($answer, $course, $taker), fn (array $one): bool => $this->isTimely($one[1], $answer));
         // Counted among what they may know of: a number would give away what is hidden.
         $lessons = $offers === [] ? [] : array_values(array_filter(array_keys($outline->items), static fn (int $position): bool => $outline->isPublishedLesson($position) && $answer->state($position) !== State::Hidden));
-        $cards = [];
+        $sold = [];
         $dates = new DatesForPass($decider->prepared);
         foreach ($decider->course->offers as $access) {
             if (! isset($offers[$access->key]) || array_filter($lessons, $decider->prepared->coverage($access)->covers(...)) === []) {
@@ -111,15 +130,11 @@ final readonly class Shop
             }
             [$offer, $taking] = $offers[$access->key];
             if ($taking->pass !== null) {
-                $reached = $dates->reached($access, $taking->pass, $taker->labels);
-                $covered = count(array_filter($lessons, static fn (int $position): bool => $reached[$position]));
-                $cards[] = $this->card($offer, $taking, null, $taking->renews !== null
-                    ? Say::text('learner.shop.goes_on', ['from' => $this->clock->date($taking->pass->from), 'until' => $this->until($taking->pass->until)])
-                    : Say::text('learner.shop.covers', ['covered' => $covered, 'lessons' => count($lessons), 'until' => $this->until($taking->pass->until)]));
+                $sold[] = new ForSale($offer, $taking, $access, $taking->pass, $lessons, $dates->dates($access, $taking->pass, $taker->labels));
             }
         }
 
-        return $cards;
+        return $sold;
     }
 
     private function isTimely(Taking $taking, Answer $answer): bool

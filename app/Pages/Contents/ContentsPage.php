@@ -12,17 +12,17 @@ use OpenApi\Attributes as OA;
 final readonly class ContentsPage
 {
     /**
-     * @param  string  $about  Markdown; what the course says of itself
      * @param  list<ContentRow>  $items
      * @param  ?RelatedForm  $related  null: here it cannot stand
      * @param  list<CoursePick>  $courses  others, that can be offered
-     * @param  ?ContentForm  $open  null: what the course says of itself is worked on
+     * @param  ?FaceForm  $face  what the course shows of itself, where that is worked on
+     * @param  ?ContentForm  $open  otherwise an item
      */
     public function __construct(
         #[OA\Property] public string $course,
         #[OA\Property] public string $title,
-        #[OA\Property] public string $about,
         #[OA\Property(items: new OA\Items(ref: ContentRow::class))] public array $items,
+        #[OA\Property] public ?FaceForm $face,
         #[OA\Property] public ?ContentForm $open,
         #[OA\Property] public bool $mayEdit,
         #[OA\Property] public ?RelatedForm $related,

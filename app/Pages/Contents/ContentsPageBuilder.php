@@ -62,8 +62,8 @@ final readonly class ContentsPageBuilder
         return new ContentsPage(
             $course->key,
             $decider->course->title ?? $course->key,
-            $course->about,
             $rows,
+            $open === null ? FaceFormBuilder::of($course) : null,
             $open === null ? null : $this->form($open, $contents[$open->key] ?? null, $media[$open->key] ?? new Collection, $bearer),
             $mayEdit,
             $open === null || $open->kind === Kind::Lesson ? $this->related($course, $open->key ?? '') : null,
@@ -121,6 +121,7 @@ final readonly class ContentsPageBuilder
                 implode(', ', array_filter([MediumType::WORDS[$medium->kind] ?? $medium->kind, (string) Number::fileSize($medium->bytes), $medium->seconds === null ? null : gmdate($medium->seconds >= 3600 ? 'G:i:s' : 'i:s', (int) round($medium->seconds))])),
                 $this->addresses->of($medium, $bearer),
             ))->all()),
+            $content?->minutes,
             $content->version ?? 0,
             $missing,
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Learner;
 
+use App\Access\SchoolAddress;
 use App\Access\SchoolOf;
 use App\Learning\Contents\LessonContents;
 use App\Learning\Contents\OpenContents;
@@ -12,10 +13,8 @@ use App\Learning\PathRow;
 use App\Learning\Reading;
 use App\Learning\Watching\WatchCard;
 use App\Learning\Watching\Watching;
-use App\Models\Content;
 use App\Models\Course;
 use App\Models\ItemVisit;
-use App\Models\Medium;
 use App\Models\NoticeText;
 use App\Models\Person;
 use App\Models\School;
@@ -29,6 +28,8 @@ use App\Offers\Takers;
 use App\Pages\Learner\Closed\ClosingWordsBuilder;
 use App\Pages\Learner\Closed\NoticePage;
 use App\Pages\Learner\Closed\NoticePartsBuilder;
+use App\Pages\Learner\Outside\CourseFaceBuilder;
+use App\Pages\Learner\Outside\OfferColumnsBuilder;
 use App\Words\Glyph;
 use App\Words\RuleWords;
 use App\Words\SafeText;
@@ -41,7 +42,7 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class CoursePageBuilder
 {
-    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts, private RelatedBuilder $related)
+    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts, private RelatedBuilder $related, private CourseFaceBuilder $faces, private OfferColumnsBuilder $columns)
     {
     }
 
@@ -56,29 +57,34 @@ final readonly class CoursePageBuilder
         if (! $view->isVisible()) {
             return null;
         }
-        $known = array_flip(array_map(static fn (PathRow $row): string => $row->key, $view->path->lessons()));
-        $count = static fn (iterable $keys): int => count(array_intersect_key($known, array_flip([...$keys])));
+        $frame = $view->frame();
+        [$inside, $viewer] = [$view->isInside(), $view->answer->viewer];
+        // Whoever looks with somebody buys nothing by it.
+        $buys = ! $viewer->staff && $viewer->observes === null;
+        $own = $inside && $buys && $buyer !== null && $learner === $buyer->id;
 
         return new CoursePage(
-            $view->frame(),
+            $frame,
             $view->path->nextStep(),
             $learner === null ? null : $this->last($course, $view, $learner),
-            $view->isInside() ? $view->dates->opensNext() : null,
-            SafeText::html($course->about),
-            $count(Medium::query()->where('course_id', $course->id)->where('kind', 'video')->distinct()->pluck('item_key')),
-            $count(Content::query()->where('course_id', $course->id)->where('quiz', '!=', '[]')->pluck('item_key')),
-            $view->answer->viewer->staff || $view->answer->viewer->observes !== null ? [] : $this->offers($course, $view, $buyer),
+            $inside ? $view->dates->opensNext() : null,
+            $inside,
+            $this->faces->of($course, $view, $frame->path),
+            $inside || ! $buys ? [] : $this->columns->of($course, $view, $this->takers->of($buyer, $view->answer), $frame->path),
+            $buys ? $this->offers($course, $view, $buyer) : [],
+            $own && $buyer->calendar_token !== null ? SchoolAddress::of('calendar', $buyer->calendar_token) : null,
+            $own,
             $this->closing->of($course, $view->answer),
             $this->related->at($course, $view, '', $buyer),
         );
     }
 
-    /** @return list<OfferCard> */
+    /** @return list<OfferCard> beside the columns: upgrades and renewals for those inside, bundles for those outside */
     private function offers(Course $course, LearnerView $view, ?Person $buyer): array
     {
-        $cards = $this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer));
-
-        return [...$cards, ...($view->isInside() ? [] : $this->shop->bundlesWith(array_map(static fn ($offer): string => $offer->key, $view->answer->decider->course->offers), $buyer))];
+        return $view->isInside()
+            ? $this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer))
+            : [...array_slice($this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer)), OfferColumnsBuilder::MOST), ...$this->shop->bundlesWith(array_map(static fn ($offer): string => $offer->key, $view->answer->decider->course->offers), $buyer)];
     }
 
     /** @return list<OfferCard> bundles among them that give a pass which opens it */

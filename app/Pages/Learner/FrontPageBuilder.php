@@ -5,45 +5,152 @@ declare(strict_types=1);
 namespace App\Pages\Learner;
 
 use App\Access\SchoolClock;
+use App\Access\SchoolOf;
 use App\Access\Viewers;
+use App\Database\Value;
+use App\Front\CourseSizes;
+use App\Front\Covers;
+use App\Front\FrontPrice;
+use App\Front\FrontPrices;
+use App\Front\ShownCover;
+use App\Front\Sizes;
+use App\Front\Takes;
 use App\Learning\CourseSummaries;
 use App\Learning\CourseSummary;
 use App\Models\Course;
+use App\Models\CourseFace;
 use App\Models\Person;
-use App\Words\ClosedWords;
+use App\Models\School;
+use App\Offers\Sales\Prices;
+use App\School\Pictures\Pictures;
 use App\Words\Say;
-use Illuminate\Support\Collection;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
-use SilentKeep\Core\Viewing\Viewer;
 
-/** The lists of courses as a learner, or anybody else, meets them. */
+/** The front of the school, as somebody or anybody meets it, and what of it other pages name. */
 final readonly class FrontPageBuilder
 {
     /** So many courses are named at the end of another. */
     private const INSTEAD = 6;
 
-    public function __construct(private CourseSummaries $summaries, private Viewers $viewers, private SchoolClock $clock)
+    public function __construct(private CourseSummaries $summaries, private MyCoursesBuilder $mine, private FrontPrices $prices, private Sizes $sizes, private Covers $covers, private Pictures $pictures, private SchoolOf $school, private SchoolClock $clock)
     {
     }
 
     /** What the public may know of: what is given; and beside it what is over, of what was retired that which is still to be named. */
-    public function front(): FrontPage
+    public function front(?Person $person = null): FrontPage
     {
-        $courses = $over = [];
-        $listed = Course::query()->where('listed_over', true)->pluck('id')->flip();
-        foreach ($this->publicSummaries() as $id => $summary) {
+        $given = $over = [];
+        $public = $this->publicSummaries();
+        $rows = Course::query()->toBase()->select('id', 'subject', 'listed_over')->whereIntegerInRaw('id', array_keys($public))->get()->keyBy('id');
+        foreach ($public as $id => $summary) {
             if (! $summary->isOver) {
-                $courses[] = self::told($summary);
-            } elseif ($summary->state === CourseState::Live || $listed->has($id)) {
-                $over[] = self::told($summary);
+                $given[$id] = $summary;
+            } elseif ($summary->state === CourseState::Live || (bool) ($rows[$id]->listed_over ?? false)) {
+                $over[] = new OtherCourse($summary->key, $summary->title, '');
             }
         }
+        $subjects = array_map(static fn (int $id): string => (string) ($rows[$id]->subject ?? ''), array_combine(array_keys($given), array_keys($given)));
+        $school = ($this->school)();
 
-        return new FrontPage($courses, $over);
+        return new FrontPage(
+            $school->front_title === '' ? $school->name : $school->front_title,
+            $school->front_text,
+            $this->picture($school),
+            self::named($subjects),
+            $this->cards($given, $subjects, $person),
+            $over,
+        );
     }
 
-    /** @return list<FrontCourse> where to go instead of a course that is over: those of its subject; where it has none, or is the only one, any */
+    private function picture(School $school): ?ShownCover
+    {
+        $picture = $school->front_picture === '' ? null : $this->pictures->find($school->front_picture);
+
+        return $picture === null ? null : new ShownCover($picture->address, $picture->sources, $picture->title, "{$school->front_focus_x}% {$school->front_focus_y}%");
+    }
+
+    /**
+     * @param  array<int, string>  $subjects
+     * @return list<string> each once, as they come
+     */
+    private static function named(array $subjects): array
+    {
+        return array_values(array_unique(array_filter($subjects, static fn (string $subject): bool => $subject !== '')));
+    }
+
+    /**
+     * @param  array<int, CourseSummary>  $given  by the course's id
+     * @param  array<int, string>  $subjects
+     * @return list<FrontCourse>
+     */
+    private function cards(array $given, array $subjects, ?Person $person): array
+    {
+        $ids = array_keys($given);
+        $faces = CourseFace::query()->whereIntegerInRaw('course_id', $ids)->get()->keyBy('course_id')->all();
+        $covers = $this->covers->all($faces, Course::query()->whereIntegerInRaw('id', $ids)->pluck('key', 'id')->map(Value::text(...))->all());
+        $sizes = $this->sizes->all($ids);
+        $prices = $this->prices->all($ids);
+        $own = $person === null ? [] : $this->mine->summaries($person, null);
+        $cards = [];
+        foreach ($given as $id => $summary) {
+            $face = $faces[$id] ?? new CourseFace;
+            $mine = isset($own[$id]) && $own[$id]->pass !== null ? $own[$id] : null;
+            [$act, $href] = $this->act($summary, $mine, $face);
+            $cards[] = new FrontCourse(
+                $summary->key, $summary->title, $face->sentence, $subjects[$id], $covers[$id],
+                $this->takes($summary, $sizes[$id], $prices[$id]),
+                $mine !== null,
+                $mine === null ? $this->price($summary, $prices[$id]) : Say::text('front.price.mine', ['finished' => $mine->finished, 'lessons' => $mine->lessons]),
+                Say::text("front.act.{$act}"), $href,
+            );
+        }
+
+        return $cards;
+    }
+
+    private function takes(CourseSummary $summary, CourseSizes $sizes, FrontPrice $price): string
+    {
+        $size = $sizes->together($summary->known);
+        $takes = Takes::lessons($summary->lessons, $size->films, 0, $size->minutes);
+        $pace = match (true) {
+            $summary->opens !== null => Say::text('front.pace.opens', ['date' => $this->clock->date($summary->opens)]),
+            $price->pace !== null => $price->pace,
+            $summary->entry === Entry::Anyone && $summary->open === $summary->lessons => Say::text('front.pace.at_once'),
+            default => null,
+        };
+
+        return $pace === null ? $takes : Say::text('front.takes.paced', ['takes' => $takes, 'pace' => $pace]);
+    }
+
+    private function price(CourseSummary $summary, FrontPrice $price): string
+    {
+        return match (true) {
+            $summary->entry === Entry::Anyone => Say::text('front.price.free'),
+            $price->cents !== null => $price->several && $price->cents > 0 ? Say::text('front.price.from', ['price' => Prices::words($price->cents, $price->currency, $price->every)]) : Prices::words($price->cents, $price->currency, $price->every),
+            $summary->entry === Entry::Invite => Say::text('front.price.invite'),
+            $price->soldFrom !== null => Say::text('front.price.later', ['date' => $this->clock->date($price->soldFrom)]),
+            default => Say::text('front.price.none'),
+        };
+    }
+
+    /** @return array{string, string} what is to be done next, and where */
+    private function act(CourseSummary $summary, ?CourseSummary $mine, CourseFace $face): array
+    {
+        $course = route('course', $summary->key, false);
+        $asked = $face->contact_email ?? ($this->school)()->contact_email;
+
+        return match (true) {
+            $mine !== null => ['go_on', $course],
+            $summary->entry === Entry::Anyone && $summary->sample !== null => ['start', $course],
+            $summary->sample !== null => ['look', route('lesson', [$summary->key, $summary->sample], false)],
+            $summary->opens !== null => ['season', $course],
+            $summary->entry === Entry::Invite && $asked !== null => ['ask', "mailto:{$asked}"],
+            default => ['see', $course],
+        };
+    }
+
+    /** @return list<OtherCourse> where to go instead of a course that is over: those of its subject; where it has none, or is the only one, any */
     public function insteadOf(Course $course): array
     {
         $like = $course->subject === '' ? null : Course::query()->where('subject', $course->subject)->pluck('id')->flip();
@@ -52,73 +159,20 @@ final readonly class FrontPageBuilder
             if ($summary->isOver || $id === $course->id) {
                 continue;
             }
-            $any[] = self::told($summary);
+            $any[$id] = $summary;
             if ($like?->has($id) === true) {
-                $same[] = self::told($summary);
+                $same[$id] = $summary;
             }
         }
+        $named = array_slice($same === [] ? $any : $same, 0, self::INSTEAD, preserve_keys: true);
+        $prices = $named === [] ? [] : $this->prices->all(array_keys($named));
 
-        return array_slice($same === [] ? $any : $same, 0, self::INSTEAD);
+        return array_map(fn (int $id): OtherCourse => new OtherCourse($named[$id]->key, $named[$id]->title, $this->price($named[$id], $prices[$id])), array_keys($named));
     }
 
     /** @return array<int, CourseSummary> by the course's id */
     private function publicSummaries(): array
     {
         return array_filter($this->summaries->all(static fn (array $courses): array => array_fill_keys($courses, Viewers::visitor()), 0), static fn (CourseSummary $summary): bool => $summary->visible);
-    }
-
-    private static function told(CourseSummary $summary): FrontCourse
-    {
-        return new FrontCourse($summary->key, $summary->title, $summary->lessons, $summary->open, Say::text("learner.entry.{$summary->entry->value}"));
-    }
-
-    /** @return list<MyCourse> the courses with anything open to them, and those they, or whom they look with, hold a pass of */
-    public function coursesOf(Person $person, ?Person $observed = null): array
-    {
-        $mine = [];
-        foreach ($this->summaries->all(fn (array $courses): array => $this->viewersOf($person, $observed, $courses), $person->id) as $summary) {
-            $holdsPass = $summary->passes > 0;
-            if (! $summary->visible || ($summary->open === 0 && ! $holdsPass)) {
-                continue;
-            }
-            $mine[] = new MyCourse($summary->key, $summary->title, match (true) {
-                $summary->pass !== null && $summary->offer !== null => ClosedWords::passWords($summary->pass, $summary->offer, $this->clock),
-                $holdsPass => Say::text('learner.pass.not_active'),
-                $summary->entry === Entry::Anyone => Say::text('learner.entry.anyone'),
-                default => Say::text('learner.entry.samples'),
-            }, $summary->lessons, $summary->finished, $summary->more);
-        }
-
-        return $mine;
-    }
-
-    /** The key of the one course that a learner holds a pass of, where an observer may see anything of it; null: there are none, or several. */
-    public function onlyCourse(Person $observer, Person $learner): ?string
-    {
-        $held = [];
-        foreach ($this->summaries->all(fn (array $courses): array => $this->viewersOf($observer, $learner, $courses), $observer->id) as $summary) {
-            if ($summary->visible && $summary->pass !== null) {
-                $held[] = $summary->key;
-            }
-        }
-
-        return count($held) === 1 ? $held[0] : null;
-    }
-
-    /**
-     * @param  list<int>  $courses
-     * @return array<int, Viewer>
-     */
-    private function viewersOf(Person $person, ?Person $observed, array $courses): array
-    {
-        $all = $this->viewers->in(new Collection(array_filter([$person, $observed])), $courses);
-        $viewers = $all[$person->id] ?? [];
-        if ($observed !== null) {
-            foreach ($viewers as $id => $viewer) {
-                $viewers[$id] = Viewers::lookingWith($viewer->signedIn(), $all[$observed->id][$id] ?? null);
-            }
-        }
-
-        return $viewers;
     }
 }

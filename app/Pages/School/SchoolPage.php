@@ -22,6 +22,7 @@ final readonly class SchoolPage
         #[OA\Property] public int $graceDays,
         #[OA\Property] public int $missedDays,
         #[OA\Property] public string $holidays,
+        #[OA\Property] public SchoolFront $front,
         #[OA\Property] public bool $mayRun,
     ) {
     }

@@ -1,13 +1,13 @@
 import { Link } from '@inertiajs/react';
 
 import { learnerAddress } from '../lib/address';
-import type { FrontCourse } from '../lib/generated/types';
+import type { OtherCourse } from '../lib/generated/types';
 import { useShared } from '../lib/page';
 import { say } from '../lib/say';
 import css from './learn.module.css';
 
 /** Where to go instead of a course that is over. */
-export function Instead({ courses }: { courses: FrontCourse[] }) {
+export function Instead({ courses }: { courses: OtherCourse[] }) {
   const { standIn } = useShared();
   if (courses.length === 0) {
     return null;
@@ -19,7 +19,7 @@ export function Instead({ courses }: { courses: FrontCourse[] }) {
         {courses.map((course) => (
           <li key={course.key}>
             {standIn === undefined ? <Link href={learnerAddress(course.key)}>{course.title}</Link> : course.title}
-            <span>{course.entry}</span>
+            <span>{course.told}</span>
           </li>
         ))}
       </ul>

@@ -1,4 +1,4 @@
-import { Head, Link, router } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 
 import type { Looking } from '../lib/generated/types';
@@ -7,6 +7,7 @@ import { FlashNote } from '../ui/FlashNote';
 import { to } from '../lib/route';
 import { say, saying } from '../lib/say';
 import { clocksAgree } from '../lib/time';
+import { Title } from './Title';
 import css from './learn.module.css';
 import ui from '../ui/ui.module.css';
 
@@ -23,7 +24,7 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
   if (standIn !== undefined) {
     return (
       <div className={ui.learn}>
-        <Head title={say('shell.stand_in_title', { title })} />
+        <Title of={say('shell.stand_in_title', { title })} />
         <p className={ui['standin-strip']}>
           {say('shell.stand_in', { name: standIn.name, at: standIn.atWords })}
         </p>
@@ -39,13 +40,13 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
   }
   return (
     <div className={ui.learn}>
-      <Head title={title} />
+      <Title of={title} />
       <header className={css.ltop}>
         <div className={css.lwide}>
           <Link href={to('home')} className={css.lname}>
             {school.name}
           </Link>
-          {signedIn !== null && <Link href={to('courses')}>{say('shell.mine')}</Link>}
+          {signedIn !== null && (signedIn.staff ? <a href={to('keep.courses')}>{say('shell.run')}</a> : <Link href={to('courses')}>{say('shell.mine')}</Link>)}
           {looking !== undefined && looking !== null && <Switcher looking={looking} />}
           <p>
             {signedIn === null ? (

@@ -1,10 +1,10 @@
 import { useForm } from '@inertiajs/react';
-import { Button } from '@mantine/core';
 import { clsx } from 'clsx';
 
 import type { ClosingWords } from '../lib/generated/types';
 import { useShared } from '../lib/page';
 import { to } from '../lib/route';
+import { Button } from '../ui/Plain';
 import { say } from '../lib/say';
 import { AccountFields } from '../ui/AccountFields';
 import css from './learn.module.css';
@@ -30,7 +30,7 @@ export function NextRunForm({ course, signUp }: { course: string; signUp: Closin
       <h2>{say('next_run.title')}</h2>
       <p className={ui.soft}>{say('next_run.told')}</p>
       {signUp === 'form' && <AccountFields data={form.data} errors={form.errors} onSet={(changes) => form.setData((now) => ({ ...now, ...changes }))} />}
-      <Button type="submit" size="md" loading={form.processing} disabled={standIn !== undefined}>
+      <Button type="submit" loading={form.processing} disabled={standIn !== undefined}>
         {say('next_run.ask')}
       </Button>
     </form>

@@ -1,5 +1,4 @@
 import { Link, useForm } from '@inertiajs/react';
-import { Button } from '@mantine/core';
 import { clsx } from 'clsx';
 
 import { Prose } from './Prose';
@@ -10,6 +9,7 @@ import { AccountFields } from '../ui/AccountFields';
 import { Instead } from './Instead';
 import { NextRunForm } from './NextRunForm';
 import { OfferCards } from './Offers';
+import { Button, ButtonLink } from '../ui/Plain';
 import { Picture } from '../ui/Picture';
 import { Words } from '../ui/Words';
 import { to } from '../lib/route';
@@ -67,13 +67,9 @@ function Part({ part, page }: { part: NoticePart; page: NoticePage }) {
         <>
           <p className={css.noticebutton}>
             {standIn === undefined && signIn !== null ? (
-              <Button component={Link} href={signIn} size="md">
-                {say('sign_in')}
-              </Button>
+              <ButtonLink href={signIn}>{say('sign_in')}</ButtonLink>
             ) : (
-              <Button size="md" disabled>
-                {say('sign_in')}
-              </Button>
+              <Button disabled>{say('sign_in')}</Button>
             )}
           </p>
           {page.case === 'account' && standIn === undefined && <LookForm course={course.key} item={item} />}
@@ -107,17 +103,13 @@ function NoticeButton({ label, href }: { label: string; href: string }) {
   return (
     <p className={css.noticebutton}>
       {standIn !== undefined ? (
-        <Button size="md" variant="default" disabled>
-          {label}
-        </Button>
-      ) : href.startsWith('/') ? (
-        <Button component={Link} href={href} size="md" variant="default">
+        <Button variant="default" disabled>
           {label}
         </Button>
       ) : (
-        <Button component="a" href={href} size="md" variant="default" rel="noopener">
+        <ButtonLink href={href} variant="default">
           {label}
-        </Button>
+        </ButtonLink>
       )}
     </p>
   );
@@ -152,7 +144,7 @@ function LookForm({ course, item }: { course: string; item: string }) {
       }}
     >
       <AccountFields data={form.data} errors={form.errors} onSet={(changes) => form.setData((now) => ({ ...now, ...changes }))} />
-      <Button type="submit" size="md" loading={form.processing}>
+      <Button type="submit" loading={form.processing}>
         {say('notice.have_look')}
       </Button>
     </form>

@@ -19,6 +19,11 @@ function verb({ as, free, price }: OfferCard): string {
   }
 }
 
+/** In a place where the price stands beside it. */
+export function takes({ free }: OfferCard): string {
+  return say(free ? 'shop.claim' : 'course.take');
+}
+
 /** Offers that really open something, with their prices. */
 export function OfferCards({ offers }: { offers: OfferCard[] }) {
   const { standIn } = useShared();

@@ -1,10 +1,10 @@
 import { useForm } from '@inertiajs/react';
-import { Button, Checkbox, Radio } from '@mantine/core';
 import { clsx } from 'clsx';
 
 import { useShared } from '../lib/page';
 import type { QuizCard } from '../lib/generated/types';
 import { to } from '../lib/route';
+import { Button, Tick } from '../ui/Plain';
 import { say } from '../lib/say';
 import css from './learn.module.css';
 import ui from '../ui/ui.module.css';
@@ -18,8 +18,8 @@ export interface QuizProps {
 export function Quiz({ quiz, course, item }: QuizProps) {
   const { standIn } = useShared();
   const form = useForm<{ version: number; answers: number[][] }>({ version: quiz.version, answers: quiz.questions.map(() => []) });
-  const choose = (index: number, chosen: string[]) =>
-    form.setData((now) => ({ ...now, answers: quiz.questions.map((_, at) => (at === index ? chosen.map(Number) : (now.answers[at] ?? []))) }));
+  const choose = (index: number, chosen: number[]) =>
+    form.setData((now) => ({ ...now, answers: quiz.questions.map((_, at) => (at === index ? chosen : (now.answers[at] ?? []))) }));
   const missing = quiz.questions.filter((_, index) => (form.data.answers[index] ?? []).length === 0).length;
   return (
     <section className={css.quiz} aria-label={say('quiz.title')}>
@@ -39,29 +39,39 @@ export function Quiz({ quiz, course, item }: QuizProps) {
         }}
       >
         {quiz.questions.map((question, index) => {
-          const chosen = (form.data.answers[index] ?? []).map(String);
+          const chosen = form.data.answers[index] ?? [];
           const wrong = quiz.wrong.includes(index);
           const told = wrong ? say('quiz.wrong') : undefined;
           // A question has no identity beyond its place.
           const key = `${index}-${question.ask}`;
-          return question.several ? (
-            <Checkbox.Group key={key} className={css.question} label={question.ask} description={say('quiz.several')} error={told} value={chosen} onChange={(values) => choose(index, values)}>
+          return (
+            <fieldset key={key} className={css.question} aria-describedby={told === undefined ? undefined : `wrong-${index}`}>
+              <legend>{question.ask}</legend>
+              {question.several && <p>{say('quiz.several')}</p>}
               {question.answers.map((answer, at) => (
-                <Checkbox key={answer} value={String(at)} label={answer} disabled={!quiz.can} />
+                <Tick
+                  key={answer}
+                  type={question.several ? 'checkbox' : 'radio'}
+                  name={`answers[${index}][]`}
+                  value={at}
+                  label={answer}
+                  disabled={!quiz.can}
+                  checked={chosen.includes(at)}
+                  onChange={(event) => choose(index, question.several ? [...chosen.filter((one) => one !== at), ...(event.currentTarget.checked ? [at] : [])] : [at])}
+                />
               ))}
-            </Checkbox.Group>
-          ) : (
-            <Radio.Group key={key} className={css.question} label={question.ask} error={told} value={chosen[0] ?? ''} onChange={(value) => choose(index, [value])}>
-              {question.answers.map((answer, at) => (
-                <Radio key={answer} value={String(at)} label={answer} disabled={!quiz.can} />
-              ))}
-            </Radio.Group>
+              {told !== undefined && (
+                <p id={`wrong-${index}`} className={ui.wrongly}>
+                  {told}
+                </p>
+              )}
+            </fieldset>
           );
         })}
         {form.errors.answers !== undefined && <p className={ui.wrongly}>{form.errors.answers}</p>}
         {quiz.can && (
           <div className={css['quiz-acts']}>
-            <Button type="submit" size="md" loading={form.processing} disabled={standIn !== undefined || missing > 0}>
+            <Button type="submit" loading={form.processing} disabled={standIn !== undefined || missing > 0}>
               {say(quiz.last === null ? 'quiz.hand_in' : 'quiz.again')}
             </Button>
             {missing > 0 && <span className={clsx(ui.soft, css.soft)}>{say('quiz.missing', { count: missing })}</span>}

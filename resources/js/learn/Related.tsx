@@ -1,10 +1,9 @@
-import { Link } from '@inertiajs/react';
-import { Button } from '@mantine/core';
 
 import { useShared } from '../lib/page';
 import type { RelatedCard } from '../lib/generated/types';
 import { say } from '../lib/say';
 import { Picture } from '../ui/Picture';
+import { Button, ButtonLink } from '../ui/Plain';
 import { Prose } from './Prose';
 import css from './learn.module.css';
 
@@ -23,13 +22,9 @@ export function Related({ related }: { related: RelatedCard | null }) {
         <Prose html={html} />
         <p className={css.relatedprice}>{say(several ? 'related.from' : 'related.for', { title, offer, price })}</p>
         {standIn === undefined ? (
-          <Button component={Link} href={href} size="md">
-            {button}
-          </Button>
+          <ButtonLink href={href}>{button}</ButtonLink>
         ) : (
-          <Button size="md" disabled>
-            {button}
-          </Button>
+          <Button disabled>{button}</Button>
         )}
       </div>
     </aside>

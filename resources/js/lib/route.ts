@@ -1,15 +1,26 @@
-import { route, type Config, type RouteList } from 'ziggy-js';
 import { routes } from './generated/routes';
 
-const config: Config = { url: '', port: null, defaults: {}, routes };
+type Routes = typeof routes;
 
-type Takes<Name extends keyof RouteList> = { [Part in RouteList[Name][number] as Part['required'] extends true ? Part['name'] : never]: string | number } & {
-  [Part in RouteList[Name][number] as Part['required'] extends true ? never : Part['name']]?: string | number;
+/** What a path takes; a question mark stands after what may be left out. */
+type Parts<Path extends string> = Path extends `${string}{${infer Part}}${infer Rest}` ? Part | Parts<Rest> : never;
+
+type Takes<Path extends string> = { [Part in Parts<Path> as Part extends `${string}?` ? never : Part]: string | number } & {
+  [Part in Parts<Path> as Part extends `${infer Name}?` ? Name : never]?: string | number;
 };
 
 /** The path of a route by its name, as routes/web.php has it. Whatever a key is made of, it stays one part of the path. */
-export function to<Name extends keyof RouteList>(name: Name, ...[takes]: RouteList[Name] extends [] ? [] : [Takes<Name>]): string {
-  // Ziggy leaves what is encoded already as it is, but lets slashes and question marks through.
-  const encoded = Object.entries({ ...takes }).map(([part, value]) => [part, encodeURIComponent(String(value))]);
-  return route<keyof RouteList>(name, Object.fromEntries(encoded), false, config);
+export function to<Name extends keyof Routes>(name: Name, ...[takes]: [Parts<Routes[Name]>] extends [never] ? [] : [Takes<Routes[Name]>]): string {
+  const given: Record<string, string | number | undefined> = { ...takes };
+  const path = routes[name].replaceAll(/\/?\{(\w+)(\??)\}/g, (part, of: string, optional: string) => {
+    const value = given[of];
+    if (value === undefined) {
+      if (optional === '') {
+        throw new Error(`The route ${name} takes ${of}.`);
+      }
+      return '';
+    }
+    return `${part.startsWith('/') ? '/' : ''}${encodeURIComponent(String(value))}`;
+  });
+  return path === '' ? '/' : path;
 }

@@ -5,7 +5,7 @@ import { say, saying } from './say';
 
 describe('words', () => {
   it('count as their language does', () => {
-    expect([0, 1, 1234].map((count) => say('lessons', { count }))).toEqual(['0 lessons', '1 lesson', '1,234 lessons']);
+    expect([0, 1, 1234].map((count) => say('front.narrowed', { count, subject: 'Hull' }))).toEqual(['0 courses of Hull', '1 course of Hull', '1,234 courses of Hull']);
     expect(say('quiz.missing', { count: 1 })).toBe('One question is not answered yet.');
   });
 

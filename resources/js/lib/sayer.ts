@@ -1,5 +1,6 @@
-import { IntlMessageFormat } from 'intl-messageformat';
 import { Children, type ReactNode } from 'react';
+
+import { type Given, message, type Message } from './message';
 
 const LANGUAGE = 'en';
 
@@ -13,21 +14,17 @@ export interface Sayer<Parts extends object> {
 
 /** @param words ICU messages by key, as lang/ has them */
 export function sayer<Parts extends object>(words: Readonly<Record<keyof Parts, string>>): Sayer<Parts> {
-  const patterns = new Map<keyof Parts, IntlMessageFormat>();
-  const pattern = (key: keyof Parts): IntlMessageFormat => {
+  const patterns = new Map<keyof Parts, Message>();
+  const told = (key: keyof Parts, parts: Given = {}): unknown[] => {
     let known = patterns.get(key);
     if (known === undefined) {
-      // What stands for a link is put in by `saying`; markup in words stays what it is.
-      known = new IntlMessageFormat(words[key], LANGUAGE, undefined, { ignoreTag: true });
+      known = message(words[key], LANGUAGE);
       patterns.set(key, known);
     }
-    return known;
+    return known.say(parts);
   };
   return {
-    say: (key, ...[parts]) => String(pattern(key).format(parts)),
-    saying: (key, parts) => {
-      const said = pattern(key).format<ReactNode>(parts);
-      return Array.isArray(said) ? Children.toArray(said) : (said as ReactNode);
-    },
+    say: (key, ...[parts]) => told(key, parts).map(String).join(''),
+    saying: (key, parts) => Children.toArray(told(key, parts) as ReactNode[]),
   };
 }

@@ -27,8 +27,9 @@ export function PicturePick({ token, label, error, disabled, onPick }: Props) {
     <div className={css.pick}>
       {picked !== undefined && <img src={picked.address} alt={picked.title} width={120} />}
       {!disabled && (
-        <Button size="xs" variant="default" aria-label={label} onClick={() => setOpen(true)}>
+        <Button size="xs" variant="default" onClick={() => setOpen(true)}>
           {say(token === '' ? 'notices.pictures.choose' : 'notices.pictures.another')}
+          <span className={ui.vh}>: {label}</span>
         </Button>
       )}
       {error !== undefined && <p className={ui.wrongly}>{error}</p>}

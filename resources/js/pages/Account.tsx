@@ -1,11 +1,11 @@
 import { router, useForm } from '@inertiajs/react';
-import { Button, PasswordInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 
 import type { AccountPage } from '../lib/generated/types';
 import { KeepShell } from '../ui/KeepShell';
 import { LetterChoices } from '../ui/LetterChoices';
 import { LearnerShell } from '../learn/LearnerShell';
+import { Button, PasswordInput } from '../ui/Plain';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
 import ui from '../ui/ui.module.css';

@@ -1,5 +1,6 @@
-import { Head, Link } from '@inertiajs/react';
+import { Link } from '@inertiajs/react';
 
+import { Title } from '../learn/Title';
 import { Arch } from '../ui/Arch';
 import { useShared } from '../lib/page';
 import { to } from '../lib/route';
@@ -18,7 +19,7 @@ export default function ErrorPage({ status, why }: { status: number; why: string
   const heading = say(`error.${what}`);
   return (
     <div className={ui.signin}>
-      <Head title={heading} />
+      <Title of={heading} />
       {standIn !== undefined && (
         <p className={ui['standin-strip']}>
           {say('shell.stand_in_told', { name: standIn.name, at: standIn.atWords })}

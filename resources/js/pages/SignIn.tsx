@@ -1,10 +1,11 @@
-import { Head, useForm } from '@inertiajs/react';
-import { Button, Checkbox, PasswordInput, TextInput } from '@mantine/core';
+import { useForm } from '@inertiajs/react';
 import type { FormEvent } from 'react';
 
 import { Mark } from '../ui/Arch';
 import { useShared } from '../lib/page';
+import { Title } from '../learn/Title';
 import { FlashNote } from '../ui/FlashNote';
+import { Button, PasswordInput, TextInput, Tick } from '../ui/Plain';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
 import ui from '../ui/ui.module.css';
@@ -18,7 +19,7 @@ export default function SignIn() {
   };
   return (
     <div className={ui.signin}>
-      <Head title={say('sign_in')} />
+      <Title of={say('sign_in')} />
       <FlashNote />
       <main>
         <div className={ui['signin-door']}>
@@ -26,6 +27,7 @@ export default function SignIn() {
           <h1>{say('sign_in')}</h1>
           <form onSubmit={submit} noValidate>
             <TextInput
+              name="email"
               label={say('door.email')}
               type="email"
               autoComplete="username"
@@ -35,18 +37,20 @@ export default function SignIn() {
               onChange={(event) => form.setData('email', event.currentTarget.value)}
             />
             <PasswordInput
+              name="password"
               label={say('door.password')}
               autoComplete="current-password"
               value={form.data.password}
               error={form.errors.password}
               onChange={(event) => form.setData('password', event.currentTarget.value)}
             />
-            <Checkbox
+            <Tick
+              name="remember"
               label={say('door.remember')}
               checked={form.data.remember}
               onChange={(event) => form.setData('remember', event.currentTarget.checked)}
             />
-            <Button type="submit" loading={form.processing} fullWidth>
+            <Button type="submit" loading={form.processing}>
               {say('sign_in')}
             </Button>
             <button type="button" className={ui.linklike} onClick={() => form.post(to('sign-in.send'), { preserveState: true })}>

@@ -1,9 +1,10 @@
-import { Head, Link, router } from '@inertiajs/react';
-import { Button } from '@mantine/core';
+import { Link, router } from '@inertiajs/react';
 import { useState } from 'react';
 
+import { Title } from '../learn/Title';
 import { Mark } from '../ui/Arch';
 import { useShared } from '../lib/page';
+import { Button } from '../ui/Plain';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
 import ui from '../ui/ui.module.css';
@@ -13,7 +14,7 @@ export default function SignInLink({ token, name }: { token: string; name: strin
   const [going, setGoing] = useState(false);
   return (
     <div className={ui.signin}>
-      <Head title={say('sign_in')} />
+      <Title of={say('sign_in')} />
       <main className={ui.errorpage}>
         <Mark />
         <h1>{school.name}</h1>

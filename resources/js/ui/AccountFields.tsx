@@ -1,5 +1,5 @@
-import { TextInput } from '@mantine/core';
 import { say } from '../lib/say';
+import { TextInput } from './Plain';
 
 export interface AccountFieldsProps {
   data: { name: string; email: string };
@@ -11,8 +11,8 @@ export interface AccountFieldsProps {
 export function AccountFields({ data, errors, onSet }: AccountFieldsProps) {
   return (
     <>
-      <TextInput label={say('account.name')} autoComplete="name" maxLength={200} value={data.name} error={errors.name} onChange={(event) => onSet({ name: event.currentTarget.value })} />
-      <TextInput label={say('account.email')} type="email" autoComplete="email" maxLength={190} value={data.email} error={errors.email} onChange={(event) => onSet({ email: event.currentTarget.value })} />
+      <TextInput name="name" label={say('account.name')} autoComplete="name" maxLength={200} value={data.name} error={errors.name} onChange={(event) => onSet({ name: event.currentTarget.value })} />
+      <TextInput name="email" label={say('account.email')} type="email" autoComplete="email" maxLength={190} value={data.email} error={errors.email} onChange={(event) => onSet({ email: event.currentTarget.value })} />
     </>
   );
 }

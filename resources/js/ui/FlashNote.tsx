@@ -1,12 +1,12 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { clsx } from 'clsx';
-import { say } from '../lib/keepSay';
 
 import { useShared } from '../lib/page';
 import { plainText } from '../lib/words';
 import { Words } from './Words';
 import { to } from '../lib/route';
+import { say } from '../lib/say';
 import ui from './ui.module.css';
 
 /** What the last action did, said aloud and kept on the page until it is closed. */
@@ -34,11 +34,11 @@ export function FlashNote() {
           )}
           {undo !== null && (
             <button type="button" onClick={() => router.post(to('keep.people.undo', { act: undo }), {}, { preserveScroll: true, preserveState: true })}>
-              {say('keep.take_it_back')}
+              {say('take_it_back')}
             </button>
           )}
           <button type="button" onClick={() => setClosed(flash)}>
-            {say('keep.close')}
+            {say('close')}
           </button>
         </div>
       )}

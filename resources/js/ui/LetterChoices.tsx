@@ -1,8 +1,8 @@
 import { router } from '@inertiajs/react';
-import { Checkbox } from '@mantine/core';
 import { useState } from 'react';
 
 import type { LetterChoiceRow } from '../lib/generated/types';
+import { Tick } from './Plain';
 import ui from './ui.module.css';
 
 /** Which letters somebody wants: each is kept as soon as it is ticked. */
@@ -12,7 +12,7 @@ export function LetterChoices({ letters, address }: { letters: LetterChoiceRow[]
     <ul className={ui.choices}>
       {letters.map(({ kind, title, told, wanted }) => (
         <li key={kind}>
-          <Checkbox
+          <Tick
             label={title}
             description={told}
             checked={wanted}

@@ -9,8 +9,9 @@ use App\Access\WhoLooks;
 use App\Learning\LearnerViews;
 use App\Models\Course;
 use App\Pages\Learner\CoursePageBuilder;
-use App\Pages\Learner\FrontPageBuilder;
+use App\Pages\Learner\MyCoursesBuilder;
 use App\Pages\Learner\MyCoursesPage;
+use App\Pages\Learner\Shared\PublicPages;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -18,7 +19,7 @@ use Inertia\Response;
 
 final readonly class CoursesController
 {
-    public function __construct(private FrontPageBuilder $lists, private LearnerViews $views, private CoursePageBuilder $pages, private WhoLooks $who)
+    public function __construct(private MyCoursesBuilder $lists, private LearnerViews $views, private CoursePageBuilder $pages, private WhoLooks $who, private PublicPages $public)
     {
     }
 
@@ -36,7 +37,7 @@ final readonly class CoursesController
         $page = $view === null ? null : $this->pages->course($course, $view, WhoLooks::person($request)?->id, WhoLooks::person($request));
         abort_if($page === null, 404);
 
-        return Inertia::render('learner/Course', get_object_vars($page));
+        return Inertia::render('learner/Course', get_object_vars($page))->withViewData('head', $this->public->course($course, $page));
     }
 
     /** With whom an observer looks from now on; nobody: as themselves. */

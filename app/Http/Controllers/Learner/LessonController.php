@@ -19,6 +19,7 @@ use App\Notices\SentAway;
 use App\Pages\Learner\BoardPage;
 use App\Pages\Learner\CoursePageBuilder;
 use App\Pages\Learner\LessonPage;
+use App\Pages\Learner\Shared\PublicPages;
 use App\Pages\Shared\Flash;
 use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
@@ -29,7 +30,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class LessonController
 {
-    public function __construct(private LearnerViews $views, private CoursePageBuilder $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who, private DoorsMet $doors)
+    public function __construct(private LearnerViews $views, private CoursePageBuilder $pages, private MarkFinished $markFinished, private OpenWatch $openWatch, private NoteLook $noteLook, private WhoLooks $who, private DoorsMet $doors, private PublicPages $public)
     {
     }
 
@@ -60,10 +61,11 @@ final readonly class LessonController
             }
             $this->doors->then($request, 'went-on');
 
-            return Inertia::render($page instanceof LessonPage ? 'learner/Lesson' : 'learner/Board', get_object_vars($page))->toResponse($request);
+            return Inertia::render($page instanceof LessonPage ? 'learner/Lesson' : 'learner/Board', get_object_vars($page))
+                ->withViewData('head', $page instanceof LessonPage ? $this->public->lesson($course, $page) : $this->public->hidden($page->item->title))->toResponse($request);
         }
 
-        return Inertia::render('learner/Notice', get_object_vars($page))->toResponse($request)->setStatusCode(NoticeCase::from($page->case)->status());
+        return Inertia::render('learner/Notice', get_object_vars($page))->withViewData('head', $this->public->hidden((string) $page->heading))->toResponse($request)->setStatusCode(NoticeCase::from($page->case)->status());
     }
 
     /** What coming to an item does of itself; null where what may be seen has changed by it. */

@@ -6,7 +6,9 @@ namespace App\Http\Controllers\Staff;
 
 use App\Access\SchoolOf;
 use App\Access\WhoLooks;
+use App\Http\Requests\SchoolFrontRequest;
 use App\Http\Requests\SchoolRequest;
+use App\Pages\School\SchoolFront;
 use App\Pages\School\SchoolPage;
 use App\Pages\Shared\Flash;
 use App\School\SaveSchool;
@@ -25,7 +27,14 @@ final readonly class SchoolController
     {
         $school = ($this->school)();
 
-        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, $school->missed_days, implode("\n", $school->holidays), Gate::allows('run-school'))));
+        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, $school->missed_days, implode("\n", $school->holidays), new SchoolFront($school->front_title, $school->front_text, $school->front_picture, $school->front_focus_x, $school->front_focus_y), Gate::allows('run-school'))));
+    }
+
+    public function updateFront(SchoolFrontRequest $request, SaveSchool $save): RedirectResponse
+    {
+        $save(($this->school)(), $request->columns(), WhoLooks::signedIn($request));
+
+        return back()->with(Flash::done('Saved.'));
     }
 
     public function update(SchoolRequest $request, SaveSchool $save): RedirectResponse

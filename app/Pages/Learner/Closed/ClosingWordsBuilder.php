@@ -11,8 +11,8 @@ use App\Models\Course;
 use App\Notices\NoticeCase;
 use App\Notices\NoticeTexts;
 use App\Notices\Placeholders;
-use App\Pages\Learner\FrontCourse;
 use App\Pages\Learner\FrontPageBuilder;
+use App\Pages\Learner\OtherCourse;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Outline\CourseState;
@@ -48,7 +48,7 @@ final readonly class ClosingWordsBuilder
         );
     }
 
-    /** @return list<FrontCourse> where a course is over: where to go instead */
+    /** @return list<OtherCourse> where a course is over: where to go instead */
     public function instead(Course $course, Answer $answer): array
     {
         return $answer->isOver() ? $this->front->insteadOf($course) : [];

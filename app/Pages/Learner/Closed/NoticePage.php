@@ -8,7 +8,7 @@ use App\Learning\CourseFrame;
 use App\Learning\PathRow;
 use App\Notices\NoticeCase;
 use App\Offers\Sales\OfferCard;
-use App\Pages\Learner\FrontCourse;
+use App\Pages\Learner\OtherCourse;
 use App\Words\Glyph;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
@@ -27,7 +27,7 @@ final readonly class NoticePage
      * @param  list<OfferCard>  $offers  that would open this very item sooner than waiting does
      * @param  ?PathRow  $lookAt  something that is open to this viewer
      * @param  string  $signUp  how one asks to be told when the course runs again: none, by a form, or by one's account
-     * @param  list<FrontCourse>  $instead  where the course is over: others, which are given
+     * @param  list<OtherCourse>  $instead  where the course is over: others, which are given
      */
     public function __construct(
         #[OA\Property] public CourseFrame $course,
@@ -45,7 +45,7 @@ final readonly class NoticePage
         #[OA\Property] public ?PathRow $lookAt,
         #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
         #[OA\Property(enum: ['none', 'form', 'account'])] public string $signUp,
-        #[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $instead,
+        #[OA\Property(items: new OA\Items(ref: OtherCourse::class))] public array $instead,
     ) {
     }
 }

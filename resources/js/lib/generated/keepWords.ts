@@ -69,13 +69,41 @@ export const keepWords = {
   'contents.related.picture': "Picture beside it",
   'contents.related.no_picture': "Without a picture",
   'contents.related.take_away': "Take it away",
+  'contents.face.sentence': "In one sentence",
+  'contents.face.sentence_told': "On its card, and at the head of its page.",
+  'contents.face.about': "More about it",
+  'contents.face.about_told': "Markdown. It stands beneath the outline.",
+  'contents.face.outcomes': "What one will be able to do",
+  'contents.face.outcomes_told': "A line each.",
+  'contents.face.subject': "Subject",
+  'contents.face.subject_told': "By which the front can be narrowed.",
+  'contents.face.cover': "Cover",
+  'contents.face.pick': "A picture for the cover",
+  'contents.face.no_picture': "Without a picture",
+  'contents.face.drawn': "Without a picture it is drawn:",
+  'contents.face.focus': "What is kept in view when it is cut: press on the picture, or move these",
+  'contents.face.focus_x': "From the left",
+  'contents.face.focus_y': "From the top",
+  'contents.face.as_cut': "As it is cut on a card",
+  'contents.face.questions': "Often asked",
+  'contents.face.question': "Question {number}",
+  'contents.face.answer': "Answer {number}",
+  'contents.face.out': "Take it out",
+  'contents.face.out_which': "Take question {number} out",
+  'contents.face.one_more': "One more question",
+  'contents.face.contact': "Whom to ask about it",
+  'contents.face.contact_told': "Left empty, whom the school names.",
+  'contents.face.name': "Name",
+  'contents.face.email': "E-mail address",
+  'contents.face.look': "Look at the public page",
   'contents.contents.contents_of_title': "Contents of {title}",
   'contents.contents.contents': "Contents",
   'contents.contents.items': "Items",
   'contents.contents.nothing_yet': "nothing yet",
-  'contents.contents.what_course_says_itself': "What the course says of itself",
+  'contents.contents.what_course_says_itself': "What the course shows of itself",
+  'contents.contents.minutes': "Minutes that it takes",
+  'contents.contents.minutes_told': "Told to whoever thinks of taking the course. Left empty, it is reckoned from the text, the films and the questions.",
   'contents.contents.text': "Text",
-  'contents.contents.markdown_stands_on_public': "Markdown. It stands on the public page of the course.",
   'contents.contents.announcements_what_written_here': "Announcements: what is written here",
   'contents.contents.calendar_everybodys_own_openings': "Calendar: everybody’s own openings",
   'contents.contents.discussion_learners_talk_each': "Discussion: learners talk to each other",
@@ -94,7 +122,7 @@ export const keepWords = {
   'contents.contents.as_it_is_read': "As it is read",
   'contents.contents.nothing_has_been_written': "Nothing has been written yet.",
   'contents.contents.told': "{course} · what lessons and boards hold; it goes live as it is saved, to whoever the rules let in",
-  'contents.contents.has_text': "text",
+  'contents.contents.public_page': "its public page and its card",
   'contents.contents.up': "Up {what}",
   'contents.contents.take_out': "Take out {what}",
   'contents.contents.take_out_ask': "Take out {title}?",
@@ -1065,6 +1093,14 @@ export const keepWords = {
   'school.begin.your_password': "Your password",
   'school.begin.at_least_twelve_characters': "At least twelve characters; a few words make a good one.",
   'school.begin.begin': "Begin",
+  'school.front.title': "The front",
+  'school.front.told': "What stands over the courses, for everybody.",
+  'school.front.heading': "In large letters",
+  'school.front.heading_told': "Left empty, the name of the school.",
+  'school.front.text': "And beneath it",
+  'school.front.picture': "Picture",
+  'school.front.pick': "A picture for the front",
+  'school.front.look': "Look at the front",
   'school.school.school': "School",
   'school.school.time_zone': "Time zone",
   'school.school.all_wall_clock_times': "All wall-clock times of all rules are read in it. It cannot be changed: every opening would move.",
@@ -1518,13 +1554,41 @@ export interface KeepParts {
   'contents.related.picture': never;
   'contents.related.no_picture': never;
   'contents.related.take_away': never;
+  'contents.face.sentence': never;
+  'contents.face.sentence_told': never;
+  'contents.face.about': never;
+  'contents.face.about_told': never;
+  'contents.face.outcomes': never;
+  'contents.face.outcomes_told': never;
+  'contents.face.subject': never;
+  'contents.face.subject_told': never;
+  'contents.face.cover': never;
+  'contents.face.pick': never;
+  'contents.face.no_picture': never;
+  'contents.face.drawn': never;
+  'contents.face.focus': never;
+  'contents.face.focus_x': never;
+  'contents.face.focus_y': never;
+  'contents.face.as_cut': never;
+  'contents.face.questions': never;
+  'contents.face.question': 'number';
+  'contents.face.answer': 'number';
+  'contents.face.out': never;
+  'contents.face.out_which': 'number';
+  'contents.face.one_more': never;
+  'contents.face.contact': never;
+  'contents.face.contact_told': never;
+  'contents.face.name': never;
+  'contents.face.email': never;
+  'contents.face.look': never;
   'contents.contents.contents_of_title': 'title';
   'contents.contents.contents': never;
   'contents.contents.items': never;
   'contents.contents.nothing_yet': never;
   'contents.contents.what_course_says_itself': never;
+  'contents.contents.minutes': never;
+  'contents.contents.minutes_told': never;
   'contents.contents.text': never;
-  'contents.contents.markdown_stands_on_public': never;
   'contents.contents.announcements_what_written_here': never;
   'contents.contents.calendar_everybodys_own_openings': never;
   'contents.contents.discussion_learners_talk_each': never;
@@ -1543,7 +1607,7 @@ export interface KeepParts {
   'contents.contents.as_it_is_read': never;
   'contents.contents.nothing_has_been_written': never;
   'contents.contents.told': 'course';
-  'contents.contents.has_text': never;
+  'contents.contents.public_page': never;
   'contents.contents.up': 'what';
   'contents.contents.take_out': 'what';
   'contents.contents.take_out_ask': 'title';
@@ -2514,6 +2578,14 @@ export interface KeepParts {
   'school.begin.your_password': never;
   'school.begin.at_least_twelve_characters': never;
   'school.begin.begin': never;
+  'school.front.title': never;
+  'school.front.told': never;
+  'school.front.heading': never;
+  'school.front.heading_told': never;
+  'school.front.text': never;
+  'school.front.picture': never;
+  'school.front.pick': never;
+  'school.front.look': never;
   'school.school.school': never;
   'school.school.time_zone': never;
   'school.school.all_wall_clock_times': never;

@@ -110,6 +110,11 @@ export interface AnswerRow {
   when: string;
 }
 
+export interface AskedQuestion {
+  ask: string;
+  html: string;
+}
+
 export interface BeginPage {
   code: string;
   zones: string[];
@@ -171,7 +176,7 @@ export interface ClosingWords {
   text: string;
   html: string | null;
   signUp: 'none' | 'form' | 'account';
-  instead: FrontCourse[];
+  instead: OtherCourse[];
   contactName: string | null;
   contactEmail: string | null;
 }
@@ -189,6 +194,7 @@ export interface ContentForm {
   board: '' | 'announcements' | 'calendar' | 'discussion' | 'marks';
   quiz: QuizEntry[];
   media: ContentMedium[];
+  minutes: number | null;
   version: number;
   missing: string | null;
 }
@@ -212,8 +218,8 @@ export interface ContentRow {
 export interface ContentsPage {
   course: string;
   title: string;
-  about: string;
   items: ContentRow[];
+  face: FaceForm | null;
   open: ContentForm | null;
   mayEdit: boolean;
   related: RelatedForm | null;
@@ -226,6 +232,19 @@ export interface CopiedNotice {
   heading: string;
   text: string;
   parts: Part[];
+}
+
+export interface CourseFaceTold {
+  cover: ShownCover;
+  sentence: string;
+  about: string;
+  outcomes: string[];
+  questions: AskedQuestion[];
+  takes: string;
+  season: string | null;
+  holds: string[];
+  contactName: string | null;
+  contactEmail: string | null;
 }
 
 export interface CourseFrame {
@@ -276,10 +295,12 @@ export interface CoursePage {
   next: PathRow | null;
   last: PathRow | null;
   opens: DateRow | null;
-  about: string;
-  videos: number;
-  quizzes: number;
+  inside: boolean;
+  face: CourseFaceTold;
+  columns: OfferColumn[];
   offers: OfferCard[];
+  calendar: string | null;
+  canSubscribe: boolean;
   closing: ClosingWords | null;
   related: RelatedCard | null;
 }
@@ -360,6 +381,12 @@ export interface DraftNews {
   sentences: Sentence[];
 }
 
+export interface DrawingChoice {
+  drawing: string;
+  label: string;
+  address: string;
+}
+
 export interface EffectCount {
   effect: Effect;
   words: string;
@@ -374,6 +401,28 @@ export interface Expected {
   instead: Sentence | null;
   by: string;
   broken: boolean;
+}
+
+export interface FaceForm {
+  sentence: string;
+  about: string;
+  outcomes: string;
+  questions: FaceQuestion[];
+  subject: string;
+  subjects: string[];
+  cover: string;
+  focusX: number;
+  focusY: number;
+  drawing: string;
+  drawings: DrawingChoice[];
+  contactName: string;
+  contactEmail: string;
+  version: number;
+}
+
+export interface FaceQuestion {
+  ask: string;
+  answer: string;
 }
 
 export interface FinishRule {
@@ -451,14 +500,23 @@ export interface FoundPerson {
 export interface FrontCourse {
   key: string;
   title: string;
-  lessons: number;
-  open: number;
-  entry: string;
+  sentence: string;
+  subject: string;
+  cover: ShownCover;
+  takes: string;
+  mine: boolean;
+  state: string;
+  act: string;
+  href: string;
 }
 
 export interface FrontPage {
+  heading: string;
+  text: string;
+  picture: ShownCover | null;
+  subjects: string[];
   courses: FrontCourse[];
-  over: FrontCourse[];
+  over: OtherCourse[];
 }
 
 export interface Gate {
@@ -719,7 +777,7 @@ export interface NoticePage {
   lookAt: PathRow | null;
   offers: OfferCard[];
   signUp: 'none' | 'form' | 'account';
-  instead: FrontCourse[];
+  instead: OtherCourse[];
 }
 
 export interface NoticePart {
@@ -809,6 +867,13 @@ export interface OfferCard {
   href: string;
 }
 
+export interface OfferColumn {
+  offer: OfferCard;
+  lasts: string;
+  covers: string;
+  opens: (string | null)[];
+}
+
 export interface OfferPick {
   key: string;
   title: string;
@@ -871,6 +936,12 @@ export interface OpeningRule {
   days: number | null;
   time: string | null;
   weekday: number | null;
+}
+
+export interface OtherCourse {
+  key: string;
+  title: string;
+  told: string;
 }
 
 export interface OutboxPage {
@@ -1214,6 +1285,14 @@ export interface SavedVantages {
   vantages: string[];
 }
 
+export interface SchoolFront {
+  title: string;
+  text: string;
+  picture: string;
+  focusX: number;
+  focusY: number;
+}
+
 export interface SchoolHead {
   name: string;
   zone: string;
@@ -1232,6 +1311,7 @@ export interface SchoolPage {
   graceDays: number;
   missedDays: number;
   holidays: string;
+  front: SchoolFront;
   mayRun: boolean;
 }
 
@@ -1340,6 +1420,13 @@ export interface ShopPage {
   page: number;
   pages: number;
   find: string | null;
+}
+
+export interface ShownCover {
+  address: string;
+  sources: string | null;
+  alt: string;
+  focus: string;
 }
 
 export interface ShownPicture {

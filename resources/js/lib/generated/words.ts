@@ -2,15 +2,14 @@
 
 export const words = {
   'close': "Close",
-  'lessons': "{count, plural, one {# lesson} other {# lessons}}",
-  'videos': "{count, plural, one {# video} other {# videos}}",
-  'quizzes': "{count, plural, one {# quiz} other {# quizzes}}",
+  'take_it_back': "Take it back",
   'finished': "{finished, number} of {lessons, plural, one {# lesson} other {# lessons}} finished",
   'finished_more': "{finished, number} of {lessons, plural, one {# lesson} other {# lessons}} finished, and {more, number} more if you like",
   'optional': "if you like",
   'percent': "{count, number} %",
   'sign_in': "Sign in",
   'shell.mine': "My courses",
+  'shell.run': "Run the school",
   'shell.signed_in_as': "Signed in as {name}",
   'shell.signed_in': "Signed in",
   'shell.not_signed_in': "Not signed in",
@@ -21,10 +20,12 @@ export const words = {
   'shell.looking': "You look in {as}: to look, not to work.",
   'shell.leave': "Leave",
   'shell.zone': "Your clock shows another time than the school’s: all times here are {zone}.",
-  'front.title': "Courses",
   'front.none': "Nothing is on show yet.",
-  'front.open': "{lessons}, {count, number} to look at now",
-  'front.over': "Over",
+  'front.none_yet': "Courses stand here as soon as the first is published.",
+  'front.subjects': "Subjects",
+  'front.all': "All courses",
+  'front.narrowed': "{count, plural, one {# course} other {# courses}} of {subject}",
+  'front.over': "Given before",
   'closing.title': "The course is over",
   'closing.instead': "Given now",
   'mine.title': "My courses",
@@ -36,8 +37,18 @@ export const words = {
   'mine.yourself': "as yourself",
   'mine.with': "with {name}",
   'course.outline': "Outline of {course}",
+  'course.passes': "When each pass opens what, from the day you join:",
+  'course.pass': "When {offer} opens what, from the day you join:",
+  'course.which': "Which pass",
+  'course.not_in': "not in this pass",
+  'course.take': "Take it",
+  'course.together': "Several together",
+  'course.able': "What you will be able to do",
+  'course.about': "About the course",
+  'course.asked': "Often asked",
+  'course.ask': "Something else? {contact}.",
+  'course.boards': "Beside the lessons",
   'course.opens_next': "Opens next: {item}, {at}",
-  'course.get_in': "How to get in",
   'course.go_further': "To go on, or further",
   'course.were': "Where you were",
   'course.go_on': "Go on",
@@ -53,6 +64,7 @@ export const words = {
   'lesson.by_no_quiz': "This lesson is finished by a quiz, which is not there yet.",
   'lesson.by_video': "This lesson is finished by watching its video.",
   'lesson.by_no_video': "This lesson is finished by watching a video, which is not there yet.",
+  'lesson.needs_scripts': "How far you have watched, and how a quiz went, is counted by scripts, which this browser does not run.",
   'lesson.onward': "Lessons before and after",
   'lesson.next_is': "Next: {item}",
   'lesson.after_is': "After this: {item}",
@@ -162,6 +174,7 @@ export const words = {
   'door.product': "Silent Keep",
   'door.email': "E-mail address",
   'door.password': "Password",
+  'door.show': "Show",
   'door.remember': "Keep me signed in on this machine",
   'door.no_password': "No password? Have a link sent to you",
   'door.over': "This link has been used, or is over.",
@@ -206,15 +219,14 @@ export const words = {
 /** What must go in each. */
 export interface Parts {
   'close': never;
-  'lessons': 'count';
-  'videos': 'count';
-  'quizzes': 'count';
+  'take_it_back': never;
   'finished': 'finished' | 'lessons';
   'finished_more': 'finished' | 'lessons' | 'more';
   'optional': never;
   'percent': 'count';
   'sign_in': never;
   'shell.mine': never;
+  'shell.run': never;
   'shell.signed_in_as': 'name';
   'shell.signed_in': never;
   'shell.not_signed_in': never;
@@ -225,9 +237,11 @@ export interface Parts {
   'shell.looking': 'as';
   'shell.leave': never;
   'shell.zone': 'zone';
-  'front.title': never;
   'front.none': never;
-  'front.open': 'lessons' | 'count';
+  'front.none_yet': never;
+  'front.subjects': never;
+  'front.all': never;
+  'front.narrowed': 'count' | 'subject';
   'front.over': never;
   'closing.title': never;
   'closing.instead': never;
@@ -240,8 +254,18 @@ export interface Parts {
   'mine.yourself': never;
   'mine.with': 'name';
   'course.outline': 'course';
+  'course.passes': never;
+  'course.pass': 'offer';
+  'course.which': never;
+  'course.not_in': never;
+  'course.take': never;
+  'course.together': never;
+  'course.able': never;
+  'course.about': never;
+  'course.asked': never;
+  'course.ask': 'contact';
+  'course.boards': never;
   'course.opens_next': 'item' | 'at';
-  'course.get_in': never;
   'course.go_further': never;
   'course.were': never;
   'course.go_on': never;
@@ -257,6 +281,7 @@ export interface Parts {
   'lesson.by_no_quiz': never;
   'lesson.by_video': never;
   'lesson.by_no_video': never;
+  'lesson.needs_scripts': never;
   'lesson.onward': never;
   'lesson.next_is': 'item';
   'lesson.after_is': 'item';
@@ -366,6 +391,7 @@ export interface Parts {
   'door.product': never;
   'door.email': never;
   'door.password': never;
+  'door.show': never;
   'door.remember': never;
   'door.no_password': never;
   'door.over': never;

@@ -1,21 +1,21 @@
 import { Link, router, useForm } from '@inertiajs/react';
-import { Button, FileInput, Modal, Radio, Textarea, TextInput } from '@mantine/core';
+import { Button, FileInput, Modal, NumberInput, Radio, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { clsx } from 'clsx';
 
-import { Prose } from '../../learn/Prose';
 import type { ContentForm, ContentMedium, ContentRow, ContentsPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
+import { FaceEditor } from '../../contents/FaceEditor';
+import { Preview } from '../../contents/Preview';
 import { RelatedEditor } from '../../contents/RelatedEditor';
 import { QuizEditor } from '../../contents/QuizEditor';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
-import { useAsked } from '../../lib/useAsked';
 import css from '../../contents/contents.module.css';
 import ui from '../../ui/ui.module.css';
 
 /** What the lessons and boards of a course hold. */
-export default function Contents({ course, title, about, items, open, mayEdit, related, courses }: ContentsPage) {
+export default function Contents({ course, title, face, items, open, mayEdit, related, courses }: ContentsPage) {
   return (
     <KeepShell title={say('contents.contents.contents_of_title', { title })}>
       <div className={ui.head}>
@@ -34,7 +34,7 @@ export default function Contents({ course, title, about, items, open, mayEdit, r
             <li>
               <Link href={to('keep.contents', { course })} aria-current={open === null ? 'page' : undefined}>
                 {say('contents.contents.what_course_says_itself')}
-            <span>{about === '' ? say('contents.contents.nothing_yet') : say('contents.contents.has_text')}</span>
+                <span>{say('contents.contents.public_page')}</span>
               </Link>
             </li>
             {items.map((row) => (
@@ -45,7 +45,8 @@ export default function Contents({ course, title, about, items, open, mayEdit, r
           </ul>
         </nav>
         <div className={css.withrelated}>
-          {open === null ? <About key={about} course={course} about={about} mayEdit={mayEdit} /> : <ItemForm key={`${open.key} ${open.version}`} course={course} open={open} mayEdit={mayEdit} />}
+          {face !== null && <FaceEditor key={face.version} course={course} title={title} face={face} mayEdit={mayEdit} />}
+          {open !== null && <ItemForm key={`${open.key} ${open.version}`} course={course} open={open} mayEdit={mayEdit} />}
           {related !== null && <RelatedEditor key={`${related.item} ${related.version}`} course={course} related={related} courses={courses} mayEdit={mayEdit} />}
         </div>
       </main>
@@ -62,33 +63,6 @@ function ItemLink({ course, row, here }: { course: string; row: ContentRow; here
   );
 }
 
-function About({ course, about, mayEdit }: { course: string; about: string; mayEdit: boolean }) {
-  const form = useForm({ about, was: about });
-  return (
-    <div className={ui['notice-edit']}>
-      <form
-        className={ui.review}
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault();
-          form.put(to('keep.contents.about', { course }), { preserveScroll: true });
-        }}
-      >
-        <h2>{say('contents.contents.what_course_says_itself')}</h2>
-        <Textarea label={say('contents.contents.text')} description={say('contents.contents.markdown_stands_on_public')} autosize minRows={8} maxRows={24} disabled={!mayEdit} value={form.data.about} error={form.errors.about} onChange={(event) => form.setData('about', event.currentTarget.value)} />
-        {mayEdit && (
-          <div className={ui['review-acts']}>
-            <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
-              {say('keep.save')}
-            </Button>
-          </div>
-        )}
-      </form>
-      <Preview text={form.data.about} />
-    </div>
-  );
-}
-
 const BOARDS = [
   { board: 'announcements', label: say('contents.contents.announcements_what_written_here') },
   { board: 'calendar', label: say('contents.contents.calendar_everybodys_own_openings') },
@@ -98,7 +72,7 @@ const BOARDS = [
 
 function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm; mayEdit: boolean }) {
   const address = to('keep.contents.save', { course, item: open.key });
-  const form = useForm({ version: open.version, text: open.text, board: open.board, quiz: open.quiz });
+  const form = useForm({ version: open.version, text: open.text, board: open.board, minutes: open.minutes as number | null, quiz: open.quiz });
   const { data, setData } = form;
   const errors = form.errors as Record<string, string | undefined>;
   return (
@@ -122,6 +96,9 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
             </Radio.Group>
           )}
           <Textarea label={say('contents.contents.text')} description={say('contents.contents.markdown')} autosize minRows={6} maxRows={24} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
+          {(open.kind === 'lesson' || open.kind === 'part') && (
+            <NumberInput label={say('contents.contents.minutes')} description={say('contents.contents.minutes_told')} min={1} max={999} allowDecimal={false} disabled={!mayEdit} value={data.minutes ?? ''} error={errors.minutes} onChange={(minutes) => setData('minutes', minutes === '' ? null : Number(minutes))} />
+          )}
           {(open.kind === 'lesson' || open.kind === 'part') && <QuizEditor quiz={data.quiz} errors={errors} mayEdit={mayEdit} onSet={(quiz) => setData('quiz', quiz)} />}
           {mayEdit && (
             <div className={ui['review-acts']}>
@@ -230,15 +207,4 @@ function lengthOf(file: File): Promise<number | null> {
     player.addEventListener('error', () => told(null));
     player.src = source;
   });
-}
-
-/** The text as it is read, while one types. */
-function Preview({ text }: { text: string }) {
-  const html = useAsked<{ html: string }>(to('keep.contents.preview'), { text }, 250).last?.html ?? '';
-  return (
-    <section className={ui['notice-preview']} aria-label={say('contents.contents.preview')}>
-      <p className={ui.soft}>{say('contents.contents.as_it_is_read')}</p>
-      <div className={ui.learn}>{html === '' ? <p className={ui.soft}>{say('contents.contents.nothing_has_been_written')}</p> : <Prose html={html} />}</div>
-    </section>
-  );
 }

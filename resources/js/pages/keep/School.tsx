@@ -3,13 +3,14 @@ import { Button, Checkbox, NumberInput, Textarea, TextInput } from '@mantine/cor
 import type { FormEvent } from 'react';
 import { clsx } from 'clsx';
 
-import type { SchoolPage } from '../../lib/generated/types';
+import { CoverPick } from '../../contents/CoverPick';
+import type { SchoolFront, SchoolPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import ui from '../../ui/ui.module.css';
 
-export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, missedDays, holidays, mayRun }: SchoolPage) {
+export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, missedDays, holidays, front, mayRun }: SchoolPage) {
   const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null, holidays });
   const { data, errors, setData } = form;
   return (
@@ -46,7 +47,44 @@ export default function School({ name, zone, currency, guests, contactName, cont
             </div>
           )}
         </form>
+        <FrontForm front={front} mayRun={mayRun} />
       </main>
     </KeepShell>
+  );
+}
+
+/** What stands over the courses, for everybody. */
+function FrontForm({ front, mayRun }: { front: SchoolFront; mayRun: boolean }) {
+  const { title, text, picture, focusX, focusY } = front;
+  const form = useForm({ title, text, picture, focusX, focusY });
+  const { data, errors, setData } = form;
+  return (
+    <form
+      className={clsx(ui.review, ui.schoolform)}
+      noValidate
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        form.put(to('keep.school.front'), { preserveScroll: true });
+      }}
+    >
+      <h2>{say('school.front.title')}</h2>
+      <p className={ui.soft}>{say('school.front.told')}</p>
+      <TextInput label={say('school.front.heading')} description={say('school.front.heading_told')} maxLength={120} disabled={!mayRun} value={data.title} error={errors.title} onChange={(event) => setData('title', event.currentTarget.value)} />
+      <Textarea label={say('school.front.text')} autosize minRows={2} maxRows={6} maxLength={600} disabled={!mayRun} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
+      <div>
+        <b>{say('school.front.picture')}</b>
+        <CoverPick cut={{ token: data.picture, x: data.focusX, y: data.focusY }} label={say('school.front.pick')} error={errors.picture} disabled={!mayRun} onCut={(cut) => form.setData((now) => ({ ...now, picture: cut.token, focusX: cut.x, focusY: cut.y }))} />
+      </div>
+      <div className={ui['review-acts']}>
+        <a href={to('home')} target="_blank" rel="noopener">
+          {say('school.front.look')}
+        </a>
+        {mayRun && (
+          <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
+            {say('keep.save')}
+          </Button>
+        )}
+      </div>
+    </form>
   );
 }

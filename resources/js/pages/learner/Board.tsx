@@ -1,5 +1,4 @@
 import { Link, router, useForm } from '@inertiajs/react';
-import { Button, CopyButton, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { clsx } from 'clsx';
 
@@ -11,6 +10,8 @@ import { useLearnerAddress, useShared } from '../../lib/page';
 import type { BoardPage, DateRow, MarkRow, PostRow } from '../../lib/generated/types';
 import { uuid } from '../../lib/uuid';
 import { CourseSide } from '../../learn/CourseSide';
+import { Button, Textarea } from '../../ui/Plain';
+import { Subscribe } from '../../learn/Subscribe';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { to } from '../../lib/route';
 import { say, saying } from '../../lib/say';
@@ -55,54 +56,6 @@ function Dates({ course, dates }: { course: string; dates: DateRow[] }) {
         </li>
       ))}
     </ol>
-  );
-}
-
-/** A link that a calendar program can follow without signing in. */
-function Subscribe({ calendar }: { calendar: string | null }) {
-  const form = useForm({});
-  const change = () => form.post(to('calendar.change'), { preserveScroll: true });
-  return (
-    <section className={css.subscribe} aria-label={say('board.calendar')}>
-      <h2>{say('board.calendar')}</h2>
-      {calendar === null ? (
-        <>
-          <p>{say('board.calendar_why')}</p>
-          <Button variant="default" loading={form.processing} onClick={change}>
-            {say('board.make_link')}
-          </Button>
-        </>
-      ) : (
-        <>
-          <p>{say('board.give_link')}</p>
-          <TextInput
-            label={say('board.link')}
-            readOnly
-            value={calendar}
-            onFocus={(event) => event.currentTarget.select()}
-            rightSection={
-              <CopyButton value={calendar}>
-                {({ copied, copy }) => (
-                  <button type="button" className={ui.linklike} onClick={copy}>
-                    {say(copied ? 'board.copied' : 'board.copy')}
-                  </button>
-                )}
-              </CopyButton>
-            }
-            rightSectionWidth={64}
-          />
-          <p>
-            {saying('board.change', {
-              change: (
-                <button key="change" type="button" className={ui.linklike} disabled={form.processing} onClick={change}>
-                  {say('board.change_link')}
-                </button>
-              ),
-            })}
-          </p>
-        </>
-      )}
-    </section>
   );
 }
 
@@ -159,7 +112,7 @@ function Discussion({ course, item, posts, canPost }: { course: string; item: st
             form.post(address, { preserveScroll: true, onSuccess: () => form.setData({ text: '', once: uuid() }) });
           }}
         >
-          <Textarea label={say('board.say')} autosize minRows={3} maxRows={14} maxLength={5000} value={form.data.text} error={form.errors.text} onChange={(event) => form.setData('text', event.currentTarget.value)} />
+          <Textarea label={say('board.say')} rows={3} maxLength={5000} value={form.data.text} error={form.errors.text} onChange={(event) => form.setData('text', event.currentTarget.value)} />
           <Button type="submit" loading={form.processing}>
             {say('board.post')}
           </Button>

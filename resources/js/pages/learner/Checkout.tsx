@@ -1,5 +1,4 @@
 import { Link, useForm } from '@inertiajs/react';
-import { Button } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 
 import { learnerAddress } from '../../lib/address';
@@ -8,6 +7,7 @@ import { uuid } from '../../lib/uuid';
 import { AccountFields } from '../../ui/AccountFields';
 import { Prose } from '../../learn/Prose';
 import { LearnerShell } from '../../learn/LearnerShell';
+import { Button } from '../../ui/Plain';
 import { say, saying } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 
@@ -68,7 +68,7 @@ export default function Checkout({ course, courseTitle, buy, name, price, lasts,
         ) : (
           <p>{say('shop.for', { name: holder })}</p>
         )}
-        <Button type="submit" size="md" loading={form.processing}>
+        <Button type="submit" loading={form.processing}>
           {free ? say('shop.claim') : say('shop.buy_for', { price })}
         </Button>
         {back}

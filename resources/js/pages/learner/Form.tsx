@@ -1,10 +1,10 @@
 import { useForm } from '@inertiajs/react';
-import { Button, Checkbox, Textarea } from '@mantine/core';
 
 import { LearnerShell } from '../../learn/LearnerShell';
 import { Prose } from '../../learn/Prose';
 import type { FormPage } from '../../lib/generated/types';
 import { say } from '../../lib/say';
+import { Button, Textarea, Tick } from '../../ui/Plain';
 import { AccountFields } from '../../ui/AccountFields';
 import css from '../../learn/learn.module.css';
 
@@ -45,23 +45,20 @@ function Fields({ consent, questions, asksWho, once }: Pick<FormPage, 'consent' 
           key={ask}
           label={ask}
           required={required}
-          autosize
-          minRows={1}
-          maxRows={8}
           maxLength={2000}
           value={data.answers[index] ?? ''}
           error={errors[`answers.${index}`]}
           onChange={(event) => setData('answers', data.answers.map((answer, at) => (at === index ? event.currentTarget.value : answer)))}
         />
       ))}
-      {consent !== '' && <Checkbox label={consent} checked={data.consents} error={errors.consents} onChange={(event) => setData('consents', event.currentTarget.checked)} />}
+      {consent !== '' && <Tick label={consent} checked={data.consents} error={errors.consents} onChange={(event) => setData('consents', event.currentTarget.checked)} />}
       <div className={css.trap} aria-hidden>
         <label>
           {say('form.trap')}
           <input type="text" name="website" tabIndex={-1} autoComplete="off" value={data.website} onChange={(event) => setData('website', event.currentTarget.value)} />
         </label>
       </div>
-      <Button type="submit" size="md" loading={form.processing}>
+      <Button type="submit" loading={form.processing}>
         {say('form.send')}
       </Button>
     </form>

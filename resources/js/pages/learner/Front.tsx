@@ -1,44 +1,115 @@
 import { Link } from '@inertiajs/react';
+import { useState } from 'react';
+import { clsx } from 'clsx';
 
-import { learnerAddress } from '../../lib/address';
-import type { FrontPage } from '../../lib/generated/types';
+import { learnerAddress, withQuery } from '../../lib/address';
+import type { FrontCourse, FrontPage } from '../../lib/generated/types';
+import { Cover } from '../../front/Cover';
+import { Boathouse } from '../../front/Boathouse';
 import { LearnerShell } from '../../learn/LearnerShell';
+import { to } from '../../lib/route';
 import { say } from '../../lib/say';
-import css from '../../learn/learn.module.css';
+import css from '../../front/front.module.css';
+import ui from '../../ui/ui.module.css';
 
-export default function Front({ courses, over }: FrontPage) {
+export default function Front({ heading, text, picture, subjects, courses, over }: FrontPage) {
+  const [subject, setSubject] = useState(() => asked(subjects));
+  const shown = subject === '' ? courses : courses.filter((course) => course.subject === subject);
+  const choose = (chosen: string) => {
+    setSubject(chosen);
+    // To be sent to somebody: the page is the same one.
+    window.history.replaceState(window.history.state, '', subjectAddress(chosen));
+  };
   return (
-    <LearnerShell title={say('front.title')}>
-      <h1>{say('front.title')}</h1>
-      {courses.length === 0 ? (
-        <p>{say('front.none')}</p>
-      ) : (
-        <ul className={css.mine}>
-          {courses.map((course) => (
-            <li key={course.key}>
-              <h2>
-                <Link href={learnerAddress(course.key)}>{course.title}</Link>
-              </h2>
-              <p>{course.entry}</p>
-              <p className={css['mine-prog']}>
-                {course.open > 0 ? say('front.open', { lessons: say('lessons', { count: course.lessons }), count: course.open }) : say('lessons', { count: course.lessons })}
-              </p>
+    <LearnerShell title="">
+      <section className={css.hello}>
+        <div>
+          <h1>{heading}</h1>
+          {text !== '' && <p>{text}</p>}
+        </div>
+        {picture === null ? <Boathouse className={css.hellopicture} /> : <Cover cover={picture} className={css.hellopicture} sizes="(max-width: 860px) 100vw, 392px" first />}
+      </section>
+      {subjects.length > 1 && (
+        <ul className={css.subjects} aria-label={say('front.subjects')}>
+          {['', ...subjects].map((one) => (
+            <li key={one}>
+              <a
+                href={subjectAddress(one)}
+                aria-current={one === subject}
+                onClick={(event) => {
+                  event.preventDefault();
+                  choose(one);
+                }}
+              >
+                {one === '' ? say('front.all') : one}
+              </a>
             </li>
           ))}
         </ul>
       )}
+      <p role="status" className={ui.vh}>
+        {subject === '' ? '' : say('front.narrowed', { count: shown.length, subject })}
+      </p>
+      {courses.length === 0 ? (
+        <p className={css.none}>
+          <b>{say('front.none')}</b> {say('front.none_yet')}
+        </p>
+      ) : (
+        <ul className={css.cards}>
+          {shown.map((course, index) => (
+            <Card key={course.key} course={course} first={index < 3} />
+          ))}
+        </ul>
+      )}
       {over.length > 0 && (
-        <section className={css.frontover} aria-label={say('front.over')}>
+        <section className={css.over} aria-label={say('front.over')}>
           <h2>{say('front.over')}</h2>
           <ul>
-            {over.map((course) => (
-              <li key={course.key}>
-                <Link href={learnerAddress(course.key)}>{course.title}</Link>
+            {over.map(({ key, title }) => (
+              <li key={key}>
+                <Link href={learnerAddress(key)}>{title}</Link>
               </li>
             ))}
           </ul>
         </section>
       )}
     </LearnerShell>
+  );
+}
+
+/** A narrowed front has an address of its own. */
+function subjectAddress(subject: string): string {
+  return subject === '' ? to('home') : withQuery(to('home'), { subject });
+}
+
+/** The subject that the address asks for, where there is one of that name. */
+function asked(subjects: string[]): string {
+  const wanted = new URLSearchParams(window.location.search).get('subject') ?? '';
+  return subjects.includes(wanted) ? wanted : '';
+}
+
+function Card({ course, first }: { course: FrontCourse; first: boolean }) {
+  const { title, sentence, cover, takes, mine, state, act, href } = course;
+  const next = (
+    <>
+      {act}
+      <span className={ui.vh}>: {title}</span>
+    </>
+  );
+  return (
+    <li className={css.card}>
+      <Cover cover={cover} className={css.cover} sizes="(max-width: 620px) 100vw, (max-width: 960px) 50vw, 340px" first={first} />
+      <div>
+        <h2>
+          <Link href={learnerAddress(course.key)}>{title}</Link>
+        </h2>
+        {sentence !== '' && <p>{sentence}</p>}
+        <span className={css.takes}>{takes}</span>
+        <div className={css.foot}>
+          <b className={clsx(mine && css.mine)}>{state}</b>
+          {href.startsWith('/') ? <Link href={href}>{next}</Link> : <a href={href}>{next}</a>}
+        </div>
+      </div>
+    </li>
   );
 }

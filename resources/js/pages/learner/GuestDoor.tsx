@@ -1,9 +1,9 @@
 import { useForm } from '@inertiajs/react';
-import { Button, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 
 import { LearnerShell } from '../../learn/LearnerShell';
 import { to } from '../../lib/route';
+import { Button, TextInput } from '../../ui/Plain';
 import { say } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 
@@ -22,7 +22,7 @@ export default function GuestDoor({ token }: { token: string }) {
         <h1>{say('guest.title')}</h1>
         <p>{say('guest.why')}</p>
         <TextInput label={say('guest.phrase')} autoComplete="off" autoFocus value={form.data.phrase} error={form.errors.phrase} onChange={(event) => form.setData('phrase', event.currentTarget.value)} />
-        <Button type="submit" size="md" loading={form.processing}>
+        <Button type="submit" loading={form.processing}>
           {say('guest.enter')}
         </Button>
       </form>

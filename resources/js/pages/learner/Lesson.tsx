@@ -1,5 +1,4 @@
 import { Link, useForm } from '@inertiajs/react';
-import { Button } from '@mantine/core';
 import { clsx } from 'clsx';
 
 import { Media } from '../../learn/Media';
@@ -15,6 +14,7 @@ import { CourseSide } from '../../learn/CourseSide';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { LessonLine } from '../../learn/Path';
 import { to } from '../../lib/route';
+import { Button } from '../../ui/Plain';
 import { say, saying } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 import ui from '../../ui/ui.module.css';
@@ -68,7 +68,7 @@ function Finish({ course, item, finish, hasVideo, hasQuiz }: FinishProps) {
   switch (finish) {
     case 'mark':
       return (
-        <Button size="md" loading={form.processing} disabled={standIn !== undefined} onClick={() => form.post(to('lesson.finish', { course, item: item.key }), { preserveScroll: true })}>
+        <Button loading={form.processing} disabled={standIn !== undefined} onClick={() => form.post(to('lesson.finish', { course, item: item.key }), { preserveScroll: true })}>
           {say('lesson.mark')}
         </Button>
       );

@@ -1,9 +1,9 @@
 import { router } from '@inertiajs/react';
-import { Button } from '@mantine/core';
 import { useState } from 'react';
 
 import { LearnerShell } from '../../learn/LearnerShell';
 import type { StopPage } from '../../lib/generated/types';
+import { Button } from '../../ui/Plain';
 import { say } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 
@@ -15,7 +15,7 @@ export default function Stop({ course, email }: StopPage) {
       <section className={css.doorform}>
         <h1>{say('next_run.stop_title', { course })}</h1>
         <p>{say('next_run.stop_text', { course, email })}</p>
-        <Button size="md" loading={busy} onClick={() => router.delete(window.location.pathname, { onStart: () => setBusy(true), onFinish: () => setBusy(false) })}>
+        <Button loading={busy} onClick={() => router.delete(window.location.pathname, { onStart: () => setBusy(true), onFinish: () => setBusy(false) })}>
           {say('next_run.stop')}
         </Button>
       </section>

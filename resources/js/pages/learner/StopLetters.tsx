@@ -1,9 +1,9 @@
 import { router } from '@inertiajs/react';
-import { Button } from '@mantine/core';
 import { useState } from 'react';
 
 import { LearnerShell } from '../../learn/LearnerShell';
 import type { StopLettersPage } from '../../lib/generated/types';
+import { Button } from '../../ui/Plain';
 import { say } from '../../lib/say';
 import css from '../../learn/learn.module.css';
 
@@ -16,11 +16,11 @@ export default function StopLetters({ title, told, wanted, any }: StopLettersPag
       <section className={css.doorform}>
         <h1>{say('letters.title', { title })}</h1>
         <p>{say(wanted ? 'letters.get' : 'letters.not', { told })}</p>
-        <Button size="md" disabled={busy} onClick={() => choose({ wanted: !wanted })}>
+        <Button disabled={busy} onClick={() => choose({ wanted: !wanted })}>
           {say(wanted ? 'letters.stop' : 'letters.want')}
         </Button>
         {any && (
-          <Button size="md" variant="default" disabled={busy} onClick={() => choose({ wanted: false, all: true })}>
+          <Button variant="default" disabled={busy} onClick={() => choose({ wanted: false, all: true })}>
             {say('letters.stop_all')}
           </Button>
         )}

@@ -45,17 +45,8 @@ final readonly class ContentsController
     public function update(ContentRequest $request, Course $course, string $item): RedirectResponse
     {
         abort_if(! $this->pages->has($course, $item), 404);
-        $done = ($this->write)($course, $item, $request->string('text')->toString(), $request->quiz(), $request->filled('board') ? $request->string('board')->toString() : null, $request->integer('version'), WhoLooks::signedIn($request));
+        $done = ($this->write)($course, $item, $request->string('text')->toString(), $request->quiz(), $request->filled('board') ? $request->string('board')->toString() : null, $request->filled('minutes') ? $request->integer('minutes') : null, $request->integer('version'), WhoLooks::signedIn($request));
 
         return back()->with($done ? Flash::done(Say::text('told.contents_controller.saved_whoever_open_reads')) : Flash::meanwhile('this'));
-    }
-
-    public function updateAbout(Request $request, Course $course): RedirectResponse
-    {
-        Gate::authorize('edit-rules');
-        $request->validate(['about' => ['nullable', 'string', 'max:20000'], 'was' => ['nullable', 'string']], ['about.max' => Say::text('told.contents_controller.that_more_than_20')]);
-        $done = $this->write->about($course, $request->string('about')->toString(), $request->string('was')->toString(), WhoLooks::signedIn($request));
-
-        return back()->with($done ? Flash::done(Say::text('told.contents_controller.saved_stands_on_public')) : Flash::meanwhile('this'));
     }
 }

@@ -3,6 +3,7 @@ import '@fontsource-variable/source-sans-3/wght-italic.css';
 import '@fontsource-variable/source-serif-4/wght.css';
 import '@mantine/core/styles.css';
 import './ui/tokens.css';
+import './ui/keep.css';
 
 import { createInertiaApp, type ResolvedComponent } from '@inertiajs/react';
 import { MantineProvider } from '@mantine/core';
@@ -12,7 +13,7 @@ import { theme } from './ui/theme';
 // Before those of the subjects, which come with their pages and build on it.
 import ui from './ui/ui.module.css';
 
-const pages = import.meta.glob<{ default: ResolvedComponent }>('./pages/**/*.tsx');
+const pages = import.meta.glob<{ default: ResolvedComponent }>(['./pages/keep/*.tsx', './pages/Interface.tsx', './pages/Begin.tsx', './pages/Error.tsx']);
 
 void createInertiaApp({
   title: (title) => (title === '' ? 'Silent Keep' : `${title} · Silent Keep`),

@@ -1,0 +1,9 @@
+@use('App\Words\Say')
+<x-plain.shell :p="$p" :back="route('course', $p['course']['key'], false)">
+    @if ($p['inside'])
+        @include('plain.learner.inside')
+    @else
+        @if ($p['closing'] !== null) @include('plain.learner.closing') @endif
+        @include('plain.learner.outside')
+    @endif
+</x-plain.shell>

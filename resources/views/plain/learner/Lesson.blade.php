@@ -1,0 +1,28 @@
+@use('App\Words\Say')
+@php([$course, $item] = [$p['course'], $p['item']])
+<x-plain.shell :p="$p" :back="route('lesson', [$course['key'], $item['key']], false)">
+    <div class="_two_learn">
+        <x-plain.side :course="$course" :here="$item['key']" />
+        <article class="_lesson_learn">
+            <h1>{{ $item['title'] }}</h1>
+            <x-plain.prose :html="$p['html']" />
+            <x-plain.media :media="$p['media']" :watched="$p['watch'] !== null" />
+            @foreach ($p['parts'] as $part)
+                <div class="_les_learn"><a class="_name_learn" href="{{ route('lesson', [$course['key'], $part['key']], false) }}">{{ $part['title'] }}</a></div>
+            @endforeach
+            <footer>
+                @if ($item['finished'])
+                    <p class="_did_learn"><x-plain.words :sentence="$item['status']" /></p>
+                @elseif ($p['finish'] === 'mark')
+                    <noscript><form method="post" action="{{ route('lesson.finish', [$course['key'], $item['key']], false) }}">@csrf<button class="_button_plain">{{ Say::text('learn.lesson.mark') }}</button></form></noscript>
+                @elseif ($p['finish'] === 'watch' || $p['finish'] === 'quiz')
+                    <noscript><p>{{ Say::text('learn.lesson.needs_scripts') }}</p></noscript>
+                @endif
+                <nav class="_onward_learn" aria-label="{{ Say::text('learn.lesson.onward') }}">
+                    @if ($p['after'] !== null) <p><a href="{{ route('lesson', [$course['key'], $p['after']['key']], false) }}">{{ Say::text($p['after']['open'] ? 'learn.lesson.next_is' : 'learn.lesson.after_is', ['item' => $p['after']['title']]) }}</a></p> @endif
+                    @if ($p['before'] !== null) <p><a href="{{ route('lesson', [$course['key'], $p['before']['key']], false) }}">{{ Say::text('learn.lesson.before_is', ['item' => $p['before']['title']]) }}</a></p> @endif
+                </nav>
+            </footer>
+        </article>
+    </div>
+</x-plain.shell>
