@@ -8,6 +8,7 @@ use App\Http\Controllers\CoversController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\InterfaceController;
+use App\Http\Controllers\LanguageController;
 use App\Http\Controllers\Learner;
 use App\Http\Controllers\PicturesController;
 use App\Http\Controllers\SignInController;
@@ -26,6 +27,8 @@ Route::get('/sign-in/link/{token}', [SignInLinkController::class, 'show'])->name
 Route::post('/sign-in/link/{token}', [SignInLinkController::class, 'redeem'])->middleware('throttle:20,1,sign-in-link');
 Route::post('/sign-in/link', [SignInLinkController::class, 'send'])->middleware('throttle:5,1,sign-in-mail')->name('sign-in.send');
 Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth')->name('sign-out');
+
+Route::post('/language', [LanguageController::class, 'store'])->middleware('throttle:30,1,language')->name('language');
 
 Route::middleware('auth')->group(function (): void {
     Route::get('/account', [AccountController::class, 'show'])->name('account');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Access;
 
 use App\Words\Formats;
+use App\Words\Say;
 use App\Words\WallClock;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -133,7 +134,7 @@ final readonly class SchoolClock implements WallClock
     {
         $zone = $this->zone();
 
-        return str_contains($zone, '/') ? str_replace('_', ' ', substr($zone, strrpos($zone, '/') + 1)).' time' : $zone;
+        return str_contains($zone, '/') ? Say::text('formats.zone', ['city' => str_replace('_', ' ', substr($zone, strrpos($zone, '/') + 1))]) : $zone;
     }
 
     private function local(int $instant): DateTimeImmutable

@@ -18,6 +18,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property ?string $password
  * @property ?Role $role
  * @property ?string $calendar_token of the private link to their own openings
+ * @property ?Language $language of the learner's side; null: that of the school
  * @property ?\DateTimeImmutable $seen_at last time that they opened a page signed in
  */
 final class Person extends User
@@ -31,7 +32,7 @@ final class Person extends User
 
     protected $hidden = ['password', 'remember_token', 'session_key'];
 
-    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class];
+    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class, 'language' => Language::class];
 
     public function isStaff(): bool
     {

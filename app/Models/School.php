@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $guests
  * @property ?string $contact_name
  * @property ?string $contact_email
+ * @property Language $language of the learner's side
  * @property string $front_title the school's own words over its courses; empty: its name
  * @property string $front_text
  * @property string $front_picture token of a picture; empty: it is drawn
@@ -31,7 +32,7 @@ final class School extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['guests' => 'boolean', 'holidays' => 'array'];
+    protected $casts = ['guests' => 'boolean', 'holidays' => 'array', 'language' => Language::class];
 
-    protected $attributes = ['holidays' => '[]'];
+    protected $attributes = ['holidays' => '[]', 'language' => 'en'];
 }

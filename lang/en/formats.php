@@ -11,4 +11,5 @@ return [
     'cell' => 'd MMM',
     'weekday' => 'EEEE',
     'cell_with_year' => 'MMM y',
+    'zone' => '{city} time',
 ];

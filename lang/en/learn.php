@@ -16,6 +16,7 @@ return [
     'sign_in' => 'Sign in',
 
     'shell' => [
+        'skip' => 'To what is on this page',
         'mine' => 'My courses',
         'run' => 'Run the school',
         'signed_in_as' => 'Signed in as {name}',
@@ -194,6 +195,11 @@ return [
         'unconfirmed' => 'A letter was sent to {email}. Use its link, and what you hold here is yours on every device; until then it is on this one alone.',
         'letters' => 'Letters to you',
         'letters_told' => 'Each holds from now on. What you need to sign in is always sent.',
+        'language' => 'Language',
+        'language_told' => 'Of the pages on which you learn. What the school has written itself stands as it wrote it.',
+        'language_school' => 'As the school: {language}',
+        'language_en' => 'English',
+        'language_nb' => 'Norsk',
         'where' => 'Where you are signed in',
         'elsewhere' => 'If you have left yourself signed in on a machine that is not yours, end it from here. This one goes on.',
         'sign_out' => 'Sign out everywhere else',

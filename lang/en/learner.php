@@ -101,6 +101,7 @@ return [
     'account' => [
         'password_changed' => 'The password is changed. Everywhere else you are signed out.',
         'signed_out' => 'Everywhere else you are signed out.',
+        'language' => 'The pages are in English now.',
         'link_sent' => 'If the address is known here, a link to sign in is on its way.',
     ],
     // What is wrong with what was typed.
@@ -120,6 +121,7 @@ return [
         'not_together' => 'This e-mail address and password do not belong together.',
         'too_many' => 'Too many attempts. Try again in {seconds, plural, one {# second} other {# seconds}}.',
         'letters' => 'Letters were asked for too often. Look for the last one, or try again in {minutes, plural, one {# minute} other {# minutes}}.',
+        'language' => 'We do not have this language.',
         'too_long_open' => 'The page had been open for too long. Nothing was saved; please try again.',
     ],
     'letters' => [

@@ -30,6 +30,10 @@ return [
     ],
     'school' => [
         'school' => 'School',
+        'language' => 'Language of the learner’s side',
+        'language_told' => 'Each learner can choose another in their account. What you write yourselves stands as you wrote it.',
+        'language_en' => 'English',
+        'language_nb' => 'Norwegian (bokmål)',
         'time_zone' => 'Time zone',
         'all_wall_clock_times' => 'All wall-clock times of all rules are read in it. It cannot be changed: every opening would move.',
         'currency_of_new_offers' => 'Currency of new offers',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\SchoolOf;
 use App\Access\WhoLooks;
 use App\Http\Middleware\EndedSessions;
 use App\Http\Requests\PasswordRequest;
@@ -25,7 +26,7 @@ use Inertia\Response;
 /** What somebody settles for themselves. */
 final readonly class AccountController
 {
-    public function __construct(private EndSessions $endSessions, private LetterTexts $texts, private LetterChoices $choices)
+    public function __construct(private EndSessions $endSessions, private LetterTexts $texts, private LetterChoices $choices, private SchoolOf $school)
     {
     }
 
@@ -33,7 +34,7 @@ final readonly class AccountController
     {
         $person = self::person($request);
 
-        return Inertia::render('Account', get_object_vars(new AccountPage($person->name, $person->address(), $person->isConfirmed(), $person->password !== null, $person->isStaff(), LetterChoiceRow::of($person, $this->texts, $this->choices))));
+        return Inertia::render('Account', get_object_vars(new AccountPage($person->name, $person->address(), $person->isConfirmed(), $person->password !== null, $person->isStaff(), $person->language->value ?? '', ($this->school)()->language->value, LetterChoiceRow::of($person, $this->texts, $this->choices))));
     }
 
     public function password(PasswordRequest $request): RedirectResponse

@@ -15,6 +15,7 @@ use App\Pages\Shared\Looking;
 use App\Pages\Shared\SchoolHead;
 use App\Pages\Shared\SignedIn;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\App;
 use Inertia\Middleware;
 
 final class HandleInertiaRequests extends Middleware
@@ -25,10 +26,10 @@ final class HandleInertiaRequests extends Middleware
     {
     }
 
-    /** Another one on each side, so that whoever goes over fetches the page, and with it the scripts of that side. */
+    /** Another one on each side and in each language, so that whoever goes over fetches the page, and with it the scripts and words it needs. */
     public function version(Request $request): string
     {
-        return Side::of($request)->value.'-'.parent::version($request);
+        return implode('-', [Side::of($request)->value, App::getLocale(), parent::version($request)]);
     }
 
     private function head(): SchoolHead

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Holidays;
+use App\Models\Language;
 use App\Words\Say;
 use Closure;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
 
 final class SchoolRequest extends FormRequest
 {
@@ -24,6 +26,7 @@ final class SchoolRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:100'],
             'currency' => ['required', 'string', 'regex:/^[A-Z]{3}$/D'],
+            'language' => ['sometimes', 'required', Rule::enum(Language::class)],
             'guests' => ['required', 'boolean'],
             'contactName' => ['nullable', 'string', 'max:100'],
             'contactEmail' => ['nullable', 'email', 'max:190'],
@@ -62,6 +65,7 @@ final class SchoolRequest extends FormRequest
         return [
             'name' => $this->string('name')->trim()->toString(), 'currency' => $this->string('currency')->toString(), 'guests' => $this->boolean('guests'), 'contact_name' => $text('contactName'), 'contact_email' => $text('contactEmail'),
             'warn_days' => $this->integer('warnDays'), 'grace_days' => $this->integer('graceDays'),
+            ...($this->has('language') ? ['language' => $this->string('language')->toString()] : []),
             ...($this->has('holidays') ? ['holidays' => self::lines($this->string('holidays')->toString())] : []),
             ...($this->has('missedDays') ? ['missed_days' => $this->integer('missedDays')] : []),
         ];

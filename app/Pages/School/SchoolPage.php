@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\School;
 
+use App\Models\Language;
 use OpenApi\Attributes as OA;
 
 /** The school and what holds for all of its courses. */
@@ -15,6 +16,7 @@ final readonly class SchoolPage
         #[OA\Property] public string $name,
         #[OA\Property] public string $zone,
         #[OA\Property] public string $currency,
+        #[OA\Property(enum: Language::class)] public string $language,
         #[OA\Property] public bool $guests,
         #[OA\Property] public ?string $contactName,
         #[OA\Property] public ?string $contactEmail,

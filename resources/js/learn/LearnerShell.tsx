@@ -1,5 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
+import { clsx } from 'clsx';
 
 import type { Looking } from '../lib/generated/types';
 import { useShared } from '../lib/page';
@@ -41,6 +42,9 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
   return (
     <div className={ui.learn}>
       <Title of={title} />
+      <a href="#main" className={css.skip}>
+        {say('shell.skip')}
+      </a>
       <header className={css.ltop}>
         <div className={css.lwide}>
           <Link href={to('home')} className={css.lname}>
@@ -70,11 +74,25 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
         </div>
       </header>
       <FlashNote />
-      <main className={css.lwide}>
+      <main className={css.lwide} id="main" tabIndex={-1}>
         <WhoseTime />
         {children}
       </main>
+      {signedIn === null && <Languages />}
     </div>
+  );
+}
+
+/** Whoever has an account chooses there. */
+function Languages() {
+  return (
+    <footer className={clsx(css.lwide, css.lfoot)}>
+      {([['en', say('account.language_en')], ['nb', say('account.language_nb')]] as const).map(([language, name]) => (
+        <button key={language} type="button" lang={language} aria-pressed={document.documentElement.lang === language} onClick={() => router.post(to('language'), { language }, { preserveScroll: true })}>
+          {name}
+        </button>
+      ))}
+    </footer>
   );
 }
 

@@ -5,7 +5,7 @@ import type { AccountPage } from '../lib/generated/types';
 import { KeepShell } from '../ui/KeepShell';
 import { LetterChoices } from '../ui/LetterChoices';
 import { LearnerShell } from '../learn/LearnerShell';
-import { Button, PasswordInput } from '../ui/Plain';
+import { Button, PasswordInput, Tick } from '../ui/Plain';
 import { to } from '../lib/route';
 import { say } from '../lib/say';
 import ui from '../ui/ui.module.css';
@@ -24,7 +24,9 @@ export default function Account(page: AccountPage) {
   );
 }
 
-function Content({ page: { name, email, confirmed, hasPassword, letters } }: { page: AccountPage }) {
+function Content({ page: { name, email, confirmed, hasPassword, letters, language, schoolLanguage } }: { page: AccountPage }) {
+  // Each by its own name.
+  const names = { en: say('account.language_en'), nb: say('account.language_nb') };
   return (
     <div className={ui.account}>
       <h1>{say('account.title')}</h1>
@@ -42,6 +44,17 @@ function Content({ page: { name, email, confirmed, hasPassword, letters } }: { p
         <h2>{say('account.letters')}</h2>
         <p>{say('account.letters_told')}</p>
         <LetterChoices letters={letters} address={to('account.letters')} />
+      </section>
+      <section>
+        <h2>{say('account.language')}</h2>
+        <p>{say('account.language_told')}</p>
+        {[
+          { value: '', label: say('account.language_school', { language: names[schoolLanguage] }) },
+          { value: 'en', label: names.en },
+          { value: 'nb', label: names.nb },
+        ].map(({ value, label }) => (
+          <Tick key={value} type="radio" name="language" label={label} checked={language === value} onChange={() => router.post(to('language'), { language: value }, { preserveScroll: true })} />
+        ))}
       </section>
       <section>
         <h2>{say('account.where')}</h2>

@@ -1102,6 +1102,10 @@ export const keepWords = {
   'school.front.pick': "A picture for the front",
   'school.front.look': "Look at the front",
   'school.school.school': "School",
+  'school.school.language': "Language of the learner’s side",
+  'school.school.language_told': "Each learner can choose another in their account. What you write yourselves stands as you wrote it.",
+  'school.school.language_en': "English",
+  'school.school.language_nb': "Norwegian (bokmål)",
   'school.school.time_zone': "Time zone",
   'school.school.all_wall_clock_times': "All wall-clock times of all rules are read in it. It cannot be changed: every opening would move.",
   'school.school.currency_of_new_offers': "Currency of new offers",
@@ -2587,6 +2591,10 @@ export interface KeepParts {
   'school.front.pick': never;
   'school.front.look': never;
   'school.school.school': never;
+  'school.school.language': never;
+  'school.school.language_told': never;
+  'school.school.language_en': never;
+  'school.school.language_nb': never;
   'school.school.time_zone': never;
   'school.school.all_wall_clock_times': never;
   'school.school.currency_of_new_offers': never;

@@ -163,6 +163,7 @@ export const routes = {
   'keep.vantages.forget': '/keep/courses/{course}/vantages/{set}',
   'keep.vantages.save': '/keep/courses/{course}/vantages',
   'keep.why': '/keep/courses/{course}/why',
+  'language': '/language',
   'lesson': '/courses/{course}/{item}',
   'lesson.finish': '/courses/{course}/{item}/finished',
   'lesson.look': '/courses/{course}/{item}/look',

@@ -52,6 +52,8 @@ export interface AccountPage {
   confirmed: boolean;
   hasPassword: boolean;
   staff: boolean;
+  language: string;
+  schoolLanguage: 'en' | 'nb';
   letters: LetterChoiceRow[];
 }
 
@@ -1304,6 +1306,7 @@ export interface SchoolPage {
   name: string;
   zone: string;
   currency: string;
+  language: 'en' | 'nb';
   guests: boolean;
   contactName: string | null;
   contactEmail: string | null;

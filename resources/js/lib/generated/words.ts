@@ -8,6 +8,7 @@ export const words = {
   'optional': "if you like",
   'percent': "{count, number} %",
   'sign_in': "Sign in",
+  'shell.skip': "To what is on this page",
   'shell.mine': "My courses",
   'shell.run': "Run the school",
   'shell.signed_in_as': "Signed in as {name}",
@@ -156,6 +157,11 @@ export const words = {
   'account.unconfirmed': "A letter was sent to {email}. Use its link, and what you hold here is yours on every device; until then it is on this one alone.",
   'account.letters': "Letters to you",
   'account.letters_told': "Each holds from now on. What you need to sign in is always sent.",
+  'account.language': "Language",
+  'account.language_told': "Of the pages on which you learn. What the school has written itself stands as it wrote it.",
+  'account.language_school': "As the school: {language}",
+  'account.language_en': "English",
+  'account.language_nb': "Norsk",
   'account.where': "Where you are signed in",
   'account.elsewhere': "If you have left yourself signed in on a machine that is not yours, end it from here. This one goes on.",
   'account.sign_out': "Sign out everywhere else",
@@ -225,6 +231,7 @@ export interface Parts {
   'optional': never;
   'percent': 'count';
   'sign_in': never;
+  'shell.skip': never;
   'shell.mine': never;
   'shell.run': never;
   'shell.signed_in_as': 'name';
@@ -373,6 +380,11 @@ export interface Parts {
   'account.unconfirmed': 'email';
   'account.letters': never;
   'account.letters_told': never;
+  'account.language': never;
+  'account.language_told': never;
+  'account.language_school': 'language';
+  'account.language_en': never;
+  'account.language_nb': never;
   'account.where': never;
   'account.elsewhere': never;
   'account.sign_out': never;

@@ -1,5 +1,5 @@
 import { useForm } from '@inertiajs/react';
-import { Button, Checkbox, NumberInput, Textarea, TextInput } from '@mantine/core';
+import { Button, Checkbox, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import type { FormEvent } from 'react';
 import { clsx } from 'clsx';
 
@@ -10,8 +10,8 @@ import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import ui from '../../ui/ui.module.css';
 
-export default function School({ name, zone, currency, guests, contactName, contactEmail, warnDays, graceDays, missedDays, holidays, front, mayRun }: SchoolPage) {
-  const form = useForm({ name, currency, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null, holidays });
+export default function School({ name, zone, currency, language, guests, contactName, contactEmail, warnDays, graceDays, missedDays, holidays, front, mayRun }: SchoolPage) {
+  const form = useForm({ name, currency, language, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null, holidays });
   const { data, errors, setData } = form;
   return (
     <KeepShell title={say('school.school.school')}>
@@ -28,6 +28,7 @@ export default function School({ name, zone, currency, guests, contactName, cont
           <TextInput label={say('keep.name')} maxLength={100} disabled={!mayRun} value={data.name} error={errors.name} onChange={(event) => setData('name', event.currentTarget.value)} />
           <TextInput label={say('school.school.time_zone')} disabled value={zone} description={say('school.school.all_wall_clock_times')} />
           <TextInput label={say('school.school.currency_of_new_offers')} maxLength={3} disabled={!mayRun} value={data.currency} error={errors.currency} onChange={(event) => setData('currency', event.currentTarget.value.toUpperCase())} />
+          <Select label={say('school.school.language')} description={say('school.school.language_told')} allowDeselect={false} disabled={!mayRun} data={[{ value: 'en', label: say('school.school.language_en') }, { value: 'nb', label: say('school.school.language_nb') }]} value={data.language} error={errors.language} onChange={(chosen) => chosen !== null && setData('language', chosen as SchoolPage['language'])} />
           <Checkbox label={say('school.school.guests_may_come_in')} disabled={!mayRun} checked={data.guests} error={errors.guests} onChange={(event) => setData('guests', event.currentTarget.checked)} />
           <div className={ui.pair}>
             <TextInput label={say('school.school.whom_learners_ask')} disabled={!mayRun} value={data.contactName} error={errors.contactName} onChange={(event) => setData('contactName', event.currentTarget.value)} />
