@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Access\SchoolOf;
 use App\Database\WaitingConnection;
 use App\Http\Middleware\NotBegun;
 use App\Pages\Shared\Flash;
@@ -17,6 +18,15 @@ use Throwable;
 /** Errors in the frame of the application; what is hidden looks exactly like what is not there. */
 final class ErrorPages
 {
+    /** A link for guests that leads nowhere, or not any more. */
+    public const GUEST_LINK = 'guest link';
+
+    /** What a guest looks for, and is not to find. */
+    public const HIDDEN_FROM_GUESTS = 'guest hidden';
+
+    /** Why, where there are words of its own for it. */
+    private const REASONS = [NotBegun::WHY, self::GUEST_LINK, self::HIDDEN_FROM_GUESTS];
+
     public static function respond(Response $response, Throwable $exception, Request $request): Response
     {
         $status = $response->getStatusCode();
@@ -36,12 +46,21 @@ final class ErrorPages
             return back()->with(Flash::refused(Say::text('learner.asked.too_long_open')));
         }
 
-        $why = $busy ? 'busy' : ($exception instanceof HttpException && $exception->getMessage() === NotBegun::WHY ? NotBegun::WHY : null);
-        $page = Inertia::render('Error', ['status' => $status, 'why' => $why])->toResponse($request)->setStatusCode($status);
+        $said = $exception instanceof HttpException ? $exception->getMessage() : '';
+        $why = $busy ? 'busy' : (in_array($said, self::REASONS, true) ? $said : null);
+        $page = Inertia::render('Error', ['status' => $status, 'why' => $why, 'contact' => $why === self::GUEST_LINK || $why === self::HIDDEN_FROM_GUESTS ? self::contact() : null])->toResponse($request)->setStatusCode($status);
         if ($busy) {
             $page->headers->set('Retry-After', '5');
         }
 
         return $page;
+    }
+
+    /** @return ?array{name: string, email: string} whom to ask */
+    private static function contact(): ?array
+    {
+        $school = app(SchoolOf::class)->begun();
+
+        return $school?->contact_name === null || $school->contact_email === null ? null : ['name' => $school->contact_name, 'email' => $school->contact_email];
     }
 }

@@ -238,6 +238,16 @@ final readonly class LearnerView
         return $this->answer->decider->prepared->offerOf($pass)->title ?? $pass->offer;
     }
 
+    /** @return list<PathRow> what they can do now so that the item opens; empty where it waits for nothing that they can do */
+    public function firstSteps(string $key): array
+    {
+        $outline = $this->answer->decider->course->outline;
+        $position = $outline->positionOf($key);
+        $steps = $position === null ? [] : (new FirstSteps($this->answer))->towards($position);
+
+        return array_values(array_filter(array_map(fn (int $step): ?PathRow => $this->path->rowOf($outline->items[$step]->key), $steps)));
+    }
+
     public function notice(Decision $decision): Notice
     {
         return $this->words->notice($decision);

@@ -8,6 +8,7 @@ use App\Models\Completion;
 use App\Models\CourseDocument;
 use App\Models\Revision;
 use App\Models\School;
+use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 
@@ -81,6 +82,35 @@ final class GuestsTest extends TestCase
         $this->app->forgetScopedInstances();
         $this->get($this->link())->assertNotFound();
         $this->get('/g/'.str_repeat('b', 32))->assertNotFound();
+    }
+
+    public function test_a_link_that_leads_nowhere_says_so_and_whom_to_ask(): void
+    {
+        $this->get('/g/'.str_repeat('b', 32))->assertNotFound()->assertInertia(fn (Page $page) => $page->component('Error')->where('why', 'guest link')->where('contact.email', 'hege@alder.test'));
+        School::query()->update(['contact_email' => null]);
+        $this->app->forgetScopedInstances();
+        $this->get('/g/'.str_repeat('b', 32))->assertInertia(fn (Page $page) => $page->where('contact', null));
+    }
+
+    /** Whether it is hidden from guests or is not there at all: the answer is the same. */
+    public function test_a_guest_at_what_is_not_for_guests_is_told_so_and_whom_to_ask(): void
+    {
+        $this->get($this->link());
+        $guest = fn (string $item): TestResponse => $this->withCookie('guest-'.$this->course()->id, (string) $this->course()->guest_token)->get("/courses/clinker/{$item}");
+        $hidden = $guest('l-bonus')->assertNotFound()->assertInertia(fn (Page $page) => $page->where('why', 'guest hidden')->where('contact.name', 'Hege Strand'));
+        $nothing = $guest('l-nothing')->assertNotFound();
+        self::assertSame(str_replace('l-nothing', 'l-bonus', (string) $nothing->getContent()), (string) $hidden->getContent());
+        // Nobody else reads of guests.
+        $this->actingAs($this->person('jonas'))->get('/courses/clinker/l-bonus')->assertNotFound()->assertInertia(fn (Page $page) => $page->where('why', null)->where('contact', null));
+    }
+
+    public function test_the_page_that_asks_for_the_phrase_names_course_and_school(): void
+    {
+        $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
+        $document = CourseDocument::fromJson($revision->document);
+        $document->raw()->display = (object) ['guest_phrase' => 'three strakes'];
+        Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
+        $this->get($this->link())->assertOk()->assertInertia(fn (Page $page) => $page->where('course', 'Clinker planking'))->assertSee('look into Clinker planking at Alder &amp; Tide', escape: false);
     }
 
     public function test_a_pass_phrase_is_asked_for_and_its_case_does_not_matter(): void

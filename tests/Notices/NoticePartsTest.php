@@ -117,6 +117,22 @@ final class NoticePartsTest extends TestCase
         self::assertSame(['l-planes'], array_column($this->get('/courses/clinker/l-timber')->inertiaProps('parts')[0]['rows'], 'key'));
     }
 
+    /** Four lessons one after the other: each closed one leads to the one that can be done now, not to the one before it. */
+    public function test_of_a_chain_the_lesson_at_its_open_end_is_named(): void
+    {
+        NoticeText::query()->delete();
+        $this->inAnotherProcess();
+        $first = fn (string $who, string $item): array => array_column(array_column($this->actingAs($this->person($who))->get("/courses/clinker/{$item}")->assertForbidden()->inertiaProps('parts'), 'rows', 'kind')['finish'] ?? [], 'key');
+        self::assertSame(['l-planes'], $first('eira', 'l-timber'));
+        self::assertSame(['l-planes'], $first('eira', 'l-steam'));
+        // A module that waits for a module, at a date: the lesson in it that is open.
+        self::assertSame(['l-planes'], $first('eira', 'l-garboard'));
+        // What waits for a date alone, or for another pass, names nothing to be finished.
+        self::assertSame([], $first('ragna', 'l-launch'));
+        self::assertSame([], $first('eira', 'l-advanced'));
+        self::assertSame([], $first('jonas', 'l-planes'));
+    }
+
     /** @return array<string, array{array<array-key, mixed>, string}> */
     public static function odd(): array
     {

@@ -31,7 +31,7 @@ enum PartKind: string
     case Open = 'open';
 
     /** As it is where nobody has said anything else. */
-    public const USUAL = [self::Words, self::SignIn, self::Offers, self::Courses, self::NextRun, self::Ask, self::Open];
+    public const USUAL = [self::Words, self::Finish, self::SignIn, self::Offers, self::Courses, self::NextRun, self::Ask, self::Open];
 
     /** Of which there can be several. */
     public function isWritten(): bool

@@ -189,7 +189,7 @@ final readonly class CoursePageBuilder
             titled: $own->titled ?? true,
             text: $notice->text,
             html: $own === null || $own->text === '' ? null : $words->html($own->text),
-            parts: $this->parts->of($course, $view, $case, $own, $words, $reading, [
+            parts: $this->parts->of($course, $view, $decision->item, $case, $own, $words, $reading, [
                 'sign-in' => $reading->signIn !== null, 'offers' => $offers !== [], 'courses' => $instead !== [], 'next-run' => $signUp !== 'none',
                 'ask' => $school->contact_name !== null && $school->contact_email !== null, 'open' => $lookAt !== null,
             ]),

@@ -1,5 +1,6 @@
 import { Link } from '@inertiajs/react';
 
+import { Ask } from '../learn/Ask';
 import { Title } from '../learn/Title';
 import { Arch } from '../ui/Arch';
 import { useShared } from '../lib/page';
@@ -11,11 +12,18 @@ import ui from '../ui/ui.module.css';
 const STATUSES = [403, 404, 413, 422, 429, 500, 503] as const;
 
 /** Where the same status has another reason. */
-const REASONS = { 'not begun': 'not_begun', busy: 'busy' } as const;
+const REASONS = { 'not begun': 'not_begun', busy: 'busy', 'guest link': 'guest_link', 'guest hidden': 'guest_hidden' } as const;
 
-export default function ErrorPage({ status, why }: { status: number; why: string | null }) {
+interface ErrorProps {
+  status: number;
+  why: string | null;
+  /** Whom to ask, where that is the next step. */
+  contact?: { name: string; email: string } | null;
+}
+
+export default function ErrorPage({ status, why, contact = null }: ErrorProps) {
   const { standIn } = useShared();
-  const what = why === 'not begun' || why === 'busy' ? REASONS[why] : (STATUSES.find((one) => one === status) ?? 'otherwise');
+  const what = why !== null && why in REASONS ? REASONS[why as keyof typeof REASONS] : (STATUSES.find((one) => one === status) ?? 'otherwise');
   const heading = say(`error.${what}`);
   return (
     <div className={ui.signin}>
@@ -29,6 +37,7 @@ export default function ErrorPage({ status, why }: { status: number; why: string
         <Arch glyph="hidden" size={54} silent />
         <h1>{heading}</h1>
         <p>{say(`error.${what}_text`)}</p>
+        {contact !== null && <Ask name={contact.name} email={contact.email} as="notice" />}
         {standIn === undefined && why !== 'not begun' && (
           <p>
             <Link href={to('home')}>{say('error.home')}</Link>

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Learner;
 use App\Access\Plans;
 use App\Access\Viewers;
 use App\Access\WhoLooks;
+use App\Http\ErrorPages;
 use App\Http\Text;
 use App\Models\Course;
 use App\Models\CourseDocument;
@@ -35,7 +36,7 @@ final readonly class GuestController
             return $this->letIn($course);
         }
 
-        return Inertia::render('learner/GuestDoor', ['token' => $token])->toResponse($request);
+        return Inertia::render('learner/GuestDoor', ['token' => $token, 'course' => $this->plans->live($course)->course->title ?? $course->key])->toResponse($request);
     }
 
     public function store(Request $request, string $token): RedirectResponse
@@ -59,7 +60,7 @@ final readonly class GuestController
     {
         $course = $this->viewers->courseOf($token);
         $decider = $course === null ? null : $this->plans->live($course);
-        abort_if($course === null || $decider === null || ! $decider->course->guestDoor->open || ! $this->plans->schoolLetsGuestsIn(), 404);
+        abort_if($course === null || $decider === null || ! $decider->course->guestDoor->open || ! $this->plans->schoolLetsGuestsIn(), 404, ErrorPages::GUEST_LINK);
 
         return $course;
     }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Learner;
 
 use App\Access\WhoLooks;
 use App\Http\DoorsMet;
+use App\Http\ErrorPages;
 use App\Learning\LearnerView;
 use App\Learning\LearnerViews;
 use App\Learning\MarkFinished;
@@ -47,7 +48,8 @@ final readonly class LessonController
             person: $person,
             learner: ($looker->observed ?? $person)?->id,
         ));
-        abort_if($page === null, 404);
+        // The same whether it is hidden from guests or is not there.
+        abort_if($page === null, 404, $looker->guest && $person === null ? ErrorPages::HIDDEN_FROM_GUESTS : '');
         $decision = $view->decision($item);
         if (! $page instanceof LessonPage && ! $page instanceof BoardPage && $decision !== null) {
             $this->doors->met($request, $course, $view, $item, NoticeCase::of($decision)->value);

@@ -36,9 +36,10 @@ final readonly class NoticePartsBuilder
      * @param  array<value-of<PartKind>, bool>  $stands  whether there is anything of what the program puts there
      * @return list<NoticePart>
      */
-    public function of(Course $course, LearnerView $view, NoticeCase $case, ?NoticeText $own, Placeholders $words, Reading $reading, array $stands): array
+    public function of(Course $course, LearnerView $view, string $item, NoticeCase $case, ?NoticeText $own, Placeholders $words, Reading $reading, array $stands): array
     {
         $parts = [];
+        $first = $case === NoticeCase::FinishFirst || $case === NoticeCase::TooEarly ? $view->firstSteps($item) : [];
         $written = Part::of($own);
         $sold = array_filter($written, static fn (Part $part): bool => $part->does === ButtonDoes::Offer->value) === [] ? [] : $this->sold($course, $view, $reading);
         $pictures = $this->pictures->all(array_values(array_map(static fn (Part $part): string => $part->to, array_filter($written, static fn (Part $part): bool => $part->kind() === PartKind::Picture))));
@@ -50,7 +51,7 @@ final readonly class NoticePartsBuilder
                 PartKind::Text => $part->text === '' ? null : new NoticePart($kind->value, html: $words->html($part->text)),
                 PartKind::Picture => isset($pictures[$part->to]) ? new NoticePart($kind->value, picture: $pictures[$part->to]) : null,
                 PartKind::Button => $this->button($course, $view, $part, $words, $sold, $reading->person),
-                PartKind::Finish => self::rows($kind, $case === NoticeCase::FinishFirst ? array_filter([$view->path->nextStep()]) : []),
+                PartKind::Finish => self::rows($kind, $first),
                 PartKind::Samples => self::rows($kind, array_slice(array_values(array_filter($view->path->lessons(), static fn (PathRow $row): bool => $row->open && $row->look)), 0, self::SAMPLES)),
                 default => ($stands[$kind->value] ?? false) ? new NoticePart($kind->value) : null,
             };

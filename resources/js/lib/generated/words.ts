@@ -133,7 +133,7 @@ export const words = {
   'shop.for': "For {name}.",
   'shop.back': "Back to {item}",
   'guest.title': "The guest door",
-  'guest.why': "Whoever invited you has given you a pass phrase.",
+  'guest.why': "You have been invited to look into {course} at {school}. Whoever invited you has given you a pass phrase.",
   'guest.phrase': "Pass phrase",
   'guest.enter': "Come in",
   'related.title': "Another course: {title}",
@@ -201,6 +201,10 @@ export const words = {
   'error.500_text': "Nothing of yours is lost. Please try again; if it happens twice, tell the school.",
   'error.503': "Back in a moment",
   'error.503_text': "The school is being looked after just now.",
+  'error.guest_link': "This link lets nobody in any more",
+  'error.guest_link_text': "It may have been changed, or the course does not take guests now. Whoever sent it to you may have another.",
+  'error.guest_hidden': "This is not open to guests",
+  'error.guest_hidden_text': "You look in as a guest, and there is nothing here for guests. If you hold a pass, sign in with it.",
   'error.not_begun': "This school has not begun",
   'error.not_begun_text': "Whoever runs it opens it with the address that was told when it was installed.",
   'error.busy': "Very much is being written just now",
@@ -356,7 +360,7 @@ export interface Parts {
   'shop.for': 'name';
   'shop.back': 'item';
   'guest.title': never;
-  'guest.why': never;
+  'guest.why': 'course' | 'school';
   'guest.phrase': never;
   'guest.enter': never;
   'related.title': 'title';
@@ -424,6 +428,10 @@ export interface Parts {
   'error.500_text': never;
   'error.503': never;
   'error.503_text': never;
+  'error.guest_link': never;
+  'error.guest_link_text': never;
+  'error.guest_hidden': never;
+  'error.guest_hidden_text': never;
   'error.not_begun': never;
   'error.not_begun_text': never;
   'error.busy': never;
