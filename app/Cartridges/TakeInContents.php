@@ -92,7 +92,7 @@ final class TakeInContents implements ShouldQueue
         }
         if ($text !== '') {
             // Where something is written by now, that stays.
-            $write($course, $one['item'], $text, [], null, null, 0, $author);
+            $write($course, $one['item'], $text, [], null, null, null, 0, $author);
         }
     }
 }

@@ -13,7 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $course_id
  * @property string $item_key
  * @property string $text Markdown
- * @property list<array{ask: string, answers: list<string>, right: list<int>}> $quiz
+ * @property list<array{ask: string, answers: list<string>, right: list<int>, kind?: string, told?: list<string>, within?: float|int}> $quiz
+ * @property ?array{tries?: ?int, wait?: int, shuffle?: bool, bands?: list<array{from: int, name: string, words: string}>} $quiz_rules null: as often as one likes
  * @property ?string $board what a board is for
  * @property ?int $minutes that it takes, as its author says; null: as reckoned
  * @property int $version
@@ -22,5 +23,5 @@ final class Content extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['quiz' => 'array'];
+    protected $casts = ['quiz' => 'array', 'quiz_rules' => 'array'];
 }

@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $course_id
  * @property string $item_key
  * @property float $score from 0 to 1
- * @property list<list<int>> $answers for each question those that were chosen
+ * @property list<list<int|string>> $answers for each question what was chosen or typed
  * @property \DateTimeImmutable $tried_at
  */
 final class QuizTry extends Model

@@ -88,6 +88,8 @@ return [
         'closes' => '{course}: {item} closes',
     ],
     'quiz' => [
+        'no_tries' => 'You have tried as often as one may. If you need another try, ask the school.',
+        'too_soon' => 'You can try again {at}.',
         'changed' => 'The quiz has changed since you opened it. Nothing was graded; please look at it again.',
     ],
     // What was begun and is not finished, told to the school.

@@ -33,6 +33,13 @@ return [
     ],
     'content_request' => [
         'minutes' => 'Whole minutes, from 1 to 999.',
+        'no_number' => 'A number, such as 25 or 0.5.',
+        'within' => 'A number, and not below nothing.',
+        'tries' => 'From 1 to 100, or nothing for as many as one likes.',
+        'wait' => 'At most thirty days, in minutes.',
+        'band_from' => 'Per cent, from 0 to 100.',
+        'band_twice' => 'Another result begins there already.',
+        'band_name' => 'Please say what it is called.',
         'that_more_than_200' => 'That is more than 200,000 characters.',
         'please_type_the_question' => 'Please type the question.',
         'question_needs_two_answers' => 'A question needs two answers at least.',

@@ -87,6 +87,8 @@ return [
         'closes' => '{course}: {item} lukker',
     ],
     'quiz' => [
+        'no_tries' => 'Du har prøvd så ofte som man kan. Trenger du et forsøk til, så spør skolen.',
+        'too_soon' => 'Du kan prøve igjen {at}.',
         'changed' => 'Prøven er endret siden du åpnet den. Ingenting ble vurdert; se på den en gang til.',
     ],
     'under_way' => [

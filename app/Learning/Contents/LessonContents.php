@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace App\Learning\Contents;
 
-use App\Database\Value;
-use App\Learning\Quizzes\Quiz;
 use App\Learning\Quizzes\QuizCard;
-use App\Learning\Quizzes\QuizQuestion;
+use App\Learning\Quizzes\QuizCards;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;
-use App\Models\QuizTry;
 use App\Models\WatchRecord;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Number;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
@@ -21,7 +17,7 @@ use SilentKeep\Core\Deciding\State;
 /** What an item holds. Asks for the decision, so that nobody can read a closed one by oversight. */
 final readonly class LessonContents
 {
-    public function __construct(private MediaAddresses $addresses)
+    public function __construct(private MediaAddresses $addresses, private QuizCards $quizzes)
     {
     }
 
@@ -51,30 +47,9 @@ final readonly class LessonContents
     }
 
     /** @param  ?float  $needed  the score that finishes the lesson; null: nothing depends on it */
-    public function quiz(OpenContents $contents, ?float $needed, bool $can, ?int $learner): ?QuizCard
+    public function quiz(OpenContents $contents, ?float $needed, bool $may, ?int $learner): ?QuizCard
     {
-        $quiz = $contents->content->quiz ?? [];
-        if ($quiz === []) {
-            return null;
-        }
-        $tries = $learner === null ? new Collection : QuizTry::query()->where('person_id', $learner)->where('course_id', $contents->content?->course_id)->where('item_key', $contents->content?->item_key)->orderBy('id')->get();
-        $last = $tries->last();
-
-        return new QuizCard(
-            array_map(static fn (array $question): QuizQuestion => new QuizQuestion($question['ask'], $question['answers'], count($question['right']) > 1), $quiz),
-            $needed === null ? null : (int) ceil($needed * 100),
-            $tries->isEmpty() ? null : self::perCent(Value::float($tries->max('score'))),
-            $last === null ? null : self::perCent($last->score),
-            $last === null ? [] : Quiz::wrong($quiz, $last->answers),
-            $can,
-            $contents->content->version ?? 1,
-        );
-    }
-
-    /** Rounded down, so that nobody reads of a score that they have not reached. */
-    private static function perCent(float $score): int
-    {
-        return (int) floor($score * 100 + 1e-9);
+        return $contents->content === null || $contents->content->quiz === [] ? null : $this->quizzes->of($contents->content, $needed, $may, $learner);
     }
 
     /** The video that is to be watched: the first of the item. */

@@ -4,37 +4,40 @@ declare(strict_types=1);
 
 namespace App\Learning\Quizzes;
 
-/** Questions with several answers each: one is right where exactly its right answers are chosen. */
+use App\Models\Content;
+
+/** What answers to several questions come to. */
 final readonly class Quiz
 {
-    /**
-     * @param  list<array{ask: string, answers: list<string>, right: list<int>}>  $quiz
-     * @param  list<list<int>>  $answers  for each question those that were chosen
-     * @return list<int> the questions that were answered wrongly, or not at all
-     */
-    public static function wrong(array $quiz, array $answers): array
+    /** @return list<Question> */
+    public static function of(Content $content): array
     {
-        $wrong = [];
-        foreach ($quiz as $index => $question) {
-            $chosen = array_unique($answers[$index] ?? []);
-            $right = $question['right'];
-            sort($chosen);
-            sort($right);
-            if ($chosen !== $right) {
-                $wrong[] = $index;
-            }
-        }
-
-        return $wrong;
+        return array_map(Question::of(...), $content->quiz);
     }
 
     /**
-     * @param  list<array{ask: string, answers: list<string>, right: list<int>}>  $quiz
-     * @param  list<list<int>>  $answers
+     * @param  list<Question>  $questions
+     * @param  list<list<int|string>>  $answers  for each question what was chosen or typed
+     * @return list<int> the questions that were answered wrongly, or not at all
+     */
+    public static function wrong(array $questions, array $answers): array
+    {
+        return array_values(array_filter(array_keys($questions), static fn (int $index): bool => ! $questions[$index]->isRight($answers[$index] ?? [])));
+    }
+
+    /**
+     * @param  list<Question>  $questions
+     * @param  list<list<int|string>>  $answers
      * @return float from 0 to 1
      */
-    public static function score(array $quiz, array $answers): float
+    public static function score(array $questions, array $answers): float
     {
-        return $quiz === [] ? 0.0 : 1 - count(self::wrong($quiz, $answers)) / count($quiz);
+        return $questions === [] ? 0.0 : 1 - count(self::wrong($questions, $answers)) / count($questions);
+    }
+
+    /** Rounded down, so that nobody reads of a score that they have not reached. */
+    public static function percent(float $score): int
+    {
+        return (int) floor($score * 100 + 1e-9);
     }
 }

@@ -20,15 +20,26 @@ final readonly class TryQuiz
     }
 
     /**
-     * @param  list<list<int>>  $answers  for each question those that were chosen
+     * @param  list<list<int|string>>  $answers  for each question what was chosen or typed
      * @param  ?float  $needed  the score that finishes the lesson; null: none does
+     *
+     * @throws NoMoreTries if they have tried as often as one may, or too short a time ago
      */
     public function __invoke(Person $person, Course $course, Content $content, array $answers, ?float $needed): QuizTry
     {
-        return DB::transaction(function () use ($person, $course, $content, $answers, $needed): QuizTry {
+        $score = Quiz::score(Quiz::of($content), $answers);
+
+        return DB::transaction(function () use ($person, $course, $content, $answers, $score, $needed): QuizTry {
+            $now = $this->clock->now();
+            // Counted here, so that of two at the same moment the second one counts the first.
+            $tried = QuizTry::query()->where('person_id', $person->id)->where('course_id', $course->id)->where('item_key', $content->item_key)->orderBy('id')->get();
+            $next = QuizRules::of($content->quiz_rules)->nextTry($tried->count(), $tried->last()?->tried_at->getTimestamp());
+            if ($next === null || $next > $now->getTimestamp()) {
+                throw new NoMoreTries($next);
+            }
             $try = QuizTry::query()->create([
                 'person_id' => $person->id, 'course_id' => $course->id, 'item_key' => $content->item_key,
-                'score' => Quiz::score($content->quiz, $answers), 'answers' => $answers, 'tried_at' => $this->clock->now(),
+                'score' => $score, 'answers' => $answers, 'tried_at' => $now,
             ]);
             // Scores are fractions: one of five comes out a hair below 0.2.
             if ($needed !== null && $try->score >= $needed - 1e-9) {

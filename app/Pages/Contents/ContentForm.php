@@ -14,6 +14,7 @@ final readonly class ContentForm
     /**
      * @param  string  $text  Markdown
      * @param  list<QuizEntry>  $quiz
+     * @param  QuizRulesForm  $rules  of the quiz
      * @param  list<ContentMedium>  $media
      * @param  ?int  $minutes  that it takes, as its author says; null: as reckoned
      * @param  int  $version  0: nothing was written yet
@@ -26,6 +27,7 @@ final readonly class ContentForm
         #[OA\Property] public string $text,
         #[OA\Property(enum: ['', 'announcements', 'calendar', 'discussion', 'marks'])] public string $board,
         #[OA\Property(items: new OA\Items(ref: QuizEntry::class))] public array $quiz,
+        #[OA\Property] public QuizRulesForm $rules,
         #[OA\Property(items: new OA\Items(ref: ContentMedium::class))] public array $media,
         #[OA\Property] public ?int $minutes,
         #[OA\Property] public int $version,

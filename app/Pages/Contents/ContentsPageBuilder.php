@@ -10,6 +10,9 @@ use App\Access\Viewers;
 use App\Learning\Contents\MediaAddresses;
 use App\Learning\Contents\MediumType;
 use App\Learning\LearnerViews;
+use App\Learning\Quizzes\Question;
+use App\Learning\Quizzes\Quiz;
+use App\Learning\Quizzes\QuizRules;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Medium;
@@ -98,6 +101,11 @@ final readonly class ContentsPageBuilder
         ]));
     }
 
+    private static function rules(QuizRules $rules): QuizRulesForm
+    {
+        return new QuizRulesForm($rules->tries, $rules->wait, $rules->shuffle, array_map(static fn (array $band): QuizBand => new QuizBand($band['from'], $band['name'], $band['words']), $rules->bands));
+    }
+
     /** @param  Collection<int, Medium>  $media */
     private function form(Item $item, ?Content $content, Collection $media, string $bearer): ContentForm
     {
@@ -113,7 +121,8 @@ final readonly class ContentsPageBuilder
             $item->kind->value,
             $content->text ?? '',
             $item->kind === Kind::Board ? $content->board ?? 'announcements' : '',
-            array_map(static fn (array $question): QuizEntry => new QuizEntry($question['ask'], $question['answers'], $question['right']), $content->quiz ?? []),
+            $content === null ? [] : array_map(static fn (Question $question): QuizEntry => new QuizEntry($question->kind->value, $question->ask, $question->answers, $question->right, $question->told, $question->within === 0.0 ? '' : (string) $question->within), Quiz::of($content)),
+            self::rules(QuizRules::of($content?->quiz_rules)),
             array_values($media->map(fn (Medium $medium): ContentMedium => new ContentMedium(
                 $medium->id,
                 $medium->kind,

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Learner;
 
+use App\Access\SchoolClock;
 use App\Access\WhoLooks;
 use App\Http\Requests\QuizRequest;
 use App\Learning\Contents\LessonContents;
 use App\Learning\Contents\OpenContents;
 use App\Learning\LearnerView;
 use App\Learning\LearnerViews;
+use App\Learning\Quizzes\NoMoreTries;
 use App\Learning\Quizzes\TryQuiz;
 use App\Learning\Watching\ReportWatched;
 use App\Learning\Watching\Statement;
@@ -27,7 +29,7 @@ use SilentKeep\Core\Watching\InvalidReport;
 /** What a learner does in a lesson that is finished by more than a mark. */
 final readonly class WorkController
 {
-    public function __construct(private LearnerViews $views, private LessonContents $contents, private WhoLooks $who)
+    public function __construct(private LearnerViews $views, private LessonContents $contents, private WhoLooks $who, private SchoolClock $clock)
     {
     }
 
@@ -62,7 +64,11 @@ final readonly class WorkController
             return back()->with(Flash::refused(Say::text('learner.quiz.changed')));
         }
         $finish = $view->finishOf($item);
-        $try($person, $course, $contents->content, $request->answers(), $finish?->by === FinishedBy::Quiz ? $finish->threshold : null);
+        try {
+            $try($person, $course, $contents->content, $request->answers(), $finish?->by === FinishedBy::Quiz ? $finish->threshold : null);
+        } catch (NoMoreTries $e) {
+            return back()->with(Flash::refused($e->from === null ? Say::text('learner.quiz.no_tries') : Say::text('learner.quiz.too_soon', ['at' => $this->clock->words($e->from)])));
+        }
 
         return back();
     }

@@ -60,6 +60,30 @@ export const keepWords = {
   'contents.quiz_editor.is_right': "Answer {number} is right",
   'contents.quiz_editor.answer': "Answer {number}",
   'contents.quiz_editor.take_out_answer': "Take answer {number} out",
+  'contents.quiz_editor.kind': "It is answered",
+  'contents.quiz_editor.kind_choice': "by choosing",
+  'contents.quiz_editor.kind_number': "with a number",
+  'contents.quiz_editor.kind_text': "with a word or a few",
+  'contents.quiz_editor.number': "The right number",
+  'contents.quiz_editor.within': "Right too if no further off than",
+  'contents.quiz_editor.words': "Words that are right",
+  'contents.quiz_editor.words_told': "A line each. Capital letters and spaces do not matter.",
+  'contents.quiz_editor.told': "What is said of answer {number}",
+  'contents.quiz_editor.told_if': "said to whoever chooses it",
+  'contents.quiz_editor.told_right': "Said to whoever is right",
+  'contents.quiz_editor.told_wrong': "Said to whoever is not",
+  'contents.quiz_editor.tries': "Tries at most",
+  'contents.quiz_editor.tries_told': "Empty: as many as one likes.",
+  'contents.quiz_editor.wait': "Minutes between two tries",
+  'contents.quiz_editor.wait_told': "An hour is 60, a day 1,440.",
+  'contents.quiz_editor.shuffle': "Ask in another order each time",
+  'contents.quiz_editor.bands': "What results are called",
+  'contents.quiz_editor.band': "Result {number}",
+  'contents.quiz_editor.band_from': "From per cent",
+  'contents.quiz_editor.band_name': "Is called",
+  'contents.quiz_editor.band_words': "And is told",
+  'contents.quiz_editor.band_out': "Take result {number} out",
+  'contents.quiz_editor.one_more_band': "One more result",
   'contents.related.title': "Offer another course here",
   'contents.related.told': "Beneath this page, for whoever does not have that course and may take it. Nobody else reads it.",
   'contents.related.course': "Which course",
@@ -1549,6 +1573,30 @@ export interface KeepParts {
   'contents.quiz_editor.is_right': 'number';
   'contents.quiz_editor.answer': 'number';
   'contents.quiz_editor.take_out_answer': 'number';
+  'contents.quiz_editor.kind': never;
+  'contents.quiz_editor.kind_choice': never;
+  'contents.quiz_editor.kind_number': never;
+  'contents.quiz_editor.kind_text': never;
+  'contents.quiz_editor.number': never;
+  'contents.quiz_editor.within': never;
+  'contents.quiz_editor.words': never;
+  'contents.quiz_editor.words_told': never;
+  'contents.quiz_editor.told': 'number';
+  'contents.quiz_editor.told_if': never;
+  'contents.quiz_editor.told_right': never;
+  'contents.quiz_editor.told_wrong': never;
+  'contents.quiz_editor.tries': never;
+  'contents.quiz_editor.tries_told': never;
+  'contents.quiz_editor.wait': never;
+  'contents.quiz_editor.wait_told': never;
+  'contents.quiz_editor.shuffle': never;
+  'contents.quiz_editor.bands': never;
+  'contents.quiz_editor.band': 'number';
+  'contents.quiz_editor.band_from': never;
+  'contents.quiz_editor.band_name': never;
+  'contents.quiz_editor.band_words': never;
+  'contents.quiz_editor.band_out': 'number';
+  'contents.quiz_editor.one_more_band': never;
   'contents.related.title': never;
   'contents.related.told': never;
   'contents.related.course': never;

@@ -195,6 +195,7 @@ export interface ContentForm {
   text: string;
   board: '' | 'announcements' | 'calendar' | 'discussion' | 'marks';
   quiz: QuizEntry[];
+  rules: QuizRulesForm;
   media: ContentMedium[];
   minutes: number | null;
   version: number;
@@ -1097,26 +1098,50 @@ export interface PurchaseRow {
   refundable: boolean;
 }
 
+export interface QuizBand {
+  from: number;
+  name: string;
+  words: string;
+}
+
 export interface QuizCard {
   questions: QuizQuestion[];
   needed: number | null;
   best: number | null;
   last: number | null;
-  wrong: number[];
+  band: string;
+  bandWords: string;
+  left: number | null;
+  again: string | null;
+  againIn: number | null;
   can: boolean;
   version: number;
 }
 
 export interface QuizEntry {
+  kind: 'choice' | 'number' | 'text';
   ask: string;
   answers: string[];
   right: number[];
+  told: string[];
+  within: string;
 }
 
 export interface QuizQuestion {
+  place: number;
+  kind: 'choice' | 'number' | 'text';
   ask: string;
   answers: string[];
   several: boolean;
+  wrong: boolean;
+  told: string[];
+}
+
+export interface QuizRulesForm {
+  tries: number | null;
+  wait: number;
+  shuffle: boolean;
+  bands: QuizBand[];
 }
 
 export interface RehearsalPage {

@@ -79,10 +79,16 @@ export const words = {
   'media.watched': "{share, number} % watched. The lesson is finished at {needed, number} %; you can go back, not ahead.",
   'quiz.title': "Quiz",
   'quiz.free': "To see for yourself; nothing depends on it.",
-  'quiz.needed': "{needed, number} % finish the lesson. You can try as often as you like.",
+  'quiz.needed': "{needed, number} % finish the lesson.",
+  'quiz.as_often': "You can try as often as you like.",
+  'quiz.left': "{count, plural, =0 {No try is left.} one {One try is left.} other {# tries are left.}}",
+  'quiz.wait': "You can try again {at}.",
+  'quiz.number': "A number",
+  'quiz.word': "A word or a few",
   'quiz.last': "{last, number} % right.",
   'quiz.last_best': "{last, number} % right, {best, number} % at best.",
   'quiz.wrong': "Not right the last time.",
+  'quiz.band': "{band}: {last, number} % right.",
   'quiz.several': "More than one may be right.",
   'quiz.hand_in': "Hand it in",
   'quiz.again': "Try again",
@@ -307,9 +313,15 @@ export interface Parts {
   'quiz.title': never;
   'quiz.free': never;
   'quiz.needed': 'needed';
+  'quiz.as_often': never;
+  'quiz.left': 'count';
+  'quiz.wait': 'at';
+  'quiz.number': never;
+  'quiz.word': never;
   'quiz.last': 'last';
   'quiz.last_best': 'last' | 'best';
   'quiz.wrong': never;
+  'quiz.band': 'band' | 'last';
   'quiz.several': never;
   'quiz.hand_in': never;
   'quiz.again': never;

@@ -72,7 +72,7 @@ const BOARDS = [
 
 function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm; mayEdit: boolean }) {
   const address = to('keep.contents.save', { course, item: open.key });
-  const form = useForm({ version: open.version, text: open.text, board: open.board, minutes: open.minutes as number | null, quiz: open.quiz });
+  const form = useForm({ version: open.version, text: open.text, board: open.board, minutes: open.minutes as number | null, quiz: open.quiz, rules: open.rules });
   const { data, setData } = form;
   const errors = form.errors as Record<string, string | undefined>;
   return (
@@ -99,7 +99,7 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
           {(open.kind === 'lesson' || open.kind === 'part') && (
             <NumberInput label={say('contents.contents.minutes')} description={say('contents.contents.minutes_told')} min={1} max={999} allowDecimal={false} disabled={!mayEdit} value={data.minutes ?? ''} error={errors.minutes} onChange={(minutes) => setData('minutes', minutes === '' ? null : Number(minutes))} />
           )}
-          {(open.kind === 'lesson' || open.kind === 'part') && <QuizEditor quiz={data.quiz} errors={errors} mayEdit={mayEdit} onSet={(quiz) => setData('quiz', quiz)} />}
+          {(open.kind === 'lesson' || open.kind === 'part') && <QuizEditor quiz={data.quiz} rules={data.rules} errors={errors} mayEdit={mayEdit} onSet={(quiz) => setData('quiz', quiz)} onRules={(rules) => setData('rules', rules)} />}
           {mayEdit && (
             <div className={ui['review-acts']}>
               <Button type="submit" loading={form.processing} disabled={!form.isDirty}>

@@ -45,7 +45,7 @@ final readonly class ContentsController
     public function update(ContentRequest $request, Course $course, string $item): RedirectResponse
     {
         abort_if(! $this->pages->has($course, $item), 404);
-        $done = ($this->write)($course, $item, $request->string('text')->toString(), $request->quiz(), $request->filled('board') ? $request->string('board')->toString() : null, $request->filled('minutes') ? $request->integer('minutes') : null, $request->integer('version'), WhoLooks::signedIn($request));
+        $done = ($this->write)($course, $item, $request->string('text')->toString(), $request->quiz(), $request->quizRules(), $request->filled('board') ? $request->string('board')->toString() : null, $request->filled('minutes') ? $request->integer('minutes') : null, $request->integer('version'), WhoLooks::signedIn($request));
 
         return back()->with($done ? Flash::done(Say::text('told.contents_controller.saved_whoever_open_reads')) : Flash::meanwhile('this'));
     }

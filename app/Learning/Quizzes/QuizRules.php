@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning\Quizzes;
+
+/** How often a quiz may be tried, in what order it asks, and what its results are called. */
+final readonly class QuizRules
+{
+    /**
+     * @param  ?int  $tries  so many at most; null: as many as one likes
+     * @param  int  $wait  minutes from one to the next
+     * @param  bool  $shuffle  whether each try asks in an order of its own
+     * @param  list<array{from: int, name: string, words: string}>  $bands  by per cent, the lowest first
+     */
+    private function __construct(public ?int $tries, public int $wait, public bool $shuffle, public array $bands)
+    {
+    }
+
+    /** @param  ?array{tries?: ?int, wait?: int, shuffle?: bool, bands?: list<array{from: int, name: string, words: string}>}  $kept */
+    public static function of(?array $kept): self
+    {
+        $bands = $kept['bands'] ?? [];
+        usort($bands, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+
+        return new self($kept['tries'] ?? null, $kept['wait'] ?? 0, $kept['shuffle'] ?? false, $bands);
+    }
+
+    /** @return ?array{from: int, name: string, words: string} the highest that was reached; null: none was */
+    public function bandOf(int $percent): ?array
+    {
+        $reached = array_filter($this->bands, static fn (array $band): bool => $band['from'] <= $percent);
+
+        return $reached === [] ? null : end($reached);
+    }
+
+    /**
+     * The first instant at which it may be tried again; null: not any more.
+     *
+     * @param  int  $tried  so often it was
+     * @param  ?int  $last  when; null: never
+     */
+    public function nextTry(int $tried, ?int $last): ?int
+    {
+        return $this->tries !== null && $tried >= $this->tries ? null : ($last ?? 0) + ($last === null ? 0 : $this->wait * 60);
+    }
+
+    /**
+     * In which order somebody's next try asks: the same until they have tried.
+     *
+     * @return list<int> the questions by their places
+     */
+    public function order(int $questions, string $of): array
+    {
+        $places = range(0, max(0, $questions - 1));
+        if ($questions > 1 && $this->shuffle) {
+            usort($places, static fn (int $a, int $b): int => strcmp(hash('xxh128', "{$of}/{$a}"), hash('xxh128', "{$of}/{$b}")));
+        }
+
+        return $questions === 0 ? [] : $places;
+    }
+}
