@@ -125,6 +125,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::put('/courses/{course}/contents/{item}', [Staff\Contents\ContentsController::class, 'update'])->name('contents.save');
     Route::post('/courses/{course}/contents/{item}/media', [Staff\Contents\ContentMediaController::class, 'store'])->name('contents.keep');
     Route::put('/courses/{course}/contents/{item}/media/{medium}', [Staff\Contents\ContentMediaController::class, 'update'])->whereNumber('medium')->name('contents.move');
+    Route::post('/courses/{course}/contents/{item}/media/{medium}', [Staff\Contents\ContentMediaController::class, 'describe'])->whereNumber('medium')->name('contents.describe');
+    Route::delete('/courses/{course}/contents/{item}/media/{medium}/{what}', [Staff\Contents\ContentMediaController::class, 'without'])->whereNumber('medium')->whereIn('what', ['poster', 'captions'])->name('contents.without');
     Route::delete('/courses/{course}/contents/{item}/media/{medium}', [Staff\Contents\ContentMediaController::class, 'destroy'])->whereNumber('medium')->name('contents.take-out');
     Route::get('/pictures', [Staff\Contents\PicturesController::class, 'index'])->name('pictures');
     Route::post('/pictures', [Staff\Contents\PicturesController::class, 'store'])->middleware('throttle:60,1,pictures')->name('pictures.keep');
@@ -206,6 +208,8 @@ Route::get('/look-in/{learner}', [Learner\CoursesController::class, 'lookIn'])->
 Route::post('/look-with', [Learner\CoursesController::class, 'lookWith'])->middleware('auth')->name('look-with');
 Route::get('/calendar/{token}.ics', [Learner\BoardController::class, 'calendar'])->where('token', '[A-Za-z0-9]{40}')->middleware('throttle:60,1,calendar')->name('calendar');
 Route::post('/calendar-link', [Learner\BoardController::class, 'changeLink'])->middleware(['auth', 'throttle:10,1,calendar-link'])->name('calendar.change');
+Route::get('/media/{medium}/poster', [Learner\MediaController::class, 'poster'])->whereNumber('medium')->middleware('signed:relative')->name('media.poster');
+Route::get('/media/{medium}/captions', [Learner\MediaController::class, 'captions'])->whereNumber('medium')->middleware('signed:relative')->name('media.captions');
 Route::get('/media/{medium}', [Learner\MediaController::class, 'show'])->whereNumber('medium')->middleware('signed:relative')->name('media');
 Route::post('/courses/{course}/next-run', [Learner\NextRunController::class, 'store'])->middleware('throttle:10,1,next-run')->name('course.next-run');
 Route::get('/next-run/{token}', [Learner\NextRunController::class, 'show'])->where('token', '[A-Za-z0-9]{40}')->name('next-run.stop');

@@ -21,6 +21,10 @@ use Illuminate\Support\Str;
  * @property string $type of its content, as RFC 6838 names it
  * @property int $bytes
  * @property ?float $seconds how long it plays
+ * @property ?string $captions WebVTT: what is said in it
+ * @property ?string $captions_language
+ * @property ?string $poster path below storage/app of what stands there before it plays
+ * @property ?string $poster_type
  * @property int $position
  * @property Course $course
  */

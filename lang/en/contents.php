@@ -53,6 +53,17 @@ return [
         'no_picture' => 'Without a picture',
         'take_away' => 'Take it away',
     ],
+    'media' => [
+        'describe' => 'Describe {what}',
+        'title' => 'About {title}',
+        'captions' => 'What is said in it',
+        'captions_told' => 'A file of WebVTT: shown in the film, and to be read beside it.',
+        'others' => 'There is one; choose another',
+        'language' => 'In which language',
+        'no_captions' => 'Take away what is said in it',
+        'poster' => 'What stands there before it plays',
+        'no_poster' => 'Take that picture away',
+    ],
     'face' => [
         'sentence' => 'In one sentence',
         'sentence_told' => 'On its card, and at the head of its page.',

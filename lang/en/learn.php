@@ -94,6 +94,8 @@ return [
     'media' => [
         'loading' => 'The player is loading …',
         'download' => 'To download',
+        'transcript' => 'What is said',
+        'from' => 'From {time}',
         'speed' => 'Speed {choice}',
         'waits' => 'The line is down. What you watch is kept here and sent later.',
         'watched' => '{share, number} % watched. The lesson is finished at {needed, number} %; you can go back, not ahead.',

@@ -90,6 +90,9 @@ return [
         'there_no_such_course' => 'There is no such course any more.',
     ],
     'medium_request' => [
+        'captions_large' => 'At most a megabyte of captions.',
+        'poster_large' => 'At most 8 megabytes for what stands there before it plays.',
+        'no_captions' => 'This is no WebVTT that can be read: look at line {line, number}. Times must follow each other, and something must be said.',
         'please_choose_file_may' => 'Please choose a file; it may also have been larger than this server takes.',
         'file_did_not_arrive' => 'The file did not arrive; it may be larger than this server takes.',
         'at_most_512_megabytes' => 'At most 512 megabytes.',

@@ -16,6 +16,7 @@ return [
         'somebody_has_bought_name' => 'Somebody has bought {name}. Set it to “Not sold” instead.',
     ],
     'content_media_controller' => [
+        'described' => 'Saved.',
         'title_there_as_file' => '{title} is there, as a file to download.',
         'title_is_there' => '{title} is there.',
         'it_is_taken_out' => 'It is taken out.',

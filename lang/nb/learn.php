@@ -94,6 +94,8 @@ return [
     'media' => [
         'loading' => 'Spilleren lastes …',
         'download' => 'Å laste ned',
+        'transcript' => 'Det som sies',
+        'from' => 'Fra {time}',
         'speed' => 'Fart {choice}',
         'waits' => 'Forbindelsen er nede. Det du ser, tas vare på her og sendes senere.',
         'watched' => '{share, number} % sett. Leksjonen er fullført ved {needed, number} %; du kan gå tilbake, ikke fram.',

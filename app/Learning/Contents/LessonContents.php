@@ -42,7 +42,11 @@ final readonly class LessonContents
             $medium->kind,
             $medium->title,
             $this->addresses->of($medium, $bearer),
-            (string) Number::fileSize($medium->bytes),
+            implode(', ', array_filter([$medium->kind === 'file' ? self::ending($medium->name) : '', (string) Number::fileSize($medium->bytes)])),
+            $medium->poster === null ? null : $this->addresses->of($medium, $bearer, 'poster'),
+            $medium->captions === null ? null : $this->addresses->of($medium, $bearer, 'captions'),
+            $medium->captions_language,
+            $medium->captions === null ? [] : Captions::of($medium->captions)->cues,
         ))->all());
     }
 
@@ -50,6 +54,12 @@ final readonly class LessonContents
     public function quiz(OpenContents $contents, ?float $needed, bool $may, ?int $learner): ?QuizCard
     {
         return $contents->content === null || $contents->content->quiz === [] ? null : $this->quizzes->of($contents->content, $needed, $may, $learner);
+    }
+
+    /** `PDF`: as whoever downloads it knows its kind. */
+    private static function ending(string $name): string
+    {
+        return preg_match('/\.([A-Za-z0-9]{1,5})$/D', $name, $found) === 1 ? strtoupper($found[1]) : '';
     }
 
     /** The video that is to be watched: the first of the item. */

@@ -18,11 +18,12 @@ final readonly class MediaAddresses
     {
     }
 
-    public function of(Medium $medium, string $bearer): string
+    /** @param  'file'|'poster'|'captions'  $what */
+    public function of(Medium $medium, string $bearer, string $what = 'file'): string
     {
         $now = $this->clock->now();
 
-        return URL::temporarySignedRoute('media', new \DateTimeImmutable('@'.($now - $now % self::HOLDS + 2 * self::HOLDS)), ['medium' => $medium->id, 'for' => self::mark($bearer)], false);
+        return URL::temporarySignedRoute($what === 'file' ? 'media' : "media.{$what}", new \DateTimeImmutable('@'.($now - $now % self::HOLDS + 2 * self::HOLDS)), ['medium' => $medium->id, 'for' => self::mark($bearer)], false);
     }
 
     public function medium(int $id): ?Medium

@@ -13,7 +13,11 @@ final readonly class MediumCard
     /**
      * @param  string  $kind  image, audio, video or file
      * @param  string  $href  signed; for this viewer alone, and not for long
-     * @param  string  $size  in words
+     * @param  string  $size  and what kind of file it is, in words
+     * @param  ?string  $poster  likewise signed: what stands there before it plays
+     * @param  ?string  $captions  likewise: what is said in it
+     * @param  ?string  $language  of what is said
+     * @param  list<Cue>  $transcript  the same to be read
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -21,6 +25,10 @@ final readonly class MediumCard
         #[OA\Property] public string $title,
         #[OA\Property] public string $href,
         #[OA\Property] public string $size,
+        #[OA\Property] public ?string $poster,
+        #[OA\Property] public ?string $captions,
+        #[OA\Property] public ?string $language,
+        #[OA\Property(items: new OA\Items(ref: Cue::class))] public array $transcript,
     ) {
     }
 }

@@ -20,6 +20,9 @@ final readonly class ContentMedium
         #[OA\Property] public string $title,
         #[OA\Property] public string $detail,
         #[OA\Property] public string $href,
+        #[OA\Property] public ?string $poster,
+        #[OA\Property] public bool $captions,
+        #[OA\Property] public string $language,
     ) {
     }
 }

@@ -1,8 +1,9 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { clsx } from 'clsx';
 
 import type { MediumCard, WatchCard } from '../lib/generated/types';
 import { say } from '../lib/say';
+import { Transcript } from './Transcript';
 import css from './learn.module.css';
 
 const VideoPlayer = lazy(() => import('./VideoPlayer'));
@@ -52,12 +53,23 @@ function Medium({ medium, watch, course, item }: { medium: MediumCard; watch: Wa
   return (
     <figure className={css.medium}>
       {medium.kind === 'audio' ? (
-        // oxlint-disable-next-line jsx-a11y/media-has-caption
-        <audio controls preload="metadata" src={medium.href} aria-label={medium.title} />
+        <Recording medium={medium} />
       ) : (
         <img src={medium.href} alt={medium.title} loading="lazy" />
       )}
       <figcaption>{medium.title}</figcaption>
     </figure>
+  );
+}
+
+function Recording({ medium }: { medium: MediumCard }) {
+  const [audio, setAudio] = useState<HTMLAudioElement | null>(null);
+  return (
+    <>
+      {/* What is said stands beneath it. */}
+      {/* oxlint-disable-next-line jsx-a11y/media-has-caption */}
+      <audio ref={setAudio} controls preload="metadata" src={medium.href} aria-label={medium.title} />
+      <Transcript cues={medium.transcript} language={medium.language} video={audio} free />
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/react';
 import {
+  MediaCaptionsButton,
   MediaControlBar,
   MediaController,
   MediaDurationDisplay,
@@ -13,6 +14,7 @@ import {
 import { useState } from 'react';
 
 import type { MediumCard, WatchCard } from '../lib/generated/types';
+import { Transcript } from './Transcript';
 import { useWatching } from './useWatching';
 import { say, saying } from '../lib/say';
 import css from './learn.module.css';
@@ -41,9 +43,10 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
   return (
     <figure className={css.medium}>
       <MediaController className={css.player}>
-        {/* Clips are kept without captions so far; what they say stands in the text of the lesson. */}
+        {/* Where nothing is said in it, or nobody has written it down, there is no track. */}
         {/* oxlint-disable-next-line jsx-a11y/media-has-caption */}
         <video
+          poster={medium.poster ?? undefined}
           slot="media"
           ref={setVideo}
           src={src}
@@ -62,13 +65,16 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
               event.currentTarget.currentTime = watch.position;
             }
           }}
-        />
+        >
+          {medium.captions !== null && <track kind="captions" src={medium.captions} srcLang={medium.language ?? undefined} label={say('media.transcript')} />}
+        </video>
         <MediaControlBar>
           <MediaPlayButton />
           <MediaSeekBackwardButton seekOffset={10} />
           <MediaTimeDisplay noToggle />
           <MediaTimeRange />
           <MediaDurationDisplay />
+          {medium.captions !== null && <MediaCaptionsButton />}
           <MediaMuteButton />
           <MediaFullscreenButton />
         </MediaControlBar>
@@ -107,6 +113,7 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
           </span>
         )}
       </figcaption>
+      <Transcript cues={medium.transcript} language={medium.language} video={video} free={!watches} />
     </figure>
   );
 }

@@ -93,6 +93,15 @@ export const keepWords = {
   'contents.related.picture': "Picture beside it",
   'contents.related.no_picture': "Without a picture",
   'contents.related.take_away': "Take it away",
+  'contents.media.describe': "Describe {what}",
+  'contents.media.title': "About {title}",
+  'contents.media.captions': "What is said in it",
+  'contents.media.captions_told': "A file of WebVTT: shown in the film, and to be read beside it.",
+  'contents.media.others': "There is one; choose another",
+  'contents.media.language': "In which language",
+  'contents.media.no_captions': "Take away what is said in it",
+  'contents.media.poster': "What stands there before it plays",
+  'contents.media.no_poster': "Take that picture away",
   'contents.face.sentence': "In one sentence",
   'contents.face.sentence_told': "On its card, and at the head of its page.",
   'contents.face.about': "More about it",
@@ -1606,6 +1615,15 @@ export interface KeepParts {
   'contents.related.picture': never;
   'contents.related.no_picture': never;
   'contents.related.take_away': never;
+  'contents.media.describe': 'what';
+  'contents.media.title': 'title';
+  'contents.media.captions': never;
+  'contents.media.captions_told': never;
+  'contents.media.others': never;
+  'contents.media.language': never;
+  'contents.media.no_captions': never;
+  'contents.media.poster': never;
+  'contents.media.no_poster': never;
   'contents.face.sentence': never;
   'contents.face.sentence_told': never;
   'contents.face.about': never;

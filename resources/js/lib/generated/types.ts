@@ -208,6 +208,9 @@ export interface ContentMedium {
   title: string;
   detail: string;
   href: string;
+  poster: string | null;
+  captions: boolean;
+  language: string;
 }
 
 export interface ContentRow {
@@ -359,6 +362,11 @@ export interface CourseSettings {
 export interface CoursesPage {
   courses: CourseRow[];
   mayEdit: boolean;
+}
+
+export interface Cue {
+  at: number;
+  words: string;
 }
 
 export interface DateRow {
@@ -719,6 +727,10 @@ export interface MediumCard {
   title: string;
   href: string;
   size: string;
+  poster: string | null;
+  captions: string | null;
+  language: string | null;
+  transcript: Cue[];
 }
 
 export interface ModuleReach {

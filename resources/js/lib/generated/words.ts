@@ -74,6 +74,8 @@ export const words = {
   'lesson.before_is': "Before this: {item}",
   'media.loading': "The player is loading …",
   'media.download': "To download",
+  'media.transcript': "What is said",
+  'media.from': "From {time}",
   'media.speed': "Speed {choice}",
   'media.waits': "The line is down. What you watch is kept here and sent later.",
   'media.watched': "{share, number} % watched. The lesson is finished at {needed, number} %; you can go back, not ahead.",
@@ -307,6 +309,8 @@ export interface Parts {
   'lesson.before_is': 'item';
   'media.loading': never;
   'media.download': never;
+  'media.transcript': never;
+  'media.from': 'time';
   'media.speed': 'choice';
   'media.waits': never;
   'media.watched': 'share' | 'needed';

@@ -1,11 +1,11 @@
-import { Link, router, useForm } from '@inertiajs/react';
-import { Button, FileInput, Modal, NumberInput, Radio, Textarea, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { Link, useForm } from '@inertiajs/react';
+import { Button, NumberInput, Radio, Textarea } from '@mantine/core';
 import { clsx } from 'clsx';
 
-import type { ContentForm, ContentMedium, ContentRow, ContentsPage } from '../../lib/generated/types';
+import type { ContentForm, ContentRow, ContentsPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
 import { FaceEditor } from '../../contents/FaceEditor';
+import { MediaEditor } from '../../contents/MediaEditor';
 import { Preview } from '../../contents/Preview';
 import { RelatedEditor } from '../../contents/RelatedEditor';
 import { QuizEditor } from '../../contents/QuizEditor';
@@ -113,98 +113,4 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
       <Preview text={data.text} />
     </div>
   );
-}
-
-function MediaEditor({ address, media, mayEdit }: { address: string; media: ContentMedium[]; mayEdit: boolean }) {
-  const [leaving, setLeaving] = useState<ContentMedium | null>(null);
-  return (
-    <section className={clsx(ui.review, css['media-edit'])} aria-label={say('contents.contents.pictures_recordings_videos_and')}>
-      <h3>{say('contents.contents.pictures_recordings_videos_and')}</h3>
-      {media.length === 0 && <p className={ui.soft}>{say('contents.contents.there_none_what_browsers')}</p>}
-      <ol>
-        {media.map((medium, index) => (
-          <li key={medium.id}>
-            <span>
-              <a href={medium.href} target="_blank" rel="noopener">
-                {medium.title}
-              </a>
-              <small>{medium.detail}</small>
-            </span>
-            {mayEdit && (
-              <span>
-                {index > 0 && (
-                  <button type="button" className={ui.linklike} onClick={() => router.put(`${address}/${medium.id}`, { up: true }, { preserveScroll: true })}>
-                    {saying('contents.contents.up', { what: <span className={ui.vh}>{medium.title}</span> })}
-                  </button>
-                )}{' '}
-                <button type="button" className={ui.linklike} onClick={() => setLeaving(medium)}>
-                  {saying('contents.contents.take_out', { what: <span className={ui.vh}>{medium.title}</span> })}
-                </button>
-              </span>
-            )}
-          </li>
-        ))}
-      </ol>
-      {mayEdit && <Upload address={address} key={media.length} />}
-      <Modal opened={leaving !== null} onClose={() => setLeaving(null)} title={say('contents.contents.take_out_ask', { title: leaving?.title ?? '' })}>
-        <p>{say('contents.contents.no_undo', { what: say(leaving?.kind === 'video' ? 'contents.contents.file_deleted_and_with' : 'contents.contents.the_file_is_deleted') })}</p>
-        <div className={clsx(ui['review-acts'], ui['modal-acts'])}>
-          <Button variant="default" onClick={() => setLeaving(null)} data-autofocus>
-            {say('keep.leave_it')}
-          </Button>
-          <Button color="red" onClick={() => router.delete(`${address}/${leaving?.id}`, { preserveScroll: true, onFinish: () => setLeaving(null) })}>
-            {say('contents.contents.take_it_out')}
-          </Button>
-        </div>
-      </Modal>
-    </section>
-  );
-}
-
-function Upload({ address }: { address: string }) {
-  const form = useForm<{ file: File | null; title: string; seconds: number | null }>({ file: null, title: '', seconds: null });
-  const choose = async (file: File | null) => {
-    const seconds = file === null ? null : await lengthOf(file);
-    form.setData((now) => ({ file, seconds, title: now.title === '' && file !== null ? file.name.replace(/\.[^.]*$/, '') : now.title }));
-  };
-  return (
-    <form
-      className={css.upload}
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        form.post(address, { preserveScroll: true });
-      }}
-    >
-      <FileInput label={say('contents.contents.another_file')} placeholder={say('keep.choose_a_file')} clearable value={form.data.file} error={form.errors.file ?? form.errors.seconds} onChange={(file) => void choose(file)} />
-      <TextInput label={say('contents.contents.its_title')} maxLength={200} value={form.data.title} error={form.errors.title} onChange={(event) => form.setData('title', event.currentTarget.value)} />
-      {form.progress !== null && (
-        <progress max={100} value={form.progress.percentage ?? 0}>
-          {say('contents.contents.percent', { percent: form.progress.percentage ?? 0 })}
-        </progress>
-      )}
-      <Button type="submit" variant="default" loading={form.processing} disabled={form.data.file === null}>
-        {say('contents.contents.put_it_in')}
-      </Button>
-    </form>
-  );
-}
-
-/** How long a recording or video plays, as far as this browser can tell. */
-function lengthOf(file: File): Promise<number | null> {
-  if (!/^(?:audio|video)\//.test(file.type)) {
-    return Promise.resolve(null);
-  }
-  return new Promise((tell) => {
-    const player = document.createElement('video');
-    const source = URL.createObjectURL(file);
-    const told = (seconds: number | null) => {
-      URL.revokeObjectURL(source);
-      tell(seconds);
-    };
-    player.preload = 'metadata';
-    player.addEventListener('loadedmetadata', () => told(Number.isFinite(player.duration) && player.duration > 0 ? player.duration : null));
-    player.addEventListener('error', () => told(null));
-    player.src = source;
-  });
 }

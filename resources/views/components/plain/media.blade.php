@@ -4,7 +4,7 @@
     @continue($medium['kind'] === 'file')
     <figure class="_medium_learn">
         {{-- With scripts the player of the page takes its place; what is to be watched is counted by that one alone. --}}
-        @if ($medium['kind'] === 'video') <noscript><video controls preload="metadata" width="100%" src="{{ $medium['href'] }}"></video></noscript>
+        @if ($medium['kind'] === 'video') <noscript><video controls preload="metadata" width="100%" src="{{ $medium['href'] }}" @if ($medium['poster'] !== null) poster="{{ $medium['poster'] }}" @endif>@if ($medium['captions'] !== null) <track kind="captions" src="{{ $medium['captions'] }}" srclang="{{ $medium['language'] }}"> @endif</video></noscript>
         @elseif ($medium['kind'] === 'audio') <noscript><audio controls preload="metadata" src="{{ $medium['href'] }}"></audio></noscript>
         @else <img src="{{ $medium['href'] }}" alt="{{ $medium['title'] }}" loading="lazy"> @endif
         <figcaption>{{ $medium['title'] }}</figcaption>

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Staff\Contents;
 
 use App\Access\WhoLooks;
+use App\Http\Requests\DescribeMediumRequest;
 use App\Http\Requests\MediumRequest;
+use App\Learning\Contents\DescribeMedium;
 use App\Learning\Contents\KeepMedium;
 use App\Models\Course;
 use App\Pages\Contents\ContentsPageBuilder;
@@ -39,6 +41,22 @@ final readonly class ContentMediaController
         $this->media->move($course, $item, $medium, $request->boolean('up') ? -1 : 1);
 
         return back();
+    }
+
+    public function describe(DescribeMediumRequest $request, Course $course, string $item, int $medium, DescribeMedium $describe): RedirectResponse
+    {
+        $done = $describe($course, $item, $medium, $request->string('title')->trim()->toString(), $request->captions(), $request->language()->value, $request->poster(), WhoLooks::signedIn($request));
+        abort_if(! $done, 404);
+
+        return back()->with(Flash::done(Say::text('told.content_media_controller.described')));
+    }
+
+    public function without(Request $request, Course $course, string $item, int $medium, string $what, DescribeMedium $describe): RedirectResponse
+    {
+        Gate::authorize('edit-rules');
+        $describe->without($course, $item, $medium, $what, WhoLooks::signedIn($request));
+
+        return back()->with(Flash::done(Say::text('told.content_media_controller.it_is_taken_out')));
     }
 
     public function destroy(Request $request, Course $course, string $item, int $medium): RedirectResponse
