@@ -12,6 +12,7 @@ use App\Learning\Contents\MediaAddresses;
 use App\Models\BoardPost;
 use App\Models\Content;
 use App\Models\Course;
+use App\Models\CourseFace;
 use App\Models\Medium;
 use App\Models\Offer;
 use App\Models\Person;
@@ -60,7 +61,8 @@ final class CrawlTest extends TestCase
             $mark = self::mark('HOLDS', $content->course_id, $content->item_key);
             $content->update(['text' => $mark, 'quiz' => $content->quiz === [] ? [] : [['ask' => $mark, 'answers' => [$mark, "{$mark}2"], 'right' => [0]]]]);
         }
-        Medium::query()->get()->each(fn (Medium $medium) => $medium->update(['title' => self::mark('HOLDS', $medium->course_id, $medium->item_key)]));
+        Medium::query()->get()->each(fn (Medium $medium) => $medium->update(['title' => self::mark('HOLDS', $medium->course_id, $medium->item_key), 'captions' => "WEBVTT\n\n00:01.000 --> 00:02.000\n".self::mark('HOLDS', $medium->course_id, $medium->item_key), 'poster' => $medium->path, 'poster_type' => 'image/png']));
+        CourseFace::query()->get()->each(fn (CourseFace $face) => $face->update(['sentence' => "FACEx{$face->course_id}x", 'outcomes' => ["FACEx{$face->course_id}x"], 'questions' => [['ask' => "FACEx{$face->course_id}x", 'answer' => 'x']]]));
         BoardPost::query()->get()->each(fn (BoardPost $post) => $post->update(['text' => self::mark('HOLDS', $post->course_id, $post->item_key)]));
         foreach (Course::query()->whereIn('key', ['clinker', 'steam-frames'])->get() as $course) {
             $course->update(['guest_token' => bin2hex(random_bytes(16))]);
@@ -122,11 +124,15 @@ final class CrawlTest extends TestCase
             $this->withSession([WhoLooks::OBSERVED => $observed->id]);
         }
         [$open, $known, $closed] = $this->asked(new Looker($person, $guest, $observed));
-        foreach (['/', '/courses', ...($person?->calendar_token === null ? [] : ["/calendar/{$person->calendar_token}.ics"])] as $address) {
+        foreach (['/', '/?subject=Hull', '/sitemap.xml', '/robots.txt', '/site.webmanifest', '/courses', ...($person?->calendar_token === null ? [] : ["/calendar/{$person->calendar_token}.ics"])] as $address) {
             $this->look($who, 'GET', $address, $open, $known);
         }
         foreach (Course::query()->get() as $course) {
             $this->look($who, 'GET', "/courses/{$course->key}", $open, $known);
+            // A picture is the same for everybody, and there is none of what nobody may know of.
+            if ($person === null && ! $guest && preg_grep("/^TITLEx{$course->id}x/", array_keys($known)) === []) {
+                $this->get("/share/{$course->key}.png")->assertNotFound();
+            }
             $items = [];
             foreach ([...$open, ...$closed] as $mark => [$at, $item]) {
                 if ($at === $course->id) {
@@ -155,7 +161,9 @@ final class CrawlTest extends TestCase
             foreach (Medium::query()->get() as $medium) {
                 $address = app(MediaAddresses::class)->of($medium, "person {$person->id}");
                 $may = isset($open[self::mark('HOLDS', $medium->course_id, $medium->item_key)]);
-                $this->get($address)->assertStatus($may ? 200 : 403);
+                foreach (['file' => $address, 'captions' => app(MediaAddresses::class)->of($medium, "person {$person->id}", 'captions'), 'poster' => app(MediaAddresses::class)->of($medium, "person {$person->id}", 'poster')] as $one) {
+                    $this->get($one)->assertStatus($may ? 200 : 403);
+                }
                 $this->get("/media/{$medium->id}")->assertForbidden();
             }
         }
@@ -221,6 +229,10 @@ final class CrawlTest extends TestCase
             self::assertArrayHasKey($mark, $known, $where);
             $this->known++;
         }
+        preg_match_all('/FACEx(\d+)x/', $told, $faces);
+        foreach (array_unique($faces[1]) as $course) {
+            self::assertNotSame([], preg_grep("/^TITLEx{$course}x/", array_keys($known)), "{$where}: the face of a course of which nothing may be known");
+        }
         preg_match_all('~/media/(\d+)~', $told, $media);
         foreach (array_unique($media[1]) as $id) {
             $medium = Medium::query()->findOrFail((int) $id);
@@ -246,23 +258,26 @@ final class CrawlTest extends TestCase
             // Write, and lead back to a page above.
             'DELETE courses/{course}/{item}/posts/{post}', 'DELETE next-run/{token}',
             'GET /', 'GET account', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/bundles/{bundle}', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
+            // Says what is drawn, and nothing of for whom.
+            'GET covers/{drawing}-{variant}.svg',
             // Lead to a page above, or say nothing of courses.
             'GET forms/{token}',
             'GET g/{token}',
             // Say what can be asked, and nothing of what there is.
             'GET interface', 'GET interface/client.{language}', 'GET interface/openapi.json', 'GET interface/plan.schema.json',
             'GET letters/{person}/{kind}', 'GET look-in/{learner}',
-            'GET media/{medium}',
+            // Asked for with each medium, and answered alike.
+            'GET media/{medium}', 'GET media/{medium}/captions', 'GET media/{medium}/poster',
             // Names the course that its reader asked about.
             'GET next-run/{token}',
-            'GET pictures/{token}/{width}',
-            'GET sign-in', 'GET sign-in/link/{token}',
+            'GET pictures/{token}/{width}', 'GET robots.txt', 'GET share.png', 'GET share/{course}.png',
+            'GET sign-in', 'GET sign-in/link/{token}', 'GET site.webmanifest', 'GET sitemap.xml',
             'POST account/sessions', 'POST begin', 'POST calendar-link', 'POST checkout/bundles/{bundle}', 'POST checkout/{offer}',
             'POST courses/{course}/leave', 'POST courses/{course}/next-run',
             'POST courses/{course}/{item}/finished',
             'POST courses/{course}/{item}/look',
             'POST courses/{course}/{item}/posts', 'POST courses/{course}/{item}/quiz', 'POST courses/{course}/{item}/statements',
-            'POST forms/{token}', 'POST g/{token}', 'POST letters/{person}/{kind}', 'POST look-with', 'POST sign-in', 'POST sign-in/link', 'POST sign-in/link/{token}', 'POST sign-out',
+            'POST forms/{token}', 'POST g/{token}', 'POST language', 'POST letters/{person}/{kind}', 'POST look-with', 'POST sign-in', 'POST sign-in/link', 'POST sign-in/link/{token}', 'POST sign-out',
             'PUT account/letters', 'PUT account/password',
         ], $named);
     }

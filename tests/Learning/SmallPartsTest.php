@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Learning;
 
 use App\Learning\Contents\MediumType;
+use App\Learning\Quizzes\Question;
 use App\Learning\Quizzes\Quiz;
 use App\Learning\Watching\Statement;
 use App\Notices\NoticeCase;
@@ -32,8 +33,8 @@ final class SmallPartsTest extends TestCase
     #[DataProvider('answers')]
     public function test_a_question_is_right_where_exactly_its_right_answers_are_chosen(array $answers, array $wrong): void
     {
-        self::assertSame($wrong, Quiz::wrong(self::QUIZ, $answers));
-        self::assertEqualsWithDelta(1 - count($wrong) / 3, Quiz::score(self::QUIZ, $answers), 1e-12);
+        self::assertSame($wrong, Quiz::wrong(array_map(Question::of(...), self::QUIZ), $answers));
+        self::assertEqualsWithDelta(1 - count($wrong) / 3, Quiz::score(array_map(Question::of(...), self::QUIZ), $answers), 1e-12);
     }
 
     /** @return array<string, array{list<list<int>>, list<int>}> */
