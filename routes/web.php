@@ -222,4 +222,5 @@ Route::post('/courses/{course}/{item}/finished', [Learner\LessonController::clas
 Route::post('/courses/{course}/{item}/statements', [Learner\WorkController::class, 'watched'])->middleware('throttle:60,1,watched')->name('lesson.watched');
 Route::post('/courses/{course}/{item}/quiz', [Learner\WorkController::class, 'quiz'])->middleware('throttle:20,1,quiz')->name('lesson.quiz');
 Route::post('/courses/{course}/{item}/posts', [Learner\BoardController::class, 'store'])->middleware('throttle:20,1,posts')->name('board.say');
+Route::put('/courses/{course}/{item}/posts/{post}', [Learner\BoardController::class, 'update'])->whereNumber('post')->middleware('throttle:20,1,posts')->name('board.change');
 Route::delete('/courses/{course}/{item}/posts/{post}', [Learner\BoardController::class, 'destroy'])->whereNumber('post')->name('board.take-back');

@@ -17,6 +17,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $person_id null: whoever said it is gone
  * @property string $text plain
  * @property ?string $once made by the page that sent it, so that it is not said twice
+ * @property ?int $answers_id what it answers; null: it begins something
+ * @property ?\DateTimeImmutable $changed_at
+ * @property ?\DateTimeImmutable $taken_back_at of what others have answered its place is left
  * @property \DateTimeImmutable $posted_at
  * @property ?Person $person
  */
@@ -28,7 +31,7 @@ final class BoardPost extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['posted_at' => UtcInstant::class];
+    protected $casts = ['posted_at' => UtcInstant::class, 'changed_at' => UtcInstant::class, 'taken_back_at' => UtcInstant::class];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

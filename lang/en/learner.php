@@ -79,6 +79,9 @@ return [
         'too_late' => 'This would end before it opened anything.',
     ],
     'board' => [
+        'gone' => 'What you answered has been taken back. Nothing was said; what you typed is still here.',
+        'too_late' => 'It can be changed for half an hour. Nothing was changed.',
+        'taken' => 'This was taken back.',
         'somebody' => 'Somebody who has left',
     ],
     'calendar' => [

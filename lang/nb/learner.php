@@ -78,6 +78,9 @@ return [
         'too_late' => 'Dette ville være over før det åpnet noe.',
     ],
     'board' => [
+        'gone' => 'Det du svarte på, er tatt tilbake. Ingenting ble sagt; det du skrev, står her fortsatt.',
+        'too_late' => 'Det kan endres i en halv time. Ingenting ble endret.',
+        'taken' => 'Dette er tatt tilbake.',
         'somebody' => 'Noen som har sluttet',
     ],
     'calendar' => [

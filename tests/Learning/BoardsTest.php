@@ -6,6 +6,7 @@ namespace Tests\Learning;
 
 use App\Models\BoardPost;
 use App\Models\Content;
+use Illuminate\Support\Carbon;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\Factories\ObserverTieFactory;
 use Tests\Factories\QuizTryFactory;
@@ -77,6 +78,61 @@ final class BoardsTest extends TestCase
         $this->delete(self::BENCH."/posts/{$theirs->id}")->assertNotFound();
         $this->actingAs($this->person('hege'))->delete(self::BENCH.'/posts/'.BoardPost::query()->firstOrFail()->id)->assertRedirect();
         self::assertSame(1, BoardPost::query()->count());
+    }
+
+    /** @return list<array{string, bool, bool}> what stands on the board: the words, whether they answer something, whether they were taken back */
+    private function board(string $who): array
+    {
+        return array_map(static fn (array $post): array => [$post['text'], $post['answer'], $post['taken']], $this->actingAs($this->person($who))->get(self::BENCH)->assertOk()->inertiaProps('posts'));
+    }
+
+    public function test_an_answer_stands_beneath_what_it_answers(): void
+    {
+        BoardPost::query()->delete();
+        $this->actingAs($this->person('ask'))->post(self::BENCH.'/posts', ['text' => 'First']);
+        $this->post(self::BENCH.'/posts', ['text' => 'Second']);
+        $first = BoardPost::query()->where('text', 'First')->sole()->id;
+        $this->actingAs($this->person('mathea'))->post(self::BENCH.'/posts', ['text' => 'To the first', 'answers' => $first])->assertSessionHasNoErrors();
+        // An answer to an answer stands in the same row of them.
+        $this->post(self::BENCH.'/posts', ['text' => 'To the answer', 'answers' => BoardPost::query()->where('text', 'To the first')->sole()->id]);
+        self::assertSame([['First', false, false], ['To the first', true, false], ['To the answer', true, false], ['Second', false, false]], $this->board('oda'));
+        // What is on another board, or nowhere, is not answered.
+        $this->post(self::BENCH.'/posts', ['text' => 'To nothing', 'answers' => 99999])->assertSessionHas('flash.kind', 'refused');
+        $this->post(self::BENCH.'/posts', ['text' => 'To words', 'answers' => 'first'])->assertSessionHasErrors('answers');
+        self::assertSame(4, BoardPost::query()->count());
+    }
+
+    public function test_what_others_have_answered_leaves_its_place(): void
+    {
+        BoardPost::query()->delete();
+        $this->actingAs($this->person('ask'))->post(self::BENCH.'/posts', ['text' => 'A secret']);
+        $first = BoardPost::query()->sole();
+        $this->actingAs($this->person('mathea'))->post(self::BENCH.'/posts', ['text' => 'I see', 'answers' => $first->id]);
+        $this->actingAs($this->person('ask'))->delete(self::BENCH."/posts/{$first->id}")->assertRedirect();
+        self::assertSame([['This was taken back.', false, true], ['I see', true, false]], $this->board('ask'));
+        self::assertSame('', $first->refresh()->text);
+        // Once: what is gone is not taken back, changed or brought back.
+        $this->delete(self::BENCH."/posts/{$first->id}")->assertNotFound();
+        $this->put(self::BENCH."/posts/{$first->id}", ['text' => 'Again'])->assertNotFound();
+    }
+
+    public function test_for_half_an_hour_one_changes_what_one_said(): void
+    {
+        BoardPost::query()->delete();
+        $this->actingAs($this->person('ask'))->post(self::BENCH.'/posts', ['text' => 'Gren oak']);
+        $post = BoardPost::query()->sole();
+        $address = self::BENCH."/posts/{$post->id}";
+        $this->put($address, ['text' => ''])->assertSessionHasErrors('text');
+        Carbon::setTestNow('2026-03-10T12:29:59Z');
+        $this->put($address, ['text' => 'Green oak'])->assertSessionHasNoErrors();
+        self::assertSame(['Green oak', true, true], array_values(array_intersect_key($this->get(self::BENCH)->inertiaProps('posts')[0], ['text' => 1, 'changed' => 1, 'mayChange' => 1])));
+        // Others, whoever runs the school among them, change nothing that somebody else has said.
+        foreach (['mathea', 'hege'] as $other) {
+            $this->actingAs($this->person($other))->put($address, ['text' => 'Red oak'])->assertNotFound();
+        }
+        Carbon::setTestNow('2026-03-10T12:30:00Z');
+        $this->actingAs($this->person('ask'))->put($address, ['text' => 'Old oak'])->assertSessionHas('flash.kind', 'refused');
+        self::assertSame(['Green oak', false], [$post->refresh()->text, $this->get(self::BENCH)->inertiaProps('posts')[0]['mayChange']]);
     }
 
     public function test_only_a_discussion_takes_posts(): void

@@ -278,7 +278,7 @@ final class CrawlTest extends TestCase
             'POST courses/{course}/{item}/look',
             'POST courses/{course}/{item}/posts', 'POST courses/{course}/{item}/quiz', 'POST courses/{course}/{item}/statements',
             'POST forms/{token}', 'POST g/{token}', 'POST language', 'POST letters/{person}/{kind}', 'POST look-with', 'POST sign-in', 'POST sign-in/link', 'POST sign-in/link/{token}', 'POST sign-out',
-            'PUT account/letters', 'PUT account/password',
+            'PUT account/letters', 'PUT account/password', 'PUT courses/{course}/{item}/posts/{post}',
         ], $named);
     }
 }

@@ -6,12 +6,14 @@ namespace App\Pages\Learner;
 
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Learning\Contents\LessonContents;
 use App\Learning\Contents\OpenContents;
 use App\Learning\DateRow;
 use App\Learning\LearnerView;
 use App\Learning\PathRow;
 use App\Learning\Reading;
+use App\Learning\SayOnBoard;
 use App\Models\BoardPost;
 use App\Models\Course;
 use App\Models\QuizTry;
@@ -64,18 +66,40 @@ final readonly class BoardPageBuilder
         return array_map(fn (array $date): DateRow => new DateRow($this->clock->words($date['at']), $date['key'], $date['title'], $date['opens']), array_slice($view->dates->dates(), 0, self::DATES));
     }
 
-    /** @return list<PostRow> */
+    /** @return list<PostRow> what began something in the order in which it did, each with its answers beneath it */
     private function posts(Course $course, string $board, Reading $reading): array
     {
-        $posts = BoardPost::query()->with('person')->where('course_id', $course->id)->where('item_key', $board)->orderByDesc('id')->limit(self::POSTS)->get()->reverse();
+        $latest = BoardPost::query()->where('course_id', $course->id)->where('item_key', $board)->orderByDesc('id')->limit(self::POSTS)->get(['id', 'answers_id']);
+        $begun = $latest->map(static fn (BoardPost $post): int => $post->answers_id ?? $post->id)->unique()->sort()->values();
+        $posts = BoardPost::query()->with('person')->whereIntegerInRaw('id', [...$latest->pluck('id')->map(Value::int(...)), ...$begun])->orderBy('id')->get();
+        $rows = [];
+        foreach ($begun as $id) {
+            foreach ($posts as $post) {
+                if ($post->id === $id || $post->answers_id === $id) {
+                    $rows[] = $this->post($post, $reading);
+                }
+            }
+        }
 
-        return array_values($posts->map(fn (BoardPost $post): PostRow => new PostRow(
+        return $rows;
+    }
+
+    private function post(BoardPost $post, Reading $reading): PostRow
+    {
+        $taken = $post->taken_back_at !== null;
+        $own = $reading->real && $reading->person !== null && $post->person_id === $reading->person->id && ! $taken;
+
+        return new PostRow(
             $post->id,
-            $post->person->name ?? Say::text('learner.board.somebody'),
+            $taken ? '' : $post->person->name ?? Say::text('learner.board.somebody'),
             $this->clock->words($post->posted_at->getTimestamp()),
-            $post->text,
-            $reading->real && $reading->person !== null && ($post->person_id === $reading->person->id || $reading->person->isStaff()),
-        ))->all());
+            $taken ? Say::text('learner.board.taken') : $post->text,
+            $own || (! $taken && $reading->real && $reading->person?->isStaff() === true),
+            $post->changed_at !== null,
+            $taken,
+            $post->answers_id !== null,
+            $own && $this->clock->now() < $post->posted_at->getTimestamp() + SayOnBoard::CHANGED_WITHIN,
+        );
     }
 
     /** @return list<MarkRow> */

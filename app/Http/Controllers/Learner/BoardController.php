@@ -15,6 +15,7 @@ use App\Learning\TakePostBack;
 use App\Models\Course;
 use App\Models\Person;
 use App\Pages\Learner\BoardPageBuilder;
+use App\Pages\Shared\Flash;
 use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -24,6 +25,8 @@ use Symfony\Component\HttpFoundation\Response;
 /** What is said on boards, and the private link to one's own dates. */
 final readonly class BoardController
 {
+    private const SAID = ['text' => ['required', 'string', 'max:5000']];
+
     public function __construct(private LearnerViews $views, private LessonContents $contents, private WhoLooks $who)
     {
     }
@@ -32,13 +35,22 @@ final readonly class BoardController
     {
         [$person, $view] = $this->discussion($request, $course, $item);
         abort_if($view->decision($item)?->act !== true, 403);
-        $given = $request->validate(
-            ['text' => ['required', 'string', 'max:5000'], 'once' => ['nullable', 'string', 'max:40']],
-            ['text.required' => Say::text('learner.asked.post'), 'text.max' => Say::text('learner.asked.post_long')],
-        );
-        $say($person, $course, $item, is_string($given['text']) ? $given['text'] : '', is_string($given['once'] ?? null) ? $given['once'] : null);
+        $request->validate(self::SAID + ['once' => ['nullable', 'string', 'max:40'], 'answers' => ['nullable', 'integer', 'min:1']], self::messages());
+        $done = $say($person, $course, $item, $request->string('text')->toString(), $request->filled('once') ? $request->string('once')->toString() : null, $request->filled('answers') ? $request->integer('answers') : null);
 
-        return back();
+        return $done ? back() : back()->with(Flash::refused(Say::text('learner.board.gone')));
+    }
+
+    /** For a while one changes what one has said. */
+    public function update(Request $request, Course $course, string $item, int $post, SayOnBoard $say): RedirectResponse
+    {
+        [$person, $view] = $this->discussion($request, $course, $item);
+        abort_if($view->decision($item)?->act !== true, 403);
+        $request->validate(self::SAID, self::messages());
+        $done = $say->change($person, $course, $item, $post, $request->string('text')->toString());
+        abort_if($done === null, 404);
+
+        return $done ? back() : back()->with(Flash::refused(Say::text('learner.board.too_late')));
     }
 
     public function destroy(Request $request, Course $course, string $item, int $post, TakePostBack $takeBack): RedirectResponse
@@ -65,6 +77,12 @@ final readonly class BoardController
         abort_if($file === null, 404);
 
         return new Response($file, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-store']);
+    }
+
+    /** @return array<string, string> */
+    private static function messages(): array
+    {
+        return ['text.required' => Say::text('learner.asked.post'), 'text.max' => Say::text('learner.asked.post_long')];
     }
 
     /** @return array{Person, LearnerView} */

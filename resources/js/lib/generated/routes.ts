@@ -6,6 +6,7 @@ export const routes = {
   'account.password': '/account/password',
   'account.sessions': '/account/sessions',
   'begin': '/begin',
+  'board.change': '/courses/{course}/{item}/posts/{post}',
   'board.say': '/courses/{course}/{item}/posts',
   'board.take-back': '/courses/{course}/{item}/posts/{post}',
   'calendar': '/calendar/{token}.ics',

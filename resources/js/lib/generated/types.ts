@@ -1095,6 +1095,10 @@ export interface PostRow {
   at: string;
   text: string;
   mine: boolean;
+  changed: boolean;
+  taken: boolean;
+  answer: boolean;
+  mayChange: boolean;
 }
 
 export interface PurchaseRow {

@@ -123,6 +123,12 @@ export const words = {
   'board.nobody': "Nobody has said anything yet.",
   'board.say': "Say something",
   'board.post': "Post it",
+  'board.answer': "Answer",
+  'board.answer_to': "Your answer to {name}",
+  'board.change_post': "Change",
+  'board.change_it': "Change it",
+  'board.changed_text': "What you said",
+  'board.changed': "changed",
   'board.sure': "It will be gone for everybody.",
   'board.take_it_back': "Take it back",
   'board.leave': "Leave it",
@@ -358,6 +364,12 @@ export interface Parts {
   'board.nobody': never;
   'board.say': never;
   'board.post': never;
+  'board.answer': never;
+  'board.answer_to': 'name';
+  'board.change_post': never;
+  'board.change_it': never;
+  'board.changed_text': never;
+  'board.changed': never;
   'board.sure': never;
   'board.take_it_back': never;
   'board.leave': never;

@@ -1,16 +1,14 @@
-import { Link, router, useForm } from '@inertiajs/react';
-import { useState } from 'react';
+import { Link } from '@inertiajs/react';
 import { clsx } from 'clsx';
 
 import { Media } from '../../learn/Media';
 import { Prose } from '../../learn/Prose';
 import { useTurns } from '../../learn/useTurns';
 import { learnerAddress, withQuery } from '../../lib/address';
-import { useLearnerAddress, useShared } from '../../lib/page';
-import type { BoardPage, DateRow, MarkRow, PostRow } from '../../lib/generated/types';
-import { uuid } from '../../lib/uuid';
+import { useLearnerAddress } from '../../lib/page';
+import type { BoardPage, DateRow, MarkRow } from '../../lib/generated/types';
+import { Discussion } from '../../learn/Discussion';
 import { CourseSide } from '../../learn/CourseSide';
-import { Button, Textarea } from '../../ui/Plain';
 import { Subscribe } from '../../learn/Subscribe';
 import { LearnerShell } from '../../learn/LearnerShell';
 import { to } from '../../lib/route';
@@ -83,60 +81,5 @@ function Marks({ course, marks }: { course: string; marks: MarkRow[] }) {
         ))}
       </tbody>
     </table>
-  );
-}
-
-function Discussion({ course, item, posts, canPost }: { course: string; item: string; posts: PostRow[]; canPost: boolean }) {
-  const { standIn } = useShared();
-  const address = to('board.say', { course, item });
-  const form = useForm<{ text: string; once: string }>({ text: '', once: uuid() });
-  return (
-    <section className={css.posts} aria-label={say('board.said')}>
-      {posts.length === 0 && <p className={clsx(ui.soft, css.soft)}>{say('board.nobody')}</p>}
-      <ol>
-        {posts.map((post) => (
-          <li key={post.id}>
-            <p className={css.said}>
-              <b>{post.who}</b> <time>{post.at}</time>
-              {post.mine && <TakeBack address={`${address}/${post.id}`} />}
-            </p>
-            <p className={css.saying}>{post.text}</p>
-          </li>
-        ))}
-      </ol>
-      {canPost && standIn === undefined && (
-        <form
-          noValidate
-          onSubmit={(event) => {
-            event.preventDefault();
-            form.post(address, { preserveScroll: true, onSuccess: () => form.setData({ text: '', once: uuid() }) });
-          }}
-        >
-          <Textarea label={say('board.say')} rows={3} maxLength={5000} value={form.data.text} error={form.errors.text} onChange={(event) => form.setData('text', event.currentTarget.value)} />
-          <Button type="submit" loading={form.processing}>
-            {say('board.post')}
-          </Button>
-        </form>
-      )}
-    </section>
-  );
-}
-
-function TakeBack({ address }: { address: string }) {
-  const [sure, setSure] = useState(false);
-  return sure ? (
-    <span className={css.sure}>
-      {say('board.sure')}{' '}
-      <button type="button" className={ui.linklike} onClick={() => router.delete(address, { preserveScroll: true })}>
-        {say('board.take_it_back')}
-      </button>{' '}
-      <button type="button" className={ui.linklike} onClick={() => setSure(false)}>
-        {say('board.leave')}
-      </button>
-    </span>
-  ) : (
-    <button type="button" className={clsx(ui.linklike, css.sure)} onClick={() => setSure(true)}>
-      {say('board.take_back')}
-    </button>
   );
 }
