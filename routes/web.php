@@ -122,6 +122,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::put('/courses/{course}/related', [Staff\Contents\RelatedController::class, 'update'])->name('related.save');
     Route::delete('/courses/{course}/related', [Staff\Contents\RelatedController::class, 'destroy'])->name('related.take-away');
     Route::put('/courses/{course}/face', [Staff\Contents\FaceController::class, 'update'])->name('contents.face');
+    Route::delete('/courses/{course}/contents/{item}', [Staff\Contents\ContentsController::class, 'destroy'])->name('contents.leave');
+    Route::post('/courses/{course}/contents/{item}/earlier/{earlier}', [Staff\Contents\ContentsController::class, 'bringBack'])->whereNumber('earlier')->name('contents.bring-back');
     Route::put('/courses/{course}/contents/{item}', [Staff\Contents\ContentsController::class, 'update'])->name('contents.save');
     Route::post('/courses/{course}/contents/{item}/media', [Staff\Contents\ContentMediaController::class, 'store'])->name('contents.keep');
     Route::put('/courses/{course}/contents/{item}/media/{medium}', [Staff\Contents\ContentMediaController::class, 'update'])->whereNumber('medium')->name('contents.move');

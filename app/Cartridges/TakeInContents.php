@@ -6,6 +6,7 @@ namespace App\Cartridges;
 
 use App\Learning\Contents\KeepMedium;
 use App\Learning\Contents\WriteContent;
+use App\Learning\Contents\Written;
 use App\Models\Course;
 use App\Models\Medium;
 use App\Models\Person;
@@ -92,7 +93,7 @@ final class TakeInContents implements ShouldQueue
         }
         if ($text !== '') {
             // Where something is written by now, that stays.
-            $write($course, $one['item'], $text, [], null, null, null, 0, $author);
+            $write($course, $one['item'], new Written($text), 0, $author);
         }
     }
 }

@@ -14,14 +14,18 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $item_key
  * @property string $text Markdown
  * @property list<array{ask: string, answers: list<string>, right: list<int>, kind?: string, told?: list<string>, within?: float|int}> $quiz
- * @property ?array{tries?: ?int, wait?: int, shuffle?: bool, bands?: list<array{from: int, name: string, words: string}>} $quiz_rules null: as often as one likes
+ * @property ?array<string, mixed> $quiz_rules tries, wait in minutes, shuffle, bands; null: as often as one likes
  * @property ?string $board what a board is for
  * @property ?int $minutes that it takes, as its author says; null: as reckoned
  * @property int $version
+ * @property ?int $written_by
+ * @property ?array{text: string, quiz: list<array{ask: string, answers: list<string>, right: list<int>}>, quiz_rules: ?array<string, mixed>, board: ?string, minutes: ?int} $drafted goes live with the draft of the course
+ * @property int $drafted_version
+ * @property ?\Illuminate\Support\Carbon $updated_at
  */
 final class Content extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['quiz' => 'array', 'quiz_rules' => 'array'];
+    protected $casts = ['quiz' => 'array', 'quiz_rules' => 'array', 'drafted' => 'array'];
 }

@@ -14,11 +14,13 @@ use App\Http\CourseAddresses;
 use App\Http\Middleware\EndedSessions;
 use App\Http\Plain\PlainPages;
 use App\Http\WholeSessions;
+use App\Learning\Contents\WriteContent;
 use App\Models\ApiToken;
 use App\Models\Person;
 use App\Models\Role;
 use App\People\Acts\KeepForGood;
-use App\Publishing\RetiredForGood;
+use App\Publishing\Events\DraftPublished;
+use App\Publishing\Events\RetiredForGood;
 use App\School\Health;
 use App\Standins\Mail\Mailer;
 use App\Standins\Mail\OutboxTransport;
@@ -79,6 +81,7 @@ final class AppServiceProvider extends ServiceProvider
         }
         Route::bind('course', CourseAddresses::find(...));
         Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
+        Event::listen(DraftPublished::class, static fn (DraftPublished $published) => app(WriteContent::class)->publish($published->course, $published->author));
         Event::listen(Login::class, static function (Login $login): void {
             if ($login->user instanceof Person && request()->hasSession()) {
                 request()->session()->put(EndedSessions::KEY, (string) $login->user->session_key);

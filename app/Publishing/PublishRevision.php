@@ -13,6 +13,8 @@ use App\Models\Offer;
 use App\Models\Person;
 use App\Models\Retirement;
 use App\Models\Revision;
+use App\Publishing\Events\DraftPublished;
+use App\Publishing\Events\RetiredForGood;
 use App\School\Log\ActivityLog;
 use App\Words\Differences;
 use App\Words\Sentence;
@@ -66,6 +68,7 @@ final readonly class PublishRevision
             self::keepLabels($proposal);
             if ($proposal->draft !== null) {
                 Course::endDraft($proposal->draft);
+                $this->events->dispatch(new DraftPublished($proposal->course, $author));
             } else {
                 // A draft that is under way keeps what it says, and is rehearsed against what is live now.
                 Draft::query()->where('course_id', $proposal->course->id)->update(['base_revision_id' => $revision->id]);

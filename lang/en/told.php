@@ -22,6 +22,9 @@ return [
         'it_is_taken_out' => 'It is taken out.',
     ],
     'contents_controller' => [
+        'drafted' => 'Kept. It goes live when the draft of the course is published.',
+        'left' => 'Thrown away. What is live has not changed.',
+        'brought_back' => 'Brought back: whoever it is open to reads it so. What was there is kept among the earlier ones.',
         'saved_whoever_open_reads' => 'Saved. Whoever it is open to reads it so from now on.',
         'that_more_than_20' => 'That is more than 20,000 characters.',
         'saved_stands_on_public' => 'Saved. It stands on the public page of the course.',

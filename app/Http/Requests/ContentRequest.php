@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Learning\Contents\Written;
 use App\Learning\Quizzes\Question;
 use App\Learning\Quizzes\QuestionKind;
 use App\Pages\Learner\BoardPageBuilder;
@@ -26,6 +27,8 @@ final class ContentRequest extends FormRequest
     {
         return [
             'version' => ['required', 'integer'],
+            'drafted' => ['nullable', 'integer'],
+            'later' => ['boolean'],
             'text' => ['nullable', 'string', 'max:200000'],
             'board' => ['nullable', Rule::in(BoardPageBuilder::KINDS)],
             'minutes' => ['nullable', 'integer', 'between:1,999'],
@@ -103,6 +106,11 @@ final class ContentRequest extends FormRequest
         }
 
         return $wrong;
+    }
+
+    public function written(): Written
+    {
+        return new Written($this->string('text')->toString(), $this->quiz(), $this->quizRules(), $this->filled('board') ? $this->string('board')->toString() : null, $this->filled('minutes') ? $this->integer('minutes') : null);
     }
 
     /** @return list<array{ask: string, kind: string, answers: list<string>, right: list<int>, told: list<string>, within: float}> */

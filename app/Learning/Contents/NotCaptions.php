@@ -12,6 +12,6 @@ final class NotCaptions extends RuntimeException
     /** @param  int  $at  from 1 */
     public function __construct(public readonly int $at)
     {
-        parent::__construct("No captions, at line {$at}.");
+        parent::__construct((string) $at);
     }
 }

@@ -5,41 +5,109 @@ declare(strict_types=1);
 namespace App\Learning\Contents;
 
 use App\Models\Content;
+use App\Models\ContentVersion;
 use App\Models\Course;
 use App\Models\Person;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
 
-/** Changes what an item says and asks. It holds at once, for everybody it is open to. */
+/** Changes what an item says and asks: at once, for everybody it is open to, or with the draft of its course. What it said before is kept. */
 final readonly class WriteContent
 {
-    public function __construct(private ActivityLog $log)
+    /** So many earlier ones are kept of each item. */
+    private const KEPT = 50;
+
+    public function __construct(private ActivityLog $log, private ClockInterface $clock)
     {
     }
 
     /**
-     * @param  list<array{ask: string, answers: list<string>, right: list<int>, kind?: string, told?: list<string>, within?: float}>  $quiz
-     * @param  ?array{tries: ?int, wait: int, shuffle: bool, bands: list<array{from: int, name: string, words: string}>}  $rules  of the quiz; null: as often as one likes
-     * @param  ?string  $board  what a board is for
-     * @param  ?int  $minutes  that it takes; null: as reckoned
+     * At once. What was drafted is done with.
+     *
      * @param  int  $seen  the version that the author saw; 0: nothing was written yet
      * @return bool false where somebody else was there meanwhile, and nothing was changed
      */
-    public function __invoke(Course $course, string $item, string $text, array $quiz, ?array $rules, ?string $board, ?int $minutes, int $seen, Person $author): bool
+    public function __invoke(Course $course, string $item, Written $written, int $seen, Person $author): bool
     {
-        return DB::transaction(function () use ($course, $item, $text, $quiz, $rules, $board, $minutes, $seen, $author): bool {
-            $content = Content::query()->where('course_id', $course->id)->where('item_key', $item)->first();
+        return DB::transaction(function () use ($course, $item, $written, $seen, $author): bool {
+            $content = self::find($course, $item);
             if (($content->version ?? 0) !== $seen) {
                 return false;
             }
-            $before = $content?->only(['text', 'quiz', 'quiz_rules', 'board', 'minutes']);
-            $written = ['text' => $text, 'quiz' => $quiz, 'quiz_rules' => $rules, 'board' => $board, 'minutes' => $minutes];
-            $content === null
-                ? Content::query()->create(['course_id' => $course->id, 'item_key' => $item, 'version' => 1, ...$written])
-                : $content->update([...$written, 'version' => $content->version + 1]);
-            $this->log->note('content.changed', $author, $course, before: ['item' => $item, ...($before ?? [])], after: ['item' => $item, ...$written]);
+            $this->put($content ?? self::begun($course, $item), $written, $course, $author);
 
             return true;
         });
+    }
+
+    /**
+     * To go live with the draft of the course.
+     *
+     * @param  int  $seen  how often it was drafted, as the author saw it
+     */
+    public function draft(Course $course, string $item, Written $written, int $seen, Person $author): bool
+    {
+        return DB::transaction(function () use ($course, $item, $written, $seen, $author): bool {
+            $content = self::find($course, $item) ?? self::begun($course, $item);
+            if (($content->drafted_version ?? 0) !== $seen) {
+                return false;
+            }
+            $content->fill(['drafted' => $written->columns(), 'drafted_version' => $seen + 1])->save();
+            $this->log->note('content.drafted', $author, $course, after: ['item' => $item, ...$written->columns()]);
+
+            return true;
+        });
+    }
+
+    /** Throws away what was drafted; what is live stays. */
+    public function leave(Course $course, string $item, int $seen, Person $author): bool
+    {
+        return DB::transaction(function () use ($course, $item, $seen, $author): bool {
+            $content = self::find($course, $item);
+            if ($content === null || $content->drafted === null || $content->drafted_version !== $seen) {
+                return false;
+            }
+            $this->log->note('content.draft-left', $author, $course, before: ['item' => $item, ...$content->drafted]);
+            $content->update(['drafted' => null, 'drafted_version' => $seen + 1]);
+
+            return true;
+        });
+    }
+
+    /** What was drafted goes live; in the transaction in which the rules of the course do. */
+    public function publish(Course $course, ?Person $author): void
+    {
+        foreach (Content::query()->where('course_id', $course->id)->whereNotNull('drafted')->orderBy('id')->get() as $content) {
+            if ($content->drafted !== null) {
+                $this->put($content, Written::from($content->drafted), $course, $author);
+            }
+        }
+    }
+
+    private static function find(Course $course, string $item): ?Content
+    {
+        return Content::query()->where('course_id', $course->id)->where('item_key', $item)->first();
+    }
+
+    private static function begun(Course $course, string $item): Content
+    {
+        return new Content(['course_id' => $course->id, 'item_key' => $item, 'text' => '', 'quiz' => [], 'version' => 0]);
+    }
+
+    private function put(Content $content, Written $written, Course $course, ?Person $author): void
+    {
+        $now = $this->clock->now();
+        $before = $content->version > 0 ? Written::of($content)->columns() : [];
+        if ($before !== []) {
+            ContentVersion::query()->create([
+                'course_id' => $course->id, 'item_key' => $content->item_key, 'version' => $content->version, 'written' => $before,
+                'written_by' => $content->written_by, 'written_at' => $content->updated_at?->toDateTimeImmutable() ?? $now, 'replaced_at' => $now,
+            ]);
+            ContentVersion::query()->where('course_id', $course->id)->where('item_key', $content->item_key)->where('version', '<=', $content->version - self::KEPT)->delete();
+        }
+        $drafts = $content->drafted === null ? [] : ['drafted' => null, 'drafted_version' => $content->drafted_version + 1];
+        $content->fill([...$written->columns(), ...$drafts, 'version' => $content->version + 1, 'written_by' => $author?->id])->save();
+        $this->log->note('content.changed', $author, $course, before: ['item' => $content->item_key, ...$before], after: ['item' => $content->item_key, ...$written->columns()]);
     }
 }

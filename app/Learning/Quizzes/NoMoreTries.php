@@ -12,6 +12,6 @@ final class NoMoreTries extends RuntimeException
     /** @param  ?int  $from  the instant from which it may; null: not any more */
     public function __construct(public readonly ?int $from)
     {
-        parent::__construct('No try is left.');
+        parent::__construct();
     }
 }

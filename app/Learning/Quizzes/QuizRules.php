@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Learning\Quizzes;
 
+use App\Database\Value;
+
 /** How often a quiz may be tried, in what order it asks, and what its results are called. */
 final readonly class QuizRules
 {
@@ -17,13 +19,14 @@ final readonly class QuizRules
     {
     }
 
-    /** @param  ?array{tries?: ?int, wait?: int, shuffle?: bool, bands?: list<array{from: int, name: string, words: string}>}  $kept */
+    /** @param  ?array<string, mixed>  $kept  as {@see \App\Models\Content} has it */
     public static function of(?array $kept): self
     {
-        $bands = $kept['bands'] ?? [];
+        $bands = array_map(static fn (mixed $band): array => ['from' => Value::int(((array) $band)['from'] ?? 0), 'name' => Value::text(((array) $band)['name'] ?? ''), 'words' => Value::text(((array) $band)['words'] ?? '')], array_values((array) ($kept['bands'] ?? [])));
         usort($bands, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+        $tries = $kept['tries'] ?? null;
 
-        return new self($kept['tries'] ?? null, $kept['wait'] ?? 0, $kept['shuffle'] ?? false, $bands);
+        return new self(is_int($tries) ? $tries : null, Value::int($kept['wait'] ?? 0), ($kept['shuffle'] ?? false) === true, $bands);
     }
 
     /** @return ?array{from: int, name: string, words: string} the highest that was reached; null: none was */

@@ -18,6 +18,9 @@ final readonly class ContentForm
      * @param  list<ContentMedium>  $media
      * @param  ?int  $minutes  that it takes, as its author says; null: as reckoned
      * @param  int  $version  0: nothing was written yet
+     * @param  bool  $drafted  what stands here goes live with the draft of the course, and is not live yet
+     * @param  int  $draftedVersion  how often it was drafted
+     * @param  list<EarlierContent>  $earlier  the latest first
      * @param  ?string  $missing  what the item is finished by and does not hold
      */
     public function __construct(
@@ -31,6 +34,9 @@ final readonly class ContentForm
         #[OA\Property(items: new OA\Items(ref: ContentMedium::class))] public array $media,
         #[OA\Property] public ?int $minutes,
         #[OA\Property] public int $version,
+        #[OA\Property] public bool $drafted,
+        #[OA\Property] public int $draftedVersion,
+        #[OA\Property(items: new OA\Items(ref: EarlierContent::class))] public array $earlier,
         #[OA\Property] public ?string $missing,
     ) {
     }

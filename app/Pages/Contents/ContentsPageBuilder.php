@@ -6,14 +6,16 @@ namespace App\Pages\Contents;
 
 use App\Access\CoursePick;
 use App\Access\CourseShelf;
+use App\Access\SchoolClock;
 use App\Access\Viewers;
 use App\Learning\Contents\MediaAddresses;
 use App\Learning\Contents\MediumType;
+use App\Learning\Contents\Written;
 use App\Learning\LearnerViews;
 use App\Learning\Quizzes\Question;
-use App\Learning\Quizzes\Quiz;
 use App\Learning\Quizzes\QuizRules;
 use App\Models\Content;
+use App\Models\ContentVersion;
 use App\Models\Course;
 use App\Models\Medium;
 use App\Models\RelatedOffer;
@@ -24,6 +26,7 @@ use App\Sightlines\Vantages\RulesVersion;
 use App\Words\Say;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Number;
+use Illuminate\Support\Str;
 use SilentKeep\Core\Outline\Item;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Rules\FinishedBy;
@@ -31,7 +34,10 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** Puts together what an administrator writes into the lessons of a course. */
 final readonly class ContentsPageBuilder
 {
-    public function __construct(private SightlinesPageBuilder $sights, private MediaAddresses $addresses, private CourseShelf $shelf, private LearnerViews $views, private Shop $shop, private Takers $takers)
+    /** So many earlier ones are named. */
+    private const EARLIER = 12;
+
+    public function __construct(private SchoolClock $clock, private SightlinesPageBuilder $sights, private MediaAddresses $addresses, private CourseShelf $shelf, private LearnerViews $views, private Shop $shop, private Takers $takers)
     {
     }
 
@@ -67,7 +73,7 @@ final readonly class ContentsPageBuilder
             $decider->course->title ?? $course->key,
             $rows,
             $open === null ? FaceFormBuilder::of($course) : null,
-            $open === null ? null : $this->form($open, $contents[$open->key] ?? null, $media[$open->key] ?? new Collection, $bearer),
+            $open === null ? null : $this->form($course, $open, $contents[$open->key] ?? null, $media[$open->key] ?? new Collection, $bearer),
             $mayEdit,
             $open === null || $open->kind === Kind::Lesson ? $this->related($course, $open->key ?? '') : null,
             array_values(array_filter($this->shelf->picks(withRows: false), static fn (CoursePick $one): bool => $one->key !== $course->key)),
@@ -101,17 +107,35 @@ final readonly class ContentsPageBuilder
         ]));
     }
 
+    /** @return list<EarlierContent> */
+    private function earlierOf(Course $course, string $item): array
+    {
+        $earlier = ContentVersion::query()->with('author')->where('course_id', $course->id)->where('item_key', $item)->orderByDesc('version')->limit(self::EARLIER)->get();
+
+        return array_values($earlier->map(fn (ContentVersion $one): EarlierContent => new EarlierContent($one->id, $this->clock->words($one->replaced_at->getTimestamp()), $one->author->name ?? '', Str::limit(trim((string) preg_replace('/\s+/u', ' ', $one->written['text'])), 80)))->all());
+    }
+
+    /** Null where there is none. */
+    public function earlier(Course $course, string $item, int $id): ?Written
+    {
+        $kept = ContentVersion::query()->where('course_id', $course->id)->where('item_key', $item)->find($id);
+
+        return $kept === null ? null : Written::from($kept->written);
+    }
+
     private static function rules(QuizRules $rules): QuizRulesForm
     {
         return new QuizRulesForm($rules->tries, $rules->wait, $rules->shuffle, array_map(static fn (array $band): QuizBand => new QuizBand($band['from'], $band['name'], $band['words']), $rules->bands));
     }
 
     /** @param  Collection<int, Medium>  $media */
-    private function form(Item $item, ?Content $content, Collection $media, string $bearer): ContentForm
+    private function form(Course $course, Item $item, ?Content $content, Collection $media, string $bearer): ContentForm
     {
+        // What is drafted is worked on; what is live stands in the lesson.
+        $written = $content === null ? new Written('') : ($content->drafted === null ? Written::of($content) : Written::from($content->drafted));
         $missing = match (true) {
             $item->finish?->by === FinishedBy::Watch && $media->where('kind', 'video')->isEmpty() => Say::text('pages.contents_page_builder.finished_by_watching_video'),
-            $item->finish?->by === FinishedBy::Quiz && ($content->quiz ?? []) === [] => Say::text('pages.contents_page_builder.finished_by_quiz_and'),
+            $item->finish?->by === FinishedBy::Quiz && $written->quiz === [] => Say::text('pages.contents_page_builder.finished_by_quiz_and'),
             default => null,
         };
 
@@ -119,10 +143,10 @@ final readonly class ContentsPageBuilder
             $item->key,
             $item->title ?? $item->key,
             $item->kind->value,
-            $content->text ?? '',
-            $item->kind === Kind::Board ? $content->board ?? 'announcements' : '',
-            $content === null ? [] : array_map(static fn (Question $question): QuizEntry => new QuizEntry($question->kind->value, $question->ask, $question->answers, $question->right, $question->told, $question->within === 0.0 ? '' : (string) $question->within), Quiz::of($content)),
-            self::rules(QuizRules::of($content?->quiz_rules)),
+            $written->text,
+            $item->kind === Kind::Board ? $written->board ?? 'announcements' : '',
+            array_map(static fn (Question $question): QuizEntry => new QuizEntry($question->kind->value, $question->ask, $question->answers, $question->right, $question->told, $question->within === 0.0 ? '' : (string) $question->within), array_map(Question::of(...), $written->quiz)),
+            self::rules(QuizRules::of($written->rules)),
             array_values($media->map(fn (Medium $medium): ContentMedium => new ContentMedium(
                 $medium->id,
                 $medium->kind,
@@ -133,8 +157,11 @@ final readonly class ContentsPageBuilder
                 $medium->captions !== null,
                 $medium->captions_language ?? 'en',
             ))->all()),
-            $content?->minutes,
+            $written->minutes,
             $content->version ?? 0,
+            $content?->drafted !== null,
+            $content->drafted_version ?? 0,
+            $this->earlierOf($course, $item->key),
             $missing,
         );
     }

@@ -123,7 +123,7 @@ function Change({ course, item, post, onDone }: { course: string; item: string; 
 function TakeBack({ course, item, post }: { course: string; item: string; post: number }) {
   const [sure, setSure] = useState(false);
   return sure ? (
-    <span className={css.sure}>
+    <span>
       {say('board.sure')}{' '}
       <button type="button" className={ui.linklike} onClick={() => router.delete(to('board.take-back', { course, item, post }), { preserveScroll: true })}>
         {say('board.take_it_back')}
@@ -133,7 +133,7 @@ function TakeBack({ course, item, post }: { course: string; item: string; post: 
       </button>
     </span>
   ) : (
-    <button type="button" className={clsx(ui.linklike, css.sure)} onClick={() => setSure(true)}>
+    <button type="button" className={ui.linklike} onClick={() => setSure(true)}>
       {say('board.take_back')}
     </button>
   );

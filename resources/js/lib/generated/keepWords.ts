@@ -153,6 +153,16 @@ export const keepWords = {
   'contents.contents.put_it_in': "Put it in",
   'contents.contents.preview': "Preview",
   'contents.contents.as_it_is_read': "As it is read",
+  'contents.contents.drafted': "This is not live yet: it goes live when the draft of the course is published.",
+  'contents.contents.when': "When it goes live",
+  'contents.contents.at_once': "at once",
+  'contents.contents.with_draft': "with the draft of the course",
+  'contents.contents.keep_draft': "Keep it in the draft",
+  'contents.contents.throw_away': "Throw it away",
+  'contents.contents.earlier': "Earlier ({count, number})",
+  'contents.contents.until': "Until {until}, by {who}",
+  'contents.contents.somebody': "somebody",
+  'contents.contents.bring_back': "Bring back {what}",
   'contents.contents.nothing_has_been_written': "Nothing has been written yet.",
   'contents.contents.told': "{course} · what lessons and boards hold; it goes live as it is saved, to whoever the rules let in",
   'contents.contents.public_page': "its public page and its card",
@@ -1675,6 +1685,16 @@ export interface KeepParts {
   'contents.contents.put_it_in': never;
   'contents.contents.preview': never;
   'contents.contents.as_it_is_read': never;
+  'contents.contents.drafted': never;
+  'contents.contents.when': never;
+  'contents.contents.at_once': never;
+  'contents.contents.with_draft': never;
+  'contents.contents.keep_draft': never;
+  'contents.contents.throw_away': never;
+  'contents.contents.earlier': 'count';
+  'contents.contents.until': 'until' | 'who';
+  'contents.contents.somebody': never;
+  'contents.contents.bring_back': 'what';
   'contents.contents.nothing_has_been_written': never;
   'contents.contents.told': 'course';
   'contents.contents.public_page': never;

@@ -199,6 +199,9 @@ export interface ContentForm {
   media: ContentMedium[];
   minutes: number | null;
   version: number;
+  drafted: boolean;
+  draftedVersion: number;
+  earlier: EarlierContent[];
   missing: string | null;
 }
 
@@ -396,6 +399,13 @@ export interface DrawingChoice {
   drawing: string;
   label: string;
   address: string;
+}
+
+export interface EarlierContent {
+  id: number;
+  until: string;
+  who: string;
+  text: string;
 }
 
 export interface EffectCount {

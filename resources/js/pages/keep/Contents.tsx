@@ -1,4 +1,4 @@
-import { Link, useForm } from '@inertiajs/react';
+import { Link, router, useForm } from '@inertiajs/react';
 import { Button, NumberInput, Radio, Textarea } from '@mantine/core';
 import { clsx } from 'clsx';
 
@@ -46,7 +46,7 @@ export default function Contents({ course, title, face, items, open, mayEdit, re
         </nav>
         <div className={css.withrelated}>
           {face !== null && <FaceEditor key={face.version} course={course} title={title} face={face} mayEdit={mayEdit} />}
-          {open !== null && <ItemForm key={`${open.key} ${open.version}`} course={course} open={open} mayEdit={mayEdit} />}
+          {open !== null && <ItemForm key={`${open.key} ${open.version} ${open.draftedVersion}`} course={course} open={open} mayEdit={mayEdit} />}
           {related !== null && <RelatedEditor key={`${related.item} ${related.version}`} course={course} related={related} courses={courses} mayEdit={mayEdit} />}
         </div>
       </main>
@@ -72,7 +72,7 @@ const BOARDS = [
 
 function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm; mayEdit: boolean }) {
   const address = to('keep.contents.save', { course, item: open.key });
-  const form = useForm({ version: open.version, text: open.text, board: open.board, minutes: open.minutes as number | null, quiz: open.quiz, rules: open.rules });
+  const form = useForm({ version: open.version, drafted: open.draftedVersion, later: open.drafted, text: open.text, board: open.board, minutes: open.minutes as number | null, quiz: open.quiz, rules: open.rules });
   const { data, setData } = form;
   const errors = form.errors as Record<string, string | undefined>;
   return (
@@ -87,6 +87,7 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
           }}
         >
           <h2>{open.title}</h2>
+          {open.drafted && <p className={ui.takes}>{say('contents.contents.drafted')}</p>}
           {open.missing !== null && <p className={ui.takes}>{open.missing}</p>}
           {open.kind === 'board' && (
             <Radio.Group label={say('contents.contents.what_board_for')} value={data.board} error={errors.board} onChange={(board) => setData('board', board)}>
@@ -100,17 +101,69 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
             <NumberInput label={say('contents.contents.minutes')} description={say('contents.contents.minutes_told')} min={1} max={999} allowDecimal={false} disabled={!mayEdit} value={data.minutes ?? ''} error={errors.minutes} onChange={(minutes) => setData('minutes', minutes === '' ? null : Number(minutes))} />
           )}
           {(open.kind === 'lesson' || open.kind === 'part') && <QuizEditor quiz={data.quiz} rules={data.rules} errors={errors} mayEdit={mayEdit} onSet={(quiz) => setData('quiz', quiz)} onRules={(rules) => setData('rules', rules)} />}
-          {mayEdit && (
-            <div className={ui['review-acts']}>
-              <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
-                {say('keep.save')}
-              </Button>
-            </div>
-          )}
+          {mayEdit && <Keeping form={form} open={open} address={address} />}
         </form>
+        {open.earlier.length > 0 && <Earlier course={course} open={open} mayEdit={mayEdit} />}
         <MediaEditor address={`${address}/media`} media={open.media} mayEdit={mayEdit} />
       </div>
       <Preview text={data.text} />
     </div>
+  );
+}
+
+interface KeepingProps {
+  form: { data: { later: boolean }; setData: (field: 'later', value: boolean) => void; processing: boolean; isDirty: boolean };
+  open: ContentForm;
+  address: string;
+}
+
+/** At once, or with the draft of the course. */
+function Keeping({ form, open, address }: KeepingProps) {
+  return (
+    <div className={ui['review-acts']}>
+      <fieldset className={ui.whenlive}>
+        <legend className={ui.vh}>{say('contents.contents.when')}</legend>
+        <label>
+          <input type="radio" name="later" checked={!form.data.later} onChange={() => form.setData('later', false)} />
+          {say('contents.contents.at_once')}
+        </label>
+        <label>
+          <input type="radio" name="later" checked={form.data.later} onChange={() => form.setData('later', true)} />
+          {say('contents.contents.with_draft')}
+        </label>
+      </fieldset>
+      {open.drafted && (
+        <Button variant="default" type="button" onClick={() => router.delete(address, { data: { drafted: open.draftedVersion }, preserveScroll: true })}>
+          {say('contents.contents.throw_away')}
+        </Button>
+      )}
+      <Button type="submit" loading={form.processing} disabled={!form.isDirty && !open.drafted}>
+        {say(form.data.later ? 'contents.contents.keep_draft' : 'keep.save')}
+      </Button>
+    </div>
+  );
+}
+
+/** What it held before: each can be brought back. */
+function Earlier({ course, open, mayEdit }: { course: string; open: ContentForm; mayEdit: boolean }) {
+  return (
+    <details className={css.earlier}>
+      <summary>{say('contents.contents.earlier', { count: open.earlier.length })}</summary>
+      <ul>
+        {open.earlier.map(({ id, until, who, text }) => (
+          <li key={id}>
+            <span>
+              {say('contents.contents.until', { until, who: who === '' ? say('contents.contents.somebody') : who })}
+              <small>{text}</small>
+            </span>
+            {mayEdit && (
+              <button type="button" className={ui.linklike} onClick={() => router.post(to('keep.contents.bring-back', { course, item: open.key, earlier: id }), { version: open.version }, { preserveScroll: true })}>
+                {saying('contents.contents.bring_back', { what: <span className={ui.vh}>{until}</span> })}
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

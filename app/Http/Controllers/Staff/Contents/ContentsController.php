@@ -45,8 +45,30 @@ final readonly class ContentsController
     public function update(ContentRequest $request, Course $course, string $item): RedirectResponse
     {
         abort_if(! $this->pages->has($course, $item), 404);
-        $done = ($this->write)($course, $item, $request->string('text')->toString(), $request->quiz(), $request->quizRules(), $request->filled('board') ? $request->string('board')->toString() : null, $request->filled('minutes') ? $request->integer('minutes') : null, $request->integer('version'), WhoLooks::signedIn($request));
+        $author = WhoLooks::signedIn($request);
+        $later = $request->boolean('later');
+        $done = $later ? $this->write->draft($course, $item, $request->written(), $request->integer('drafted'), $author) : ($this->write)($course, $item, $request->written(), $request->integer('version'), $author);
 
-        return back()->with($done ? Flash::done(Say::text('told.contents_controller.saved_whoever_open_reads')) : Flash::meanwhile('this'));
+        return back()->with($done ? Flash::done(Say::text($later ? 'told.contents_controller.drafted' : 'told.contents_controller.saved_whoever_open_reads')) : Flash::meanwhile('this'));
+    }
+
+    /** Throws away what was to go live with the draft. */
+    public function destroy(Request $request, Course $course, string $item): RedirectResponse
+    {
+        Gate::authorize('edit-rules');
+        $done = $this->write->leave($course, $item, $request->integer('drafted'), WhoLooks::signedIn($request));
+
+        return back()->with($done ? Flash::done(Say::text('told.contents_controller.left')) : Flash::meanwhile('this'));
+    }
+
+    /** What it held before is written anew; what it holds now is kept beside the others. */
+    public function bringBack(Request $request, Course $course, string $item, int $earlier): RedirectResponse
+    {
+        Gate::authorize('edit-rules');
+        $written = $this->pages->earlier($course, $item, $earlier);
+        abort_if($written === null, 404);
+        $done = ($this->write)($course, $item, $written, $request->integer('version'), WhoLooks::signedIn($request));
+
+        return back()->with($done ? Flash::done(Say::text('told.contents_controller.brought_back')) : Flash::meanwhile('this'));
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Publishing;
+namespace App\Publishing\Events;
 
 /** A course was retired whose present learners are to keep it for good. Told within the transaction that retires it. */
 final readonly class RetiredForGood
