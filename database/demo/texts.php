@@ -24,7 +24,7 @@ return [
         ],
         'boards' => ['b-news' => 'announcements', 'b-marks' => 'marks'],
         'quizzes' => ['l-timber' => [
-            ['ask' => 'Which larch do you want for a plank?', 'answers' => ['Fast-grown, with wide rings', 'Slow-grown, with narrow rings', 'The cheapest'], 'right' => [1]],
+            ['ask' => 'Which larch do you want for a plank?', 'answers' => ['Fast-grown, with wide rings', 'Slow-grown, with narrow rings', 'The cheapest'], 'right' => [1], 'told' => ['It soaks up water, and moves with it.', '', 'It is the dearest in the end.']],
             ['ask' => 'What is the sapwood for?', 'answers' => ['Kindling', 'The garboard', 'Oars'], 'right' => [0]],
             ['ask' => 'What do you look for in a log?', 'answers' => ['Straight grain', 'Tight knots or none', 'A smooth bark'], 'right' => [0, 1]],
         ]],

@@ -205,15 +205,18 @@ final class DemoSchool
             Medium::query()->create([
                 'course_id' => Course::query()->where('key', $course)->firstOrFail()->id, 'item_key' => $item, 'kind' => $kind, 'title' => $title,
                 'name' => $file, 'path' => "media/demo/{$file}", 'type' => $type, 'bytes' => (int) filesize($from), 'seconds' => $seconds, 'position' => $position,
+                ...($kind === 'video' ? ['captions' => (string) file_get_contents(substr($from, 0, -5).'.vtt'), 'captions_language' => 'en'] : []),
             ]);
         }
     }
 
+    /** Who, how many days ago, what, and whether it answers what stands before it. */
     private function posts(): void
     {
         $course = Course::query()->where('key', 'steam-frames')->firstOrFail();
-        foreach ([['ask', -5, 'Has anybody found green oak this side of the sound? The yard is out until spring.'], ['mathea', -4, 'The sawmill by the church has two butts. Ask for the one that was felled in November.'], ['hege', -3, 'Both are still there. I have put your name on the smaller one, Ask.']] as [$who, $days, $text]) {
-            BoardPost::query()->create(['course_id' => $course->id, 'item_key' => 'b-bench', 'person_id' => Person::query()->where('email', "{$who}@alder.test")->firstOrFail()->id, 'text' => $text, 'posted_at' => $this->now->modify("{$days} days")]);
+        foreach ([['ask', -5, 'Has anybody found green oak this side of the sound? The yard is out until spring.'], ['mathea', -4, 'The sawmill by the church has two butts. Ask for the one that was felled in November.'], ['hege', -3, 'Both are still there. I have put your name on the smaller one, Ask.'], ['oda', -2, 'How do you keep the kettle rolling for a whole hour? Mine gives up after forty minutes.'], ['mathea', -1, 'Two kettles, and fill the one that rests.']] as $index => [$who, $days, $text]) {
+            $answers = in_array($index, [1, 2], true) ? 'ask' : ($index === 4 ? 'oda' : null);
+            BoardPost::query()->create(['answers_id' => $answers === null ? null : BoardPost::query()->where('course_id', $course->id)->where('person_id', Person::query()->where('email', "{$answers}@alder.test")->value('id'))->value('id'), 'course_id' => $course->id, 'item_key' => 'b-bench', 'person_id' => Person::query()->where('email', "{$who}@alder.test")->firstOrFail()->id, 'text' => $text, 'posted_at' => $this->now->modify("{$days} days")]);
         }
     }
 

@@ -190,8 +190,8 @@ final class NoticesJourneyTest extends BrowserTestCase
             $this->waitForText('.closing', 'This course is not given any more.');
             self::assertStringEndsWith('/courses/engines-2026', $this->browser->getCurrentURL());
         }
-        $this->find('.instead a[href$="/courses/clinker"]')->click();
-        $this->waitForText('h1', 'Clinker planking');
+        $this->find('.instead a[href$="/courses/winter-refit"]')->click();
+        $this->waitForText('h1', 'Winter refit');
         $this->assertNoScriptErrors();
     }
 

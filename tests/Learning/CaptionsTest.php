@@ -124,8 +124,9 @@ final class CaptionsTest extends TestCase
     #[DataProvider('refused')]
     public function test_what_cannot_be_is_refused_at_its_field(array $given, string $field): void
     {
+        $kept = $this->film()->captions;
         $this->describe($given)->assertSessionHasErrors($field);
-        self::assertSame(['A plank bends', null, null], [$this->film()->title, $this->film()->captions, $this->film()->poster]);
+        self::assertSame(['A plank bends', $kept, null], [$this->film()->title, $this->film()->captions, $this->film()->poster]);
     }
 
     public function test_what_is_put_in_its_place_or_taken_away_leaves_no_file_behind(): void

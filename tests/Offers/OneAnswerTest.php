@@ -82,7 +82,8 @@ final class OneAnswerTest extends TestCase
 
             // The page of the course: no card without a checkout, and of whoever is outside a card for each.
             $page = $this->get("/courses/{$offer->course->key}");
-            $card = self::cards($page->inertiaProps('offers'))[$offer->key] ?? null;
+            $outside = array_column($page->inertiaProps('outside.columns') ?? [], 'offer');
+            $card = self::cards([...$outside, ...$page->inertiaProps('offers') ?? []])[$offer->key] ?? null;
             if ($refusal !== null) {
                 self::assertNull($card, $where);
             } elseif ($page->inertiaProps('course.pass') === null) {
