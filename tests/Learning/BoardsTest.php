@@ -83,7 +83,14 @@ final class BoardsTest extends TestCase
     /** @return list<array{string, bool, bool}> what stands on the board: the words, whether they answer something, whether they were taken back */
     private function board(string $who): array
     {
-        return array_map(static fn (array $post): array => [$post['text'], $post['answer'], $post['taken']], $this->actingAs($this->person($who))->get(self::BENCH)->assertOk()->inertiaProps('posts'));
+        $posts = $this->actingAs($this->person($who))->get(self::BENCH)->assertOk()->inertiaProps('posts');
+        $board = [];
+        foreach (is_array($posts) ? $posts : [] as $post) {
+            self::assertIsArray($post);
+            $board[] = [(string) $post['text'], (bool) $post['answer'], (bool) $post['taken']];
+        }
+
+        return $board;
     }
 
     public function test_an_answer_stands_beneath_what_it_answers(): void

@@ -82,7 +82,7 @@ final class OneAnswerTest extends TestCase
 
             // The page of the course: no card without a checkout, and of whoever is outside a card for each.
             $page = $this->get("/courses/{$offer->course->key}");
-            $outside = array_column($page->inertiaProps('outside.columns') ?? [], 'offer');
+            $outside = array_column($page->inertiaProps('columns') ?? [], 'offer');
             $card = self::cards([...$outside, ...$page->inertiaProps('offers') ?? []])[$offer->key] ?? null;
             if ($refusal !== null) {
                 self::assertNull($card, $where);
