@@ -15,6 +15,7 @@ use App\Models\ItemVisit;
 use App\Models\Pass;
 use App\Models\QuizTry;
 use App\Models\WatchRecord;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTo;
 use App\School\Letters\WriteLetters;
@@ -30,7 +31,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class EndTrials
 {
-    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private WriteLetters $write, private ActivityLog $log)
+    public function __construct(private SchoolClock $clock, private SchoolOf $school, private CourseShelf $shelf, private WriteLetters $write, private ActivityLog $log, private InTheirLanguage $language)
     {
     }
 
@@ -94,10 +95,10 @@ final readonly class EndTrials
         $course = $this->shelf->title($pass->course_id);
         if (! $dry) {
             $pass->update(['warned_at' => $now, 'erases_at' => $erases]);
-            $written = ($this->write)(LetterKind::TrialEnds, [LetterTo::person($pass->person, [
-                'course' => $course, 'offer' => $pass->offer->name, 'due' => $due, 'address' => SchoolAddress::of('course', $pass->offer->course->getRouteKey()),
-                'ends' => Say::text($end > $now ? 'letters.trial.ends' : 'letters.trial.ended', ['at' => $words, 'zone' => $this->clock->zoneName()]),
-            ], "trial-warning {$pass->id} {$end}")]);
+            $written = ($this->write)(LetterKind::TrialEnds, [$this->language->say($pass->person, fn (): LetterTo => LetterTo::person($pass->person, [
+                'course' => $course, 'offer' => $pass->offer->name, 'due' => $this->clock->words($erases), 'address' => SchoolAddress::of('course', $pass->offer->course->getRouteKey()),
+                'ends' => Say::text($end > $now ? 'letters.trial.ends' : 'letters.trial.ended', ['at' => $this->clock->words($end), 'zone' => $this->clock->zoneName()]),
+            ], "trial-warning {$pass->id} {$end}"))]);
             $this->log->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end), ...($written === 0 ? ['unwritten' => true] : [])]);
         }
 

@@ -10,6 +10,7 @@ use App\Access\SchoolClock;
 use App\Access\Viewers;
 use App\Models\Pass;
 use App\Models\Person;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTo;
 use App\School\Letters\WriteLetters;
@@ -23,7 +24,7 @@ final readonly class ObserverLetters
     /** Learners whom a letter names; of more it tells how many. */
     private const NAMED = 10;
 
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private WriteLetters $write)
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private WriteLetters $write, private InTheirLanguage $language)
     {
     }
 
@@ -52,7 +53,7 @@ final readonly class ObserverLetters
             }
         }
 
-        return $this->write->made(LetterKind::Observer, array_map(fn (array $tie): LetterTo => $this->letter($tie['observer'], $tie['learners'], $courses), $ties));
+        return $this->write->made(LetterKind::Observer, array_map(fn (array $tie): LetterTo => $this->language->say($tie['observer'], fn (): LetterTo => $this->letter($tie['observer'], $tie['learners'], $courses)), $ties));
     }
 
     /**

@@ -6,10 +6,6 @@ declare(strict_types=1);
  * Files of people, and what each row of them does. Patterns are ICU messages.
  */
 return [
-    'import_letters' => [
-        'something_new_for_you' => 'Something new for you',
-        'letter' => "Dear {name},\n\nsomething has been added to your account. It is the same account as before: sign in as you always do.\n",
-    ],
     'lay_rows' => [
         'offer_file_not_there' => 'An offer of the file is not there any more.',
         'what_name_opens_not' => 'What {name} opens is not published yet.',

@@ -25,11 +25,16 @@ return [
         'subject' => 'You have been given an account',
         'before' => 'You have been given an account.',
     ],
+    'got' => [
+        'subject' => 'Something new for you',
+        'body' => "Dear {name},\n\nsomething has been added to your account. It is the same account as before: sign in as you always do.\n",
+    ],
     'address' => [
         'subject' => 'Is this your address?',
         'before' => 'Somebody, probably you, has given this address here ({why}). If it was you, use the link: what you got there is yours then on every device, in your account where you have one. If it was not, do nothing.',
         'to_buy' => 'by buying {offer}',
         'to_look' => 'to look at a sample',
+        'by_form' => 'by the form {form}',
     ],
     'sample' => [
         'course' => 'A course',

@@ -11,7 +11,6 @@ return [
     'and' => '{parts} and {last}',
     'any_offer' => 'any offer',
     'days' => '{days, plural, one {# day} other {# days}}',
-    'by_form' => 'by the form {form}',
     'not_confirmed' => 'They have not shown yet that the address is theirs: no letter is written there before.',
     'when' => [
         'form-sent' => 'the form {form} is sent',

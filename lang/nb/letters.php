@@ -25,11 +25,16 @@ return [
         'subject' => 'Du har fått en konto',
         'before' => 'Du har fått en konto.',
     ],
+    'got' => [
+        'subject' => 'Noe nytt til deg',
+        'body' => "Kjære {name}\n\nNoe er lagt til i kontoen din. Det er den samme kontoen som før: logg inn slik du pleier.\n",
+    ],
     'address' => [
         'subject' => 'Er dette adressen din?',
         'before' => 'Noen, sannsynligvis du, har oppgitt denne adressen her ({why}). Var det deg, så bruk lenken: det du fikk der, er da ditt på alle enheter, i kontoen din om du har en. Var det ikke deg, trenger du ikke gjøre noe.',
         'to_buy' => 'ved å kjøpe {offer}',
         'to_look' => 'for å se på en smakebit',
+        'by_form' => 'med skjemaet {form}',
     ],
     'foot' => 'Ikke flere brev som dette: {stop}',
     'now' => 'nå',

@@ -197,7 +197,7 @@ final class WhoseAddressTest extends TestCase
     {
         try {
             DB::transaction(function (): void {
-                app(\App\People\Accounts\OpenAccount::class)('A', 'a@elsewhere.test', 'in a test');
+                app(\App\People\Accounts\OpenAccount::class)('A', 'a@elsewhere.test', static fn (): string => 'in a test');
                 throw new \DomainException('No.');
             });
         } catch (\DomainException) {

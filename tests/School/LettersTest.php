@@ -72,7 +72,7 @@ final class LettersTest extends TestCase
         $this->get('/keep/notices/letters?kind=ended')->assertInertia(fn ($page) => $page->where('letters.4.kind', 'ended')->where('letters.4.isOwn', true));
         $this->delete('/keep/notices/letters/ended', ['version' => 1])->assertSessionHas('flash.kind', 'refused');
         $this->delete('/keep/notices/letters/ended', ['version' => 2])->assertSessionHas('flash.kind', 'done');
-        self::assertFalse(app(LetterTexts::class)->of(LetterKind::Ended)->isOwn);
+        self::assertFalse(app(LetterTexts::class)->of(LetterKind::Ended)->isOwn());
         self::assertTrue(app(LetterTexts::class)->of(LetterKind::Ended)->on);
     }
 
@@ -128,7 +128,7 @@ final class LettersTest extends TestCase
         self::assertSame('Soon, Hege Strand', $letter->subject);
         self::assertStringContainsString('Clinker planking', $letter->body);
         $usual = app(LetterTexts::class)->of(LetterKind::EndsSoon);
-        self::assertFalse($usual->isOwn, 'Nothing is settled by it.');
+        self::assertFalse($usual->isOwn(), 'Nothing is settled by it.');
     }
 
     public function test_what_goes_in_is_not_looked_through_for_braces_and_a_subject_is_one_line(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterWords;
 use App\Words\Say;
@@ -71,7 +72,8 @@ final class LetterRequest extends FormRequest
     /** @return array{on: bool, days: ?int, hour: ?int, subject: ?string, body: ?string} words as usual are not kept: they go with the program */
     public function settled(): array
     {
-        [$subject, $body] = $this->kind()->usual();
+        // As the page shows them: in the language of the school.
+        [$subject, $body] = app(InTheirLanguage::class)->say(null, $this->kind()->usual(...));
         $typed = [$this->string('subject')->trim()->toString(), str_replace("\r\n", "\n", $this->string('body')->toString())];
         $isUsual = $typed[0] === $subject && trim($typed[1]) === trim($body);
 

@@ -12,6 +12,7 @@ use App\Models\Course;
 use App\Models\LetterChoice;
 use App\Models\Pass;
 use App\Models\Person;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTo;
 use App\School\Letters\SettledLetter;
@@ -26,7 +27,7 @@ final readonly class OpenedToday implements DueLetter
 {
     private const GROUP = 100;
 
-    public function __construct(private SchoolClock $clock, private Plans $plans, private Viewers $viewers)
+    public function __construct(private SchoolClock $clock, private Plans $plans, private Viewers $viewers, private InTheirLanguage $language)
     {
     }
 
@@ -62,7 +63,7 @@ final readonly class OpenedToday implements DueLetter
                 array_push($lines, ...($viewer->passes === [] && $viewer->grants === [] ? [] : $this->opened($course, $viewer, $from[$person->id], $until)));
             }
             if ($lines !== []) {
-                $letters[] = LetterTo::person($person, ['day' => $this->clock->words($until), 'lines' => implode("\n", $lines), 'address' => SchoolAddress::of('courses', [])], "opened-today {$person->id} ".substr($this->clock->wall($until), 0, 10));
+                $letters[] = $this->language->say($person, fn (): LetterTo => LetterTo::person($person, ['day' => $this->clock->words($until), 'lines' => implode("\n", $lines), 'address' => SchoolAddress::of('courses', [])], "opened-today {$person->id} ".substr($this->clock->wall($until), 0, 10)));
             }
         }
 

@@ -6,6 +6,7 @@ namespace App\Learning\Letters;
 
 use App\Access\SchoolClock;
 use App\Models\Pass;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTo;
 use App\School\Letters\SettledLetter;
@@ -14,7 +15,7 @@ use App\Words\Say;
 /** To whoever's pass has ended while no other of the course goes on. Trials that erase have a letter of their own. */
 final readonly class PassesEnded implements DueLetter
 {
-    public function __construct(private SchoolClock $clock, private CoursesOfPasses $courses)
+    public function __construct(private SchoolClock $clock, private CoursesOfPasses $courses, private InTheirLanguage $language)
     {
     }
 
@@ -30,11 +31,11 @@ final readonly class PassesEnded implements DueLetter
             foreach ($this->courses->views($passes) as $id => $view) {
                 $pass = $passes->firstWhere('id', $id);
                 if ($pass !== null && ! $this->courses->goesOn($view, $now)) {
-                    $letters[] = LetterTo::person($pass->person, [
+                    $letters[] = $this->language->say($pass->person, fn (): LetterTo => LetterTo::person($pass->person, [
                         ...$this->courses->values($pass, $view),
                         'ended' => $this->courses->zoned($pass->ends_at?->getTimestamp() ?? $now),
                         'open' => Say::text('letters.still_open', ['count' => $view->openLessons()]),
-                    ], $once($pass));
+                    ], $once($pass)));
                 }
             }
             yield $letters;

@@ -6,6 +6,7 @@ namespace App\Learning\Letters;
 
 use App\Access\SchoolClock;
 use App\Models\Pass;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTo;
 use App\School\Letters\SettledLetter;
@@ -16,7 +17,7 @@ use App\School\Letters\SettledLetter;
  */
 final readonly class PassesEnding implements DueLetter
 {
-    public function __construct(private SchoolClock $clock, private CoursesOfPasses $courses)
+    public function __construct(private SchoolClock $clock, private CoursesOfPasses $courses, private InTheirLanguage $language)
     {
     }
 
@@ -34,11 +35,11 @@ final readonly class PassesEnding implements DueLetter
                 $pass = $passes->firstWhere('id', $id);
                 $ends = $pass?->ends_at?->getTimestamp();
                 if ($pass !== null && $ends !== null && ! $this->courses->goesOn($view, $ends)) {
-                    $letters[] = LetterTo::person($pass->person, [
+                    $letters[] = $this->language->say($pass->person, fn (): LetterTo => LetterTo::person($pass->person, [
                         ...$this->courses->values($pass, $view),
                         'ends' => $this->courses->zoned($ends),
                         'days' => (string) $this->clock->wholeDays($now, $ends),
-                    ], $once($pass));
+                    ], $once($pass)));
                 }
             }
             yield $letters;

@@ -6,6 +6,7 @@ namespace App\Learning\Letters;
 
 use App\Access\SchoolClock;
 use App\Models\Pass;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTo;
 use App\School\Letters\SettledLetter;
@@ -17,7 +18,7 @@ final readonly class PassesGiven implements DueLetter
     /** Seconds in which what was given in error can be taken back without a word. */
     private const SETTLES = 120;
 
-    public function __construct(private SchoolClock $clock, private CoursesOfPasses $courses)
+    public function __construct(private SchoolClock $clock, private CoursesOfPasses $courses, private InTheirLanguage $language)
     {
     }
 
@@ -37,13 +38,13 @@ final readonly class PassesGiven implements DueLetter
                 }
                 $next = $view->dates->opensNext();
                 $begins = $pass->starts_at->getTimestamp();
-                $letters[] = LetterTo::person($pass->person, [
+                $letters[] = $this->language->say($pass->person, fn (): LetterTo => LetterTo::person($pass->person, [
                     ...$this->courses->values($pass, $view),
                     'begins' => $begins <= $now ? Say::text('letters.now') : $this->courses->zoned($begins),
                     'until' => $ends === null ? Say::text('letters.for_good') : Say::text('letters.until', ['at' => $this->clock->words($ends), 'zone' => $this->clock->zoneName()]),
                     'open' => Say::text('letters.open', ['count' => $view->openLessons()]),
                     'next' => $next === null ? '' : Say::text('letters.next', ['title' => $next->title, 'at' => $next->at, 'zone' => $this->clock->zoneName()]),
-                ], $once($pass));
+                ], $once($pass)));
             }
             yield $letters;
         }

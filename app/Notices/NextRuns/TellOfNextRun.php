@@ -9,6 +9,7 @@ use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
 use App\Models\Course;
 use App\Models\NextRun;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTo;
 use App\School\Letters\WriteLetters;
@@ -21,7 +22,7 @@ final readonly class TellOfNextRun
 {
     private const GROUP = 200;
 
-    public function __construct(private Plans $plans, private SchoolClock $clock, private WriteLetters $write)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private WriteLetters $write, private InTheirLanguage $language)
     {
     }
 
@@ -49,10 +50,10 @@ final readonly class TellOfNextRun
         $opens = $this->plans->live($course)?->course->opens;
         $letters = [];
         foreach ($waiting as $one) {
-            $letters[] = LetterTo::address($one->person_id, $one->name, $one->email, [
+            $letters[] = $this->language->say(null, fn (): LetterTo => LetterTo::address($one->person_id, $one->name, $one->email, [
                 'course' => $title, 'address' => SchoolAddress::of('course', $course->getRouteKey()),
                 'opens' => $opens === null || $opens <= $this->clock->now() ? Say::text('letters.now') : Say::text('letters.zoned', ['at' => $this->clock->words($opens), 'zone' => $this->clock->zoneName()]),
-            ], "next-run {$one->id} {$one->asked_at->getTimestamp()}", SchoolAddress::of('next-run.stop', $one->token));
+            ], "next-run {$one->id} {$one->asked_at->getTimestamp()}", SchoolAddress::of('next-run.stop', $one->token)));
         }
         DB::transaction(function () use ($waiting, $letters): void {
             // Who has stopped it meanwhile is not written to.

@@ -41,7 +41,7 @@ final readonly class Buy
             if ($bought !== null && (! $buyer instanceof Person || $buyer->id === $bought->id)) {
                 return $bought;
             }
-            $person = $buyer instanceof Person ? $buyer : ($this->open)($buyer['name'], $buyer['email'], Say::text('letters.address.to_buy', ['offer' => $ware->name]));
+            $person = $buyer instanceof Person ? $buyer : ($this->open)($buyer['name'], $buyer['email'], static fn (): string => Say::text('letters.address.to_buy', ['offer' => $ware->name]));
             ($this->actOn)(new TakeWare($this->deals, $this->clock, $ware, $shown, $this->purchase($ware, $person)->id), ChosenPeople::named([$person->id]), $person, $once === null || $before === null ? $once : "{$once} by {$person->id}");
 
             return $person;

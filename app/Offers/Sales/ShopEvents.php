@@ -11,6 +11,7 @@ use App\Models\ShopEvent;
 use App\Offers\Memberships;
 use App\People\ActOnPeople;
 use App\People\ChosenPeople;
+use App\School\Letters\InTheirLanguage;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Mailer;
 use App\Words\Say;
@@ -22,7 +23,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ShopEvents
 {
-    public function __construct(private SchoolClock $clock, private Memberships $memberships, private ActOnPeople $actOn, private Mailer $mailer)
+    public function __construct(private SchoolClock $clock, private Memberships $memberships, private ActOnPeople $actOn, private Mailer $mailer, private InTheirLanguage $language)
     {
     }
 
@@ -87,11 +88,11 @@ final readonly class ShopEvents
         if ($this->allGaveWay($of)) {
             return Say::text('terms.shop_events.nothing_they_hold_upgrade');
         }
-        $this->mailer->send([new Letter(
+        $this->mailer->send([$this->language->say($of->person, fn (): Letter => new Letter(
             $of->person_id, $of->person->address(), Say::text('letters.missed.subject', ['offer' => $of->name()]),
             Say::text('letters.missed.body', ['name' => $of->person->name, 'offer' => $of->name(), 'at' => $this->clock->words($ends), 'zone' => $this->clock->zoneName()]),
             "missed {$of->id} {$payment}",
-        )]);
+        ))]);
 
         return Say::text('terms.shop_events.they_were_written_ends', ['when' => $this->clock->words($ends)]);
     }

@@ -9,6 +9,7 @@ use App\Learning\Letters\LetterSample;
 use App\Models\LetterChoice;
 use App\Models\Person;
 use App\Pages\Notices\PlaceholderRow;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTexts;
 use App\School\Letters\LetterWords;
@@ -20,7 +21,7 @@ use App\Words\Say;
 /** Puts together what an administrator sees of the school's letters. */
 final readonly class LettersPageBuilder
 {
-    public function __construct(private LetterTexts $texts, private LetterSample $sample, private WriteLetters $write, private SchoolOf $school)
+    public function __construct(private LetterTexts $texts, private LetterSample $sample, private WriteLetters $write, private SchoolOf $school, private InTheirLanguage $language)
     {
     }
 
@@ -35,7 +36,7 @@ final readonly class LettersPageBuilder
 
         return new LettersPage(
             array_map(static fn (SettledLetter $one): LetterRow => new LetterRow(
-                $one->kind->value, $one->kind->title(), $one->kind->told(), $one->on, $one->kind->isAskedFor(), $one->days, $one->hour, $one->subject, $one->body, $one->version, $one->isOwn,
+                $one->kind->value, $one->kind->title(), $one->kind->told(), $one->on, $one->kind->isAskedFor(), $one->days, $one->hour, $one->subject, $one->body, $one->version, $one->isOwn(),
                 $people[$one->kind->value][$one->kind->isAskedFor() ? 1 : 0] ?? 0, $one->kind->placeholders(),
             ), $this->texts->all()),
             array_map(static fn (string $name): PlaceholderRow => new PlaceholderRow($name, Say::text("letters.placeholders.{$name}")), $names),
@@ -63,6 +64,7 @@ final readonly class LettersPageBuilder
 
     private function filled(LetterKind $kind, string $subject, string $body, string $name, string $address): Letter
     {
-        return $this->write->sample(new SettledLetter($kind, on: true, days: null, hour: null, subject: $subject, body: $body, since: 0, version: 0, isOwn: true), $this->sample->to($kind, $name, $address));
+        // As whoever reads in the language of the school gets it.
+        return $this->language->say(null, fn (): Letter => $this->write->sample(new SettledLetter($kind, on: true, days: null, hour: null, subject: $subject, body: $body, since: 0, version: 0, isSubjectOwn: true, isBodyOwn: true), $this->sample->to($kind, $name, $address)));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Accounts;
 
 use App\People\PeopleFinder;
+use App\School\Letters\InTheirLanguage;
 use App\Words\Say;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -20,11 +21,11 @@ final class SendLinkTo implements ShouldQueue
     {
     }
 
-    public function handle(PeopleFinder $finder, SendSignInLink $links): void
+    public function handle(PeopleFinder $finder, SendSignInLink $links, InTheirLanguage $language): void
     {
         $person = $finder->byEmail($this->email);
         if ($person !== null) {
-            $links([['person' => $person, 'subject' => Say::text('letters.sign_in.subject'), 'before' => Say::text('letters.sign_in.before')]]);
+            $links([$language->say($person, static fn (): array => ['person' => $person, 'subject' => Say::text('letters.sign_in.subject'), 'before' => Say::text('letters.sign_in.before')])]);
         }
     }
 }

@@ -7,6 +7,7 @@ namespace App\People\Accounts;
 use App\Access\SchoolAddress;
 use App\Models\Person;
 use App\Models\SignInLink;
+use App\School\Letters\InTheirLanguage;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Mailer;
 use App\Words\Say;
@@ -17,7 +18,7 @@ final readonly class SendSignInLink
 {
     private const DAYS = 14;
 
-    public function __construct(private ClockInterface $clock, private Mailer $mailer)
+    public function __construct(private ClockInterface $clock, private Mailer $mailer, private InTheirLanguage $language)
     {
     }
 
@@ -34,7 +35,7 @@ final readonly class SendSignInLink
             $token = bin2hex(random_bytes(20));
             $address = SchoolAddress::of('sign-in.link', $token);
             $links[] = ['person_id' => $person->id, 'token_hash' => hash('sha256', $token), 'expires_at' => $expires];
-            $out[] = new Letter($person->id, $person->address(), $subject, Say::text('letters.link', ['before' => isset($letter['whole']) ? $before : Say::text('letters.dear', ['name' => $person->name, 'before' => $before]), 'days' => self::DAYS, 'address' => $address]), $letter['once'] ?? null, secret: $address);
+            $out[] = new Letter($person->id, $person->address(), $subject, $this->language->say($person, static fn (): string => Say::text('letters.link', ['before' => isset($letter['whole']) ? $before : Say::text('letters.dear', ['name' => $person->name, 'before' => $before]), 'days' => self::DAYS, 'address' => $address])), $letter['once'] ?? null, secret: $address);
         }
         foreach (array_chunk($links, 200) as $some) {
             SignInLink::query()->insert($some);

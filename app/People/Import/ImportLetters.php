@@ -8,6 +8,7 @@ use App\Models\Import;
 use App\Models\Person;
 use App\People\Accounts\SendSignInLink;
 use App\People\ObserverLetters;
+use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTexts;
 use App\School\Letters\WelcomeNewcomer;
@@ -22,7 +23,7 @@ final readonly class ImportLetters
 {
     private const GROUP = 500;
 
-    public function __construct(private SendSignInLink $links, private WelcomeNewcomer $welcome, private LetterTexts $texts, private ObserverLetters $observerLetters, private Mailer $mailer)
+    public function __construct(private SendSignInLink $links, private WelcomeNewcomer $welcome, private LetterTexts $texts, private ObserverLetters $observerLetters, private Mailer $mailer, private InTheirLanguage $language)
     {
     }
 
@@ -48,7 +49,7 @@ final readonly class ImportLetters
             if ($person !== null && (bool) $row->is_new) {
                 $welcome[] = $person;
             } elseif ($person !== null && isset($got[$person->id])) {
-                $letters[] = new Letter($person->id, $person->email, Say::text('files.import_letters.something_new_for_you'), Say::text('files.import_letters.letter', ['name' => $person->name]));
+                $letters[] = $this->language->say($person, static fn (): Letter => new Letter($person->id, $person->email, Say::text('letters.got.subject'), Say::text('letters.got.body', ['name' => $person->name])));
             }
         }
         $more = $people->count() === self::GROUP;

@@ -9,9 +9,13 @@ use App\Models\LetterText;
 /** What the school has settled of its letters. */
 final readonly class LetterTexts
 {
+    public function __construct(private InTheirLanguage $language)
+    {
+    }
+
     public function of(LetterKind $kind): SettledLetter
     {
-        return self::settled($kind, LetterText::query()->where('kind', $kind->value)->first());
+        return $this->settled($kind, LetterText::query()->where('kind', $kind->value)->first());
     }
 
     /** @return list<SettledLetter> of all kinds that have words of their own: one query */
@@ -19,12 +23,12 @@ final readonly class LetterTexts
     {
         $texts = LetterText::query()->get()->keyBy('kind');
 
-        return array_map(static fn (LetterKind $kind): SettledLetter => self::settled($kind, $texts->get($kind->value)), LetterKind::written());
+        return array_map(fn (LetterKind $kind): SettledLetter => $this->settled($kind, $texts->get($kind->value)), LetterKind::written());
     }
 
-    private static function settled(LetterKind $kind, ?LetterText $text): SettledLetter
+    private function settled(LetterKind $kind, ?LetterText $text): SettledLetter
     {
-        [$subject, $body] = $kind === LetterKind::ByHand ? ['', ''] : $kind->usual();
+        [$subject, $body] = $kind === LetterKind::ByHand ? ['', ''] : $this->language->say(null, $kind->usual(...));
 
         return new SettledLetter(
             $kind,
@@ -35,7 +39,8 @@ final readonly class LetterTexts
             $text->body ?? $body,
             $text?->since->getTimestamp() ?? 0,
             $text->version ?? 0,
-            isOwn: ($text->subject ?? $text?->body) !== null,
+            isSubjectOwn: $text?->subject !== null,
+            isBodyOwn: $text?->body !== null,
         );
     }
 }

@@ -11,7 +11,7 @@ use App\Words\Say;
 /** The letter with which somebody is brought in by the school: its welcome, where it writes one, with the link to sign in. */
 final readonly class WelcomeNewcomer
 {
-    public function __construct(private LetterTexts $texts, private WriteLetters $write)
+    public function __construct(private LetterTexts $texts, private WriteLetters $write, private InTheirLanguage $language)
     {
     }
 
@@ -32,7 +32,7 @@ final readonly class WelcomeNewcomer
         foreach ($people as $person) {
             $letter = $settled->on ? $this->write->sample($settled, LetterTo::person($person, ['address' => SchoolAddress::of('courses', [])])) : null;
             $words[] = $letter === null
-                ? ['person' => $person, 'subject' => Say::text('letters.account.subject'), 'before' => Say::text('letters.account.before'), 'once' => self::once($person)]
+                ? $this->language->say($person, static fn (): array => ['person' => $person, 'subject' => Say::text('letters.account.subject'), 'before' => Say::text('letters.account.before'), 'once' => self::once($person)])
                 : ['person' => $person, 'subject' => $letter->subject, 'before' => rtrim(explode("\n-- \n", $letter->body)[0]), 'once' => self::once($person), 'whole' => true];
         }
 

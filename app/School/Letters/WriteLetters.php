@@ -14,7 +14,7 @@ use App\Words\Say;
 /** Writes the letters of the school, in its words, to those who want them; each says how to stop the like of it. */
 final readonly class WriteLetters
 {
-    public function __construct(private LetterTexts $texts, private LetterChoices $choices, private SchoolOf $school, private Mailer $mailer)
+    public function __construct(private LetterTexts $texts, private LetterChoices $choices, private SchoolOf $school, private Mailer $mailer, private InTheirLanguage $language)
     {
     }
 
@@ -53,7 +53,7 @@ final readonly class WriteLetters
     {
         $wanting = $this->choices->wanting(LetterKind::ByHand, array_map(static fn (array $one): int => $one[0]->id, $letters));
 
-        return array_map(static fn (array $one): ?Letter => isset($wanting[$one[0]->id]) ? self::letter(LetterKind::ByHand, LetterTo::person($one[0], []), $one[1], rtrim($one[2])."\n") : null, $letters);
+        return array_map(fn (array $one): ?Letter => isset($wanting[$one[0]->id]) ? $this->letter(LetterKind::ByHand, LetterTo::person($one[0], []), $one[1], rtrim($one[2])."\n") : null, $letters);
     }
 
     /** As it would be, whoever wants it. */
@@ -79,13 +79,15 @@ final readonly class WriteLetters
         $school = ($this->school)();
         $words = new LetterWords($settled->kind, ['name' => $to->name, 'school' => $school->name, 'contact' => $school->contact_email ?? '', ...$to->values]);
 
-        return self::letter($settled->kind, $to, $words->subject($settled->subject), $words->body($settled->body));
+        [$subject, $body] = $this->language->say($to->reader, $settled->words(...));
+
+        return $this->letter($settled->kind, $to, $words->subject($subject), $words->body($body));
     }
 
-    private static function letter(LetterKind $kind, LetterTo $to, string $subject, string $body): Letter
+    private function letter(LetterKind $kind, LetterTo $to, string $subject, string $body): Letter
     {
         $stop = $to->stop ?? ($to->personId === null ? null : self::stopAddress($kind, $to->personId));
-        $foot = $stop === null ? '' : "\n-- \n".Say::text('letters.foot', ['stop' => $stop])."\n";
+        $foot = $stop === null ? '' : "\n-- \n".$this->language->say($to->reader, static fn (): string => Say::text('letters.foot', ['stop' => $stop]))."\n";
 
         return new Letter($to->personId, $to->address, $subject, $body.$foot, $to->once, kind: $kind->value, stop: $stop);
     }

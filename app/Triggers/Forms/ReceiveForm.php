@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Triggers\Forms;
 
 use App\Models\FormAnswer;
+use App\Models\Person;
 use App\People\Accounts\OpenAccount;
 use App\People\PeopleFinder;
+use App\School\Letters\InTheirLanguage;
 use App\Words\Say;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -28,14 +30,14 @@ final class ReceiveForm implements ShouldQueue
     {
     }
 
-    public function handle(PeopleFinder $finder, OpenAccount $open): void
+    public function handle(PeopleFinder $finder, OpenAccount $open, InTheirLanguage $language): void
     {
-        DB::transaction(function () use ($finder, $open): void {
+        DB::transaction(function () use ($finder, $open, $language): void {
             $answer = FormAnswer::query()->with('form')->find($this->answer);
             if ($answer === null || $answer->person_id !== null) {
                 return;
             }
-            $person = $finder->byEmail($answer->email) ?? $open($answer->name, $answer->email, Say::text('triggers.by_form', ['form' => $answer->form->name]));
+            $person = $finder->byEmail($answer->email) ?? $language->say(null, static fn (): Person => $open($answer->name, $answer->email, static fn (): string => Say::text('letters.address.by_form', ['form' => $answer->form->name])));
             $answer->update(['person_id' => $person->id]);
         });
     }

@@ -85,7 +85,7 @@ final readonly class CheckoutController
     {
         if (WhoLooks::person($request) === null) {
             $typed = $this->typed($request);
-            self::letIn($request, $open($typed['name'], $typed['email'], Say::text('letters.address.to_look')));
+            self::letIn($request, $open($typed['name'], $typed['email'], static fn (): string => Say::text('letters.address.to_look')));
         }
 
         return redirect()->route('lesson', [$course, $item]);
