@@ -8,6 +8,8 @@ use App\Access\Plans;
 use App\Drafts\Edits\Aspects;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Edits\Edit;
+use App\Drafts\Outline\DuplicateItem;
+use App\Drafts\Outline\ItemsCopied;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
@@ -15,13 +17,14 @@ use App\Models\DraftEdit;
 use App\Models\Person;
 use App\School\Log\ActivityLog;
 use App\Words\Differences;
+use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
 /** Makes one edit in a course's draft. What learners see is not touched. */
 final readonly class EditDraft
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log, private Dispatcher $events)
     {
     }
 
@@ -56,7 +59,7 @@ final readonly class EditDraft
             }
             $past = DraftPast::since($draft, $version, $author);
             $this->plans->of($after);
-            if (DB::transaction(fn (): bool => $this->write($draft, $course, $before->toJson(), $after->toJson(), $edit, $author, $within))) {
+            if (DB::transaction(fn (): bool => $this->write($draft, $course, $before->toJson(), $after, $edit, $author, $within))) {
                 return new MadeEdit($draft, $past['sentences'], $past['who']);
             }
         }
@@ -64,7 +67,7 @@ final readonly class EditDraft
     }
 
     /** @return bool false where it is not the draft any more that it was reckoned from */
-    private function write(Draft $draft, Course $course, string $before, string $after, Edit $edit, Person $author, ?\Closure $within): bool
+    private function write(Draft $draft, Course $course, string $before, CourseDocument $after, Edit $edit, Person $author, ?\Closure $within): bool
     {
         if ($draft->exists) {
             $there = Draft::query()->whereKey($draft->id)->where('version', $draft->version)->exists();
@@ -78,7 +81,7 @@ final readonly class EditDraft
         if ($within !== null) {
             $within();
         }
-        $draft->document = $after;
+        $draft->document = $after->toJson();
         $draft->version++;
         $draft->save();
         // From here on there is another way forward than the one that was undone.
@@ -92,6 +95,9 @@ final readonly class EditDraft
             'made_at' => $this->clock->now(),
         ]);
         $this->log->note('draft.edited', $author, $course, after: $edit->toArray());
+        if ($edit instanceof DuplicateItem) {
+            $this->events->dispatch(new ItemsCopied($course, $edit->copies($after), $author));
+        }
 
         return true;
     }

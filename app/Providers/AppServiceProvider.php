@@ -9,11 +9,13 @@ use App\Access\Plans;
 use App\Access\SchoolOf;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
+use App\Drafts\Outline\ItemsCopied;
 use App\Http\Api\Middleware\NeedsAbility;
 use App\Http\CourseAddresses;
 use App\Http\Middleware\EndedSessions;
 use App\Http\Plain\PlainPages;
 use App\Http\WholeSessions;
+use App\Learning\Contents\CopyContents;
 use App\Learning\Contents\WriteContent;
 use App\Models\ApiToken;
 use App\Models\Person;
@@ -81,6 +83,7 @@ final class AppServiceProvider extends ServiceProvider
         }
         Route::bind('course', CourseAddresses::find(...));
         Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
+        Event::listen(ItemsCopied::class, static fn (ItemsCopied $copied) => app(CopyContents::class)($copied->course, $copied->copies, $copied->author));
         Event::listen(DraftPublished::class, static fn (DraftPublished $published) => app(WriteContent::class)->publish($published->course, $published->author));
         Event::listen(Login::class, static function (Login $login): void {
             if ($login->user instanceof Person && request()->hasSession()) {

@@ -6,6 +6,7 @@ namespace App\Drafts\Outline;
 
 use App\Drafts\Edits\Edit;
 use App\Models\CourseDocument;
+use App\Models\Document\WritableItem;
 
 /** Puts a copy of an item after it, with all inside it and all its rules; what waits inside for something inside waits for the copy. */
 final readonly class DuplicateItem implements Edit
@@ -36,6 +37,21 @@ final readonly class DuplicateItem implements Edit
                 $plan->copy((string) $old, $new);
             }
         }
+    }
+
+    /**
+     * The key of each copy, by that of the item.
+     *
+     * @param  CourseDocument  $after  with the copy, which stands after the item
+     * @return array<array-key, string>
+     */
+    public function copies(CourseDocument $after): array
+    {
+        [$container, $at] = (new OutlineTree($after))->place($this->item);
+        [$item, $copy] = [$container->inside()[$at], $container->inside()[$at + 1]];
+        $keys = static fn (WritableItem $one): array => array_map(static fn (WritableItem $inside): string => $inside->key(), [$one, ...iterator_to_array($one->allInside(), false)]);
+
+        return array_combine($keys($item), $keys($copy));
     }
 
     public function toArray(): array

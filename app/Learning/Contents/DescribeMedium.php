@@ -44,7 +44,7 @@ final readonly class DescribeMedium
             Storage::delete(array_filter([$kept['poster'] ?? null]));
             throw $e;
         }
-        Storage::delete(array_filter([$old === false ? $kept['poster'] ?? null : $old]));
+        MediaFiles::letGo($old === false ? $kept['poster'] ?? null : $old);
 
         return $old !== false;
     }
@@ -60,7 +60,7 @@ final readonly class DescribeMedium
 
             return $old;
         });
-        Storage::delete(array_filter([$old]));
+        MediaFiles::letGo($old);
 
         return true;
     }

@@ -59,7 +59,7 @@ final readonly class KeepMedium
             $medium->delete();
             $this->log->note('medium.taken-out', $author, $course, before: ['item' => $item, 'title' => $medium->title, 'kind' => $medium->kind]);
         });
-        Storage::delete(array_filter([$medium->path, $medium->poster]));
+        MediaFiles::letGo($medium->path, $medium->poster);
 
         return true;
     }

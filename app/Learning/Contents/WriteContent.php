@@ -7,6 +7,7 @@ namespace App\Learning\Contents;
 use App\Models\Content;
 use App\Models\ContentVersion;
 use App\Models\Course;
+use App\Models\CourseDocument;
 use App\Models\Person;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
@@ -75,11 +76,12 @@ final readonly class WriteContent
         });
     }
 
-    /** What was drafted goes live; in the transaction in which the rules of the course do. */
+    /** What was drafted goes live, of what is in the course now; in the transaction in which its rules do. */
     public function publish(Course $course, ?Person $author): void
     {
+        $items = CourseDocument::fromJson($course->liveRevision->document ?? throw new \LogicException('What went live is there.'))->readItems();
         foreach (Content::query()->where('course_id', $course->id)->whereNotNull('drafted')->orderBy('id')->get() as $content) {
-            if ($content->drafted !== null) {
+            if ($content->drafted !== null && isset($items[$content->item_key])) {
                 $this->put($content, Written::from($content->drafted), $course, $author);
             }
         }
@@ -90,7 +92,7 @@ final readonly class WriteContent
         return Content::query()->where('course_id', $course->id)->where('item_key', $item)->first();
     }
 
-    private static function begun(Course $course, string $item): Content
+    public static function begun(Course $course, string $item): Content
     {
         return new Content(['course_id' => $course->id, 'item_key' => $item, 'text' => '', 'quiz' => [], 'version' => 0]);
     }

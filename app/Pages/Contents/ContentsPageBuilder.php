@@ -90,20 +90,31 @@ final readonly class ContentsPageBuilder
         return new RelatedForm($item, $kept->other->key ?? '', $kept->heading ?? '', $kept->text ?? '', $kept->button ?? '', $kept->picture ?? '', $kept->version ?? 0, $kept === null || $can ? null : Say::text('pages.contents_page_builder.nothing_of_it_to_take', ['course' => $there?->title() ?? $kept->other->key]));
     }
 
+    /** What is drafted is worked on; what is live stands in the lesson. */
+    private static function worked(?Content $content): Written
+    {
+        return match (true) {
+            $content === null => new Written(''),
+            $content->drafted === null => Written::of($content),
+            default => Written::from($content->drafted),
+        };
+    }
+
     /** @param  Collection<int, Medium>  $media */
     private static function holds(?Content $content, Collection $media): string
     {
+        $written = self::worked($content);
         $count = static fn (int $count, string $one, string $many): ?string => $count === 0 ? null : ($count === 1 ? "1 {$one}" : "{$count} {$many}");
         $of = static fn (string $kind): int => $media->where('kind', $kind)->count();
 
         return implode(', ', array_filter([
-            $content?->board === null || $content->board === 'announcements' ? null : $content->board,
-            trim($content->text ?? '') === '' ? null : 'text',
+            $written->board === null || $written->board === 'announcements' ? null : $written->board,
+            trim($written->text) === '' ? null : 'text',
             $count($of('video'), 'video', 'videos'),
             $count($of('audio'), 'recording', 'recordings'),
             $count($of('image'), 'picture', 'pictures'),
             $count($of('file'), 'file', 'files'),
-            $count(count($content->quiz ?? []), 'question', 'questions'),
+            $count(count($written->quiz), 'question', 'questions'),
         ]));
     }
 
@@ -131,8 +142,7 @@ final readonly class ContentsPageBuilder
     /** @param  Collection<int, Medium>  $media */
     private function form(Course $course, Item $item, ?Content $content, Collection $media, string $bearer): ContentForm
     {
-        // What is drafted is worked on; what is live stands in the lesson.
-        $written = $content === null ? new Written('') : ($content->drafted === null ? Written::of($content) : Written::from($content->drafted));
+        $written = self::worked($content);
         $missing = match (true) {
             $item->finish?->by === FinishedBy::Watch && $media->where('kind', 'video')->isEmpty() => Say::text('pages.contents_page_builder.finished_by_watching_video'),
             $item->finish?->by === FinishedBy::Quiz && $written->quiz === [] => Say::text('pages.contents_page_builder.finished_by_quiz_and'),
