@@ -100,7 +100,7 @@ final class SentencesTest extends TestCase
     public function test_all_that_pages_may_say_is_said_by_one(): void
     {
         $pages = '';
-        foreach (Finder::create()->files()->name(['*.tsx', 'theme.ts'])->in(self::ROOT.'/resources/js') as $file) {
+        foreach (Finder::create()->files()->name(['*.tsx', '*.ts'])->exclude('lib/generated')->in(self::ROOT.'/resources/js') as $file) {
             $pages .= file_get_contents((string) $file);
         }
         foreach (Finder::create()->files()->name('*.php')->in(self::ROOT.'/resources/views') as $file) {

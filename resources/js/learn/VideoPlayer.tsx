@@ -14,10 +14,14 @@ import {
 import { useState } from 'react';
 
 import type { MediumCard, WatchCard } from '../lib/generated/types';
+import { speakTheirLanguage } from './playerWords';
 import { Transcript } from './Transcript';
 import { useWatching } from './useWatching';
 import { say, saying } from '../lib/say';
 import css from './learn.module.css';
+
+// Before any of its controls is there.
+speakTheirLanguage();
 
 /** The fastest is what the server believes in. */
 const SPEEDS = [0.75, 1, 1.25, 1.5, 2];
@@ -74,7 +78,8 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
           <MediaTimeDisplay noToggle />
           <MediaTimeRange />
           <MediaDurationDisplay />
-          {medium.captions !== null && <MediaCaptionsButton />}
+          {/* It says whether it is on, which a button alone cannot. */}
+          {medium.captions !== null && <MediaCaptionsButton ref={(button) => button?.setAttribute('role', 'switch')} />}
           <MediaMuteButton />
           <MediaFullscreenButton />
         </MediaControlBar>

@@ -79,6 +79,31 @@ export const words = {
   'media.speed': "Speed {choice}",
   'media.waits': "The line is down. What you watch is kept here and sent later.",
   'media.watched': "{share, number} % watched. The lesson is finished at {needed, number} %; you can go back, not ahead.",
+  'player.video': "video player",
+  'player.play': "Play",
+  'player.pause': "Pause",
+  'player.mute': "Mute",
+  'player.unmute': "Unmute",
+  'player.captions': "Captions",
+  'player.captions_on': "Show captions",
+  'player.captions_off': "Hide captions",
+  'player.full': "Full screen",
+  'player.full_off': "Leave full screen",
+  'player.back': "Back",
+  'player.back_seconds': "{seconds} seconds back",
+  'player.seek': "place in the film",
+  'player.time': "time played",
+  'player.of': "{at} of {whole}",
+  'player.remaining': "{time} left",
+  'player.not_loaded': "The film is not loaded yet.",
+  'player.hour': "hour",
+  'player.hours': "hours",
+  'player.minute': "minute",
+  'player.minutes': "minutes",
+  'player.second': "second",
+  'player.seconds': "seconds",
+  'player.network': "The line is down",
+  'player.network_told': "The film could not be fetched.",
   'quiz.title': "Quiz",
   'quiz.free': "To see for yourself; nothing depends on it.",
   'quiz.needed': "{needed, number} % finish the lesson.",
@@ -320,6 +345,31 @@ export interface Parts {
   'media.speed': 'choice';
   'media.waits': never;
   'media.watched': 'share' | 'needed';
+  'player.video': never;
+  'player.play': never;
+  'player.pause': never;
+  'player.mute': never;
+  'player.unmute': never;
+  'player.captions': never;
+  'player.captions_on': never;
+  'player.captions_off': never;
+  'player.full': never;
+  'player.full_off': never;
+  'player.back': never;
+  'player.back_seconds': 'seconds';
+  'player.seek': never;
+  'player.time': never;
+  'player.of': 'at' | 'whole';
+  'player.remaining': 'time';
+  'player.not_loaded': never;
+  'player.hour': never;
+  'player.hours': never;
+  'player.minute': never;
+  'player.minutes': never;
+  'player.second': never;
+  'player.seconds': never;
+  'player.network': never;
+  'player.network_told': never;
   'quiz.title': never;
   'quiz.free': never;
   'quiz.needed': 'needed';
