@@ -129,7 +129,7 @@ return [
         'somebody' => 'somebody',
         'bring_back' => 'Bring back {what}',
         'nothing_has_been_written' => 'Nothing has been written yet.',
-        'told' => '{course} · what lessons and boards hold; it goes live as it is saved, to whoever the rules let in',
+        'told' => '{course} · what lessons and boards hold, at once or with the draft of the course, to whoever the rules let in',
         'public_page' => 'its public page and its card',
         'up' => 'Up {what}',
         'take_out' => 'Take out {what}',

@@ -164,7 +164,7 @@ export const keepWords = {
   'contents.contents.somebody': "somebody",
   'contents.contents.bring_back': "Bring back {what}",
   'contents.contents.nothing_has_been_written': "Nothing has been written yet.",
-  'contents.contents.told': "{course} · what lessons and boards hold; it goes live as it is saved, to whoever the rules let in",
+  'contents.contents.told': "{course} · what lessons and boards hold, at once or with the draft of the course, to whoever the rules let in",
   'contents.contents.public_page': "its public page and its card",
   'contents.contents.up': "Up {what}",
   'contents.contents.take_out': "Take out {what}",
