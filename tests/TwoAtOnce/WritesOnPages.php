@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\TwoAtOnce;
+
+use App\Models\Content;
+use App\Models\Language;
+use Closure;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+
+/** What is written of public pages, lessons and boards, for {@see WriteBesideWriteTest}. */
+trait WritesOnPages
+{
+    /**
+     * @param  Closure  $admin  signs the administrator in
+     * @return array<string, array{Closure, Closure, Closure}>
+     */
+    private static function onPages(Closure $admin): array
+    {
+        $face = ['version' => 0, 'sentence' => 'Anew.', 'about' => '', 'subject' => '', 'outcomes' => '', 'questions' => [], 'cover' => '', 'focusX' => 50, 'focusY' => 50, 'drawing' => '', 'contactName' => '', 'contactEmail' => ''];
+        $film = static fn (): int => (int) DB::table('media')->where('item_key', 'l-steam')->value('id');
+        $mathea = static function (self $test): int {
+            $test->actingAs($test->person('mathea'))->post('/courses/steam-frames/b-bench/posts', ['text' => 'Mine'])->assertSessionHasNoErrors();
+
+            return (int) DB::table('posts')->max('id');
+        };
+        $version = static fn (self $test): int => Content::query()->where('course_id', $test->course()->id)->where('item_key', 'l-planes')->sole()->version;
+        $lesson = '/keep/courses/clinker/contents/l-planes';
+        $done = static fn (string $table, array $where): Closure => static fn (): bool => DB::table($table)->where($where)->exists();
+
+        return [
+            'write what a course shows of itself' => [
+                static function (self $test) use ($admin, $face): array {
+                    $admin($test);
+                    DB::table('course_faces')->where('course_id', $test->course()->id)->delete();
+
+                    return $face;
+                },
+                static fn (self $test, array $given) => $test->put('/keep/courses/clinker/face', $given)->assertSessionHas('flash.kind', 'done'),
+                $done('course_faces', ['sentence' => 'Anew.']),
+            ],
+            'write the front' => [$admin, static fn (self $test) => $test->put('/keep/school/front', ['title' => 'Anew', 'text' => '', 'picture' => '', 'focusX' => 50, 'focusY' => 50])->assertSessionHas('flash.kind', 'done'), $done('schools', ['front_title' => 'Anew'])],
+            'choose a language' => [static fn (self $test): mixed => $test->actingAs($test->person('eira')), static fn (self $test) => $test->post('/language', ['language' => 'nb'])->assertSessionHasNoErrors(), static fn (self $test): bool => $test->person('eira')->refresh()->language === Language::Norwegian],
+            'answer on a board' => [$mathea, static fn (self $test, int $post) => $test->post('/courses/steam-frames/b-bench/posts', ['text' => 'To it', 'answers' => $post])->assertSessionHasNoErrors(), $done('posts', ['text' => 'To it'])],
+            'change one\'s words on a board' => [$mathea, static fn (self $test, int $post) => $test->put("/courses/steam-frames/b-bench/posts/{$post}", ['text' => 'Better'])->assertSessionHasNoErrors(), $done('posts', ['text' => 'Better'])],
+            'write captions' => [
+                $admin,
+                static fn (self $test) => $test->post("/keep/courses/clinker/contents/l-steam/media/{$film()}", ['title' => 'Anew', 'language' => 'en', 'captions' => UploadedFile::fake()->createWithContent('a.vtt', "WEBVTT\n\n00:00.000 --> 00:02.000\nWait.\n")])->assertSessionHas('flash.kind', 'done'),
+                $done('media', ['title' => 'Anew']),
+            ],
+            'draft what a lesson holds' => [
+                static function (self $test) use ($admin, $version): int {
+                    $admin($test);
+
+                    return $version($test);
+                },
+                static fn (self $test, int $seen) => $test->put($lesson, ['version' => $seen, 'drafted' => 0, 'text' => 'Later.', 'later' => true])->assertSessionHas('flash.kind', 'done'),
+                static fn (): bool => Content::query()->where('item_key', 'l-planes')->whereNotNull('drafted')->exists(),
+            ],
+            'bring back what a lesson held' => [
+                static function (self $test) use ($admin, $version, $lesson): array {
+                    $admin($test);
+                    foreach (['One.', 'Two.'] as $text) {
+                        $test->put($lesson, ['version' => $version($test), 'drafted' => 0, 'text' => $text])->assertSessionHas('flash.kind', 'done');
+                    }
+
+                    return [(int) DB::table('content_versions')->max('id'), $version($test)];
+                },
+                static fn (self $test, array $seen) => $test->post("{$lesson}/earlier/{$seen[0]}", ['version' => $seen[1]])->assertSessionHas('flash.kind', 'done'),
+                static fn (): bool => Content::query()->where('item_key', 'l-planes')->where('text', 'One.')->exists(),
+            ],
+            'copy a lesson with what it holds' => [$admin, static fn (self $test) => $test->post('/keep/courses/clinker/draft/outline', ['version' => 0, 'do' => 'duplicate', 'item' => 'l-planes'])->assertSessionHasNoErrors(), $done('contents', ['item_key' => 'l-planes-2'])],
+        ];
+    }
+}
