@@ -247,17 +247,22 @@ final class LearnerJourneyTest extends BrowserTestCase
 
     /** @param  list<array{string, string}>  $pages */
     #[DataProvider('narrow')]
-    public function test_at_390_pixels_nothing_lies_beyond_the_edge_and_nothing_is_hard_to_reach(string $who, array $pages): void
+    public function test_on_narrow_screens_nothing_lies_beyond_the_edge_and_nothing_is_hard_to_reach(string $who, array $pages): void
     {
-        (new ChromeDevToolsDriver($this->browser))->execute('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => true]);
+        $narrow = fn (int $width): mixed => (new ChromeDevToolsDriver($this->browser))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => true]);
         if ($who !== '') {
             $this->signIn($who);
         }
         foreach ($pages as [$path, $waitFor]) {
+            $narrow(390);
             $this->visit($path);
             $this->find($waitFor);
             self::assertLessThanOrEqual(390, $this->browser->executeScript('return document.documentElement.scrollWidth'), $path);
             $this->assertNothingSerious($path);
+            // As wide as a window of 1280 is at 400 %: titles were squeezed into a column of single letters there.
+            $narrow(320);
+            self::assertLessThanOrEqual(320, $this->browser->executeScript('return document.documentElement.scrollWidth'), $path);
+            self::assertSame([], $this->browser->executeScript("return [...document.querySelectorAll('a')].filter((a) => a.textContent.length > 3 && a.getBoundingClientRect().width > 1 && a.getBoundingClientRect().width < 24).map((a) => a.textContent)"), $path);
         }
     }
 

@@ -46,7 +46,6 @@ final class WriteBesideWriteTest extends TestCase
 {
     use Buys;
     use WritesAtDoors;
-    use WritesOnPages;
 
     /** Seconds for which the other process holds the lock. */
     private const HELD = 1.5;
@@ -196,7 +195,6 @@ final class WriteBesideWriteTest extends TestCase
             ],
             'change an offer' => [$admin, static fn (self $test) => $test->put('/keep/offers/'.Offer::query()->where('key', 'taster')->sole()->id, ['name' => 'Tasting', 'sale' => 'price', 'price' => 5, 'currency' => 'EUR', 'labels' => '', 'trial' => false, 'erases' => false])->assertSessionHasNoErrors(), static fn (): bool => Offer::query()->where('name', 'Tasting')->exists()],
             'change the school' => [$admin, static fn (self $test) => $test->put('/keep/school', ['name' => 'Alder, Tide & Co', 'currency' => 'EUR', 'guests' => true, 'contactName' => '', 'contactEmail' => '', 'warnDays' => 3, 'graceDays' => 7])->assertSessionHasNoErrors(), static fn (): bool => DB::table('schools')->where('name', 'Alder, Tide & Co')->exists()],
-            ...self::onPages($admin),
             ...self::atDoors($admin, $post, $draft),
             'write a lesson' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/contents/l-planes', ['version' => 1, 'text' => 'New words.', 'quiz' => []])->assertSessionHasNoErrors(), static fn (): bool => Content::query()->where('text', 'New words.')->exists()],
             'put a file into a lesson' => [$admin, static fn (self $test) => $test->post('/keep/courses/clinker/contents/l-planes/media', ['file' => UploadedFile::fake()->createWithContent('list.txt', 'Plane, mallet.'), 'title' => 'A list'])->assertSessionHasNoErrors(), static fn (): bool => Medium::query()->where('title', 'A list')->exists()],

@@ -17,6 +17,7 @@ use Tests\Factories\SharedNoticeFactory;
 trait WritesAtDoors
 {
     use WritesFromOutside;
+    use WritesOnPages;
 
     /**
      * @param  Closure  $admin  signs the administrator in
@@ -30,6 +31,7 @@ trait WritesAtDoors
 
         return [
             ...self::fromOutside(),
+            ...self::onPages($admin),
             'write a notice' => [$admin, static fn (self $test) => $test->put('/keep/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('heading', 'Not yet')->exists()],
             'write a notice of a row' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/notices/too-early', ['version' => 0, 'way' => 'show', 'heading' => 'Not yet', 'text' => 'Come back.', 'item' => 'l-planes', 'offer' => 'taster'])->assertSessionHasNoErrors(), static fn (): bool => DB::table('notice_texts')->where('scope', 'like', '%l-planes%')->exists()],
             'make a trigger' => [$admin, $post('/keep/triggers', ['version' => 0, 'name' => 'New', 'when' => ['event' => 'account-made'], 'only' => [], 'steps' => [['do' => 'give-label', 'label' => 'x']]]), static fn (): bool => DB::table('triggers')->where('name', 'New')->exists()],

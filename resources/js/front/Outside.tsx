@@ -108,9 +108,7 @@ function Outline({ page: { course, face, columns } }: { page: CoursePage }) {
       {columns.length > 0 && (
         <thead>
           <tr>
-            <th scope="col" colSpan={2}>
-              {said}
-            </th>
+            <th scope="col">{said}</th>
             {columns.map((column, index) => (
               <th key={column.offer.key} scope="col" className={css[`col-${index + 1}`]}>
                 <Head column={column} first={index === 0} />
@@ -124,10 +122,11 @@ function Outline({ page: { course, face, columns } }: { page: CoursePage }) {
           row.kind === 'board' ? null : row.kind === 'module' ? (
             <tr key={row.key} id={row.key} className={css.module}>
               <th scope="rowgroup" style={{ paddingLeft: row.depth * 22 }}>
-                {row.title}
-                <small>{face.holds[index]}</small>
+                <div className={css.what}>
+                  {row.title}
+                  <small>{face.holds[index]}</small>
+                </div>
               </th>
-              <td className={css.takes}>{face.holds[index]}</td>
               {columns.map((column, at) => (
                 <td key={column.offer.key} className={clsx(css.opens, css[`col-${at + 1}`])}>
                   {column.opens[index]}
@@ -137,10 +136,11 @@ function Outline({ page: { course, face, columns } }: { page: CoursePage }) {
           ) : (
             <tr key={row.key} id={row.key}>
               <th scope="row" style={{ paddingLeft: Math.max(0, row.depth - 1) * 22 }}>
-                <Row course={course.key} row={row} />
-                <small>{face.holds[index]}</small>
+                <div className={css.what}>
+                  <Row course={course.key} row={row} />
+                  <small>{face.holds[index]}</small>
+                </div>
               </th>
-              <td className={css.takes}>{face.holds[index]}</td>
               {columns.map((column, at) => (
                 <td key={column.offer.key} className={clsx(css.opens, css[`col-${at + 1}`])}>
                   <Opens opens={column.opens[index] ?? null} />

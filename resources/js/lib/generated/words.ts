@@ -84,11 +84,11 @@ export const words = {
   'player.pause': "Pause",
   'player.mute': "Mute",
   'player.unmute': "Unmute",
+  'player.full': "Full screen",
+  'player.full_off': "Leave full screen",
   'player.captions': "Captions",
   'player.captions_on': "Show captions",
   'player.captions_off': "Hide captions",
-  'player.full': "Full screen",
-  'player.full_off': "Leave full screen",
   'player.back': "Back",
   'player.back_seconds': "{seconds} seconds back",
   'player.seek': "place in the film",
@@ -350,11 +350,11 @@ export interface Parts {
   'player.pause': never;
   'player.mute': never;
   'player.unmute': never;
+  'player.full': never;
+  'player.full_off': never;
   'player.captions': never;
   'player.captions_on': never;
   'player.captions_off': never;
-  'player.full': never;
-  'player.full_off': never;
   'player.back': never;
   'player.back_seconds': 'seconds';
   'player.seek': never;

@@ -23,7 +23,7 @@
         @if ($columns !== [])
             <thead>
                 <tr>
-                    <th scope="col" colspan="2">{{ count($columns) === 1 ? Say::text('learn.course.pass', ['offer' => $columns[0]['offer']['name']]) : Say::text('learn.course.passes') }}</th>
+                    <th scope="col">{{ count($columns) === 1 ? Say::text('learn.course.pass', ['offer' => $columns[0]['offer']['name']]) : Say::text('learn.course.passes') }}</th>
                     @foreach ($columns as $index => $column)
                         <th scope="col" class="_col-{{ $index + 1 }}_front">
                             <b>{{ $column['offer']['name'] }}</b>
@@ -39,11 +39,10 @@
                 @continue($row['kind'] === 'board')
                 <tr id="{{ $row['key'] }}" @if ($row['kind'] === 'module') class="_module_front" @endif>
                     @if ($row['kind'] === 'module')
-                        <th scope="rowgroup" style="padding-left: {{ $row['depth'] * 22 }}px">{{ $row['title'] }}<small>{{ $face['holds'][$index] }}</small></th>
+                        <th scope="rowgroup" style="padding-left: {{ $row['depth'] * 22 }}px"><div class="_what_front">{{ $row['title'] }}<small>{{ $face['holds'][$index] }}</small></div></th>
                     @else
-                        <th scope="row" style="padding-left: {{ max(0, $row['depth'] - 1) * 22 }}px"><span class="_row_front {{ $row['open'] ? '_try_front' : '' }}">@if ($row['open'])<x-plain.arch :glyph="$row['glyph']" :look="$row['look']" :size="18" />@endif<a href="{{ route('lesson', [$course['key'], $row['key']], false) }}">{{ $row['title'] }}</a></span><small>{{ $face['holds'][$index] }}</small></th>
+                        <th scope="row" style="padding-left: {{ max(0, $row['depth'] - 1) * 22 }}px"><div class="_what_front"><span class="_row_front {{ $row['open'] ? '_try_front' : '' }}">@if ($row['open'])<x-plain.arch :glyph="$row['glyph']" :look="$row['look']" :size="18" />@endif<a href="{{ route('lesson', [$course['key'], $row['key']], false) }}">{{ $row['title'] }}</a>@if ($row['optional'])<span class="_opt_front">{{ Say::text('learn.optional') }}</span>@endif</span><small>{{ $face['holds'][$index] }}</small></div></th>
                     @endif
-                    <td class="_takes_front">{{ $face['holds'][$index] }}</td>
                     @foreach ($columns as $at => $column)
                         <td class="_opens_front _col-{{ $at + 1 }}_front">@if ($row['kind'] === 'module') {{ $column['opens'][$index] }} @elseif ($column['opens'][$index] === null) <span><span aria-hidden="true">·</span><span class="_vh_ui">{{ Say::text('learn.course.not_in') }}</span></span> @else <span><x-plain.arch glyph="open" :size="16" silent />{{ $column['opens'][$index] }}</span> @endif</td>
                     @endforeach
