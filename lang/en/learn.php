@@ -94,7 +94,7 @@ return [
     'media' => [
         'loading' => 'The player is loading …',
         'download' => 'To download',
-        'transcript' => 'What is said',
+        'spoken' => 'What is said',
         'from' => 'From {time}',
         'speed' => 'Speed {choice}',
         'waits' => 'The line is down. What you watch is kept here and sent later.',

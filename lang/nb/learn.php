@@ -94,7 +94,7 @@ return [
     'media' => [
         'loading' => 'Spilleren lastes …',
         'download' => 'Å laste ned',
-        'transcript' => 'Det som sies',
+        'spoken' => 'Det som sies',
         'from' => 'Fra {time}',
         'speed' => 'Fart {choice}',
         'waits' => 'Forbindelsen er nede. Det du ser, tas vare på her og sendes senere.',

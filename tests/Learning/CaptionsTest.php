@@ -86,7 +86,7 @@ final class CaptionsTest extends TestCase
     {
         $this->describe(['title' => 'A hot plank bends', 'captions' => self::vtt(), 'language' => 'nb', 'poster' => UploadedFile::fake()->image('poster.png', 320, 180)])->assertSessionHas('flash.kind', 'done');
         $media = $this->actingAs($this->person('ragna'))->get('/courses/clinker/l-steam')->assertOk()->inertiaProps('media')[0];
-        self::assertSame(['A hot plank bends', 'nb', ['The plank is hot & soft.', 'Bend it now, not later.']], [$media['title'], $media['language'], array_column($media['transcript'], 'words')]);
+        self::assertSame(['A hot plank bends', 'nb', ['The plank is hot & soft.', 'Bend it now, not later.']], [$media['title'], $media['language'], array_column($media['spoken'], 'words')]);
         self::assertSame(self::FILE, $this->get($media['captions'])->assertOk()->assertHeader('Content-Type', 'text/vtt; charset=utf-8')->getContent());
         $this->get($media['poster'])->assertOk()->assertHeader('Content-Type', 'image/png');
 

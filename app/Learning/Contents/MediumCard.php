@@ -17,7 +17,7 @@ final readonly class MediumCard
      * @param  ?string  $poster  likewise signed: what stands there before it plays
      * @param  ?string  $captions  likewise: what is said in it
      * @param  ?string  $language  of what is said
-     * @param  list<Cue>  $transcript  the same to be read
+     * @param  list<Cue>  $spoken  the same to be read
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -28,7 +28,7 @@ final readonly class MediumCard
         #[OA\Property] public ?string $poster,
         #[OA\Property] public ?string $captions,
         #[OA\Property] public ?string $language,
-        #[OA\Property(items: new OA\Items(ref: Cue::class))] public array $transcript,
+        #[OA\Property(items: new OA\Items(ref: Cue::class))] public array $spoken,
     ) {
     }
 }

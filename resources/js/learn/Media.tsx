@@ -3,7 +3,7 @@ import { clsx } from 'clsx';
 
 import type { MediumCard, WatchCard } from '../lib/generated/types';
 import { say } from '../lib/say';
-import { Transcript } from './Transcript';
+import { Spoken } from './Spoken';
 import css from './learn.module.css';
 
 const VideoPlayer = lazy(() => import('./VideoPlayer'));
@@ -69,7 +69,7 @@ function Recording({ medium }: { medium: MediumCard }) {
       {/* What is said stands beneath it. */}
       {/* oxlint-disable-next-line jsx-a11y/media-has-caption */}
       <audio ref={setAudio} controls preload="metadata" src={medium.href} aria-label={medium.title} />
-      <Transcript cues={medium.transcript} language={medium.language} video={audio} free />
+      <Spoken cues={medium.spoken} language={medium.language} video={audio} free />
     </>
   );
 }

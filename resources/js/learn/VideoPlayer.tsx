@@ -15,7 +15,7 @@ import { useState } from 'react';
 
 import type { MediumCard, WatchCard } from '../lib/generated/types';
 import { speakTheirLanguage } from './playerWords';
-import { Transcript } from './Transcript';
+import { Spoken } from './Spoken';
 import { useWatching } from './useWatching';
 import { say, saying } from '../lib/say';
 import css from './learn.module.css';
@@ -70,7 +70,7 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
             }
           }}
         >
-          {medium.captions !== null && <track kind="captions" src={medium.captions} srcLang={medium.language ?? undefined} label={say('media.transcript')} />}
+          {medium.captions !== null && <track kind="captions" src={medium.captions} srcLang={medium.language ?? undefined} label={say('media.spoken')} />}
         </video>
         <MediaControlBar>
           <MediaPlayButton />
@@ -118,7 +118,7 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
           </span>
         )}
       </figcaption>
-      <Transcript cues={medium.transcript} language={medium.language} video={video} free={!watches} />
+      <Spoken cues={medium.spoken} language={medium.language} video={video} free={!watches} />
     </figure>
   );
 }

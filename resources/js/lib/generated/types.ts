@@ -740,7 +740,7 @@ export interface MediumCard {
   poster: string | null;
   captions: string | null;
   language: string | null;
-  transcript: Cue[];
+  spoken: Cue[];
 }
 
 export interface ModuleReach {

@@ -74,7 +74,7 @@ export const words = {
   'lesson.before_is': "Before this: {item}",
   'media.loading': "The player is loading …",
   'media.download': "To download",
-  'media.transcript': "What is said",
+  'media.spoken': "What is said",
   'media.from': "From {time}",
   'media.speed': "Speed {choice}",
   'media.waits': "The line is down. What you watch is kept here and sent later.",
@@ -340,7 +340,7 @@ export interface Parts {
   'lesson.before_is': 'item';
   'media.loading': never;
   'media.download': never;
-  'media.transcript': never;
+  'media.spoken': never;
   'media.from': 'time';
   'media.speed': 'choice';
   'media.waits': never;

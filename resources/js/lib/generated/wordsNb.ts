@@ -76,7 +76,7 @@ export const wordsNb: Record<keyof typeof words, string> = {
   'lesson.before_is': "Før denne: {item}",
   'media.loading': "Spilleren lastes …",
   'media.download': "Å laste ned",
-  'media.transcript': "Det som sies",
+  'media.spoken': "Det som sies",
   'media.from': "Fra {time}",
   'media.speed': "Fart {choice}",
   'media.waits': "Forbindelsen er nede. Det du ser, tas vare på her og sendes senere.",

@@ -3,7 +3,7 @@ import { say } from '../lib/say';
 import css from './learn.module.css';
 import ui from '../ui/ui.module.css';
 
-export interface TranscriptProps {
+export interface SpokenProps {
   cues: Cue[];
   language: string | null;
   video: HTMLMediaElement | null;
@@ -12,13 +12,13 @@ export interface TranscriptProps {
 }
 
 /** What is said in a film, beside it; a time leads there, where one may go there. */
-export function Transcript({ cues, language, video, free }: TranscriptProps) {
+export function Spoken({ cues, language, video, free }: SpokenProps) {
   if (cues.length === 0) {
     return null;
   }
   return (
-    <details className={css.transcript}>
-      <summary>{say('media.transcript')}</summary>
+    <details className={css.spoken}>
+      <summary>{say('media.spoken')}</summary>
       <ol lang={language ?? undefined}>
         {cues.map(({ at, words }) => (
           <li key={at}>
