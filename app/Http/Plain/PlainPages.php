@@ -61,6 +61,6 @@ final readonly class PlainPages implements Gateway
         // A stand-in is for those who run the school; they have scripts.
         $plain = $this->views->exists($view) && is_array($props) && ! isset($props['standIn']) ? $this->views->make($view, ['p' => $props])->render() : '';
 
-        return new Response('', $this->views->make('plain.root', ['json' => $json, 'plain' => $plain, 'turns' => $plain !== '' && self::rests($component, $props) ? self::turnsIn($props) : null])->render());
+        return new Response('', $this->views->make('plain.root', ['json' => $json, 'plain' => $plain, 'turns' => $plain !== '' && self::rests($component, $props) ? self::turnsIn($props) : null, 'wakes' => is_array($props) && ($props['signedIn'] ?? null) !== null])->render());
     }
 }

@@ -1,4 +1,5 @@
 import { Link } from '@inertiajs/react';
+import { clsx } from 'clsx';
 
 import type { CoursePage, PathRow } from '../lib/generated/types';
 import { useLearnerAddress } from '../lib/page';
@@ -21,7 +22,7 @@ export function Inside({ page }: { page: CoursePage }) {
   const address = useLearnerAddress();
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
   return (
-    <div className={css.two}>
+    <div className={clsx(css.two, css.around)}>
       <aside className={css.side}>
         <h1>{course.title}</h1>
         {course.pass !== null && (
@@ -51,6 +52,19 @@ export function Inside({ page }: { page: CoursePage }) {
             ))}
           </ul>
         )}
+      </aside>
+      <div>
+        {closing !== null && <Closing course={course} face={face} closing={closing} />}
+        <Path course={course} />
+        {face.about !== '' && (
+          <details className={css.fold}>
+            <summary>{say('course.about')}</summary>
+            <Prose html={face.about} />
+          </details>
+        )}
+        <Related related={related} />
+      </div>
+      <div className={css.further}>
         {offers.length > 0 && (
           <section className={css.offersbox} aria-label={say('course.go_further')}>
             <h2>{say('course.go_further')}</h2>
@@ -64,17 +78,6 @@ export function Inside({ page }: { page: CoursePage }) {
           </details>
         )}
         {closing === null && <Ask name={face.contactName} email={face.contactEmail} as="notice" />}
-      </aside>
-      <div>
-        {closing !== null && <Closing course={course} face={face} closing={closing} />}
-        <Path course={course} />
-        {face.about !== '' && (
-          <details className={css.fold}>
-            <summary>{say('course.about')}</summary>
-            <Prose html={face.about} />
-          </details>
-        )}
-        <Related related={related} />
       </div>
     </div>
   );

@@ -30,12 +30,23 @@ test.each([
   ['the focus', 'a', () => new FocusEvent('focusin', { bubbles: true })],
   ['a key', 'a', () => new KeyboardEvent('keydown', { bubbles: true, key: 'Tab' })],
 ])('%s wakes it, once', (_what, selector, event) => {
+  root.dataset.wakes = '';
   const begin = vi.fn<() => void>();
   atRest(root, begin);
   on(selector, event());
   on(selector, event());
   on('b', over());
   expect(begin).toHaveBeenCalledTimes(1);
+});
+
+test('a page on which all goes without scripts stays at rest, whatever is turned to', () => {
+  const begin = vi.fn<() => void>();
+  atRest(root, begin);
+  on('b', over());
+  on('p', new Event('touchstart', { bubbles: true }));
+  on('a', new FocusEvent('focusin', { bubbles: true }));
+  on('a', new KeyboardEvent('keydown', { bubbles: true, key: 'Tab' }));
+  expect(begin).not.toHaveBeenCalled();
 });
 
 test.each([

@@ -26,7 +26,10 @@ function whenFree(act: () => void): void {
   window.addEventListener('pointerup', () => window.setTimeout(() => whenFree(act)), { once: true, passive: true });
 }
 
-/** Waits with the scripts of a page until its reader turns to something, or the page is not as it was any more. */
+/**
+ * Waits with the scripts of a page until it is not as it was any more, or, for those whose page says that it wakes, until its reader turns
+ * to something: who has come in has the scripts already, and goes on faster with them. All that a visitor can do there goes without.
+ */
 export function atRest(root: HTMLElement, begin: () => void): void {
   const turn = (event: Event) => {
     // The pointer on its way over the page is not yet about to do anything.
@@ -41,8 +44,10 @@ export function atRest(root: HTMLElement, begin: () => void): void {
     window.clearTimeout(turning);
     begin();
   };
-  for (const what of TURNS) {
-    root.addEventListener(what, turn, { passive: true });
+  if (root.dataset.wakes !== undefined) {
+    for (const what of TURNS) {
+      root.addEventListener(what, turn, { passive: true });
+    }
   }
   const seconds = Number(root.dataset.turns ?? '');
   // Longer than a browser can wait, and than a page is left open.

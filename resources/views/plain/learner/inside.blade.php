@@ -1,6 +1,6 @@
 @use('App\Words\Say')
 @php([$course, $step] = [$p['course'], $p['last'] ?? $p['next']])
-<div class="_two_learn">
+<div class="_two_learn _around_learn">
     <aside class="_side_learn">
         <h1>{{ $course['title'] }}</h1>
         @if ($course['pass'] !== null) <p class="_passline_learn">{{ $course['pass'] }}@if ($course['left'] !== null)<b>{{ $course['left'] }}</b>@endif</p> @endif
@@ -10,8 +10,6 @@
         @endif
         <ul class="_boards_learn">@foreach ($course['path'] as $row)@if ($row['kind'] === 'board' && $row['open'])<li><a href="{{ route('lesson', [$course['key'], $row['key']], false) }}">{{ $row['title'] }}</a></li>@endif
 @endforeach</ul>
-        <x-plain.offers :offers="$p['offers']" />
-        <x-plain.ask :name="$p['face']['contactName']" :email="$p['face']['contactEmail']" />
     </aside>
     <div>
         @if ($p['closing'] !== null) @include('plain.learner.closing') @endif
@@ -27,5 +25,9 @@
                 </li>
             @endforeach
         </ol>
+    </div>
+    <div class="_further_learn">
+        <x-plain.offers :offers="$p['offers']" />
+        <x-plain.ask :name="$p['face']['contactName']" :email="$p['face']['contactEmail']" />
     </div>
 </div>
