@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Database\Value;
+use App\Learning\Contents\LetContentsGo;
 use App\Models\ActRecord;
 use App\Models\Import;
 use App\Models\IncomingEvent;
@@ -42,7 +43,7 @@ final readonly class CleanUp
 
     private const REPORTS = 90;
 
-    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox, private Meetings $meetings)
+    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox, private Meetings $meetings, private LetContentsGo $contents)
     {
     }
 
@@ -66,6 +67,7 @@ final readonly class CleanUp
             'runs of triggers' => self::delete(TriggerRun::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
+            'items that were taken out, with what they held' => ($this->contents)(),
             'reports of watching, which are counted' => self::delete(WatchReport::query()->where('stored_at', '<', $this->before(self::REPORTS))),
         ];
     }

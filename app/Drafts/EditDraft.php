@@ -10,6 +10,7 @@ use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Edits\Edit;
 use App\Drafts\Outline\DuplicateItem;
 use App\Drafts\Outline\ItemsCopied;
+use App\Drafts\Outline\TakenKeys;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
@@ -47,13 +48,14 @@ final readonly class EditDraft
     {
         for ($try = 0; $try < self::TRIES; $try++) {
             $draft = self::current($course, $version);
+            $taken = TakenKeys::of($course);
             $before = CourseDocument::fromJson($draft->document);
-            $after = self::with($edit, $before);
+            $after = self::with($edit, $before, $taken);
             if ($after->equals($before)) {
                 return new MadeEdit($draft);
             }
             $seen = DraftPast::at($draft, $version);
-            if ($seen === null || self::collides($edit, $seen, $before, $after)) {
+            if ($seen === null || self::collides($edit, $seen, $before, $after, $taken)) {
                 $past = DraftPast::since($draft, $version);
                 throw new DraftCollision($past['who'], $past['who'] === $author->name, $past['sentences'], Differences::between($before, $after)->sentences);
             }
@@ -102,10 +104,15 @@ final readonly class EditDraft
         return true;
     }
 
-    /** @throws \App\Drafts\Edits\CannotEdit */
-    private static function with(Edit $edit, CourseDocument $document): CourseDocument
+    /**
+     * @param  array<array-key, mixed>  $taken  keys that no new item may get
+     *
+     * @throws \App\Drafts\Edits\CannotEdit
+     */
+    private static function with(Edit $edit, CourseDocument $document, array $taken): CourseDocument
     {
         $after = $document->copy();
+        $after->keepFree($taken);
         $edit->applyTo($after);
 
         return $after;
@@ -117,11 +124,12 @@ final readonly class EditDraft
      * @param  CourseDocument  $seen  what the editor saw
      * @param  CourseDocument  $present  what others have made of it
      * @param  CourseDocument  $after  what the edit would make of that
+     * @param  array<array-key, mixed>  $taken  keys that no new item may get
      */
-    private static function collides(Edit $edit, CourseDocument $seen, CourseDocument $present, CourseDocument $after): bool
+    private static function collides(Edit $edit, CourseDocument $seen, CourseDocument $present, CourseDocument $after, array $taken): bool
     {
         try {
-            $meant = Aspects::changed($seen, self::with($edit, $seen));
+            $meant = Aspects::changed($seen, self::with($edit, $seen, $taken));
         } catch (CannotEdit) {
             return true;
         }

@@ -22,6 +22,9 @@ final class CourseDocument
 {
     private const JSON = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
 
+    /** @var array<array-key, mixed> keys that no new item may get, beside those of its items; nothing of what the document says */
+    private array $taken = [];
+
     /**
      * @param  \stdClass  $course  as the plan format has it
      * @param  list<\stdClass>  $offers  likewise
@@ -132,6 +135,18 @@ final class CourseDocument
         $door = $this->read()->observerDoor();
 
         return $door->open && ! $door->follow;
+    }
+
+    /** @param  array<array-key, mixed>  $taken  by key */
+    public function keepFree(array $taken): void
+    {
+        $this->taken = $taken;
+    }
+
+    /** Whether a new item cannot have this key. */
+    public function isTaken(string $key): bool
+    {
+        return isset($this->taken[$key]) || isset($this->readItems()[$key]);
     }
 
     /** A copy of its own, which may be changed. */

@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Access\Plans;
 use App\Database\Value;
 use App\Drafts\DraftConflict;
+use App\Drafts\Outline\FormerItems;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Offer;
@@ -46,11 +47,10 @@ final readonly class PublishRevision
         }
         $this->plans->of($proposal->document);
         $changes = Differences::between($proposal->live, $proposal->document)->sentences;
-        $told = array_map(strval(...), $changes);
         $document = $proposal->document->toJson();
-        $hidden = $proposal->document->read()->state() === 'draft';
+        $former = FormerItems::between($proposal->live, $proposal->document);
 
-        $revision = DB::transaction(function () use ($proposal, $document, $hidden, $told, $note, $author): Revision {
+        $revision = DB::transaction(function () use ($proposal, $document, $changes, $note, $author, $former): Revision {
             $before = self::basis($proposal);
             $revision = Revision::query()->create([
                 'course_id' => $proposal->course->id,
@@ -60,12 +60,13 @@ final readonly class PublishRevision
                 'note' => $note,
                 'published_at' => $this->clock->now(),
             ]);
-            $this->log->note('course.published', $author, $proposal->course, before: ['revision' => $before], after: ['revision' => $revision->number, 'changes' => $told]);
+            $this->log->note('course.published', $author, $proposal->course, before: ['revision' => $before], after: ['revision' => $revision->number, 'changes' => array_map(strval(...), $changes)]);
             $proposal->course->liveRevision()->associate($revision);
-            $proposal->course->hidden = $hidden;
+            $proposal->course->hidden = $proposal->document->read()->state() === 'draft';
             $this->retire($proposal, $revision);
             $proposal->course->save();
             self::keepLabels($proposal);
+            $former->keep($proposal->course, $this->clock->now());
             if ($proposal->draft !== null) {
                 Course::endDraft($proposal->draft);
                 $this->events->dispatch(new DraftPublished($proposal->course, $author));

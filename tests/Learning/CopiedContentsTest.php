@@ -79,8 +79,8 @@ final class CopiedContentsTest extends TestCase
 
         $this->content('l-steam')?->update(['text' => 'Another']);
         $this->copy('l-steam');
-        self::assertSame('Another', $this->content('l-steam-2')->drafted['text'] ?? null);
-        self::assertSame(Medium::query()->where('item_key', 'l-steam')->count(), Medium::query()->where('item_key', 'l-steam-2')->count());
+        self::assertSame('Another', $this->content('l-steam-3')->drafted['text'] ?? null);
+        self::assertSame(Medium::query()->where('item_key', 'l-steam')->count(), Medium::query()->where('item_key', 'l-steam-3')->count());
     }
 
     public function test_a_shared_file_goes_with_the_last_that_holds_it(): void

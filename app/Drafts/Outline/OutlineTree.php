@@ -36,13 +36,12 @@ final readonly class OutlineTree
         throw CannotEdit::noSuchItem($key);
     }
 
-    /** A key that no item of the course has: told from the title, so that addresses can be read. */
+    /** A key that no item of the course has or had: told from the title, so that addresses can be read. */
     public function freeKey(string $title): string
     {
-        $taken = $this->document->readItems();
         $stem = substr(trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower(Str::ascii($title))), '-'), 0, 40);
         $stem = $stem === '' ? 'item' : $stem;
-        for ($n = 1, $key = $stem; isset($taken[$key]); $n++) {
+        for ($n = 1, $key = $stem; $this->document->isTaken($key); $n++) {
             $key = $stem.'-'.($n + 1);
         }
 
