@@ -8,12 +8,13 @@ use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
 use App\School\Log\ActivityLog;
+use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Support\Facades\DB;
 
 /** Throws a draft away, with all its edits. What is live stays as it is. */
 final readonly class DiscardDraft
 {
-    public function __construct(private ActivityLog $log)
+    public function __construct(private ActivityLog $log, private Dispatcher $events)
     {
     }
 
@@ -24,6 +25,7 @@ final readonly class DiscardDraft
             $draft = SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToDiscard();
             $this->log->note('draft.discarded', $author, $course, before: ['document' => $draft->document]);
             Course::endDraft($draft);
+            $this->events->dispatch(new DraftDiscarded($course, $author));
         });
     }
 }

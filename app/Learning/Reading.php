@@ -15,8 +15,9 @@ final readonly class Reading
      * @param  ?Person  $person  who reads it, where it is really them
      * @param  ?int  $learner  the person whose marks and tries are shown
      * @param  bool  $real  not a stand-in's
+     * @param  bool  $drafted  as lessons are to be once the draft of the course is published
      */
-    public function __construct(public string $bearer, public ?string $signIn = null, public ?Person $person = null, public ?int $learner = null, public bool $real = true)
+    public function __construct(public string $bearer, public ?string $signIn = null, public ?Person $person = null, public ?int $learner = null, public bool $real = true, public bool $drafted = false)
     {
     }
 }

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $author_id
  * @property ?string $note
  * @property \DateTimeImmutable $published_at
+ * @property ?list<array{item: string, title: string, parts: list<string>, version: int}> $contents of which items what went live with it; null: none
  * @property ?Person $author
  */
 final class Revision extends Model
@@ -26,7 +27,7 @@ final class Revision extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['published_at' => UtcInstant::class];
+    protected $casts = ['published_at' => UtcInstant::class, 'contents' => 'array'];
 
     protected static function booted(): void
     {

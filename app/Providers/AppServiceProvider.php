@@ -9,18 +9,22 @@ use App\Access\Plans;
 use App\Access\SchoolOf;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
+use App\Drafts\DraftDiscarded;
+use App\Drafts\DraftOfContents;
 use App\Drafts\Outline\ItemsCopied;
 use App\Http\Api\Middleware\NeedsAbility;
 use App\Http\CourseAddresses;
 use App\Http\Middleware\EndedSessions;
 use App\Http\Plain\PlainPages;
 use App\Http\WholeSessions;
+use App\Learning\Contents\ContentsDrafted;
 use App\Learning\Contents\CopyContents;
 use App\Learning\Contents\WriteContent;
 use App\Models\ApiToken;
 use App\Models\Person;
 use App\Models\Role;
 use App\People\Acts\KeepForGood;
+use App\Publishing\Events\ContentsTakenBack;
 use App\Publishing\Events\DraftPublished;
 use App\Publishing\Events\RetiredForGood;
 use App\School\Health;
@@ -84,6 +88,9 @@ final class AppServiceProvider extends ServiceProvider
         Route::bind('course', CourseAddresses::find(...));
         Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
         Event::listen(ItemsCopied::class, static fn (ItemsCopied $copied) => app(CopyContents::class)($copied->course, $copied->copies, $copied->author));
+        Event::listen(ContentsDrafted::class, static fn (ContentsDrafted $drafted) => app(DraftOfContents::class)($drafted->course));
+        Event::listen(DraftDiscarded::class, static fn (DraftDiscarded $discarded) => app(WriteContent::class)->leaveAll($discarded->course, $discarded->author));
+        Event::listen(ContentsTakenBack::class, static fn (ContentsTakenBack $back) => app(WriteContent::class)->bringBack($back->course, $back->items, $back->author));
         Event::listen(DraftPublished::class, static fn (DraftPublished $published) => app(WriteContent::class)->publish($published->course, $published->author));
         Event::listen(Login::class, static function (Login $login): void {
             if ($login->user instanceof Person && request()->hasSession()) {

@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Access\Plans;
 use App\Database\Value;
 use App\Drafts\DraftConflict;
+use App\Drafts\DraftedContent;
 use App\Drafts\Outline\FormerItems;
 use App\Models\Course;
 use App\Models\Draft;
@@ -14,6 +15,7 @@ use App\Models\Offer;
 use App\Models\Person;
 use App\Models\Retirement;
 use App\Models\Revision;
+use App\Publishing\Events\ContentsTakenBack;
 use App\Publishing\Events\DraftPublished;
 use App\Publishing\Events\RetiredForGood;
 use App\School\Log\ActivityLog;
@@ -46,16 +48,16 @@ final readonly class PublishRevision
             throw DraftConflict::nothingToPublish();
         }
         $this->plans->of($proposal->document);
-        $changes = Differences::between($proposal->live, $proposal->document)->sentences;
-        $document = $proposal->document->toJson();
+        $changes = [...Differences::between($proposal->live, $proposal->document)->sentences, ...$proposal->contentsTold()];
         $former = FormerItems::between($proposal->live, $proposal->document);
 
-        $revision = DB::transaction(function () use ($proposal, $document, $changes, $note, $author, $former): Revision {
+        $revision = DB::transaction(function () use ($proposal, $changes, $note, $author, $former): Revision {
             $before = self::basis($proposal);
             $revision = Revision::query()->create([
                 'course_id' => $proposal->course->id,
                 'number' => 1 + Value::int(Revision::query()->where('course_id', $proposal->course->id)->max('number')),
-                'document' => $document,
+                'document' => $proposal->document->toJson(),
+                'contents' => $proposal->contents === [] ? null : array_map(static fn (DraftedContent $content): array => $content->toArray(), $proposal->contents),
                 'author_id' => $author?->id,
                 'note' => $note,
                 'published_at' => $this->clock->now(),
@@ -67,18 +69,28 @@ final readonly class PublishRevision
             $proposal->course->save();
             self::keepLabels($proposal);
             $former->keep($proposal->course, $this->clock->now());
-            if ($proposal->draft !== null) {
-                Course::endDraft($proposal->draft);
-                $this->events->dispatch(new DraftPublished($proposal->course, $author));
-            } else {
-                // A draft that is under way keeps what it says, and is rehearsed against what is live now.
-                Draft::query()->where('course_id', $proposal->course->id)->update(['base_revision_id' => $revision->id]);
-            }
+            $this->goOn($proposal, $revision, $author);
 
             return $revision;
         });
 
         return [$revision, $changes];
+    }
+
+    /** What is drafted and what lessons hold, from there on. */
+    private function goOn(Proposal $proposal, Revision $revision, ?Person $author): void
+    {
+        if ($proposal->draft !== null) {
+            Course::endDraft($proposal->draft);
+            $this->events->dispatch(new DraftPublished($proposal->course, $author));
+
+            return;
+        }
+        // A draft that is under way keeps what it says, and is rehearsed against what is live now.
+        Draft::query()->where('course_id', $proposal->course->id)->update(['base_revision_id' => $revision->id]);
+        if ($proposal->contents !== []) {
+            $this->events->dispatch(new ContentsTakenBack($proposal->course, array_map(static fn (DraftedContent $content): array => [$content->item, (int) $content->back], $proposal->contents), $author));
+        }
     }
 
     /**

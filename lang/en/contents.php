@@ -118,6 +118,7 @@ return [
         'put_it_in' => 'Put it in',
         'preview' => 'Preview',
         'as_it_is_read' => 'As it is read',
+        'stand_in' => 'As kept, with the draft, to somebody',
         'drafted' => 'This is not live yet: it goes live when the draft of the course is published.',
         'when' => 'When it goes live',
         'at_once' => 'at once',

@@ -115,4 +115,14 @@ return [
         'scope' => 'the whole course',
         'lasts' => 'for good',
     ],
+    'contents' => [
+        'new' => 'What {title} holds is new: {parts}',
+        'text' => 'its text',
+        'quiz' => 'its questions',
+        'quiz_rules' => 'how its quiz goes',
+        'board' => 'what the board is for',
+        'minutes' => 'how long it takes',
+        'back' => 'What {title} holds is again what it held before',
+        'stays' => '{count, plural, one {What {titles} holds was written anew since, and stays.} other {What {titles} hold was written anew since, and stays.}}',
+    ],
 ];

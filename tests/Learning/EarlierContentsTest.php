@@ -99,7 +99,7 @@ final class EarlierContentsTest extends TestCase
 
         $this->edit(0, 'sample', ['l-steam'], ['value' => 'yes'])->assertSessionHasNoErrors();
         self::assertSame($before, $this->read());
-        $this->actingAs($this->person('hege'))->post('/keep/courses/clinker/revisions', ['version' => 1])->assertSessionHasNoErrors();
+        $this->actingAs($this->person('hege'))->post('/keep/courses/clinker/revisions', ['version' => $this->draft()->version])->assertSessionHasNoErrors();
         self::assertSame('Later.', $this->read());
         self::assertSame([null, 2], [$this->content()->drafted, $this->content()->version]);
         self::assertSame(1, ContentVersion::query()->count());

@@ -21,15 +21,24 @@ final readonly class LessonContents
     {
     }
 
-    /** @throws \LogicException if the item is not open */
-    public function of(Course $course, Decision $decision): OpenContents
+    /**
+     * @param  bool  $drafted  as it is to be once the draft of the course is published: for those who run the school
+     *
+     * @throws \LogicException if the item is not open
+     */
+    public function of(Course $course, Decision $decision, bool $drafted = false): OpenContents
     {
         if ($decision->state !== State::Open) {
             throw new \LogicException('What a closed item holds was asked for.');
         }
 
+        $content = Content::query()->where('course_id', $course->id)->where('item_key', $decision->item)->first();
+        if ($drafted && $content?->drafted !== null) {
+            $content->fill($content->drafted);
+        }
+
         return new OpenContents(
-            Content::query()->where('course_id', $course->id)->where('item_key', $decision->item)->first(),
+            $content,
             Medium::query()->where('course_id', $course->id)->where('item_key', $decision->item)->orderBy('position')->orderBy('id')->get(),
         );
     }

@@ -10,6 +10,7 @@ use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Person;
 use App\School\Log\ActivityLog;
+use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -19,7 +20,7 @@ final readonly class WriteContent
     /** So many earlier ones are kept of each item. */
     private const KEPT = 50;
 
-    public function __construct(private ActivityLog $log, private ClockInterface $clock)
+    public function __construct(private ActivityLog $log, private ClockInterface $clock, private Dispatcher $events)
     {
     }
 
@@ -37,6 +38,7 @@ final readonly class WriteContent
                 return false;
             }
             $this->put($content ?? self::begun($course, $item), $written, $course, $author);
+            $this->events->dispatch(new ContentsDrafted($course));
 
             return true;
         });
@@ -56,6 +58,7 @@ final readonly class WriteContent
             }
             $content->fill(['drafted' => $written->columns(), 'drafted_version' => $seen + 1])->save();
             $this->log->note('content.drafted', $author, $course, after: ['item' => $item, ...$written->columns()]);
+            $this->events->dispatch(new ContentsDrafted($course));
 
             return true;
         });
@@ -69,11 +72,25 @@ final readonly class WriteContent
             if ($content === null || $content->drafted === null || $content->drafted_version !== $seen) {
                 return false;
             }
-            $this->log->note('content.draft-left', $author, $course, before: ['item' => $item, ...$content->drafted]);
-            $content->update(['drafted' => null, 'drafted_version' => $seen + 1]);
+            $this->drop($content, $course, $author);
+            $this->events->dispatch(new ContentsDrafted($course));
 
             return true;
         });
+    }
+
+    /** All that was drafted; in the transaction in which the draft of the rules is thrown away. */
+    public function leaveAll(Course $course, Person $author): void
+    {
+        foreach (Content::query()->where('course_id', $course->id)->whereNotNull('drafted')->orderBy('id')->get() as $content) {
+            $this->drop($content, $course, $author);
+        }
+    }
+
+    private function drop(Content $content, Course $course, Person $author): void
+    {
+        $this->log->note('content.draft-left', $author, $course, before: ['item' => $content->item_key, ...$content->drafted ?? []]);
+        $content->update(['drafted' => null, 'drafted_version' => $content->drafted_version + 1]);
     }
 
     /** What was drafted goes live, of what is in the course now; in the transaction in which its rules do. */
@@ -83,6 +100,25 @@ final readonly class WriteContent
         foreach (Content::query()->where('course_id', $course->id)->whereNotNull('drafted')->orderBy('id')->get() as $content) {
             if ($content->drafted !== null && isset($items[$content->item_key])) {
                 $this->put($content, Written::from($content->drafted), $course, $author);
+            }
+        }
+    }
+
+    /**
+     * What items held before; in the transaction in which the rules are taken back.
+     *
+     * @param  list<array{string, int}>  $items  the keys, each with the version that comes back; 0: it held nothing
+     */
+    public function bringBack(Course $course, array $items, ?Person $author): void
+    {
+        foreach ($items as [$item, $version]) {
+            $content = self::find($course, $item);
+            $before = $version === 0 ? new Written('') : ContentVersion::query()->where('course_id', $course->id)->where('item_key', $item)->where('version', $version)->first();
+            if ($content !== null && $before !== null) {
+                $drafted = $content->drafted;
+                $this->put($content, $before instanceof Written ? $before : Written::from($before->written), $course, $author);
+                // What is drafted is somebody's, and goes on being drafted.
+                $content->update(['drafted' => $drafted]);
             }
         }
     }

@@ -7,6 +7,8 @@ namespace App\Pages\Courses;
 use App\Access\Kept;
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Drafts\DraftedContent;
+use App\Models\Content;
 use App\Models\Course;
 use App\Models\Document\DocumentItem;
 use App\Sightlines\Vantages\Look;
@@ -63,10 +65,11 @@ final readonly class CoursesPageBuilder
     private function sums(Collection $courses): array
     {
         $published = $this->plans->stamps();
+        $drafted = Content::query()->whereNotNull('drafted')->groupBy('course_id')->toBase()->selectRaw('course_id, count(*) as items, sum(drafted_version) as times')->get()->keyBy('course_id');
         $stamps = [];
         foreach ($courses as $course) {
             $draft = $course->draft;
-            $stamps[$course->id] = ($published[$course->id] ?? '').($draft === null ? '' : " {$draft->id} {$draft->version} {$draft->updated_at}");
+            $stamps[$course->id] = ($published[$course->id] ?? '').($draft === null ? '' : " {$draft->id} {$draft->version} {$draft->updated_at} ".json_encode($drafted[$course->id] ?? null));
         }
 
         return $this->kept->all('course-list', CourseSum::class, $stamps, function (array $missing): array {
@@ -80,7 +83,7 @@ final readonly class CoursesPageBuilder
                         $shown->read()->state(),
                         CourseHeadBuilder::entryWords($shown),
                         count(array_filter($shown->readItems(), static fn (DocumentItem $item): bool => $item->isLesson())),
-                        $draft === null ? 0 : count(Differences::between($live, $draft)->sentences),
+                        $draft === null ? 0 : count(Differences::between($live, $draft)->sentences) + count(DraftedContent::of($course, $draft)),
                     );
                 }
             }

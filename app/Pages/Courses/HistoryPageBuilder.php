@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Pages\Courses;
 
 use App\Access\SchoolClock;
+use App\Drafts\DraftedContent;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Words\Differences;
+use App\Words\Sentence;
 
 /** The revisions of a course, and what each changed. */
 final readonly class HistoryPageBuilder
@@ -28,7 +30,7 @@ final readonly class HistoryPageBuilder
                 $this->clock->words($revision->published_at->getTimestamp()),
                 $revision->author?->name,
                 $revision->note,
-                Differences::between($before === null ? null : CourseDocument::fromJson($before->document), CourseDocument::fromJson($revision->document))->sentences,
+                [...Differences::between($before === null ? null : CourseDocument::fromJson($before->document), CourseDocument::fromJson($revision->document))->sentences, ...array_map(static fn (DraftedContent $content): Sentence => $content->sentence(), DraftedContent::with($revision))],
             );
         }
         [$live, $draft] = $this->heads->documents($course);

@@ -6,6 +6,7 @@ namespace App\Pages\Courses;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Drafts\DraftedContent;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
@@ -65,9 +66,9 @@ final readonly class RehearsalPageBuilder
         return new RehearsalPage(
             course: $this->heads->of($course, $this->plans->named($proposal->document)),
             back: $back,
-            changes: Differences::between($proposal->live === null ? null : $this->plans->named($proposal->live), $this->plans->named($proposal->document))->sentences,
+            changes: [...Differences::between($proposal->live === null ? null : $this->plans->named($proposal->live), $this->plans->named($proposal->document))->sentences, ...$proposal->contentsTold()],
             elsewhere: $this->elsewhere($proposal),
-            with: RetirementTold::of($proposal),
+            with: [...RetirementTold::of($proposal), ...self::contentsStay($proposal)],
             editors: $proposal->draft === null ? [] : self::editors($proposal->draft),
             finished: $finished,
             looked: $run->looked,
@@ -89,6 +90,14 @@ final readonly class RehearsalPageBuilder
             receipt: $finished && $mayEdit ? Receipt::of($proposal, $setFor, $run->made_at->getTimestamp(), $reader) : null,
             mayEdit: $mayEdit,
         );
+    }
+
+    /** @return list<string> what lessons hold that went live with what is taken back, and is not taken back with it */
+    private static function contentsStay(Proposal $proposal): array
+    {
+        $titles = $proposal->earlier === null ? [] : DraftedContent::before($proposal->course, $proposal->earlier)[1];
+
+        return $titles === [] ? [] : [Say::text('wording.contents.stays', ['count' => count($titles), 'titles' => RuleWords::enumeration($titles, 'and')])];
     }
 
     /** @return list<string> */

@@ -117,7 +117,7 @@ final readonly class CoursePageBuilder
         if ($decision->state !== State::Open) {
             return $this->closed($course, $view, $decision, $reading, $texts);
         }
-        $contents = $this->contents->of($course, $decision);
+        $contents = $this->contents->of($course, $decision, drafted: $reading->drafted);
         if ($view->kind($item) === Kind::Board) {
             return $this->boards->page($course, $view, $row, $contents, $reading, $decision->act);
         }

@@ -17,11 +17,14 @@ use App\Pages\Learner\CoursePageBuilder;
 use App\Pages\Learner\LessonPage;
 use App\Pages\Shared\StandIn;
 use App\Sightlines\Vantages\Look;
+use App\Sightlines\Vantages\RulesVersion;
 use App\Sightlines\Vantages\SeenFrom;
 use App\Sightlines\Vantages\Vantage;
 use App\Sightlines\Vantages\VantagePoint;
 use App\Sightlines\Vantages\Vantages;
 use App\Sightlines\Vantages\VantageWords;
+use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\State;
 
 /** Shows an administrator the learner's side as somebody else meets it, at any instant. Nothing is ever recorded by it. */
 final readonly class StandInPageBuilder
@@ -42,7 +45,7 @@ final readonly class StandInPageBuilder
         $decider = $this->plans->of(SightlinesPageBuilder::seen($course, $look->see));
         $name = fn (SeenFrom $seen): Vantage => $this->words->of($seen, $decider);
         $usual = $this->vantages->usual($decider);
-        $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? $usual, 0, $look->points === null ? 1 : 2));
+        $seen = $look->points === null ? $this->first($course, $decider, $usual, $item) : $this->vantages->stand($course, $decider, array_slice($look->points, 0, 2));
         if ($seen === []) {
             return null;
         }
@@ -59,6 +62,24 @@ final readonly class StandInPageBuilder
             item: $item !== null && $decider->course->outline->positionOf($item) !== null ? $item : null,
             hasDraft: $course->draft !== null && $course->liveRevision !== null,
         );
+    }
+
+    /**
+     * Whoever is looked with where nobody is named: the first to whom the item is open, so that one sees what it holds.
+     *
+     * @param  list<VantagePoint>  $usual
+     * @return list<SeenFrom>
+     */
+    private function first(Course $course, Decider $decider, array $usual, ?string $item): array
+    {
+        $all = $this->vantages->stand($course, $decider, $item === null ? array_slice($usual, 0, 1) : $usual);
+        foreach ($all as $seen) {
+            if ($item !== null && $this->views->of($decider, $seen->viewer, $this->clock)->decision($item)?->state === State::Open) {
+                return [$seen];
+            }
+        }
+
+        return array_slice($all, 0, 1);
     }
 
     /**
@@ -85,6 +106,6 @@ final readonly class StandInPageBuilder
             http_build_query(['v' => [(string) $seen->point], 'see' => $look->see->value, ...($look->at === null ? [] : ['at' => gmdate('Y-m-d\TH:i:s\Z', $look->at)])]),
         );
 
-        return [$item === null ? $this->pages->course($course, $view, $seen->viewer->observes === null ? $seen->person?->id : null, $seen->viewer->observes === null ? $seen->person : null) : $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $seen->viewer->observes === null ? $seen->person : null, $seen->person?->id, real: false)), $standIn];
+        return [$item === null ? $this->pages->course($course, $view, $seen->viewer->observes === null ? $seen->person?->id : null, $seen->viewer->observes === null ? $seen->person : null) : $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $seen->viewer->observes === null ? $seen->person : null, $seen->person?->id, real: false, drafted: $look->see === RulesVersion::Draft)), $standIn];
     }
 }

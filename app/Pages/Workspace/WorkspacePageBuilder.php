@@ -8,6 +8,7 @@ use App\Access\OfferPick;
 use App\Access\Plans;
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
+use App\Drafts\DraftedContent;
 use App\Drafts\DraftPast;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Outline\DeleteItems;
@@ -67,7 +68,7 @@ final readonly class WorkspacePageBuilder
             offers: array_map(static fn (DocumentOffer $offer): OfferPick => new OfferPick($offer->key(), $offer->title(), $offer->plan()), $document->readOffers()),
             labels: $mayEdit && $lens === 'rules' ? PeoplesLabels::known(self::LABELS) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
-            changes: $draft === null ? [] : Differences::between($live, $draft)->sentences,
+            changes: $draft === null ? [] : [...Differences::between($live, $draft)->sentences, ...array_map(static fn (DraftedContent $content): Sentence => $content->sentence(), DraftedContent::of($course, $draft))],
             saved: $lens === 'rules' ? [] : self::saved($course, $reader),
             offsets: $lens === 'rules' ? [] : $this->clock->offsets(),
             sightlines: $lens === 'rules' || $lens === 'notices' ? null : $this->sightlines->atOnce(

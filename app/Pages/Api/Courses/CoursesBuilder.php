@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Api\Courses;
 
 use App\Access\Plans;
+use App\Drafts\DraftedContent;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Person;
@@ -61,8 +62,9 @@ final readonly class CoursesBuilder
         $live = $course->liveRevision;
         $named = fn (string $document): CourseDocument => $this->plans->named(CourseDocument::fromJson($document));
         $changes = $draft === null ? [] : Differences::between($live === null ? null : $named($live->document), $named($draft->document))->sentences;
+        $contents = $draft === null ? [] : DraftedContent::of($course, CourseDocument::fromJson($draft->document));
 
-        return new DraftTold($course->key, $draft->version ?? 0, array_map(strval(...), $changes), $draft?->publish_at === null ? null : Instant::format($draft->publish_at->getTimestamp()));
+        return new DraftTold($course->key, $draft->version ?? 0, [...array_map(strval(...), $changes), ...array_map(static fn (DraftedContent $content): string => (string) $content->sentence(), $contents)], $draft?->publish_at === null ? null : Instant::format($draft->publish_at->getTimestamp()));
     }
 
     /**

@@ -153,6 +153,7 @@ export const keepWords = {
   'contents.contents.put_it_in': "Put it in",
   'contents.contents.preview': "Preview",
   'contents.contents.as_it_is_read': "As it is read",
+  'contents.contents.stand_in': "As kept, with the draft, to somebody",
   'contents.contents.drafted': "This is not live yet: it goes live when the draft of the course is published.",
   'contents.contents.when': "When it goes live",
   'contents.contents.at_once': "at once",
@@ -1685,6 +1686,7 @@ export interface KeepParts {
   'contents.contents.put_it_in': never;
   'contents.contents.preview': never;
   'contents.contents.as_it_is_read': never;
+  'contents.contents.stand_in': never;
   'contents.contents.drafted': never;
   'contents.contents.when': never;
   'contents.contents.at_once': never;

@@ -106,7 +106,7 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
         {open.earlier.length > 0 && <Earlier course={course} open={open} mayEdit={mayEdit} />}
         <MediaEditor address={`${address}/media`} media={open.media} mayEdit={mayEdit} />
       </div>
-      <Preview text={data.text} />
+      <Preview text={data.text} of={{ course, item: open.key }} />
     </div>
   );
 }
