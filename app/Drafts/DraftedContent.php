@@ -16,7 +16,7 @@ use App\Words\Sentence;
 final readonly class DraftedContent
 {
     /** What can differ, by the columns of what is written. */
-    private const PARTS = ['text', 'quiz', 'quiz_rules', 'board', 'minutes'];
+    private const PARTS = ['text', 'quiz', 'quiz_rules', 'board', 'minutes', 'cover'];
 
     /**
      * @param  list<string>  $parts  what is new of it

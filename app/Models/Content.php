@@ -17,9 +17,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?array<string, mixed> $quiz_rules tries, wait in minutes, shuffle, bands; null: as often as one likes
  * @property ?string $board what a board is for
  * @property ?int $minutes that it takes, as its author says; null: as reckoned
+ * @property ?array{token: string, x: int, y: int} $cover of a module: a picture, and what of it is kept in view, in per cent
  * @property int $version
  * @property ?int $written_by
- * @property ?array{text: string, quiz: list<array{ask: string, answers: list<string>, right: list<int>}>, quiz_rules: ?array<string, mixed>, board: ?string, minutes: ?int} $drafted goes live with the draft of the course
+ * @property ?array{text: string, quiz: list<array{ask: string, answers: list<string>, right: list<int>}>, quiz_rules: ?array<string, mixed>, board: ?string, minutes: ?int, cover?: ?array{token: string, x: int, y: int}} $drafted goes live with the draft of the course
  * @property int $drafted_version
  * @property ?\Illuminate\Support\Carbon $updated_at
  */
@@ -27,5 +28,5 @@ final class Content extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['quiz' => 'array', 'quiz_rules' => 'array', 'drafted' => 'array'];
+    protected $casts = ['quiz' => 'array', 'quiz_rules' => 'array', 'drafted' => 'array', 'cover' => 'array'];
 }

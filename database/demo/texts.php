@@ -10,6 +10,7 @@ return [
             'b-news' => 'The shed is heated from **seven in the morning**. Please bring your own gloves.',
             'l-welcome' => "A clinker boat is built from the outside in: planks first, frames after. In this course you hang three strakes on a small pram and learn what holds them together.\n\n- Bring a sharp pencil and a sharper plane.\n- Read each lesson before you cut.\n\n> Measure with your eye, then check with the rule.",
             'l-open-day' => 'Walk clockwise. The steam box is hot; the coffee is hotter.',
+            'm-tools' => 'Sharp first. Nothing here needs more than a plane, a chisel and an evening.',
             'l-planes' => "Flatten the sole on glass with wet paper, corner to corner, until the scratches run one way. Set the mouth no wider than the shaving you want.\n\n1. Back off the frog.\n2. Lap the back of the iron.\n3. Close the mouth.",
             'p-iron' => 'Twenty-five degrees for larch, thirty for oak. Dip it before the edge turns blue.',
             'l-timber' => 'Look for slow growth: fifteen rings to the thumb. Sapwood is for kindling.',

@@ -81,6 +81,7 @@ return [
         'focus_x' => 'From the left',
         'focus_y' => 'From the top',
         'as_cut' => 'As it is cut on a card',
+        'as_strip' => 'As it is cut beneath the heading of the module',
         'questions' => 'Often asked',
         'question' => 'Question {number}',
         'answer' => 'Answer {number}',

@@ -122,6 +122,7 @@ return [
         'quiz_rules' => 'how its quiz goes',
         'board' => 'what the board is for',
         'minutes' => 'how long it takes',
+        'cover' => 'its cover',
         'back' => 'What {title} holds is again what it held before',
         'stays' => '{count, plural, one {What {titles} holds was written anew since, and stays.} other {What {titles} hold was written anew since, and stays.}}',
     ],

@@ -32,6 +32,9 @@ final class ContentRequest extends FormRequest
             'text' => ['nullable', 'string', 'max:200000'],
             'board' => ['nullable', Rule::in(BoardPageBuilder::KINDS)],
             'minutes' => ['nullable', 'integer', 'between:1,999'],
+            'cover' => ['nullable', 'string', 'max:40', FaceRequest::picture(...)],
+            'focusX' => ['integer', 'between:0,100'],
+            'focusY' => ['integer', 'between:0,100'],
             'quiz' => ['array', 'max:100'],
             'quiz.*.ask' => ['required', 'string', 'max:1000'],
             'quiz.*.kind' => ['nullable', Rule::enum(QuestionKind::class)],
@@ -110,7 +113,7 @@ final class ContentRequest extends FormRequest
 
     public function written(): Written
     {
-        return new Written($this->string('text')->toString(), $this->quiz(), $this->quizRules(), $this->filled('board') ? $this->string('board')->toString() : null, $this->filled('minutes') ? $this->integer('minutes') : null);
+        return new Written($this->string('text')->toString(), $this->quiz(), $this->quizRules(), $this->filled('board') ? $this->string('board')->toString() : null, $this->filled('minutes') ? $this->integer('minutes') : null, $this->filled('cover') ? ['token' => $this->string('cover')->toString(), 'x' => $this->integer('focusX', 50), 'y' => $this->integer('focusY', 50)] : null);
     }
 
     /** @return list<array{ask: string, kind: string, answers: list<string>, right: list<int>, told: list<string>, within: float}> */

@@ -43,6 +43,25 @@ final readonly class LessonContents
         );
     }
 
+    /**
+     * What is written in those that are open; of all others nothing. One query.
+     *
+     * @param  list<Decision>  $decisions
+     * @return list<Content> in that order
+     */
+    public function ofMany(Course $course, array $decisions, bool $drafted = false): array
+    {
+        $open = array_map(static fn (Decision $decision): string => $decision->item, array_filter($decisions, static fn (Decision $decision): bool => $decision->state === State::Open));
+        $contents = $open === [] ? [] : Content::query()->where('course_id', $course->id)->whereIn('item_key', $open)->get()->keyBy('item_key')->all();
+        foreach ($contents as $content) {
+            if ($drafted && $content->drafted !== null) {
+                $content->fill($content->drafted);
+            }
+        }
+
+        return array_values(array_filter(array_map(static fn (string $key): ?Content => $contents[$key] ?? null, $open)));
+    }
+
     /** @return list<MediumCard> */
     public function cards(OpenContents $contents, string $bearer): array
     {

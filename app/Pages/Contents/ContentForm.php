@@ -17,6 +17,9 @@ final readonly class ContentForm
      * @param  QuizRulesForm  $rules  of the quiz
      * @param  list<ContentMedium>  $media
      * @param  ?int  $minutes  that it takes, as its author says; null: as reckoned
+     * @param  string  $cover  of a module: token of a picture; empty: it has none
+     * @param  int  $focusX  what of it is kept in view, in per cent from the left
+     * @param  int  $focusY  from the top
      * @param  int  $version  0: nothing was written yet
      * @param  bool  $drafted  what stands here goes live with the draft of the course, and is not live yet
      * @param  int  $draftedVersion  how often it was drafted
@@ -33,6 +36,9 @@ final readonly class ContentForm
         #[OA\Property] public QuizRulesForm $rules,
         #[OA\Property(items: new OA\Items(ref: ContentMedium::class))] public array $media,
         #[OA\Property] public ?int $minutes,
+        #[OA\Property] public string $cover,
+        #[OA\Property] public int $focusX,
+        #[OA\Property] public int $focusY,
         #[OA\Property] public int $version,
         #[OA\Property] public bool $drafted,
         #[OA\Property] public int $draftedVersion,

@@ -110,6 +110,7 @@ final readonly class ContentsPageBuilder
         return implode(', ', array_filter([
             $written->board === null || $written->board === 'announcements' ? null : $written->board,
             trim($written->text) === '' ? null : 'text',
+            $written->cover === null ? null : 'cover',
             $count($of('video'), 'video', 'videos'),
             $count($of('audio'), 'recording', 'recordings'),
             $count($of('image'), 'picture', 'pictures'),
@@ -168,6 +169,9 @@ final readonly class ContentsPageBuilder
                 $medium->captions_language ?? 'en',
             ))->all()),
             $written->minutes,
+            $written->cover['token'] ?? '',
+            $written->cover['x'] ?? 50,
+            $written->cover['y'] ?? 50,
             $content->version ?? 0,
             $content?->drafted !== null,
             $content->drafted_version ?? 0,

@@ -9,6 +9,7 @@ use App\Learning\DateRow;
 use App\Learning\PathRow;
 use App\Offers\Sales\OfferCard;
 use App\Pages\Learner\Closed\ClosingWords;
+use App\Pages\Learner\Inside\ModuleIntro;
 use App\Pages\Learner\Outside\CourseFaceTold;
 use App\Pages\Learner\Outside\OfferColumn;
 use OpenApi\Attributes as OA;
@@ -26,6 +27,7 @@ final readonly class CoursePage
      * @param  list<OfferCard>  $offers  others that they may take: upgrades, renewals, bundles
      * @param  ?string  $calendar  the private address that a calendar program can follow; null: none was made, or it is not theirs
      * @param  bool  $canSubscribe  they may have one made
+     * @param  list<ModuleIntro>  $modules  what stands beneath the headings of those that are open, for those inside
      * @param  ?ClosingWords  $closing  where the course is over, or is given no more
      */
     public function __construct(
@@ -39,6 +41,7 @@ final readonly class CoursePage
         #[OA\Property(items: new OA\Items(ref: OfferCard::class))] public array $offers,
         #[OA\Property] public ?string $calendar,
         #[OA\Property] public bool $canSubscribe,
+        #[OA\Property(items: new OA\Items(ref: ModuleIntro::class))] public array $modules,
         #[OA\Property] public ?ClosingWords $closing,
         #[OA\Property] public ?RelatedCard $related,
     ) {

@@ -28,6 +28,7 @@ use App\Offers\Takers;
 use App\Pages\Learner\Closed\ClosingWordsBuilder;
 use App\Pages\Learner\Closed\NoticePage;
 use App\Pages\Learner\Closed\NoticePartsBuilder;
+use App\Pages\Learner\Inside\ModuleIntrosBuilder;
 use App\Pages\Learner\Outside\CourseFaceBuilder;
 use App\Pages\Learner\Outside\OfferColumnsBuilder;
 use App\Words\Glyph;
@@ -42,7 +43,7 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class CoursePageBuilder
 {
-    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts, private RelatedBuilder $related, private CourseFaceBuilder $faces, private OfferColumnsBuilder $columns)
+    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts, private RelatedBuilder $related, private CourseFaceBuilder $faces, private OfferColumnsBuilder $columns, private ModuleIntrosBuilder $modules)
     {
     }
 
@@ -51,8 +52,9 @@ final readonly class CoursePageBuilder
      *
      * @param  ?int  $learner  whose looks tell where they were last
      * @param  ?Person  $buyer  who would take an offer
+     * @param  bool  $drafted  what modules say as it is to be once the draft of the course is published
      */
-    public function course(Course $course, LearnerView $view, ?int $learner, ?Person $buyer): ?CoursePage
+    public function course(Course $course, LearnerView $view, ?int $learner, ?Person $buyer, bool $drafted = false): ?CoursePage
     {
         if (! $view->isVisible()) {
             return null;
@@ -74,6 +76,7 @@ final readonly class CoursePageBuilder
             $buys ? $this->offers($course, $view, $buyer) : [],
             $own && $buyer->calendar_token !== null ? SchoolAddress::of('calendar', $buyer->calendar_token) : null,
             $own,
+            $inside ? $this->modules->of($course, $view, $drafted) : [],
             $this->closing->of($course, $view->answer),
             $this->related->at($course, $view, '', $buyer),
         );

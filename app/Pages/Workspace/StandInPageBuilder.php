@@ -106,6 +106,6 @@ final readonly class StandInPageBuilder
             http_build_query(['v' => [(string) $seen->point], 'see' => $look->see->value, ...($look->at === null ? [] : ['at' => gmdate('Y-m-d\TH:i:s\Z', $look->at)])]),
         );
 
-        return [$item === null ? $this->pages->course($course, $view, $seen->viewer->observes === null ? $seen->person?->id : null, $seen->viewer->observes === null ? $seen->person : null) : $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $seen->viewer->observes === null ? $seen->person : null, $seen->person?->id, real: false, drafted: $look->see === RulesVersion::Draft)), $standIn];
+        return [$item === null ? $this->pages->course($course, $view, $seen->viewer->observes === null ? $seen->person?->id : null, $seen->viewer->observes === null ? $seen->person : null, drafted: $look->see === RulesVersion::Draft) : $this->pages->item($course, $view, $item, new Reading($bearer, $seen->viewer->signedIn ? null : '', $seen->viewer->observes === null ? $seen->person : null, $seen->person?->id, real: false, drafted: $look->see === RulesVersion::Draft)), $standIn];
     }
 }

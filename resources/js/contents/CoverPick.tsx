@@ -1,4 +1,5 @@
 import { Slider } from '@mantine/core';
+import { clsx } from 'clsx';
 import type { MouseEvent } from 'react';
 
 import type { ShownPicture } from '../lib/generated/types';
@@ -27,11 +28,13 @@ interface Props {
   label: string;
   error: string | undefined;
   disabled: boolean;
+  /** It stands beneath a heading, as a strip; else on a card. */
+  strip?: boolean;
   onCut: (cut: Cut) => void;
 }
 
 /** A picture, and what of it is kept in view where it is cut to a frame. */
-export function CoverPick({ cut, label, error, disabled, onCut }: Props) {
+export function CoverPick({ cut, label, error, disabled, strip = false, onCut }: Props) {
   const { last: pictures } = useAsked<ShownPicture[]>(cut.token === '' ? null : to('keep.pictures'), undefined, 0);
   const picture = pictures?.find((one) => one.token === cut.token);
   const point = (event: MouseEvent<HTMLImageElement>) => {
@@ -65,8 +68,8 @@ export function CoverPick({ cut, label, error, disabled, onCut }: Props) {
               <Slider thumbLabel={say('contents.face.focus_y')} value={cut.y} onChange={(y) => onCut({ ...cut, y })} />
             </label>
           </div>
-          <p>{say('contents.face.as_cut')}</p>
-          <img className={css.ascut} src={picture.address} srcSet={picture.sources} sizes="320px" alt="" style={{ objectPosition: `${cut.x}% ${cut.y}%` }} />
+          <p>{say(strip ? 'contents.face.as_strip' : 'contents.face.as_cut')}</p>
+          <img className={clsx(css.ascut, strip && css.strip)} src={picture.address} srcSet={picture.sources} sizes="320px" alt="" style={{ objectPosition: `${cut.x}% ${cut.y}%` }} />
         </>
       )}
     </div>

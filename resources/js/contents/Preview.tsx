@@ -9,7 +9,7 @@ import css from './contents.module.css';
 import ui from '../ui/ui.module.css';
 
 /** The text as it is read, while one types. */
-export function Preview({ text, of }: { text: string; of?: { course: string; item: string } }) {
+export function Preview({ text, of }: { text: string; of?: { course: string; item: string } | undefined }) {
   const html = useAsked<{ html: string }>(to('keep.contents.preview'), { text }, 250).last?.html ?? '';
   return (
     <section className={ui['notice-preview']} aria-label={say('contents.contents.preview')}>

@@ -55,7 +55,7 @@ export function Inside({ page }: { page: CoursePage }) {
       </aside>
       <div>
         {closing !== null && <Closing course={course} face={face} closing={closing} />}
-        <Path course={course} />
+        <Path course={course} modules={page.modules} />
         {face.about !== '' && (
           <details className={css.fold}>
             <summary>{say('course.about')}</summary>

@@ -3,35 +3,45 @@ import { clsx } from 'clsx';
 
 import { Arch } from '../ui/Arch';
 import { useLearnerAddress } from '../lib/page';
-import type { CourseFrame, PathRow } from '../lib/generated/types';
+import type { CourseFrame, ModuleIntro, PathRow } from '../lib/generated/types';
 import { say } from '../lib/say';
 import { Words } from '../ui/Words';
+import { Cover } from '../front/Cover';
+import { Prose } from './Prose';
 import css from './learn.module.css';
 
 /** Modules and lessons of a course as its learner meets them, boards left out. */
-export function Path({ course }: { course: CourseFrame }) {
+export function Path({ course, modules }: { course: CourseFrame; modules: ModuleIntro[] }) {
   return (
     <ol className={css.path}>
       {course.path
         .filter((row) => row.kind !== 'board')
         .map((row) => (
           <li key={row.key} className={css[row.kind]} id={row.key} style={{ marginLeft: Math.max(0, row.depth - 1) * 30 }}>
-            {row.kind === 'module' ? <ModuleLine row={row} /> : <LessonLine course={course.key} row={row} />}
+            {row.kind === 'module' ? <ModuleLine row={row} intro={modules.find(({ key }) => key === row.key)} /> : <LessonLine course={course.key} row={row} />}
           </li>
         ))}
     </ol>
   );
 }
 
-function ModuleLine({ row }: { row: PathRow }) {
+function ModuleLine({ row, intro }: { row: PathRow; intro: ModuleIntro | undefined }) {
   return (
-    <h2>
-      {row.title}
-      {row.optional && <span className={css.opt}>{say('optional')}</span>}
-      <span className={clsx(row.later && css.later)}>
-        <Words segments={row.status.segments} />
-      </span>
-    </h2>
+    <>
+      <h2>
+        {row.title}
+        {row.optional && <span className={css.opt}>{say('optional')}</span>}
+        <span className={clsx(row.later && css.later)}>
+          <Words segments={row.status.segments} />
+        </span>
+      </h2>
+      {intro !== undefined && intro.cover !== null && <Cover cover={intro.cover} className={css.modulecover} sizes="(max-width: 860px) 100vw, 720px" />}
+      {intro !== undefined && intro.html !== '' && (
+        <div className={css.moduletext}>
+          <Prose html={intro.html} />
+        </div>
+      )}
+    </>
   );
 }
 

@@ -118,6 +118,7 @@ export const keepWords = {
   'contents.face.focus_x': "From the left",
   'contents.face.focus_y': "From the top",
   'contents.face.as_cut': "As it is cut on a card",
+  'contents.face.as_strip': "As it is cut beneath the heading of the module",
   'contents.face.questions': "Often asked",
   'contents.face.question': "Question {number}",
   'contents.face.answer': "Answer {number}",
@@ -1651,6 +1652,7 @@ export interface KeepParts {
   'contents.face.focus_x': never;
   'contents.face.focus_y': never;
   'contents.face.as_cut': never;
+  'contents.face.as_strip': never;
   'contents.face.questions': never;
   'contents.face.question': 'number';
   'contents.face.answer': 'number';

@@ -198,6 +198,9 @@ export interface ContentForm {
   rules: QuizRulesForm;
   media: ContentMedium[];
   minutes: number | null;
+  cover: string;
+  focusX: number;
+  focusY: number;
   version: number;
   drafted: boolean;
   draftedVersion: number;
@@ -310,6 +313,7 @@ export interface CoursePage {
   offers: OfferCard[];
   calendar: string | null;
   canSubscribe: boolean;
+  modules: ModuleIntro[];
   closing: ClosingWords | null;
   related: RelatedCard | null;
 }
@@ -741,6 +745,12 @@ export interface MediumCard {
   captions: string | null;
   language: string | null;
   spoken: Cue[];
+}
+
+export interface ModuleIntro {
+  key: string;
+  html: string;
+  cover: ShownCover | null;
 }
 
 export interface ModuleReach {

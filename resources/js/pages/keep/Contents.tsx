@@ -5,6 +5,7 @@ import { clsx } from 'clsx';
 import type { ContentForm, ContentRow, ContentsPage } from '../../lib/generated/types';
 import { KeepShell } from '../../ui/KeepShell';
 import { FaceEditor } from '../../contents/FaceEditor';
+import { CoverPick } from '../../contents/CoverPick';
 import { MediaEditor } from '../../contents/MediaEditor';
 import { Preview } from '../../contents/Preview';
 import { RelatedEditor } from '../../contents/RelatedEditor';
@@ -72,7 +73,7 @@ const BOARDS = [
 
 function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm; mayEdit: boolean }) {
   const address = to('keep.contents.save', { course, item: open.key });
-  const form = useForm({ version: open.version, drafted: open.draftedVersion, later: open.drafted, text: open.text, board: open.board, minutes: open.minutes as number | null, quiz: open.quiz, rules: open.rules });
+  const form = useForm({ version: open.version, drafted: open.draftedVersion, later: open.drafted, text: open.text, board: open.board, minutes: open.minutes as number | null, quiz: open.quiz, rules: open.rules, cover: open.cover, focusX: open.focusX, focusY: open.focusY });
   const { data, setData } = form;
   const errors = form.errors as Record<string, string | undefined>;
   return (
@@ -97,6 +98,7 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
             </Radio.Group>
           )}
           <Textarea label={say('contents.contents.text')} description={say('contents.contents.markdown')} autosize minRows={6} maxRows={24} disabled={!mayEdit} value={data.text} error={errors.text} onChange={(event) => setData('text', event.currentTarget.value)} />
+          {open.kind === 'module' && <CoverPick strip cut={{ token: data.cover, x: data.focusX, y: data.focusY }} label={say('contents.face.pick')} error={errors.cover} disabled={!mayEdit} onCut={(cut) => setData((now) => ({ ...now, cover: cut.token, focusX: cut.x, focusY: cut.y }))} />}
           {(open.kind === 'lesson' || open.kind === 'part') && (
             <NumberInput label={say('contents.contents.minutes')} description={say('contents.contents.minutes_told')} min={1} max={999} allowDecimal={false} disabled={!mayEdit} value={data.minutes ?? ''} error={errors.minutes} onChange={(minutes) => setData('minutes', minutes === '' ? null : Number(minutes))} />
           )}
@@ -104,9 +106,9 @@ function ItemForm({ course, open, mayEdit }: { course: string; open: ContentForm
           {mayEdit && <Keeping form={form} open={open} address={address} />}
         </form>
         {open.earlier.length > 0 && <Earlier course={course} open={open} mayEdit={mayEdit} />}
-        <MediaEditor address={`${address}/media`} media={open.media} mayEdit={mayEdit} />
+        {open.kind !== 'module' && <MediaEditor address={`${address}/media`} media={open.media} mayEdit={mayEdit} />}
       </div>
-      <Preview text={data.text} of={{ course, item: open.key }} />
+      <Preview text={data.text} of={open.kind === 'module' ? undefined : { course, item: open.key }} />
     </div>
   );
 }

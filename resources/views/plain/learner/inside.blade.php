@@ -19,6 +19,9 @@
                 <li id="{{ $row['key'] }}" class="_{{ $row['kind'] }}_learn" style="margin-left: {{ max(0, $row['depth'] - 1) * 30 }}px">
                     @if ($row['kind'] === 'module')
                         <h2>{{ $row['title'] }}<span><x-plain.words :sentence="$row['status']" /></span></h2>
+                        @php($intro = array_column($p['modules'], null, 'key')[$row['key']] ?? null)
+                        @if (($intro['cover'] ?? null) !== null) <x-plain.cover :cover="$intro['cover']" class="_modulecover_learn" sizes="(max-width: 860px) 100vw, 720px" /> @endif
+                        @if (($intro['html'] ?? '') !== '') <div class="_moduletext_learn"><x-plain.prose :html="$intro['html']" /></div> @endif
                     @else
                         <div class="_les_learn {{ $row['open'] ? '' : '_shut_learn' }}"><x-plain.arch :glyph="$row['glyph']" :look="$row['look']" /><a class="_name_learn" href="{{ route('lesson', [$course['key'], $row['key']], false) }}">{{ $row['title'] }}</a><span class="_st_learn"><x-plain.words :sentence="$row['status']" /></span></div>
                     @endif
