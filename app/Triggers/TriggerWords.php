@@ -58,7 +58,9 @@ final class TriggerWords
             'days' => self::set(Say::text('triggers.days', ['days' => $when->days ?? 0]), 'when.days'),
             'from' => self::set((string) ($when->from ?? 0), 'when.from'),
             'to' => self::set((string) ($when->to ?? 101), 'when.to'),
+            'name' => self::set((string) $when->band, 'when.band'),
             'band' => match (true) {
+                $when->band !== null => 'named',
                 ($when->to ?? 101) > 100 => 'from',
                 ($when->from ?? 0) === 0 => 'below',
                 default => 'between',

@@ -37,6 +37,13 @@ return [
         'get_it' => 'get it {until}',
         'get_it_carried_on' => 'get it {until}, its pacing carried on',
     ],
+    'give_try' => [
+        'told' => 'Give one more try at {title}',
+        'get_one' => 'get one more try, at once',
+        'can' => 'can try it already',
+        'not_tried' => 'have not tried it yet',
+        'no_quiz' => 'There is no quiz in that row.',
+    ],
     'grant_item' => [
         'hand_title_out' => 'Hand {title} out',
         'get_for_good' => 'get it for good',

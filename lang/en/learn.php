@@ -83,7 +83,7 @@ return [
         'by_no_quiz' => 'This lesson is finished by a quiz, which is not there yet.',
         'by_video' => 'This lesson is finished by watching its video.',
         'by_no_video' => 'This lesson is finished by watching a video, which is not there yet.',
-        'needs_scripts' => 'How far you have watched, and how a quiz went, is counted by scripts, which this browser does not run.',
+        'needs_scripts' => 'How far you have watched is counted by scripts, which this browser does not run.',
         'onward' => 'Lessons before and after',
         'next_is' => 'Next: {item}',
         'after_is' => 'After this: {item}',

@@ -26,6 +26,7 @@ return [
         'taken_up' => '{offer} taken up again{to}',
         'withdrawn' => '{offer} withdrawn',
         'withdrawn_again' => '{offer} withdrawn; {offers} in force again',
+        'try_given' => 'one more try at {title}',
         'handed_out' => '{item} handed out{to}',
         'joined_list' => 'came on the mailing list as {label}',
         'got_label' => 'Got the label {label}{to}',

@@ -76,6 +76,7 @@ return [
         'not_confirmed' => '{address} (not confirmed)',
     ],
     'person_page_builder' => [
+        'tried' => '{tries, plural, one {# try} other {# tries}}{of, plural, =-1 {} other { of #}}, {best, number} % at best, last {when}',
         'what_was_finished_by' => 'what was finished by it was dealt with {when}',
         'what_was_finished_erased' => 'what was finished is erased {when}, unless another pass keeps it',
         'the_program' => 'the program',

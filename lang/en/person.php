@@ -48,6 +48,8 @@ return [
         'counts_from' => 'its days count from {date}',
         'do' => 'Do… {what}',
         'progress_heading' => 'Progress',
+        'quizzes' => 'Quizzes',
+        'one_more_try' => 'One more try',
     ],
     'asks' => [
         'write_to_them' => 'Write to them',

@@ -137,6 +137,7 @@ return [
         'at_most_2_000' => 'At most 2,000 characters.',
     ],
     'trigger_request' => [
+        'band' => 'That quiz has no result of this name.',
         'needs_name' => 'A trigger needs a name.',
         'name_taken' => 'There is a trigger of this name already.',
         'needs_step' => 'A trigger does something: please add a step.',

@@ -148,6 +148,8 @@ return [
     'from' => 'From %',
     'to' => 'Below %',
     'to_told' => 'empty: to all of it',
+    'band' => 'Result',
+    'band_any' => 'by per cent',
     'only' => 'Only for who',
     'has_label' => 'has the label',
     'not_label' => 'does not have the label',

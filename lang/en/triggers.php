@@ -24,7 +24,7 @@ return [
         'pass-ends' => 'a pass of {offer} ends',
         'finished' => '{item} is finished',
         'course-finished' => 'all of {course} is finished',
-        'quiz-scored' => 'the quiz of {item} comes to {band, select, from {{from} % or more} below {less than {to} %} other {{from} % to {to} %}}',
+        'quiz-scored' => 'the quiz of {item} comes to {band, select, named {{name}} from {{from} % or more} below {less than {to} %} other {{from} % to {to} %}}',
         'label-given' => 'the label {label} is given',
         'label-taken' => 'the label {label} is taken',
         'outside-event' => '{system} tells of {type}',

@@ -83,7 +83,7 @@ return [
         'by_no_quiz' => 'Denne leksjonen fullføres med en prøve, som ikke er der ennå.',
         'by_video' => 'Denne leksjonen fullføres ved å se filmen.',
         'by_no_video' => 'Denne leksjonen fullføres ved å se en film, som ikke er der ennå.',
-        'needs_scripts' => 'Hvor langt du har sett, og hvordan en prøve gikk, telles av skript, og dem kjører ikke denne nettleseren.',
+        'needs_scripts' => 'Hvor langt du har sett, telles av skript, og dem kjører ikke denne nettleseren.',
         'onward' => 'Leksjonene før og etter',
         'next_is' => 'Neste: {item}',
         'after_is' => 'Etter denne: {item}',

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Front;
 
+use App\Models\Content;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Models\QuizTry;
 use DOMDocument;
 use DOMElement;
 use DOMXPath;
@@ -115,6 +117,25 @@ final class PlainTest extends TestCase
         $this->post($href, [...$fields, 'name' => 'Alva', 'email' => 'alva@elsewhere.test'])->assertRedirect('/courses/clinker');
         self::assertSame(1, Pass::query()->where('person_id', Person::query()->where('claimed_email', 'alva@elsewhere.test')->sole()->id)->count());
         self::assertStringContainsString('You hold Tools only now.', self::text($this->page('/courses/clinker'), "//div[@role='status']"));
+    }
+
+    public function test_a_quiz_is_answered_without_scripts_in_whatever_order_it_is_asked(): void
+    {
+        $ask = static fn (string $ask, array $right, string $told): array => ['ask' => $ask, 'kind' => 'choice', 'answers' => ['Larch', 'Oak', 'Ash'], 'right' => $right, 'told' => ['', '', $told]];
+        $quiz = [$ask('First?', [0], 'Ash splits.'), $ask('Second?', [1, 2], ''), ['ask' => 'How many?', 'kind' => 'number', 'answers' => ['12'], 'right' => [], 'told' => [], 'within' => 0], $ask('Fourth?', [1], 'Not ash.')];
+        Content::query()->where('item_key', 'l-timber')->update(['quiz' => json_encode($quiz), 'quiz_rules' => json_encode(['shuffle' => true, 'tries' => 3]), 'version' => 5]);
+        $this->actingAs($this->person('eira'))->post('/courses/clinker/l-planes/finished');
+        $page = $this->page('/courses/clinker/l-timber');
+        self::assertStringContainsString('3 tries are left.', self::text($page, "//section[contains(@class, '_quiz_')]"));
+        self::assertSame([], array_diff(['answers[0][]', 'answers[1][]', 'answers[2][]', 'answers[3][]'], array_keys($this->form($page, '/courses/clinker/l-timber/quiz'))));
+        // As a browser sends them: as they stand on the page, digits as words, and the last one not answered.
+        $this->post('/courses/clinker/l-timber/quiz', ['version' => '5', 'answers' => [2 => ['12'], 1 => ['1', '2'], 0 => ['2']]])->assertRedirect();
+        self::assertSame(0.5, QuizTry::query()->sole()->score);
+        $quiz = self::text($this->page('/courses/clinker/l-timber'), "//section[contains(@class, '_quiz_')]");
+        foreach (['50 % right.', '2 tries are left.', 'Not right the last time. Ash splits.'] as $told) {
+            self::assertStringContainsString($told, $quiz);
+        }
+        self::assertStringNotContainsString('Not ash.', $quiz);
     }
 
     public function test_a_lesson_is_finished_and_one_signs_out_without_scripts(): void

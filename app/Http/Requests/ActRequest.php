@@ -43,7 +43,7 @@ final class ActRequest extends FormRequest
             'anew' => ['boolean'],
             'stops' => ['boolean'],
             'course' => ['nullable', 'string'],
-            'item' => [$do === 'grant' || ($do === 'take-back' && ! $this->filled('grant')) ? 'required' : 'nullable', 'string'],
+            'item' => [in_array($do, ['grant', 'try'], true) || ($do === 'take-back' && ! $this->filled('grant')) ? 'required' : 'nullable', 'string'],
             'label' => [in_array($do, ['label', 'unlabel'], true) ? 'required' : 'nullable', 'string', 'max:60', 'regex:/^[^,]+$/u'],
             'observer' => [in_array($do, ['observe', 'unobserve'], true) ? 'required' : 'nullable', 'integer'],
             'subject' => [$do === 'write' ? 'required' : 'nullable', 'string', 'max:200'],

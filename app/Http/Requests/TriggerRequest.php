@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Access\CourseShelf;
+use App\Learning\Quizzes\QuizRules;
+use App\Models\Content;
 use App\Models\Form;
 use App\Models\Offer;
 use App\Models\OutsideSystem;
@@ -47,6 +49,7 @@ final class TriggerRequest extends FormRequest
             'when.form' => ['nullable', 'integer'],
             'when.system' => ['nullable', 'integer'],
             'when.type' => ['nullable', 'string', 'max:200'],
+            'when.band' => ['nullable', 'string', 'max:60'],
             'when.from' => ['nullable', 'integer', 'between:0,100'],
             'when.to' => ['nullable', 'integer', 'between:1,101'],
             'only.row' => ['nullable', 'string', Rule::in(Only::ROWS)],
@@ -78,7 +81,7 @@ final class TriggerRequest extends FormRequest
             if ($validator->errors()->isNotEmpty()) {
                 return;
             }
-            foreach ($this->lacking(EventKind::from($this->string('when.event')->toString())->takes(), 'when', optional: ['offer', 'from', 'to']) as $field => $message) {
+            foreach ($this->lacking(EventKind::from($this->string('when.event')->toString())->takes(), 'when', optional: ['offer', 'band', 'from', 'to']) as $field => $message) {
                 $validator->errors()->add($field, $message);
             }
             foreach (array_keys((array) $this->input('steps')) as $index) {
@@ -117,7 +120,7 @@ final class TriggerRequest extends FormRequest
         $takes = EventKind::from($this->string('when.event')->toString())->takes();
         $has = fn (string $field): ?string => in_array($field, $takes, true) ? $this->text("when.{$field}") : null;
         $counts = fn (string $field): ?int => in_array($field, $takes, true) && $this->filled("when.{$field}") ? $this->integer("when.{$field}") : null;
-        $when = new When($this->string('when.event')->toString(), $has('offer'), $has('course'), $has('item'), $has('label'), $counts('days'), $counts('from'), $counts('to'), $counts('form'), $counts('system'), $has('type'));
+        $when = new When($this->string('when.event')->toString(), $has('offer'), $has('course'), $has('item'), $has('label'), $counts('days'), $counts('from'), $counts('to'), $counts('form'), $counts('system'), $has('type'), $has('band'));
         $steps = array_map($this->step(...), array_keys(array_values((array) $this->input('steps'))));
 
         return new TriggerSpec($when, $only, $steps === [] ? throw new \LogicException('A trigger does something.') : $steps);
@@ -154,6 +157,7 @@ final class TriggerRequest extends FormRequest
                 $field === 'form' => Form::query()->whereKey($value)->exists(),
                 $field === 'outside' || $field === 'system' => OutsideSystem::query()->whereKey($value)->exists(),
                 $field === 'course' => app(CourseShelf::class)->byKey((string) $value) !== null,
+                $field === 'band' => $this->isBand((string) $value),
                 $field === 'item' => $this->isRow($this->text("{$at}.course"), (string) $value),
                 default => true,
             };
@@ -168,6 +172,15 @@ final class TriggerRequest extends FormRequest
     private static function isOffer(mixed $key): bool
     {
         return is_string($key) && Offer::query()->where('key', $key)->exists();
+    }
+
+    /** Of the quiz that is meant, as it is now. */
+    private function isBand(string $name): bool
+    {
+        $course = $this->text('when.course') === null ? null : app(CourseShelf::class)->byKey((string) $this->text('when.course'));
+        $content = $course === null ? null : Content::query()->where('course_id', $course->id)->where('item_key', $this->text('when.item'))->first();
+
+        return QuizRules::of($content?->quiz_rules)->reach($name) !== null;
     }
 
     private function isRow(?string $course, string $item): bool

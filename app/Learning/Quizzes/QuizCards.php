@@ -7,7 +7,6 @@ namespace App\Learning\Quizzes;
 use App\Access\SchoolClock;
 use App\Models\Content;
 use App\Models\QuizTry;
-use Illuminate\Support\Collection;
 
 /** What somebody is shown of a quiz: what is right is never among it. */
 final readonly class QuizCards
@@ -25,10 +24,10 @@ final readonly class QuizCards
     {
         $questions = Quiz::of($content);
         $rules = QuizRules::of($content->quiz_rules);
-        /** @var Collection<int, QuizTry> $tries */
-        $tries = $learner === null ? new Collection : QuizTry::query()->where('person_id', $learner)->where('course_id', $content->course_id)->where('item_key', $content->item_key)->orderBy('id')->get();
+        $tried = Tried::by($learner, $content->course_id, $content->item_key, $rules);
+        $tries = $tried->tries;
         $last = $tries->last();
-        $next = $rules->nextTry($tries->count(), $last?->tried_at->getTimestamp());
+        $next = $tried->next();
         $now = $this->clock->now();
         $waits = $may && $next !== null && $next > $now;
         $percent = $last === null ? null : Quiz::percent($last->score);
@@ -41,7 +40,7 @@ final readonly class QuizCards
             $percent,
             $band['name'] ?? '',
             $band['words'] ?? '',
-            $rules->tries === null ? null : max(0, $rules->tries - $tries->count()),
+            $tried->left(),
             $waits ? $this->clock->words($next) : null,
             $waits ? $next - $now : null,
             $may && $next !== null && ! $waits,

@@ -42,10 +42,39 @@ final readonly class QuizRules
      *
      * @param  int  $tried  so often it was
      * @param  ?int  $last  when; null: never
+     * @param  int  $more  tries that somebody was given beside these
+     * @param  bool  $atOnce  whether the next one is such a try: it is not waited for
      */
-    public function nextTry(int $tried, ?int $last): ?int
+    public function nextTry(int $tried, ?int $last, int $more = 0, bool $atOnce = false): ?int
     {
-        return $this->tries !== null && $tried >= $this->tries ? null : ($last ?? 0) + ($last === null ? 0 : $this->wait * 60);
+        return match (true) {
+            $this->tries !== null && $tried >= $this->tries + $more => null,
+            $last === null => 0,
+            $atOnce => $last,
+            default => $last + $this->wait * 60,
+        };
+    }
+
+    /** Whether anybody could want another try: as often as one likes and at once needs none. */
+    public function limits(): bool
+    {
+        return $this->tries !== null || $this->wait > 0;
+    }
+
+    /**
+     * What comes to a band, by its name.
+     *
+     * @return ?array{int, int} from how many per cent, below how many (101: all of it); null: there is none of that name
+     */
+    public function reach(string $name): ?array
+    {
+        foreach ($this->bands as $place => $band) {
+            if ($band['name'] === $name) {
+                return [$band['from'], $this->bands[$place + 1]['from'] ?? 101];
+            }
+        }
+
+        return null;
     }
 
     /**

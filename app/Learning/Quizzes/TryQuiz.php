@@ -32,8 +32,7 @@ final readonly class TryQuiz
         return DB::transaction(function () use ($person, $course, $content, $answers, $score, $needed): QuizTry {
             $now = $this->clock->now();
             // Counted here, so that of two at the same moment the second one counts the first.
-            $tried = QuizTry::query()->where('person_id', $person->id)->where('course_id', $course->id)->where('item_key', $content->item_key)->orderBy('id')->get();
-            $next = QuizRules::of($content->quiz_rules)->nextTry($tried->count(), $tried->last()?->tried_at->getTimestamp());
+            $next = Tried::by($person->id, $course->id, $content->item_key, QuizRules::of($content->quiz_rules))->next();
             if ($next === null || $next > $now->getTimestamp()) {
                 throw new NoMoreTries($next);
             }

@@ -22,6 +22,7 @@ final readonly class PersonPage
      * @param  list<FoundPerson>  $observers  who look in on them
      * @param  list<FoundPerson>  $observes  on whom they look in
      * @param  list<CourseProgress>  $progress
+     * @param  list<TriedQuiz>  $quizzes  the last tried first
      * @param  list<HistoryLine>  $history  the latest first
      * @param  list<CoursePick>  $courses
      * @param  list<OfferPick>  $offers
@@ -39,6 +40,7 @@ final readonly class PersonPage
         #[OA\Property(items: new OA\Items(ref: FoundPerson::class))] public array $observers,
         #[OA\Property(items: new OA\Items(ref: FoundPerson::class))] public array $observes,
         #[OA\Property(items: new OA\Items(ref: CourseProgress::class))] public array $progress,
+        #[OA\Property(items: new OA\Items(ref: TriedQuiz::class))] public array $quizzes,
         #[OA\Property(items: new OA\Items(ref: HistoryLine::class))] public array $history,
         #[OA\Property(items: new OA\Items(ref: CoursePick::class))] public array $courses,
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,

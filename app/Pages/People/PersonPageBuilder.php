@@ -10,14 +10,19 @@ use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Access\Viewers;
 use App\Learning\CourseSummaries;
+use App\Learning\Quizzes\Quiz;
+use App\Learning\Quizzes\QuizRules;
+use App\Learning\Quizzes\Tried;
 use App\Learning\Watching\UnderWay;
 use App\Models\Activity;
 use App\Models\Completion;
+use App\Models\Content;
 use App\Models\Grant;
 use App\Models\ObserverTie;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Models\QuizTry;
 use App\Pages\Shared\LetterChoiceRow;
 use App\People\HeldLabel;
 use App\People\PassWords;
@@ -61,6 +66,7 @@ final readonly class PersonPageBuilder
             observers: array_values(ObserverTie::query()->with('observer')->where('learner_id', $person->id)->get()->map(static fn (ObserverTie $tie): FoundPerson => self::found($tie->observer))->all()),
             observes: array_values(ObserverTie::query()->with('learner')->where('observer_id', $person->id)->get()->map(static fn (ObserverTie $tie): FoundPerson => self::found($tie->learner))->all()),
             progress: $this->progress($person, $courses),
+            quizzes: $this->quizzes($person),
             history: $this->history($person),
             courses: $this->shelf->picks(withRows: true, first: $courses),
             offers: $this->shelf->offers(),
@@ -144,6 +150,24 @@ final readonly class PersonPageBuilder
         }
 
         return $progress;
+    }
+
+    /** @return list<TriedQuiz> the last tried first */
+    private function quizzes(Person $person): array
+    {
+        $asked = Content::query()->whereIn('item_key', QuizTry::query()->where('person_id', $person->id)->select('item_key'))->get()->keyBy(static fn (Content $content): string => "{$content->course_id} {$content->item_key}");
+        $rows = [];
+        foreach (Tried::all($person->id, static fn (int $course, string $item): QuizRules => QuizRules::of($asked->get("{$course} {$item}")?->quiz_rules)) as $tried) {
+            $last = $tried->tries->last() ?? throw new \LogicException('Who has tried has tried once.');
+            $next = $tried->next();
+            $rows[] = new TriedQuiz(
+                $this->courseKey($last->course_id), $last->item_key, $this->shelf->itemTitle($last->course_id, $last->item_key),
+                Say::text('pages.person_page_builder.tried', ['tries' => $tried->tries->count(), 'of' => $tried->allowed() ?? -1, 'best' => Quiz::percent($tried->best()), 'when' => $this->clock->words($last->tried_at->getTimestamp())]),
+                ($asked->get("{$last->course_id} {$last->item_key}")->quiz ?? []) !== [] && ($next === null || $next > $this->clock->now()), $tried->more,
+            );
+        }
+
+        return $rows;
     }
 
     /** @return list<HistoryLine> */

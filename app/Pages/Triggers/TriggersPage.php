@@ -19,6 +19,7 @@ final readonly class TriggersPage
      * @param  list<OfferPick>  $offers
      * @param  list<NumberPick>  $forms
      * @param  list<NumberPick>  $outsides  systems of others
+     * @param  list<QuizBands>  $bands  of quizzes whose results have names
      * @param  list<string>  $labels  known ones; any other can be typed
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class TriggersPage
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
         #[OA\Property(items: new OA\Items(ref: NumberPick::class))] public array $forms,
         #[OA\Property(items: new OA\Items(ref: NumberPick::class))] public array $outsides,
+        #[OA\Property(items: new OA\Items(ref: QuizBands::class))] public array $bands,
         #[OA\Property] public bool $mayEdit,
     ) {
     }

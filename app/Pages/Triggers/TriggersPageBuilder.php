@@ -6,6 +6,8 @@ namespace App\Pages\Triggers;
 
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Learning\Quizzes\QuizRules;
+use App\Models\Content;
 use App\Models\Form;
 use App\Models\OutsideSystem;
 use App\Models\Person;
@@ -49,7 +51,22 @@ final readonly class TriggersPageBuilder
         }
 
         return new TriggersPage($rows, $open === null ? null : $this->form($open), $this->shelf->picks(withRows: true), $this->shelf->offers(), PeoplesLabels::known(self::LABELS), array_values(Form::query()->orderBy('name')->get(['id', 'name'])->map(static fn (Form $form): NumberPick => new NumberPick($form->id, $form->name))->all()),
-            array_values(OutsideSystem::query()->orderBy('name')->get(['id', 'name'])->map(static fn (OutsideSystem $one): NumberPick => new NumberPick($one->id, $one->name))->all()), $mayEdit);
+            array_values(OutsideSystem::query()->orderBy('name')->get(['id', 'name'])->map(static fn (OutsideSystem $one): NumberPick => new NumberPick($one->id, $one->name))->all()), $this->bands(), $mayEdit);
+    }
+
+    /** @return list<QuizBands> */
+    private function bands(): array
+    {
+        $bands = [];
+        foreach (Content::query()->whereNotNull('quiz_rules')->orderBy('id')->get(['id', 'course_id', 'item_key', 'quiz_rules']) as $content) {
+            $names = array_column(QuizRules::of($content->quiz_rules)->bands, 'name');
+            $course = $this->shelf->all()[$content->course_id][0] ?? null;
+            if ($names !== [] && $course !== null) {
+                $bands[] = new QuizBands($course->key, $content->item_key, $names);
+            }
+        }
+
+        return $bands;
     }
 
     private function form(Trigger $trigger): TriggerForm

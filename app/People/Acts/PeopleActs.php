@@ -7,6 +7,8 @@ namespace App\People\Acts;
 use App\Access\CourseShelf;
 use App\Access\NewPasses;
 use App\Access\SchoolClock;
+use App\Learning\Quizzes\QuizRules;
+use App\Models\Content;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Person;
@@ -20,7 +22,7 @@ use SilentKeep\Core\Time\InvalidTime;
 /** Makes acts of what a form says. */
 final readonly class PeopleActs
 {
-    public const KINDS = ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
+    public const KINDS = ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'try', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
 
     public function __construct(private NewPasses $newPasses, private SchoolClock $clock, private CourseShelf $shelf, private ObserverLetters $observerLetters, private WriteLetters $write)
     {
@@ -53,6 +55,7 @@ final readonly class PeopleActs
             'change' => new ChangeOffer(PassRows::pass($number('pass')), $this->clock, $this->offer($text('offer'))),
             'grant' => $this->grant($text('course'), $text('item'), $instant('until')),
             'take-back' => $number('grant') > 0 ? TakeBackGrant::one($this->clock, $number('grant')) : $this->takeBack($text('course'), $text('item')),
+            'try' => $this->try($text('course'), $text('item')),
             'label' => new SetLabel($this->clock, $text('label'), has: true, until: $instant('until')),
             'unlabel' => new SetLabel($this->clock, $text('label'), has: false),
             'observe', 'unobserve' => new TieObserver($this->clock, $this->observerLetters, Person::query()->find($number('observer')) ?? throw new CannotAct(Say::text('acts.people_acts.that_person_not_there'), 'observer'), $text('do') === 'observe'),
@@ -82,6 +85,17 @@ final readonly class PeopleActs
         $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct(Say::text('acts.people_acts.that_course_not_there'), 'item');
 
         return TakeBackGrant::ofRow($this->clock, $course->id, $item, $this->shelf->itemTitle($course->id, $item));
+    }
+
+    private function try(string $courseKey, string $item): GiveTry
+    {
+        $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct(Say::text('acts.people_acts.that_course_not_there'), 'item');
+        $content = Content::query()->where('course_id', $course->id)->where('item_key', $item)->first();
+        if ($content === null || $content->quiz === []) {
+            throw new CannotAct(Say::text('acts.give_try.no_quiz'), 'item');
+        }
+
+        return new GiveTry($this->clock, $course, $item, $this->shelf->itemTitle($course->id, $item), QuizRules::of($content->quiz_rules));
     }
 
     private function grant(string $courseKey, string $item, ?int $until): GrantItem

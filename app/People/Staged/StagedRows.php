@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 final class StagedRows
 {
     /** The tables that acts may write. */
-    private const TABLES = ['passes', 'labels', 'grants', 'observer_ties', 'list_contacts'];
+    private const TABLES = ['passes', 'labels', 'grants', 'given_tries', 'observer_ties', 'list_contacts'];
 
     /**
      * Lays rows down.

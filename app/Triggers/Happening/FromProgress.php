@@ -6,7 +6,10 @@ namespace App\Triggers\Happening;
 
 use App\Access\Plans;
 use App\Access\Viewers;
+use App\Learning\Quizzes\Quiz;
+use App\Learning\Quizzes\QuizRules;
 use App\Models\Completion;
+use App\Models\Content;
 use App\Models\Course;
 use App\Models\Person;
 use App\Models\QuizTry;
@@ -49,10 +52,19 @@ final readonly class FromProgress
     /** @return list<Happening> */
     private function quizzes(Course $course, When $when, string $title, int $from, int $to): array
     {
+        [$least, $below] = [$when->from ?? 0, $when->to ?? 101];
+        if ($when->band !== null) {
+            $reach = QuizRules::of(Content::query()->where('course_id', $course->id)->where('item_key', $when->item)->first()?->quiz_rules)->reach($when->band);
+            if ($reach === null) {
+                return [];
+            }
+            [$least, $below] = $reach;
+        }
+        // Scores are fractions: what is told as 20 % may be a hair less.
         $tries = QuizTry::query()->where('course_id', $course->id)->where('item_key', $when->item)->whereBetween('tried_at', [Happening::stamp($from), Happening::stamp($to)])
-            ->where('score', '>=', ($when->from ?? 0) / 100)->where('score', '<', ($when->to ?? 101) / 100)->orderBy('id')->limit(Happening::MOST)->get();
+            ->where('score', '>=', ($least - 1e-9) / 100)->where('score', '<', ($below - 1e-9) / 100)->orderBy('id')->limit(Happening::MOST)->get();
 
-        return array_values($tries->map(static fn (QuizTry $one): Happening => new Happening("quiz {$one->id}", $one->person_id, $one->tried_at->getTimestamp(), Say::text('triggers.cause.quiz-scored', ['item' => $title, 'percent' => (int) floor($one->score * 100)])))->all());
+        return array_values($tries->map(static fn (QuizTry $one): Happening => new Happening("quiz {$one->id}", $one->person_id, $one->tried_at->getTimestamp(), Say::text('triggers.cause.quiz-scored', ['item' => $title, 'percent' => Quiz::percent($one->score)])))->all());
     }
 
     /** @return list<Happening> */

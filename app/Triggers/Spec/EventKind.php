@@ -34,7 +34,7 @@ enum EventKind: string
             self::PassEndsIn => ['offer', 'days'],
             self::Finished => ['course', 'item'],
             self::CourseFinished => ['course'],
-            self::QuizScored => ['course', 'item', 'from', 'to'],
+            self::QuizScored => ['course', 'item', 'band', 'from', 'to'],
             self::LabelGiven, self::LabelTaken => ['label'],
             self::OnlySamples => ['days'],
             self::OutsideEvent => ['system', 'type'],

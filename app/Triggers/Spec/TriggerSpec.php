@@ -32,7 +32,7 @@ final readonly class TriggerSpec
         $steps = array_map(static fn (mixed $step): Step => self::step(self::fields($step)), array_values(is_array($kept['then'] ?? null) ? $kept['then'] : []));
 
         return new self(
-            new When(self::text($when, 'event') ?? EventKind::AccountMade->value, self::text($when, 'offer'), self::text($when, 'course'), self::text($when, 'item'), self::text($when, 'label'), self::number($when, 'days'), self::number($when, 'from'), self::number($when, 'to'), self::number($when, 'form'), self::number($when, 'system'), self::text($when, 'type')),
+            new When(self::text($when, 'event') ?? EventKind::AccountMade->value, self::text($when, 'offer'), self::text($when, 'course'), self::text($when, 'item'), self::text($when, 'label'), self::number($when, 'days'), self::number($when, 'from'), self::number($when, 'to'), self::number($when, 'form'), self::number($when, 'system'), self::text($when, 'type'), self::text($when, 'band')),
             new Only(self::text($only, 'label'), self::text($only, 'notLabel'), self::text($only, 'holds'), self::text($only, 'notHolds'), self::text($only, 'holdsCourse'), self::text($only, 'row'), self::text($only, 'course'), self::text($only, 'item')),
             $steps === [] ? throw new \LogicException('A trigger does something.') : $steps,
         );

@@ -20,6 +20,7 @@ final readonly class When
      * @param  ?string  $type  of its event
      * @param  ?int  $from  percent of a quiz, from which on
      * @param  ?int  $to  percent, below which; 101: to all of it
+     * @param  ?string  $band  of the results of a quiz, by its name, instead of percents
      */
     public function __construct(
         #[OA\Property(enum: EventKind::class)] public string $event,
@@ -33,6 +34,7 @@ final readonly class When
         #[OA\Property] public ?int $form = null,
         #[OA\Property] public ?int $system = null,
         #[OA\Property] public ?string $type = null,
+        #[OA\Property] public ?string $band = null,
     ) {
     }
 

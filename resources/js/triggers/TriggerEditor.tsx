@@ -26,7 +26,7 @@ const EMPTY_STEP = { offer: null, course: null, item: null, label: null, days: n
 
 function fieldsOf(trigger: TriggerForm | null): TriggerFields {
   return trigger === null
-    ? { version: 0, name: '', when: { event: 'finished', offer: null, course: null, item: null, label: null, days: null, from: null, to: null, form: null, system: null, type: null }, only: { label: null, notLabel: null, holds: null, notHolds: null, holdsCourse: null, row: null, course: null, item: null }, steps: [] }
+    ? { version: 0, name: '', when: { event: 'finished', offer: null, course: null, item: null, label: null, days: null, from: null, to: null, form: null, system: null, type: null, band: null }, only: { label: null, notLabel: null, holds: null, notHolds: null, holdsCourse: null, row: null, course: null, item: null }, steps: [] }
     : { version: trigger.version, name: trigger.name, when: { ...trigger.when }, only: { ...trigger.only }, steps: trigger.steps.map((step) => ({ ...step })) };
 }
 
@@ -160,7 +160,8 @@ function EventFields({ page, when, errors, disabled, onChange }: EventFieldsProp
   );
   const days = <NumberInput data-field="when.days" label={say('setoff.days_field')} min={1} max={365} allowDecimal={false} disabled={disabled} value={when.days ?? ''} error={errors['when.days']} onChange={(value) => onChange({ days: value === '' ? null : Number(value) })} />;
   const offer = <OfferField field="when.offer" label={say('setoff.offer')} any={say('setoff.any_offer')} offers={page.offers} value={when.offer} error={errors['when.offer']} disabled={disabled} onChange={(one) => onChange({ offer: one })} />;
-  const row = (wholeCourse: boolean) => <RowFields courses={page.courses} course={when.course} item={when.item} wholeCourse={wholeCourse} errors={errors} at="when" disabled={disabled} onChange={onChange} />;
+  const row = (wholeCourse: boolean) => <RowFields courses={page.courses} course={when.course} item={when.item} wholeCourse={wholeCourse} errors={errors} at="when" disabled={disabled} onChange={(chosen) => onChange({ ...chosen, band: null })} />;
+  const named = page.bands.find(({ course, item }) => course === when.course && item === when.item)?.names ?? [];
   switch (when.event) {
     case 'account-made':
       return null;
@@ -195,10 +196,13 @@ function EventFields({ page, when, errors, disabled, onChange }: EventFieldsProp
       return (
         <>
           {row(false)}
-          <div className={css.pair}>
-            {percent('from')}
-            {percent('to')}
-          </div>
+          {named.length > 0 && <Select data-field="when.band" label={say('setoff.band')} clearable placeholder={say('setoff.band_any')} disabled={disabled} data={named} value={when.band} error={errors['when.band']} onChange={(band) => onChange(band === null ? { band } : { band, from: null, to: null })} />}
+          {when.band === null && (
+            <div className={css.pair}>
+              {percent('from')}
+              {percent('to')}
+            </div>
+          )}
         </>
       );
     case 'label-given':

@@ -1044,6 +1044,8 @@ export const keepWords = {
   'person.person.counts_from': "its days count from {date}",
   'person.person.do': "Do… {what}",
   'person.person.progress_heading': "Progress",
+  'person.person.quizzes': "Quizzes",
+  'person.person.one_more_try': "One more try",
   'person.asks.write_to_them': "Write to them",
   'person.asks.give_pass': "Give a pass",
   'person.asks.hand_out': "Hand something out",
@@ -1425,6 +1427,8 @@ export const keepWords = {
   'setoff.from': "From %",
   'setoff.to': "Below %",
   'setoff.to_told': "empty: to all of it",
+  'setoff.band': "Result",
+  'setoff.band_any': "by per cent",
   'setoff.only': "Only for who",
   'setoff.has_label': "has the label",
   'setoff.not_label': "does not have the label",
@@ -2578,6 +2582,8 @@ export interface KeepParts {
   'person.person.counts_from': 'date';
   'person.person.do': 'what';
   'person.person.progress_heading': never;
+  'person.person.quizzes': never;
+  'person.person.one_more_try': never;
   'person.asks.write_to_them': never;
   'person.asks.give_pass': never;
   'person.asks.hand_out': never;
@@ -2959,6 +2965,8 @@ export interface KeepParts {
   'setoff.from': never;
   'setoff.to': never;
   'setoff.to_told': never;
+  'setoff.band': never;
+  'setoff.band_any': never;
   'setoff.only': never;
   'setoff.has_label': never;
   'setoff.not_label': never;

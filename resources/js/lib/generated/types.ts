@@ -1076,6 +1076,7 @@ export interface PersonPage {
   observers: FoundPerson[];
   observes: FoundPerson[];
   progress: CourseProgress[];
+  quizzes: TriedQuiz[];
   history: HistoryLine[];
   courses: CoursePick[];
   offers: OfferPick[];
@@ -1138,6 +1139,12 @@ export interface QuizBand {
   from: number;
   name: string;
   words: string;
+}
+
+export interface QuizBands {
+  course: string;
+  item: string;
+  names: string[];
 }
 
 export interface QuizCard {
@@ -1614,6 +1621,15 @@ export interface TriedOn {
   steps: string[];
 }
 
+export interface TriedQuiz {
+  course: string;
+  item: string;
+  title: string;
+  words: string;
+  held: boolean;
+  given: number;
+}
+
 export interface TriggerForm {
   id: number;
   version: number;
@@ -1645,6 +1661,7 @@ export interface TriggersPage {
   labels: string[];
   forms: NumberPick[];
   outsides: NumberPick[];
+  bands: QuizBands[];
   mayEdit: boolean;
 }
 
@@ -1693,6 +1710,7 @@ export interface When {
   form: number | null;
   system: number | null;
   type: string | null;
+  band: string | null;
 }
 
 export interface WhyCard {

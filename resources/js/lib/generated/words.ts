@@ -65,7 +65,7 @@ export const words = {
   'lesson.by_no_quiz': "This lesson is finished by a quiz, which is not there yet.",
   'lesson.by_video': "This lesson is finished by watching its video.",
   'lesson.by_no_video': "This lesson is finished by watching a video, which is not there yet.",
-  'lesson.needs_scripts': "How far you have watched, and how a quiz went, is counted by scripts, which this browser does not run.",
+  'lesson.needs_scripts': "How far you have watched is counted by scripts, which this browser does not run.",
   'lesson.onward': "Lessons before and after",
   'lesson.next_is': "Next: {item}",
   'lesson.after_is': "After this: {item}",

@@ -67,7 +67,7 @@ export const wordsNb: Record<keyof typeof words, string> = {
   'lesson.by_no_quiz': "Denne leksjonen fullføres med en prøve, som ikke er der ennå.",
   'lesson.by_video': "Denne leksjonen fullføres ved å se filmen.",
   'lesson.by_no_video': "Denne leksjonen fullføres ved å se en film, som ikke er der ennå.",
-  'lesson.needs_scripts': "Hvor langt du har sett, og hvordan en prøve gikk, telles av skript, og dem kjører ikke denne nettleseren.",
+  'lesson.needs_scripts': "Hvor langt du har sett, telles av skript, og dem kjører ikke denne nettleseren.",
   'lesson.onward': "Leksjonene før og etter",
   'lesson.next_is': "Neste: {item}",
   'lesson.after_is': "Etter denne: {item}",

@@ -22,7 +22,7 @@ function at(person: number, act: Act) {
 }
 
 export default function Person(page: PersonPage) {
-  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, history, courses, offers, now, mayRun, letters } = page;
+  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, now, mayRun, letters } = page;
   const [act, setAct] = useState<{ act: Act; title: string } | null>(null);
   const [tying, setTying] = useState<'observer' | 'learner' | null>(null);
   const ask = (title: string, what: Act) => setAct({ title, act: what });
@@ -158,6 +158,24 @@ export default function Person(page: PersonPage) {
                 ))}
               </ul>
             </section>
+            {quizzes.length > 0 && (
+              <section>
+                <h2>{say('person.person.quizzes')}</h2>
+                <ul className={css.held}>
+                  {quizzes.map((quiz) => (
+                    <li key={`${quiz.course} ${quiz.item}`}>
+                      <b>{quiz.title}</b>
+                      <span>{quiz.words}</span>
+                      {quiz.held && (
+                        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => at(id, { do: 'try', course: quiz.course, item: quiz.item })}>
+                          {say('person.person.one_more_try')}
+                        </button>
+                      )}
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )}
             <section>
               <h2>{say('person.person.letters')}</h2>
               <p className={ui.soft}>{say('person.person.letters_told')}</p>

@@ -10,12 +10,15 @@
             @foreach ($p['parts'] as $part)
                 <div class="_les_learn"><a class="_name_learn" href="{{ route('lesson', [$course['key'], $part['key']], false) }}">{{ $part['title'] }}</a></div>
             @endforeach
+            @if ($p['quiz'] !== null) <x-plain.quiz :p="$p" :quiz="$p['quiz']" :address="route('lesson.quiz', [$course['key'], $item['key']], false)" /> @endif
             <footer>
                 @if ($item['finished'])
                     <p class="_did_learn"><x-plain.words :sentence="$item['status']" /></p>
                 @elseif ($p['finish'] === 'mark')
                     <noscript><form method="post" action="{{ route('lesson.finish', [$course['key'], $item['key']], false) }}">@csrf<button class="_button_plain">{{ Say::text('learn.lesson.mark') }}</button></form></noscript>
-                @elseif ($p['finish'] === 'watch' || $p['finish'] === 'quiz')
+                @elseif ($p['finish'] === 'quiz')
+                    <p class="_soft_ui _soft_learn">{{ Say::text($p['quiz'] === null ? 'learn.lesson.by_no_quiz' : 'learn.lesson.by_quiz') }}</p>
+                @elseif ($p['finish'] === 'watch')
                     <noscript><p>{{ Say::text('learn.lesson.needs_scripts') }}</p></noscript>
                 @endif
                 <nav class="_onward_learn" aria-label="{{ Say::text('learn.lesson.onward') }}">
