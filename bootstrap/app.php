@@ -16,6 +16,7 @@ use App\Http\Middleware\OwnOrigin;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TheirLanguage;
+use App\Http\Middleware\TheirZone;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -34,8 +35,9 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([CompressAnswers::class, SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
-        $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, TheirLanguage::class, HandleInertiaRequests::class], replace: [StartSession::class => KeepSession::class]);
+        $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, TheirLanguage::class, TheirZone::class, HandleInertiaRequests::class], replace: [StartSession::class => KeepSession::class]);
         $middleware->api(append: [NotBegun::class, NoteTokenUse::class]);
+        $middleware->encryptCookies(except: [TheirZone::COOKIE]);
         $middleware->alias([NeedsAbility::NAME => NeedsAbility::class]);
         // Whoever may not learns nothing of what is there.
         $middleware->prependToPriorityList(SubstituteBindings::class, NeedsAbility::class);

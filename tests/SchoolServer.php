@@ -56,7 +56,7 @@ final class SchoolServer
         touch($this->database());
         $this->artisan('migrate', '--force');
         if ($demo) {
-            $this->artisan('keep:demo');
+            $this->artisan('keep:demo', '--begun');
         }
     }
 

@@ -21,14 +21,14 @@ final readonly class SchoolClock implements WallClock
 
     private const YEARS_AHEAD = 12;
 
-    public function __construct(private ClockInterface $clock, private SchoolOf $school)
+    public function __construct(private ClockInterface $clock, private SchoolOf $school, private ReaderZone $reader)
     {
     }
 
     /** The same wall clock, stopped at an instant. */
     public function stoppedAt(int $instant): self
     {
-        return new self(new StoppedClock($instant), $this->school);
+        return new self(new StoppedClock($instant), $this->school, $this->reader);
     }
 
     public function now(): int
@@ -51,6 +51,13 @@ final readonly class SchoolClock implements WallClock
     }
 
     public function words(int $instant): string
+    {
+        $words = $this->plain($instant);
+
+        return $this->reader->agrees($this->local($instant)) ? $words : Say::text('formats.in_zone', ['when' => $words, 'zone' => $this->zoneName()]);
+    }
+
+    public function plain(int $instant): string
     {
         return Formats::instant($this->local($instant), $this->year());
     }

@@ -97,7 +97,7 @@ final readonly class EndTrials
             $pass->update(['warned_at' => $now, 'erases_at' => $erases]);
             $written = ($this->write)(LetterKind::TrialEnds, [$this->language->say($pass->person, fn (): LetterTo => LetterTo::person($pass->person, [
                 'course' => $course, 'offer' => $pass->offer->name, 'due' => $this->clock->words($erases), 'address' => SchoolAddress::of('course', $pass->offer->course->getRouteKey()),
-                'ends' => Say::text($end > $now ? 'letters.trial.ends' : 'letters.trial.ended', ['at' => $this->clock->words($end), 'zone' => $this->clock->zoneName()]),
+                'ends' => Say::text($end > $now ? 'letters.trial.ends' : 'letters.trial.ended', ['at' => $this->clock->plain($end), 'zone' => $this->clock->zoneName()]),
             ], "trial-warning {$pass->id} {$end}"))]);
             $this->log->note('trial.warned', null, $pass->offer->course, $pass->person, after: ['offer' => $pass->offer->key, 'ends_at' => gmdate('Y-m-d H:i:s', $end), ...($written === 0 ? ['unwritten' => true] : [])]);
         }

@@ -111,8 +111,8 @@ final readonly class Terms
     private function outsideSale(Offer $offer, int $now): ?string
     {
         return match (true) {
-            $offer->sold_from !== null && $offer->sold_from->getTimestamp() > $now => $this->say('from', ['at' => $this->clock->words($offer->sold_from->getTimestamp()), 'zone' => $this->clock->zoneName()]),
-            $offer->sold_until !== null && $offer->sold_until->getTimestamp() <= $now => $this->say('until', ['at' => $this->clock->words($offer->sold_until->getTimestamp()), 'zone' => $this->clock->zoneName()]),
+            $offer->sold_from !== null && $offer->sold_from->getTimestamp() > $now => $this->say('from', ['at' => $this->clock->plain($offer->sold_from->getTimestamp()), 'zone' => $this->clock->zoneName()]),
+            $offer->sold_until !== null && $offer->sold_until->getTimestamp() <= $now => $this->say('until', ['at' => $this->clock->plain($offer->sold_until->getTimestamp()), 'zone' => $this->clock->zoneName()]),
             default => null,
         };
     }

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Access\ClockAhead;
 use App\Access\Plans;
+use App\Access\ReaderZone;
 use App\Access\SchoolOf;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
@@ -63,6 +64,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(SsrState::class);
         // A copy of a school can be looked at as it will be later.
         $ahead = config('app.clock_ahead');
+        $this->app->scoped(ReaderZone::class);
         $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => is_int($ahead) && $ahead !== 0 ? new ClockAhead($ahead) : new FactoryImmutable);
         $this->app->bind('db.connector.sqlite', WaitingConnector::class);
         Connection::resolverFor('sqlite', /** @param  array<string, mixed>  $config */

@@ -84,7 +84,7 @@ final readonly class ClosedWords
         $has = static fn (Reason ...$reasons): bool => array_intersect(array_map(static fn (Reason $r): string => $r->value, $reasons), array_map(static fn (Reason $r): string => $r->value, $why)) !== [];
 
         $says = static fn (string $text, array $with = [], array $titles = []): Sentence => Sentence::say("closed.text.{$text}", $with, $titles);
-        $opening = $opens === null ? [] : ['at' => $this->instant($opens), 'zone' => $this->clock->zoneName()];
+        $opening = $opens === null ? [] : ['at' => $this->clock->plain($opens), 'zone' => $this->clock->zoneName()];
         [$heading, $text] = match (true) {
             $has(Reason::LearnerCannot) => ['learner_cannot', $says('learner_cannot')],
             $has(Reason::NotForYou) => ['not_for_you', $says('not_for_you')],
@@ -124,7 +124,7 @@ final readonly class ClosedWords
 
         return [
             'title' => $this->decider->course->outline->items[$position]->title ?? $decision->item,
-            'opens' => $opens === null ? '' : $this->instant($opens).', '.$this->clock->zoneName(),
+            'opens' => $opens === null ? '' : $this->clock->plain($opens).', '.$this->clock->zoneName(),
             'first' => RuleWords::enumeration($this->toFinish($position), 'and'),
             'tiers' => $tiers === [] ? '' : RuleWords::enumeration($tiers, 'or'),
         ];
@@ -228,7 +228,7 @@ final readonly class ClosedWords
     {
         $instant = $opening ? $this->decider->course->opens : $this->decider->course->closes;
 
-        return ['at' => $instant === null ? '' : $this->instant($instant), 'zone' => $this->clock->zoneName()];
+        return ['at' => $instant === null ? '' : $this->clock->plain($instant), 'zone' => $this->clock->zoneName()];
     }
 
     private function plain(?Reason $reason): Sentence

@@ -11,5 +11,6 @@ return [
     'cell' => 'd. MMM',
     'weekday' => 'EEEE',
     'cell_with_year' => 'MMM y',
+    'in_zone' => '{when} {zone}',
     'zone' => '{city}-tid',
 ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Access\ReaderZone;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Access\Viewers;
@@ -22,7 +23,7 @@ final class HandleInertiaRequests extends Middleware
 {
     protected $rootView = 'app';
 
-    public function __construct(private readonly SchoolOf $school, private readonly SchoolClock $clock, private readonly Viewers $viewers, private readonly WhoLooks $who)
+    public function __construct(private readonly SchoolOf $school, private readonly SchoolClock $clock, private readonly Viewers $viewers, private readonly WhoLooks $who, private readonly ReaderZone $reader)
     {
     }
 
@@ -37,7 +38,7 @@ final class HandleInertiaRequests extends Middleware
         // Where none has begun there is still a page that says so.
         $school = $this->school->begun();
 
-        return $school === null ? new SchoolHead('', 'UTC', 'UTC', 'EUR') : new SchoolHead($school->name, $school->zone, $this->clock->zoneName(), $school->currency);
+        return $school === null ? new SchoolHead('', 'UTC', 'UTC', 'EUR', knowsReader: false) : new SchoolHead($school->name, $school->zone, $this->clock->zoneName(), $school->currency, knowsReader: $this->reader->isKnown());
     }
 
     /** Null for whoever observes nobody. */

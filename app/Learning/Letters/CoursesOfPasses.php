@@ -51,7 +51,7 @@ final readonly class CoursesOfPasses
 
     public function zoned(int $instant): string
     {
-        return Say::text('letters.zoned', ['at' => $this->clock->words($instant), 'zone' => $this->clock->zoneName()]);
+        return Say::text('letters.zoned', ['at' => $this->clock->plain($instant), 'zone' => $this->clock->zoneName()]);
     }
 
     /** Whether a pass of the course is in force at an instant, if only time moves until then. */

@@ -35,7 +35,7 @@ final readonly class LetterSample
         [$view, $offer] = $this->holder();
         $now = $this->clock->minute();
         $ends = $this->clock->plusDays($now, self::ENDS);
-        $zoned = fn (int $instant): string => Say::text('letters.zoned', ['at' => $this->clock->words($instant), 'zone' => $this->clock->zoneName()]);
+        $zoned = fn (int $instant): string => Say::text('letters.zoned', ['at' => $this->clock->plain($instant), 'zone' => $this->clock->zoneName()]);
         $until = $offer?->lasts->end($now, SchoolZone::named($this->clock->zone()));
         $next = $view?->dates->opensNext();
         $course = $view?->title() ?? Say::text('letters.sample.course');
@@ -46,10 +46,10 @@ final readonly class LetterSample
             'course' => $course,
             'offer' => $offer->title ?? Say::text('letters.sample.offer'),
             'begins' => Say::text('letters.now'),
-            'until' => $until === null || $until === \SilentKeep\Core\Time\Instant::NEVER ? Say::text('letters.for_good') : Say::text('letters.until', ['at' => $this->clock->words($until), 'zone' => $this->clock->zoneName()]),
+            'until' => $until === null || $until === \SilentKeep\Core\Time\Instant::NEVER ? Say::text('letters.for_good') : Say::text('letters.until', ['at' => $this->clock->plain($until), 'zone' => $this->clock->zoneName()]),
             'open' => $kind === LetterKind::Ended ? Say::text('letters.still_open', ['count' => $this->openToAll($view)]) : Say::text('letters.open', ['count' => $view?->openLessons() ?? 0]),
             'next' => $next === null ? '' : Say::text('letters.next', ['title' => $next->title, 'at' => $next->at, 'zone' => $this->clock->zoneName()]),
-            'ends' => $kind === LetterKind::TrialEnds ? Say::text('letters.trial.ends', ['at' => $this->clock->words($ends), 'zone' => $this->clock->zoneName()]) : $zoned($ends),
+            'ends' => $kind === LetterKind::TrialEnds ? Say::text('letters.trial.ends', ['at' => $this->clock->plain($ends), 'zone' => $this->clock->zoneName()]) : $zoned($ends),
             'days' => (string) self::ENDS,
             'ended' => $zoned($now),
             'due' => $this->clock->words($this->clock->plusDays($ends, ($this->school)()->grace_days)),

@@ -41,7 +41,7 @@ final readonly class PassesGiven implements DueLetter
                 $letters[] = $this->language->say($pass->person, fn (): LetterTo => LetterTo::person($pass->person, [
                     ...$this->courses->values($pass, $view),
                     'begins' => $begins <= $now ? Say::text('letters.now') : $this->courses->zoned($begins),
-                    'until' => $ends === null ? Say::text('letters.for_good') : Say::text('letters.until', ['at' => $this->clock->words($ends), 'zone' => $this->clock->zoneName()]),
+                    'until' => $ends === null ? Say::text('letters.for_good') : Say::text('letters.until', ['at' => $this->clock->plain($ends), 'zone' => $this->clock->zoneName()]),
                     'open' => Say::text('letters.open', ['count' => $view->openLessons()]),
                     'next' => $next === null ? '' : Say::text('letters.next', ['title' => $next->title, 'at' => $next->at, 'zone' => $this->clock->zoneName()]),
                 ], $once($pass)));

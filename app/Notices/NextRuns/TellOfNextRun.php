@@ -52,7 +52,7 @@ final readonly class TellOfNextRun
         foreach ($waiting as $one) {
             $letters[] = $this->language->say(null, fn (): LetterTo => LetterTo::address($one->person_id, $one->name, $one->email, [
                 'course' => $title, 'address' => SchoolAddress::of('course', $course->getRouteKey()),
-                'opens' => $opens === null || $opens <= $this->clock->now() ? Say::text('letters.now') : Say::text('letters.zoned', ['at' => $this->clock->words($opens), 'zone' => $this->clock->zoneName()]),
+                'opens' => $opens === null || $opens <= $this->clock->now() ? Say::text('letters.now') : Say::text('letters.zoned', ['at' => $this->clock->plain($opens), 'zone' => $this->clock->zoneName()]),
             ], "next-run {$one->id} {$one->asked_at->getTimestamp()}", SchoolAddress::of('next-run.stop', $one->token)));
         }
         DB::transaction(function () use ($waiting, $letters): void {

@@ -90,7 +90,7 @@ final readonly class ShopEvents
         }
         $this->mailer->send([$this->language->say($of->person, fn (): Letter => new Letter(
             $of->person_id, $of->person->address(), Say::text('letters.missed.subject', ['offer' => $of->name()]),
-            Say::text('letters.missed.body', ['name' => $of->person->name, 'offer' => $of->name(), 'at' => $this->clock->words($ends), 'zone' => $this->clock->zoneName()]),
+            Say::text('letters.missed.body', ['name' => $of->person->name, 'offer' => $of->name(), 'at' => $this->clock->plain($ends), 'zone' => $this->clock->zoneName()]),
             "missed {$of->id} {$payment}",
         ))]);
 

@@ -82,7 +82,7 @@ final readonly class CheckoutPageBuilder
 
     private function until(Taking $taking, Pass $pass): string
     {
-        $until = $pass->until === Instant::NEVER ? Say::text('learner.shop.for_good') : Say::text('learner.shop.until_in_zone', ['at' => $this->clock->words($pass->until), 'zone' => $this->clock->zoneName()]);
+        $until = $pass->until === Instant::NEVER ? Say::text('learner.shop.for_good') : Say::text('learner.shop.until_in_zone', ['at' => $this->clock->plain($pass->until), 'zone' => $this->clock->zoneName()]);
 
         return $taking->renews === null ? $until : Say::text('learner.shop.from_until', ['from' => $this->clock->words($pass->from), 'until' => $until]);
     }

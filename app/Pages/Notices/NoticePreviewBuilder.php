@@ -130,7 +130,7 @@ final readonly class NoticePreviewBuilder
             'first' => $title(0),
             'course' => $document?->title() ?? Say::text('letters.sample.course'),
             'name' => Say::text('pages.notices_page_builder.eira_holm'),
-            'opens' => $this->clock->words($this->clock->plusDays($this->clock->minute(), 6)).', '.$this->clock->zoneName(),
+            'opens' => $this->clock->plain($this->clock->plusDays($this->clock->minute(), 6)).', '.$this->clock->zoneName(),
             'tiers' => $tiers === [] ? '' : RuleWords::enumeration($tiers, 'or'),
             'pass' => $offer === null ? '' : $offer->title(),
             'left' => Say::text('pages.notices.preview.left'),

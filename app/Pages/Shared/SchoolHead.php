@@ -10,12 +10,16 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class SchoolHead
 {
-    /** @param  string  $zone  IANA zone of all wall-clock times */
+    /**
+     * @param  string  $zone  IANA zone of all wall-clock times
+     * @param  bool  $knowsReader  the reader's zone is known: times say whose they are where that is another
+     */
     public function __construct(
         #[OA\Property] public string $name,
         #[OA\Property] public string $zone,
         #[OA\Property] public string $zoneName,
         #[OA\Property] public string $currency,
+        #[OA\Property] public bool $knowsReader,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\School\Letters;
 
+use App\Access\ReaderZone;
 use App\Access\SchoolOf;
 use App\Models\Language;
 use App\Models\Person;
@@ -13,7 +14,7 @@ use Illuminate\Support\Facades\Lang;
 /** What is written to somebody is in the language in which they read, whoever has it written. */
 final readonly class InTheirLanguage
 {
-    public function __construct(private SchoolOf $school)
+    public function __construct(private SchoolOf $school, private ReaderZone $zone)
     {
     }
 
@@ -32,7 +33,7 @@ final readonly class InTheirLanguage
      */
     public function say(?Person $reader, Closure $words): mixed
     {
-        return self::in($this->of($reader), $words);
+        return $this->zone->without(fn (): mixed => self::in($this->of($reader), $words));
     }
 
     /**

@@ -7,7 +7,7 @@ import { useShared } from '../lib/page';
 import { FlashNote } from '../ui/FlashNote';
 import { to } from '../lib/route';
 import { say, saying } from '../lib/say';
-import { clocksAgree } from '../lib/time';
+import { mustTellZone } from '../lib/time';
 import { Title } from './Title';
 import css from './learn.module.css';
 import ui from '../ui/ui.module.css';
@@ -99,8 +99,8 @@ function Languages() {
 /** Told where the reader's own clock shows another time than the school's. */
 function WhoseTime() {
   const { school } = useShared();
-  const [agree] = useState(() => clocksAgree(school.zone, new Intl.DateTimeFormat().resolvedOptions().timeZone, new Date()));
-  return agree ? null : <p className={css.zonenote}>{say('shell.zone', { zone: school.zoneName })}</p>;
+  const [tell] = useState(() => mustTellZone(school.zone, school.knowsReader));
+  return !tell ? null : <p className={css.zonenote}>{say('shell.zone', { zone: school.zoneName })}</p>;
 }
 
 /** With whom an observer looks, on every page. */

@@ -1,4 +1,4 @@
-import { clocksAgree } from './time';
+import { mustTellZone } from './time';
 
 /** What a reader does who turns to do something. Links go where they lead, with scripts or without. */
 const TURNS = ['pointerover', 'touchstart', 'focusin', 'keydown'] as const;
@@ -58,7 +58,7 @@ export function atRest(root: HTMLElement, begin: () => void): void {
 /** The note is there, and hidden: whose clock it is the server cannot know. */
 function tellWhoseTime(root: HTMLElement): void {
   for (const note of root.querySelectorAll<HTMLElement>('[data-zone]')) {
-    note.hidden = clocksAgree(note.dataset.zone ?? '', new Intl.DateTimeFormat().resolvedOptions().timeZone, new Date());
+    note.hidden = !mustTellZone(note.dataset.zone ?? '', note.dataset.knew !== undefined);
   }
 }
 

@@ -1,8 +1,8 @@
-import { describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
 
 import cases from '../../../tests/fixtures/wall-clock.json';
 import type { ZoneOffset } from './generated/types';
-import { clocksAgree, DAY, isoOf, monthName, SchoolTime, weekdayName } from './time';
+import { clocksAgree, mustTellZone, readersZone, DAY, isoOf, monthName, SchoolTime, weekdayName } from './time';
 
 interface Zone {
   offsets: ZoneOffset[];
@@ -100,5 +100,28 @@ describe('clocks of two zones', () => {
     ['Europe/Oslo', 'Mars/Olympus', false],
   ])('%s and %s: %s', (zone, other, agree) => {
     expect(clocksAgree(zone, other, now)).toBe(agree);
+  });
+});
+
+describe('whose times a page shows', () => {
+  const own = readersZone();
+  const elsewhere = own === 'Pacific/Kiritimati' ? 'Pacific/Pago_Pago' : 'Pacific/Kiritimati';
+  const forget = () => (document.cookie = 'zone=; path=/; max-age=0');
+  beforeEach(forget);
+  afterEach(forget);
+
+  test('is told on top of a page that was made before the reader’s zone was known, and is known from then on', () => {
+    expect(mustTellZone(elsewhere, false)).toBe(true);
+    expect(document.cookie).toContain(`zone=${encodeURIComponent(own)}`);
+    expect(mustTellZone(elsewhere, true)).toBe(false);
+  });
+
+  test('is told again to whoever has travelled since', () => {
+    document.cookie = `zone=${encodeURIComponent('Antarctica/Troll')}; path=/`;
+    expect(mustTellZone(elsewhere, true)).toBe(true);
+  });
+
+  test('is not told to whoever has the school’s', () => {
+    expect(mustTellZone(own, false)).toBe(false);
   });
 });

@@ -142,3 +142,23 @@ export function clocksAgree(zone: string, other: string, now: Date): boolean {
     return false;
   }
 }
+
+/** The zone that the reader's own clock shows. */
+export function readersZone(): string {
+  return new Intl.DateTimeFormat().resolvedOptions().timeZone;
+}
+
+/**
+ * Whether the reader must be told on top whose times a page shows: their clock shows others, and the page, made before that was
+ * known, does not say it at each. From then on it is known (app/Http/Middleware/TheirZone.php).
+ *
+ * @param knew whether the page was made for a zone that was told
+ */
+export function mustTellZone(school: string, knew: boolean): boolean {
+  const own = readersZone();
+  const known = new RegExp(`(?:^|; )zone=${encodeURIComponent(own)}(?:;|$)`).test(document.cookie);
+  if (!known) {
+    document.cookie = `zone=${encodeURIComponent(own)}; path=/; max-age=31536000; samesite=lax`;
+  }
+  return !(known && knew) && !clocksAgree(school, own, new Date());
+}

@@ -1368,6 +1368,7 @@ export interface SchoolHead {
   zone: string;
   zoneName: string;
   currency: string;
+  knowsReader: boolean;
 }
 
 export interface SchoolPage {

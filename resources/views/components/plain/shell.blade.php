@@ -26,7 +26,7 @@
         <div role="status" class="_flash_ui"><p><b>{{ $p['flash']['text'] }}</b></p></div>
     @endif
     <main class="_lwide_learn" id="main" tabindex="-1">
-        <p class="_zonenote_learn" data-zone="{{ $p['school']['zone'] }}" hidden>{{ Say::text('learn.shell.zone', ['zone' => $p['school']['zoneName']]) }}</p>
+        <p class="_zonenote_learn" data-zone="{{ $p['school']['zone'] }}" @if ($p['school']['knowsReader']) data-knew @endif hidden>{{ Say::text('learn.shell.zone', ['zone' => $p['school']['zoneName']]) }}</p>
         {{ $slot }}
     </main>
     @if ($p['signedIn'] === null)
