@@ -15,6 +15,7 @@ use App\Models\Course;
 use App\Models\CourseFace;
 use App\Models\Document\DocumentTime;
 use App\Models\Draft;
+use App\Models\ObserverTie;
 use App\Models\Person;
 use App\Models\Role;
 use App\Publishing\Proposal;
@@ -44,6 +45,9 @@ final readonly class DemoYears
         $this->history($now, $hege, $torunn);
         $this->drafts($now, $hege, $torunn);
         $this->visits($now);
+        $this->quiz($hege);
+        $mother = Person::query()->create(['name' => 'Signe Holm', 'email' => 'signe@alder.test', 'password' => $hege->password]);
+        ObserverTie::query()->create(['observer_id' => $mother->id, 'learner_id' => self::person('eira')->id]);
     }
 
     private function pictures(Person $author): void
@@ -76,6 +80,13 @@ final readonly class DemoYears
         self::at($now->modify('-3 hours'), fn () => $this->write->draft(self::course('steam-frames'), 'l-heat', new Written("Pack the ends with wet rag and keep the kettle rolling.\n\nAn hour for every inch, and ten minutes for luck."), 0, $hege));
         self::at($now->modify('-2 days 11:25'), fn () => ($this->edit)(self::course('winter-refit'), 0, new SetTime('opens', 'season', ['m-paint'], self::time(['rule' => 'on', 'at' => $now->modify('+8 days 08:00')->format('Y-m-d\TH:i')])), $hege));
         ($this->set)(self::course('winter-refit'), self::draft('winter-refit')->version, $now->modify('+2 days 07:00')->getTimestamp(), null, 'The paint is here early', $hege);
+    }
+
+    private function quiz(Person $author): void
+    {
+        $timber = Content::query()->where('course_id', self::course('clinker')->id)->where('item_key', 'l-timber')->firstOrFail();
+        $bands = [['from' => 0, 'name' => 'Once more', 'words' => 'Read of the rings again, and try.'], ['from' => 67, 'name' => 'Ready for the bench', 'words' => '']];
+        ($this->write)(self::course('clinker'), 'l-timber', new Written($timber->text, $timber->quiz, ['tries' => 3, 'wait' => 10, 'shuffle' => false, 'bands' => $bands], $timber->board, $timber->minutes), $timber->version, $author);
     }
 
     /** Who looked at what, how many hours ago. */

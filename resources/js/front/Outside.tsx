@@ -7,6 +7,7 @@ import { say } from '../lib/say';
 import { Arch } from '../ui/Arch';
 import { ButtonLink } from '../ui/Plain';
 import { Ask } from '../learn/Ask';
+import { Closing } from '../learn/Closing';
 import { Cover } from './Cover';
 import { LookingAs } from '../learn/LookingAs';
 import { OfferCards, takes } from '../learn/Offers';
@@ -19,7 +20,7 @@ const ROOM = 4;
 
 /** A course to whoever has not come in: what it is, what is in it, and when each pass would open what. */
 export function Outside({ page }: { page: CoursePage }) {
-  const { course, face, columns, offers } = page;
+  const { course, face, columns, offers, closing } = page;
   const boards = course.path.filter((row) => row.kind === 'board' && row.open);
   return (
     <div className={clsx(css.whole, columns.length > ROOM && css.many)}>
@@ -37,6 +38,7 @@ export function Outside({ page }: { page: CoursePage }) {
         </div>
         <Cover cover={face.cover} className={css.outcover} sizes="(max-width: 900px) 100vw, 300px" first />
       </header>
+      {closing !== null && <Closing course={course} face={face} closing={closing} />}
       {columns.length > 1 && <Chosen columns={columns} />}
       <Outline page={page} />
       {offers.length > 0 && (
@@ -78,7 +80,7 @@ export function Outside({ page }: { page: CoursePage }) {
               ))}
             </section>
           )}
-          <Ask name={face.contactName} email={face.contactEmail} as={face.questions.length > 0 ? 'course' : 'notice'} />
+          {closing === null && <Ask name={face.contactName} email={face.contactEmail} as={face.questions.length > 0 ? 'course' : 'notice'} />}
           {boards.length > 0 && <Boards course={course.key} boards={boards} />}
         </div>
       </div>

@@ -3,7 +3,6 @@
     @if ($p['inside'])
         @include('plain.learner.inside')
     @else
-        @if ($p['closing'] !== null) @include('plain.learner.closing') @endif
         @include('plain.learner.outside')
     @endif
 </x-plain.shell>

@@ -22,8 +22,8 @@
                     <noscript><p>{{ Say::text('learn.lesson.needs_scripts') }}</p></noscript>
                 @endif
                 <nav class="_onward_learn" aria-label="{{ Say::text('learn.lesson.onward') }}">
-                    @if ($p['after'] !== null) <p><a href="{{ route('lesson', [$course['key'], $p['after']['key']], false) }}">{{ Say::text($p['after']['open'] ? 'learn.lesson.next_is' : 'learn.lesson.after_is', ['item' => $p['after']['title']]) }}</a></p> @endif
-                    @if ($p['before'] !== null) <p><a href="{{ route('lesson', [$course['key'], $p['before']['key']], false) }}">{{ Say::text('learn.lesson.before_is', ['item' => $p['before']['title']]) }}</a></p> @endif
+                    @if ($p['after'] !== null) <p><x-plain.linked :say="$p['after']['open'] ? 'learn.lesson.next_is' : 'learn.lesson.after_is'" :href="route('lesson', [$course['key'], $p['after']['key']], false)" :title="$p['after']['title']" /></p> @endif
+                    @if ($p['before'] !== null) <p><x-plain.linked say="learn.lesson.before_is" :href="route('lesson', [$course['key'], $p['before']['key']], false)" :title="$p['before']['title']" /></p> @endif
                 </nav>
             </footer>
         </article>

@@ -47,7 +47,7 @@
                         <x-plain.ask :name="$p['contactName']" :email="$p['contactEmail']" />
                         @break
                     @case('open')
-                        @if ($p['lookAt'] !== null) <p class="_askline_learn"><a href="{{ route('lesson', [$course['key'], $p['lookAt']['key']], false) }}">{{ Say::text('learn.notice.open', ['item' => $p['lookAt']['title']]) }}</a></p> @endif
+                        @if ($p['lookAt'] !== null) <p class="_askline_learn"><x-plain.linked say="learn.notice.open" :href="route('lesson', [$course['key'], $p['lookAt']['key']], false)" :title="$p['lookAt']['title']" /></p> @endif
                         @break
                 @endswitch
             @endforeach

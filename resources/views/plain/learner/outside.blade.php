@@ -10,6 +10,7 @@
         </div>
         <x-plain.cover :cover="$face['cover']" class="_outcover_front" sizes="(max-width: 900px) 100vw, 300px" first />
     </header>
+    @if ($p['closing'] !== null) @include('plain.learner.closing') @endif
     @if (count($columns) > 1)
         <fieldset class="_chosen_front">
             <legend>{{ Say::text('learn.course.which') }}</legend>
@@ -67,7 +68,7 @@
                     @foreach ($face['questions'] as $question)<details><summary>{{ $question['ask'] }}</summary><x-plain.prose :html="$question['html']" /></details>@endforeach
                 </section>
             @endif
-            <x-plain.ask :name="$face['contactName']" :email="$face['contactEmail']" :words="$face['questions'] === [] ? 'notice.ask' : 'course.ask'" />
+            @if ($p['closing'] === null) <x-plain.ask :name="$face['contactName']" :email="$face['contactEmail']" :words="$face['questions'] === [] ? 'notice.ask' : 'course.ask'" /> @endif
         </div>
     </div>
 </div>
