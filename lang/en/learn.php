@@ -245,7 +245,7 @@ return [
         'product' => 'Silent Keep',
         'email' => 'E-mail address',
         'password' => 'Password',
-        'show' => 'Show',
+        'show' => 'Show', 'show_password' => 'Show the password',
         'remember' => 'Keep me signed in on this machine',
         'no_password' => 'No password? Have a link sent to you',
         'over' => 'This link has been used, or is over.',

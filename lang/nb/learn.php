@@ -245,7 +245,7 @@ return [
         'product' => 'Silent Keep',
         'email' => 'E-postadresse',
         'password' => 'Passord',
-        'show' => 'Vis',
+        'show' => 'Vis', 'show_password' => 'Vis passordet',
         'remember' => 'La meg være logget inn på denne maskinen',
         'no_password' => 'Ikke noe passord? Få en lenke tilsendt',
         'over' => 'Denne lenken er brukt, eller for gammel.',

@@ -262,6 +262,9 @@ final class LearnerJourneyTest extends BrowserTestCase
             // As wide as a window of 1280 is at 400 %: titles were squeezed into a column of single letters there.
             $narrow(320);
             self::assertLessThanOrEqual(320, $this->browser->executeScript('return document.documentElement.scrollWidth'), $path);
+            $this->inTheDark(true);
+            $this->assertNothingSerious("{$path} in the dark");
+            $this->inTheDark(false);
             self::assertSame([], $this->browser->executeScript("return [...document.querySelectorAll('a')].filter((a) => a.textContent.length > 3 && a.getBoundingClientRect().width > 1 && a.getBoundingClientRect().width < 24).map((a) => a.textContent)"), $path);
         }
     }
@@ -270,12 +273,17 @@ final class LearnerJourneyTest extends BrowserTestCase
     public static function narrow(): array
     {
         return [
-            'a visitor' => ['', [['/', '.card'], ['/courses/clinker', '.plan'], ['/courses/clinker/l-planes', '.notice h1'], ['/checkout/tools-only', '.simulated'], ['/sign-in', 'input[type=email]']]],
-            'learners' => ['ragna', [['/courses', '.mine li'], ['/courses/clinker', '.path li'], ['/courses/clinker/l-steam', '.player'], ['/courses/clinker/l-timber', '.quiz'], ['/courses/clinker/b-marks', '.marks'], ['/courses/clinker/l-launch', '.notice h1']]],
+            'a visitor' => ['', [['/', '.card'], ['/courses/clinker', '.plan'], ['/courses/clinker/l-planes', '.notice h1'], ['/checkout/tools-only', '.simulated'], ['/sign-in', 'input[type=email]'], ['/courses/petrol', '.closing'], ['/courses/nothing', '.errorpage h1'], ['/g/'.str_repeat('0', 32), 'h1']]],
+            'learners' => ['ragna', [['/courses', '.mine li'], ['/courses/clinker', '.path li'], ['/courses/clinker/l-steam', '.player'], ['/courses/clinker/l-timber', '.quiz'], ['/courses/clinker/b-marks', '.marks'], ['/courses/clinker/b-news', '.lesson h1'], ['/courses/clinker/l-launch', '.notice h1'], ['/account', 'main h1']]],
             'a discussion' => ['ask', [['/courses/steam-frames/b-bench', '.posts']]],
             'a calendar' => ['embla', [['/courses/winter-refit/b-dates', '.dates']]],
             'a long name' => ['malfrid', [['/courses/clinker/l-planes', '.notice h1'], ['/checkout/tools-only', '.simulated']]],
         ];
+    }
+
+    private function inTheDark(bool $dark): void
+    {
+        (new ChromeDevToolsDriver($this->browser))->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $dark ? 'dark' : 'light']]]);
     }
 
     private function waitUntil(string $condition): void

@@ -46,7 +46,8 @@ export default function VideoPlayer({ medium, watch, course, item }: VideoPlayer
   const watches = watch !== null && !watch.finished;
   return (
     <figure className={css.medium}>
-      <MediaController className={css.player}>
+      {/* It names itself, in English, as soon as it is there. */}
+      <MediaController className={css.player} ref={(player) => player?.setAttribute('aria-label', medium.title)}>
         {/* Where nothing is said in it, or nobody has written it down, there is no track. */}
         {/* oxlint-disable-next-line jsx-a11y/media-has-caption */}
         <video

@@ -83,7 +83,7 @@ export function PasswordInput({ label, description, error, ...rest }: TextInputP
     <Field id={id} label={label} description={description} error={error} required={rest.required}>
       <div className={css.secret}>
         <input {...rest} {...meant} type={shown ? 'text' : 'password'} />
-        <button type="button" aria-pressed={shown} onClick={() => setShown(!shown)}>
+        <button type="button" aria-label={say('door.show_password')} aria-pressed={shown} onClick={() => setShown(!shown)}>
           {say('door.show')}
         </button>
       </div>

@@ -220,6 +220,7 @@ export const words = {
   'door.email': "E-mail address",
   'door.password': "Password",
   'door.show': "Show",
+  'door.show_password': "Show the password",
   'door.remember': "Keep me signed in on this machine",
   'door.no_password': "No password? Have a link sent to you",
   'door.over': "This link has been used, or is over.",
@@ -486,6 +487,7 @@ export interface Parts {
   'door.email': never;
   'door.password': never;
   'door.show': never;
+  'door.show_password': never;
   'door.remember': never;
   'door.no_password': never;
   'door.over': never;

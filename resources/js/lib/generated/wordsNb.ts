@@ -222,6 +222,7 @@ export const wordsNb: Record<keyof typeof words, string> = {
   'door.email': "E-postadresse",
   'door.password': "Passord",
   'door.show': "Vis",
+  'door.show_password': "Vis passordet",
   'door.remember': "La meg være logget inn på denne maskinen",
   'door.no_password': "Ikke noe passord? Få en lenke tilsendt",
   'door.over': "Denne lenken er brukt, eller for gammel.",

@@ -30,12 +30,14 @@
         {{ $slot }}
     </main>
     @if ($p['signedIn'] === null)
+        <footer>
         <form class="_lwide_learn _lfoot_learn" method="post" action="{{ route('language', [], false) }}">
             @csrf
             @foreach (['en', 'nb'] as $language)
                 <button name="language" value="{{ $language }}" lang="{{ $language }}" aria-pressed="{{ app()->getLocale() === $language ? 'true' : 'false' }}">{{ Say::text("learn.account.language_{$language}") }}</button>
             @endforeach
         </form>
+        </footer>
     @endif
     @if ($p['signedIn'] !== null)
         <noscript>
