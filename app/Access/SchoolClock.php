@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Access;
 
 use App\Words\Formats;
+use App\Words\ReaderZone;
 use App\Words\Say;
 use App\Words\WallClock;
 use DateTimeImmutable;

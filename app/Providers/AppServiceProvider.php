@@ -6,7 +6,6 @@ namespace App\Providers;
 
 use App\Access\ClockAhead;
 use App\Access\Plans;
-use App\Access\ReaderZone;
 use App\Access\SchoolOf;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
@@ -32,6 +31,7 @@ use App\School\Health;
 use App\Standins\Mail\Mailer;
 use App\Standins\Mail\OutboxTransport;
 use App\Standins\Mail\QueuedMailer;
+use App\Words\ReaderZone;
 use App\Words\Say;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Access\Response;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Learning;
 
-use App\Access\ReaderZone;
 use App\Access\SchoolClock;
 use App\School\Letters\InTheirLanguage;
+use App\Words\ReaderZone;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 

@@ -59,6 +59,38 @@ trait WritesOnPages
                 static fn (self $test, int $seen) => $test->put($lesson, ['version' => $seen, 'drafted' => 0, 'text' => 'Later.', 'later' => true])->assertSessionHas('flash.kind', 'done'),
                 static fn (): bool => Content::query()->where('item_key', 'l-planes')->whereNotNull('drafted')->exists(),
             ],
+            'leave what was drafted of a lesson' => [
+                static function (self $test) use ($admin, $version, $lesson): void {
+                    $admin($test);
+                    $test->put($lesson, ['version' => $version($test), 'drafted' => 0, 'text' => 'Later.', 'later' => true])->assertSessionHas('flash.kind', 'done');
+                },
+                static fn (self $test) => $test->delete($lesson, ['drafted' => 1])->assertSessionHas('flash.kind', 'done'),
+                static fn (): bool => Content::query()->where('item_key', 'l-planes')->whereNull('drafted')->where('drafted_version', 2)->exists(),
+            ],
+            'publish what a lesson is to hold' => [
+                static function (self $test) use ($admin, $version, $lesson): int {
+                    $admin($test);
+                    $test->put($lesson, ['version' => $version($test), 'drafted' => 0, 'text' => 'Later.', 'later' => true])->assertSessionHas('flash.kind', 'done');
+
+                    return (int) DB::table('drafts')->value('version');
+                },
+                static fn (self $test, int $seen) => $test->post('/keep/courses/clinker/revisions', ['version' => $seen])->assertSessionHas('flash.kind', 'done'),
+                $done('contents', ['item_key' => 'l-planes', 'text' => 'Later.']),
+            ],
+            'write into a module' => [$admin, static fn (self $test) => $test->put('/keep/courses/clinker/contents/m-planks', ['version' => 0, 'text' => 'Three strakes.'])->assertSessionHas('flash.kind', 'done'), $done('contents', ['item_key' => 'm-planks', 'text' => 'Three strakes.'])],
+            'take captions away' => [$admin, static fn (self $test) => $test->delete("/keep/courses/clinker/contents/l-steam/media/{$film()}/captions")->assertSessionHas('flash.kind', 'done'), $done('media', ['item_key' => 'l-steam', 'captions' => null])],
+            'give one more try' => [
+                static function (self $test) use ($admin): int {
+                    $eira = $test->person('eira')->id;
+                    DB::table('contents')->where('item_key', 'l-timber')->update(['quiz_rules' => '{"tries":1}']);
+                    DB::table('quiz_tries')->insert(['person_id' => $eira, 'course_id' => $test->course()->id, 'item_key' => 'l-timber', 'score' => 0, 'answers' => '[]', 'tried_at' => '2026-03-10 12:00:00']);
+                    $admin($test);
+
+                    return $eira;
+                },
+                static fn (self $test, int $eira) => $test->post('/keep/people/acts', ['do' => 'try', 'people' => [$eira], 'course' => 'clinker', 'item' => 'l-timber'])->assertSessionHas('flash.kind', 'done'),
+                $done('given_tries', ['item_key' => 'l-timber']),
+            ],
             'bring back what a lesson held' => [
                 static function (self $test) use ($admin, $version, $lesson): array {
                     $admin($test);

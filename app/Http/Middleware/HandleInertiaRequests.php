@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Access\ReaderZone;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Access\Viewers;
@@ -15,6 +14,7 @@ use App\Models\Role;
 use App\Pages\Shared\Looking;
 use App\Pages\Shared\SchoolHead;
 use App\Pages\Shared\SignedIn;
+use App\Words\ReaderZone;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\App;
 use Inertia\Middleware;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\School\Letters;
 
-use App\Access\ReaderZone;
 use App\Access\SchoolOf;
 use App\Models\Language;
 use App\Models\Person;
+use App\Words\ReaderZone;
 use Closure;
 use Illuminate\Support\Facades\Lang;
 
