@@ -9,8 +9,6 @@ use Facebook\WebDriver\WebDriverKeys as Keys;
 /** Ten ways through the school by keys alone: no mouse, no field that is found for them, and always a focus that can be seen. */
 final class KeyboardJourneysTest extends BrowserTestCase
 {
-    use TypesKeys;
-
     /** What has the focus, in the words that stand on it or beside it; and whether one sees that it has. */
     private const FOCUSED = <<<'JS'
         const el = document.activeElement;
