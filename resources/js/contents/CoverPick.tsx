@@ -2,6 +2,7 @@ import { Slider } from '@mantine/core';
 import { clsx } from 'clsx';
 import type { MouseEvent } from 'react';
 
+import { withQuery } from '../lib/address';
 import type { ShownPicture } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
@@ -35,7 +36,8 @@ interface Props {
 
 /** A picture, and what of it is kept in view where it is cut to a frame. */
 export function CoverPick({ cut, label, error, disabled, strip = false, onCut }: Props) {
-  const { last: pictures } = useAsked<ShownPicture[]>(cut.token === '' ? null : to('keep.pictures'), undefined, 0);
+  // Asked again once another one is picked: it may be new.
+  const { last: pictures } = useAsked<ShownPicture[]>(cut.token === '' ? null : withQuery(to('keep.pictures'), { with: cut.token }), undefined, 0);
   const picture = pictures?.find((one) => one.token === cut.token);
   const point = (event: MouseEvent<HTMLImageElement>) => {
     const frame = event.currentTarget.getBoundingClientRect();

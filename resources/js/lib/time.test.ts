@@ -103,10 +103,13 @@ describe('clocks of two zones', () => {
   });
 });
 
+function forget(): void {
+  document.cookie = 'zone=; path=/; max-age=0';
+}
+
 describe('whose times a page shows', () => {
   const own = readersZone();
   const elsewhere = own === 'Pacific/Kiritimati' ? 'Pacific/Pago_Pago' : 'Pacific/Kiritimati';
-  const forget = () => (document.cookie = 'zone=; path=/; max-age=0');
   beforeEach(forget);
   afterEach(forget);
 

@@ -2,6 +2,7 @@ import { Button, FileInput, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 
 import type { ShownPicture } from '../lib/generated/types';
+import { withQuery } from '../lib/address';
 import { sendFile } from '../lib/http';
 import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
@@ -21,7 +22,8 @@ interface Props {
 /** One of the pictures of the school, or a new one. */
 export function PicturePick({ token, label, error, disabled, onPick }: Props) {
   const [open, setOpen] = useState(false);
-  const { last: pictures } = useAsked<ShownPicture[]>(open || token !== '' ? to('keep.pictures') : null, undefined, 0);
+  // Asked again once another one is picked: it may be new.
+  const { last: pictures } = useAsked<ShownPicture[]>(open || token !== '' ? withQuery(to('keep.pictures'), { with: token }) : null, undefined, 0);
   const picked = pictures?.find((picture) => picture.token === token);
   return (
     <div className={css.pick}>

@@ -30,7 +30,7 @@ export default function Board({ course, item, board, html, media, dates, calenda
           <Media media={media} course={course.key} item={item.key} />
           {board === 'calendar' && <Dates course={course.key} dates={dates} />}
           {board === 'calendar' && canSubscribe && <Subscribe calendar={calendar} />}
-          {board === 'marks' && <Marks course={course.key} title={item.title} marks={marks} />}
+          {board === 'marks' && <Marks course={course.key} called={item.title} marks={marks} />}
           {board === 'discussion' && <Discussion course={course.key} item={item.key} posts={posts} canPost={canPost} />}
         </article>
       </div>
@@ -57,13 +57,13 @@ function Dates({ course, dates }: { course: string; dates: DateRow[] }) {
   );
 }
 
-function Marks({ course, title, marks }: { course: string; title: string; marks: MarkRow[] }) {
+function Marks({ course, called, marks }: { course: string; called: string; marks: MarkRow[] }) {
   const address = useLearnerAddress();
   if (marks.length === 0) {
     return <p className={clsx(ui.soft, css.soft)}>{say('board.no_marks')}</p>;
   }
   return (
-    <table className={css.marks} aria-label={title}>
+    <table className={css.marks} aria-label={called}>
       <thead>
         <tr>
           <th scope="col">{say('board.lesson')}</th>
