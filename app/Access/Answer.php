@@ -27,6 +27,8 @@ final class Answer
 
     private ?CourseSnapshot $snapshot = null;
 
+    private ?self $visitor = null;
+
     public function __construct(public readonly Decider $decider, private readonly CompiledDecider $compiled, public readonly Viewer $viewer, public readonly int $at)
     {
     }
@@ -35,6 +37,21 @@ final class Answer
     public function decisions(): array
     {
         return $this->decisions ??= $this->compiled->decide($this->viewer, $this->at);
+    }
+
+    /**
+     * Whose reasons are told where an item is closed: a guest who could look at a sample with an account of their own is told what any
+     * visitor is.
+     */
+    public function told(int $item): Decision
+    {
+        $decision = $this->decisions()[$item];
+        if ($this->viewer->signedIn || array_filter($decision->why, static fn (Reason $why): bool => $why === Reason::GuestsNotHere || $why === Reason::GuestsShut) === []) {
+            return $decision;
+        }
+        $visitors = ($this->visitor ??= $this->to(Viewers::visitor()))->decisions()[$item];
+
+        return in_array(Reason::SampleNeedsAccount, $visitors->why, true) ? $visitors : $decision;
     }
 
     /**

@@ -216,7 +216,7 @@ final class CoursePath
 
     private function short(int $position): Sentence
     {
-        return $this->short[$position] ??= $this->words->short($this->answer->decisions()[$position]);
+        return $this->short[$position] ??= $this->words->short($this->answer->told($position));
     }
 
     /** @return array<array-key, int> what is finished by whoever is looked with, or by the viewer */

@@ -248,6 +248,14 @@ final readonly class LearnerView
         return array_values(array_filter(array_map(fn (int $step): ?PathRow => $this->path->rowOf($outline->items[$step]->key), $steps)));
     }
 
+    /** Whose reasons are told where an item is closed: {@see \App\Access\Answer::told()}. Null where it is not there. */
+    public function told(string $item): ?Decision
+    {
+        $position = $this->answer->decider->course->outline->positionOf($item);
+
+        return $position === null ? null : $this->answer->told($position);
+    }
+
     public function notice(Decision $decision): Notice
     {
         return $this->words->notice($decision);

@@ -125,6 +125,20 @@ final class GuestsTest extends TestCase
         $this->post($this->link(), ['phrase' => ' Three STRAKES '])->assertRedirect('/courses/clinker')->assertCookie('guest-'.$this->course()->id);
     }
 
+    public function test_a_guest_at_a_sample_that_asks_for_an_account_is_offered_one_and_looks(): void
+    {
+        $revision = Revision::query()->findOrFail($this->course()->live_revision_id);
+        $document = CourseDocument::fromJson($revision->document);
+        $document->raw()->sample_needs_account = true;
+        Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
+        $this->comeIn();
+        $this->get('/courses/clinker/l-welcome')->assertUnauthorized()->assertInertia(fn (Page $page) => $page->where('case', 'account')->where('signIn', fn (?string $address): bool => $address !== null));
+        // What is no sample is still not for guests.
+        $this->get('/courses/clinker/l-planes')->assertForbidden()->assertInertia(fn (Page $page) => $page->where('case', 'no-guests'));
+        $this->post('/courses/clinker/l-welcome/look', ['name' => 'Alva', 'email' => 'alva@elsewhere.test'])->assertRedirect('/courses/clinker/l-welcome');
+        $this->get('/courses/clinker/l-welcome')->assertOk()->assertInertia(fn (Page $page) => $page->component('learner/Lesson'));
+    }
+
     public function test_learners_and_assistants_do_not_change_the_link(): void
     {
         foreach (['eira' => 404, 'aksel' => 403] as $name => $status) {

@@ -167,7 +167,7 @@ final readonly class CoursePageBuilder
     /** @param  ?array<string, NoticeText>  $texts */
     private function closed(Course $course, LearnerView $view, Decision $decision, Reading $reading, ?array $texts): NoticePage|SentAway
     {
-        $case = NoticeCase::of($decision);
+        $case = NoticeCase::of($told = $view->told($decision->item) ?? $decision);
         $outline = $view->answer->decider->course->outline;
         $own = $this->notices->at($course, $outline->keysUp($outline->positionOf($decision->item) ?? 0), $view->answer->offersHeld(), $case, $texts)[0]->text ?? null;
         if ($own !== null && $own->way === 'sign-in' && $reading->signIn !== null && $case->canSendToSignIn()) {
@@ -177,7 +177,7 @@ final readonly class CoursePageBuilder
         if ($own !== null && $own->way === 'address' && $own->address !== null && $own->address !== route('lesson', [$course, $decision->item], false)) {
             return new SentAway($own->address);
         }
-        [$notice, $school] = [$view->notice($decision), ($this->school)()];
+        [$notice, $school] = [$view->notice($told), ($this->school)()];
         // Whoever looks with somebody buys nothing by it.
         $offers = $view->answer->viewer->observes === null ? $this->waysTo($course, $view, $reading->person, $decision->item) : [];
         $words = self::words($view, $decision, $reading, $school, $offers);

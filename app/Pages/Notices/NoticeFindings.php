@@ -116,7 +116,7 @@ final readonly class NoticeFindings
             $held = $view->answer->offersHeld();
             $here = [];
             foreach ($view->answer->decisions() as $position => $decision) {
-                $standing = $decision->state === State::Locked ? $this->texts->at($course, $decider->course->outline->keysUp($position), $held, NoticeCase::of($decision), $texts)[0]->text ?? null : null;
+                $standing = $decision->state === State::Locked ? $this->texts->at($course, $decider->course->outline->keysUp($position), $held, NoticeCase::of($view->answer->told($position)), $texts)[0]->text ?? null : null;
                 $index = $standing === null ? false : array_search($standing, $notices, true);
                 if ($index === false || isset($here[$index])) {
                     continue;

@@ -51,7 +51,7 @@ final readonly class NoticeMetBuilder
             return null;
         }
         $page = $this->pages->item($course, $view, $item, ReadBy::vantage($seen, $bearer));
-        $case = NoticeCase::of($decision);
+        $case = NoticeCase::of($view->told($item) ?? $decision);
 
         return new NoticeMet(
             $case->value,

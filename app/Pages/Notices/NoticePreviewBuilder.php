@@ -107,7 +107,7 @@ final readonly class NoticePreviewBuilder
         $outline = $decider->course->outline;
         $texts = NoticeTexts::with($this->texts->within($course), $typed);
         foreach ($view->answer->decisions() as $position => $decision) {
-            if (($row === null || $decision->item === $row) && $decision->state === State::Locked && NoticeCase::of($decision) === $case
+            if (($row === null || $decision->item === $row) && $decision->state === State::Locked && NoticeCase::of($view->answer->told($position)) === $case
                 && ($this->texts->at($course, $outline->keysUp($position), $view->answer->offersHeld(), $case, $texts)[0]->text ?? null) === $typed) {
                 return $decision->item;
             }

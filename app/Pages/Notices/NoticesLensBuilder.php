@@ -105,7 +105,7 @@ final readonly class NoticesLensBuilder
     /** @param  array<string, NoticeText>  $texts */
     private function closed(Course $course, Answer $answer, int $position, Decision $decision, array $texts, bool $canTake, ClosedWords $words): NoticeSight
     {
-        $case = NoticeCase::of($decision);
+        $case = NoticeCase::of($answer->told($position));
         $standing = $this->texts->at($course, $answer->decider->course->outline->keysUp($position), $answer->offersHeld(), $case, $texts)[0] ?? null;
         $opens = $decision->next?->state === State::Open ? $decision->next->at : null;
         $told = in_array($case, [NoticeCase::TooEarly, NoticeCase::FinishFirst, NoticeCase::CourseNotOpen], true) ? $words->placeholders($decision) : ['opens' => '', 'first' => ''];

@@ -52,7 +52,7 @@ final readonly class LessonController
         abort_if($page === null, 404, $looker->guest && $person === null ? ErrorPages::HIDDEN_FROM_GUESTS : '');
         $decision = $view->decision($item);
         if (! $page instanceof LessonPage && ! $page instanceof BoardPage && $decision !== null) {
-            $this->doors->met($request, $course, $view, $item, NoticeCase::of($decision)->value);
+            $this->doors->met($request, $course, $view, $item, NoticeCase::of($view->told($item) ?? $decision)->value);
         }
         if ($page instanceof SentAway) {
             return Inertia::location($page->address);
