@@ -77,7 +77,8 @@ final readonly class DemoYears
     private function drafts(CarbonImmutable $now, Person $hege, Person $torunn): void
     {
         self::at($now->modify('-1 day 16:10'), fn () => ($this->edit)(self::course('steam-frames'), 0, new SetTime('opens', 'fortnightly', ['m-fit'], self::time(['rule' => 'after_previous', 'days' => 21, 'time' => '08:00', 'weekday' => 1])), $torunn));
-        self::at($now->modify('-3 hours'), fn () => $this->write->draft(self::course('steam-frames'), 'l-heat', new Written("Pack the ends with wet rag and keep the kettle rolling.\n\nAn hour for every inch, and ten minutes for luck."), 0, $hege));
+        $heat = Content::query()->where('course_id', self::course('steam-frames')->id)->where('item_key', 'l-heat')->firstOrFail();
+        self::at($now->modify('-3 hours'), fn () => $this->write->draft(self::course('steam-frames'), 'l-heat', new Written("Pack the ends with wet rag and keep the kettle rolling.\n\nAn hour for every inch, and ten minutes for luck.", minutes: $heat->minutes), 0, $hege));
         self::at($now->modify('-2 days 11:25'), fn () => ($this->edit)(self::course('winter-refit'), 0, new SetTime('opens', 'season', ['m-paint'], self::time(['rule' => 'on', 'at' => $now->modify('+8 days 08:00')->format('Y-m-d\TH:i')])), $hege));
         ($this->set)(self::course('winter-refit'), self::draft('winter-refit')->version, $now->modify('+2 days 07:00')->getTimestamp(), null, 'The paint is here early', $hege);
     }
