@@ -10,17 +10,20 @@ use App\Drafts\Edits\SetField;
 use App\Drafts\Edits\SetTime;
 use App\Learning\Contents\WriteContent;
 use App\Learning\Contents\Written;
+use App\Learning\Letters\WriteDueLetters;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\CourseFace;
 use App\Models\Document\DocumentTime;
 use App\Models\Draft;
+use App\Models\LetterText;
 use App\Models\ObserverTie;
 use App\Models\Person;
 use App\Models\Role;
 use App\Publishing\Proposal;
 use App\Publishing\PublishRevision;
 use App\Publishing\SetPublication;
+use App\School\Letters\LetterKind;
 use App\School\Pictures\KeepPicture;
 use Carbon\CarbonImmutable;
 use Closure;
@@ -30,7 +33,7 @@ use Psr\Clock\ClockInterface;
 /** What two years have left in the demo school: several authors, drafts under way, a publication to come, people who were here. */
 final readonly class DemoYears
 {
-    public function __construct(private ClockInterface $clock, private EditDraft $edit, private PublishRevision $publish, private SetPublication $set, private WriteContent $write, private KeepPicture $pictures)
+    public function __construct(private ClockInterface $clock, private EditDraft $edit, private PublishRevision $publish, private SetPublication $set, private WriteContent $write, private KeepPicture $pictures, private WriteDueLetters $due)
     {
     }
 
@@ -46,6 +49,7 @@ final readonly class DemoYears
         $this->drafts($now, $hege, $torunn);
         $this->visits($now);
         $this->quiz($hege);
+        $this->letters($now);
         $mother = Person::query()->create(['name' => 'Signe Holm', 'email' => 'signe@alder.test', 'password' => $hege->password]);
         ObserverTie::query()->create(['observer_id' => $mother->id, 'learner_id' => self::person('eira')->id]);
     }
@@ -81,6 +85,14 @@ final readonly class DemoYears
         self::at($now->modify('-3 hours'), fn () => $this->write->draft(self::course('steam-frames'), 'l-heat', new Written("Pack the ends with wet rag and keep the kettle rolling.\n\nAn hour for every inch, and ten minutes for luck.", minutes: $heat->minutes), 0, $hege));
         self::at($now->modify('-2 days 11:25'), fn () => ($this->edit)(self::course('winter-refit'), 0, new SetTime('opens', 'season', ['m-paint'], self::time(['rule' => 'on', 'at' => $now->modify('+8 days 08:00')->format('Y-m-d\TH:i')])), $hege));
         ($this->set)(self::course('winter-refit'), self::draft('winter-refit')->version, $now->modify('+2 days 07:00')->getTimestamp(), null, 'The paint is here early', $hege);
+    }
+
+    /** As the schedule wrote them yesterday, and a little while ago. */
+    private function letters(CarbonImmutable $now): void
+    {
+        LetterText::query()->whereIn('kind', [LetterKind::PassGiven->value, LetterKind::EndsSoon->value, LetterKind::Ended->value])->update(['since' => $now->modify('-3 days')->utc()->format('Y-m-d H:i:s')]);
+        self::at($now->modify('-1 day 10:00'), fn () => ($this->due)());
+        self::at($now->modify('-10 minutes'), fn () => ($this->due)());
     }
 
     private function quiz(Person $author): void

@@ -7,6 +7,7 @@ namespace Tests\School;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Draft;
+use App\Models\Message;
 use App\Models\Pass;
 use App\Models\Picture;
 use App\Models\Revision;
@@ -66,6 +67,15 @@ final class DemoYearsTest extends TestCase
         self::assertTrue(Pass::query()->whereHas('offer', fn ($offers) => $offers->where('key', 'yard-trial'))->whereBetween('ends_at', [$from->copy()->utc()->format('Y-m-d H:i:s'), $from->copy()->modify('+1 day')->utc()->format('Y-m-d H:i:s')])->exists());
         $this->actingAs($this->person('hege'))->get('/keep/people')->assertOk();
         $this->actingAs($this->person('ragna'))->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('last.key', 'l-steam'));
+    }
+
+    #[DataProvider('days')]
+    public function test_letters_were_written(string $now): void
+    {
+        $this->load($now);
+        self::assertGreaterThanOrEqual(3, Message::query()->count());
+        self::assertGreaterThanOrEqual(2, Message::query()->distinct()->count('subject'));
+        self::assertLessThan(30, Message::query()->count());
     }
 
     public function test_loaded_a_second_time_nothing_is_added(): void
