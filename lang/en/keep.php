@@ -36,6 +36,7 @@ return [
     'people_counted' => '{count, plural, one {# person} other {# people}}',
     'product' => 'Silent Keep',
     'keep_shell' => [
+        'skip' => 'To what is on this page',
         'courses' => 'Courses',
         'notices' => 'Notices',
         'triggers' => 'Triggers',

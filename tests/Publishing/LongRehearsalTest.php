@@ -109,15 +109,13 @@ final class LongRehearsalTest extends TestCase
     {
         $this->edit(1, 'tiers', ['m-start'], ['value' => []]);
         $this->app->forgetScopedInstances();
-        // However slow the machine is.
-        for ($look = 0; $look < 100 && $this->get('/keep/courses/clinker/rehearsal')->viewData('page')['props']['finished'] !== true; $look++) {
+        // However slow the machine is: a page that was quick enough is looked at itself, for the next one may not be.
+        for ($look = 0; $look < 100 && ($page = $this->get('/keep/courses/clinker/rehearsal')->viewData('page')['props'])['finished'] !== true; $look++) {
             $this->post('/keep/courses/clinker/rehearsal');
         }
-        $this->get('/keep/courses/clinker/rehearsal')->assertInertia(fn (Page $page) => $page->where('totals', static function ($totals): bool {
-            $lose = $totals->where('effect', 'lose')->first();
-
-            return $lose['count'] >= 1100 && count($lose['names']) === RehearsalTally::NAMES;
-        }));
+        $lose = array_column($page['totals'] ?? [], null, 'effect')['lose'] ?? self::fail('It is finished.');
+        self::assertGreaterThanOrEqual(1100, $lose->count);
+        self::assertCount(RehearsalTally::NAMES, $lose->names);
     }
 
     /** As a page has it that waits for so long. */

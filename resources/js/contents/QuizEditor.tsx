@@ -2,6 +2,7 @@ import { Button, Checkbox, NumberInput, Select, Textarea, TextInput } from '@man
 
 import type { QuizEntry, QuizRulesForm } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
+import { CountInput } from '../ui/CountInput';
 import css from './contents.module.css';
 import ui from '../ui/ui.module.css';
 
@@ -139,14 +140,14 @@ function RulesEditor({ rules, errors, mayEdit, onSet }: { rules: QuizRulesForm; 
     <div className={css['quizedit-question']}>
       <div className={ui.pair}>
         <NumberInput label={say('contents.quiz_editor.tries')} description={say('contents.quiz_editor.tries_told')} min={1} max={100} allowDecimal={false} value={rules.tries ?? ''} error={errors['rules.tries']} onChange={(tries) => onSet({ ...rules, tries: tries === '' ? null : Number(tries) })} />
-        <NumberInput label={say('contents.quiz_editor.wait')} description={say('contents.quiz_editor.wait_told')} min={0} max={43_200} allowDecimal={false} value={rules.wait} error={errors['rules.wait']} onChange={(wait) => onSet({ ...rules, wait: Number(wait) })} />
+        <CountInput label={say('contents.quiz_editor.wait')} description={say('contents.quiz_editor.wait_told')} min={0} max={43_200} allowDecimal={false} value={rules.wait} empty={0} error={errors['rules.wait']} onCount={(wait) => onSet({ ...rules, wait })} />
       </div>
       <Checkbox label={say('contents.quiz_editor.shuffle')} checked={rules.shuffle} onChange={(event) => onSet({ ...rules, shuffle: event.currentTarget.checked })} />
       <b>{say('contents.quiz_editor.bands')}</b>
       {rules.bands.map(({ from, name, words }, index) => (
         // oxlint-disable-next-line react/no-array-index-key
         <div key={index} className={css.band} role="group" aria-label={say('contents.quiz_editor.band', { number: index + 1 })}>
-          <NumberInput label={say('contents.quiz_editor.band_from')} min={0} max={100} allowDecimal={false} value={from} error={errors[`rules.bands.${index}.from`]} onChange={(value) => band(index, { from: Number(value) })} />
+          <CountInput label={say('contents.quiz_editor.band_from')} min={0} max={100} allowDecimal={false} value={from} error={errors[`rules.bands.${index}.from`]} onCount={(value) => band(index, { from: value })} />
           <TextInput label={say('contents.quiz_editor.band_name')} maxLength={60} value={name} error={errors[`rules.bands.${index}.name`]} onChange={(event) => band(index, { name: event.currentTarget.value })} />
           <TextInput label={say('contents.quiz_editor.band_words')} maxLength={1000} value={words} onChange={(event) => band(index, { words: event.currentTarget.value })} />
           {mayEdit && (

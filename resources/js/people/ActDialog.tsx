@@ -50,7 +50,7 @@ const NEEDED = new Set(['offer', 'days', 'item', 'label', 'subject', 'body']);
 export function ActDialog({ title, act, whom, offers, courses, labels, onClose }: ActDialogProps) {
   const fields = (FIELDS[act.do] ?? []).filter((field) => !(field === 'offer' && act.pass !== undefined && act.do !== 'change') && !(field === 'item' && act.grant !== undefined));
   const form = useForm({
-    offer: act.offer ?? '', from: '', until: '', days: act.days ?? 14, anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: '', body: '',
+    offer: act.offer ?? '', from: '', until: '', days: (act.days ?? 14) as number | '', anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: '', body: '',
   });
   // One dialog does its work once, however often it is clicked.
   const [once] = useState(uuid);
@@ -93,7 +93,7 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
         </label>
       )}
       {fields.includes('days') && (
-        <NumberInput label={say('people.act_dialog.by_how_many_days')} min={1} max={3660} allowDecimal={false} value={data.days} error={message('days')} data-autofocus onChange={(value) => setData('days', value === '' ? 0 : Number(value))} />
+        <NumberInput label={say('people.act_dialog.by_how_many_days')} min={1} max={3660} allowDecimal={false} value={data.days} error={message('days')} data-autofocus onChange={(value) => setData('days', value === '' ? '' : Number(value))} />
       )}
       {fields.includes('stops') && (
         <fieldset className={ui.whenlive}>

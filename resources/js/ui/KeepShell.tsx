@@ -23,6 +23,14 @@ const PLACES: { href: string; title: string; run?: boolean }[] = [
   { href: to('keep.school'), title: say('keep.keep_shell.school') },
 ];
 
+/** Past what stands on every page: into the grid, at the cell where one was, where there is one. */
+function toThePage() {
+  const main = document.querySelector('main');
+  const cell = main?.querySelector<HTMLElement>('td[tabindex="0"]') ?? null;
+  main?.setAttribute('tabindex', '-1');
+  (cell ?? main)?.focus();
+}
+
 /** The frame of the administrator's side. */
 export function KeepShell({ title, children }: KeepShellProps) {
   const { school, signedIn } = useShared();
@@ -30,6 +38,9 @@ export function KeepShell({ title, children }: KeepShellProps) {
   return (
     <div className={ui.keep}>
       <Head title={title} />
+      <button type="button" className={ui.skip} onClick={toThePage}>
+        {say('keep.keep_shell.skip')}
+      </button>
       <header className={ui.top}>
         <Link href={to('keep.courses')} className={ui.brand}>
           <Mark /> {say('keep.product')}

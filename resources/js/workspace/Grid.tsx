@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type DragEvent, type KeyboardEvent, type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
+import { type DragEvent, type KeyboardEvent, type MouseEvent, type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
 import { clsx } from 'clsx';
 
 import type { OutlineRow } from '../lib/generated/types';
@@ -30,6 +30,8 @@ export interface GridProps {
   cell: (index: number, column: number) => ReactNode;
   /** Enter (by key) or a click on a cell. */
   onActivate?: (index: number, column: number, byKey: boolean) => void;
+  /** A second click on the title of the row that one is on. */
+  onOpenRow?: (index: number, column: number) => void;
   /** The rows that are selected, by key; left out: rows cannot be selected. */
   selected?: ReadonlySet<string>;
   onSelect?: (selected: ReadonlySet<string>) => void;
@@ -47,7 +49,7 @@ export interface GridProps {
 }
 
 /** The one grid: the outline on the left and the cells of a lens on its right. Only rows in sight are drawn. */
-export function Grid({ caption, corner, columns, rows, cell, onActivate, selected, onSelect, rowMenu, onRowKey, onFocusRow, onFocusColumn, startAt = null, onDropRows }: GridProps) {
+export function Grid({ caption, corner, columns, rows, cell, onActivate, onOpenRow, selected, onSelect, rowMenu, onRowKey, onFocusRow, onFocusColumn, startAt = null, onDropRows }: GridProps) {
   const scroll = useRef<HTMLDivElement>(null);
   const [focus, setFocus] = useState(() => ({ row: Math.max(0, rows.findIndex(({ row }) => row.key === startAt)), column: 0 }));
   const [drop, setDrop] = useState<{ key: string; place: DropPlace } | null>(null);
@@ -171,6 +173,22 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
     }
   };
 
+  /** One row, one truth: a click on a title takes the selection and the focus there, and another one opens what is told of it. */
+  const onTitle = (event: MouseEvent, at: number) => {
+    if (event.target instanceof Element && event.target.closest('button, a, [role=menu]') !== null) {
+      return;
+    }
+    const [more, range] = [event.ctrlKey || event.metaKey, event.shiftKey];
+    const again = !more && !range && at === focused.row && (selected === undefined || (selected.size === 1 && selected.has(rows[at]?.row.key ?? '')));
+    selection.extend(range);
+    if (selection.byHand(at, more, range)) {
+      move(at, focused.column);
+    }
+    if (again) {
+      onOpenRow?.(rows[at]?.index ?? 0, focused.column);
+    }
+  };
+
   // Columns keep their widths: what is left over goes to one that bears nothing, unless a column asks for it.
   const filled = columns.some((column) => column.width === undefined);
   // The outline at its narrowest, beside an open sheet.
@@ -229,7 +247,7 @@ export function Grid({ caption, corner, columns, rows, cell, onActivate, selecte
                     dragged.current = [];
                     setDrop(null);
                   }}
-                  onClick={(event) => selection.byHand(item.index, event.ctrlKey || event.metaKey, event.shiftKey)}
+                  onClick={(event) => onTitle(event, item.index)}
                 >
                   <div className={css.o} style={{ paddingLeft: 14 + row.depth * 16 }}>
                     <span className={css.t} title={row.title}>

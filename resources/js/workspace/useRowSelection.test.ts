@@ -14,12 +14,22 @@ function hook() {
 }
 
 describe('the selection of rows', () => {
-  it('is one row at a click, and none at another on it', () => {
+  it('is one row at a click, and the same at another on it', () => {
     const { result } = hook();
     act(() => result.current.byHand(1, false, false));
     act(() => result.current.byHand(2, false, false));
     expect([...result.current.selected]).toEqual(['c']);
-    act(() => result.current.byHand(2, false, false));
+    act(() => expect(result.current.byHand(2, false, false)).toBe(true));
+    expect([...result.current.selected]).toEqual(['c']);
+  });
+
+  it('is gone once the focus is on another row, and stays while it is on one of them', () => {
+    const { result } = hook();
+    act(() => result.current.byHand(1, false, false));
+    act(() => result.current.byHand(2, true, false));
+    act(() => result.current.focused(1));
+    expect([...result.current.selected]).toEqual(['b', 'c']);
+    act(() => result.current.focused(3));
     expect(result.current.selected.size).toBe(0);
   });
 
@@ -28,7 +38,7 @@ describe('the selection of rows', () => {
     act(() => result.current.byHand(1, false, false));
     act(() => result.current.byHand(3, true, false));
     expect([...result.current.selected]).toEqual(['b', 'd']);
-    act(() => result.current.byHand(1, true, false));
+    act(() => expect(result.current.byHand(1, true, false)).toBe(false));
     expect([...result.current.selected]).toEqual(['d']);
   });
 

@@ -1,11 +1,11 @@
 import { useRef } from 'react';
 
 export interface RowSelection {
-  /** A click on the head of a row: alone, beside the others (`more`), or as far as it (`range`). */
-  byHand: (at: number, more: boolean, range: boolean) => void;
+  /** A click on the head of a row: alone, beside the others (`more`), or as far as it (`range`). Whether it is one of the selected then. */
+  byHand: (at: number, more: boolean, range: boolean) => boolean;
   /** As far as a row from where the selection began. */
   upTo: (at: number) => void;
-  /** The focus has come to a row: a selection by keyboard begins there, unless it is the one that is being extended. */
+  /** The focus has come to a row: a selection by keyboard begins there, unless it is the one that is being extended. Of rows elsewhere none stays selected: what is edited is where one is. */
   focused: (at: number) => void;
   /** The focus is on its way to the other end of a selection (or not): its beginning stays. */
   extend: (extending: boolean) => void;
@@ -25,20 +25,25 @@ export function useRowSelection(keys: readonly string[], selected: ReadonlySet<s
       const key = keys[at];
       if (range || key === undefined) {
         upTo(at);
-        return;
+        return key !== undefined;
       }
       anchor.current = at;
       const next = new Set(more ? selected : []);
-      if (selected?.has(key) === true && (more || selected.size === 1)) {
+      const out = more && selected?.has(key) === true;
+      if (out) {
         next.delete(key);
       } else {
         next.add(key);
       }
       onSelect?.(next);
+      return !out;
     },
     focused: (at) => {
       if (!extending.current) {
         anchor.current = at;
+        if (selected !== undefined && selected.size > 0 && !selected.has(keys[at] ?? '')) {
+          onSelect?.(new Set());
+        }
       }
       extending.current = false;
     },

@@ -218,6 +218,7 @@ export default function Workspace(page: WorkspacePage) {
                   onDropRows: acts.place,
                 }
               : {})}
+            onOpenRow={(index) => [setSheet(true), setHere(rows[index]?.key ?? null), setEditing(null)]}
             onActivate={(index, column, byKey) => {
               const word = editorOf(columnName(column), plan, tiers);
               if (byKey || opensSheet || !mayEdit || word === null) {

@@ -1,5 +1,5 @@
 import { useForm } from '@inertiajs/react';
-import { Button, NumberInput, Popover, TextInput } from '@mantine/core';
+import { Button, Popover, TextInput } from '@mantine/core';
 import { Fragment, type FormEvent, type ReactNode } from 'react';
 
 import { withQuery } from '../../lib/address';
@@ -7,6 +7,7 @@ import { openings } from '../../lib/generated/rules';
 import type { SchoolTime } from '../../lib/time';
 import type { OpeningRule, OutlineRow, Sentence } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
+import { CountInput } from '../../ui/CountInput';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
@@ -95,7 +96,7 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
               ) : (
                 <Fragment key="when">
                   {saying('lenses.move_opening.counted', {
-                    days: <NumberInput key="days" aria-label={say('keep.days')} size="xs" w={72} min={0} allowDecimal={false} data-autofocus value={next.days ?? 0} onChange={(value) => value !== '' && onDays(days + Number(value) - (next.days ?? 0))} />,
+                    days: <CountInput key="days" aria-label={say('keep.days')} size="xs" w={72} min={0} allowDecimal={false} data-autofocus value={next.days ?? 0} onCount={(count) => onDays(days + count - (next.days ?? 0))} />,
                     count: next.days ?? 0,
                     after: say(next.rule === 'after_previous' ? 'rules.opens.after_previous.after' : 'rules.opens.after_start.after'),
                   })}

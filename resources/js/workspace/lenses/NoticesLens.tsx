@@ -83,6 +83,11 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
     }
   };
   useShortcuts({ '[': () => step(-1), ']': () => step(1), '0': () => rail.setAt(null), v: onWho, ...(sheeted ? { escape: close } : {}) });
+  const openAt = (index: number, column: number) => {
+    onHere(all[index]?.key ?? '');
+    setWho(ids[column] ?? null);
+    onSheet(true);
+  };
   return (
     <>
       <div className={css.lensbox}>
@@ -102,11 +107,8 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
             startAt={here}
             onFocusRow={(one) => onHere(one.key)}
             onFocusColumn={(column) => setWho(ids[column] ?? null)}
-            onActivate={(index, column) => {
-              onHere(all[index]?.key ?? '');
-              setWho(ids[column] ?? null);
-              onSheet(true);
-            }}
+            onActivate={openAt}
+            onOpenRow={openAt}
             cell={(index, column) => <NoticeCell sight={sight(index, column)} />}
           />
         )}

@@ -238,6 +238,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             onFocusRow={(one) => onHere(one.key)}
             onFocusColumn={(column) => setWho(ids[columns[column] ?? -1] ?? null)}
             onActivate={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
+            onOpenRow={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
             cell={(index, column) => {
               const before = published(index, columns[column]);
               return <SightCell time={time} sight={sight(index, columns[column])} count={count(index, columns[column])} {...(before === undefined ? {} : { before })} />;
