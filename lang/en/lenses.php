@@ -82,8 +82,8 @@ return [
         'none_chosen_no_pass' => 'None chosen: no pass opens it, only a grant.',
     ],
     'time_editor' => [
-        'with_what_stands_in' => 'With what it stands in',
-        'never_or_with_what' => 'Never, or with what it stands in',
+        'with_what_stands_in' => 'With the module or lesson around it',
+        'never_or_with_what' => 'Never, or with the module or lesson around it',
         'on_a_date' => 'On a date',
         'days_after_it_opened' => 'Days after it opened',
         'monday' => 'Monday',

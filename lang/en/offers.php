@@ -72,7 +72,7 @@ return [
         'price_for_those_who' => 'Price for those who give up a lesser pass for it',
         'as_for_others' => 'as for others',
         'is_trial' => 'it is a trial',
-        'erases' => 'some days after it has ended, what was finished is erased (left empty: it is kept for those who come back)',
+        'erases' => 'when it has ended, what was finished is erased some days later (not ticked: it is kept for those who come back)',
     ],
     'trial_dialog' => [
         'title_ten_day_trial' => '{title}, ten-day trial',

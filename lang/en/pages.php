@@ -77,7 +77,7 @@ return [
     ],
     'person_page_builder' => [
         'tried' => '{tries, plural, one {# try} other {# tries}}{of, plural, =-1 {} other { of #}}, {best, number} % at best, last {when}',
-        'what_was_finished_by' => 'what was finished by it was dealt with {when}',
+        'what_was_finished_by' => 'what was finished with it was erased, or kept, {when}',
         'what_was_finished_erased' => 'what was finished is erased {when}, unless another pass keeps it',
         'the_program' => 'the program',
         'not_confirmed' => '{address} (not confirmed: the link in their letter was not used yet)',

@@ -52,7 +52,7 @@ return [
         'never_for_many' => 'Never for {many}.',
         'what_here' => '{what} here',
         'every_row_lets_many' => 'Every row lets {many} in that says nothing else.',
-        'no_row_lets_many' => 'No row lets {many} in that does not say so, and this one does not.',
+        'no_row_lets_many' => 'In this course {many} see only rows that are marked for them, and this one is not.',
         'lets_many_in' => 'Lets {many} in.',
         'lets_no_many_in' => 'Lets no {many} in.',
         'for_some_tiers_and' => 'For some tiers, and let in all the same.',

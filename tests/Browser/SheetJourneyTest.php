@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 
 /** The rule of a row as a sentence, and what is done with rules of several rows. */
@@ -126,5 +128,41 @@ final class SheetJourneyTest extends BrowserTestCase
             tell(cell(onto), 'drop');
             tell(cell(row).querySelector('th'), 'dragend');
             JS, [$row, $onto]);
+    }
+
+    public function test_selection_focus_and_sheet_are_one_row(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker');
+        $here = fn (): array => (array) $this->browser->executeScript('return [document.activeElement.dataset.row ?? document.activeElement.tagName, [...document.querySelectorAll("tr[aria-selected=true]")].map((row) => row.querySelector("td").dataset.row)]');
+        $title = fn (string $row): RemoteWebElement => $this->browser->findElement(WebDriverBy::xpath("//td[@data-row='{$row}']/../th//span"));
+        $this->find('td[data-row=l-timber]');
+        $title('l-timber')->click();
+        $this->waitForFocus('td[data-row=l-timber]');
+        self::assertSame(['l-timber', ['l-timber']], $here());
+        // Clicked again it opens what is told of it.
+        $title('l-timber')->click();
+        $this->waitForText('.sheet h2', 'Choosing larch');
+        // By keys on to the next row: the sheet goes with it, and nothing else stays selected.
+        $this->waitForFocus('td[data-row=l-timber]');
+        $this->typeAtFocus(Keys::ARROW_DOWN);
+        $this->waitForText('.sheet h2', 'Reading grain in oak');
+        self::assertSame(['l-advanced', []], $here());
+        $title('l-steam')->click();
+        $this->waitForText('.sheet h2', 'The steam box');
+        self::assertSame(['l-steam', ['l-steam']], $here());
+        $this->typeAtFocus(Keys::ESCAPE);
+    }
+
+    public function test_the_grid_is_one_tab_stop_from_the_top(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker?row=l-timber');
+        $this->find('td[data-row=l-timber]');
+        $this->browser->executeScript('document.activeElement?.blur(); window.scrollTo(0, 0)');
+        $this->typeAtFocus(Keys::TAB);
+        self::assertSame('To what is on this page', $this->browser->executeScript('return document.activeElement.textContent'));
+        $this->typeAtFocus(Keys::ENTER);
+        $this->waitForFocus('td[data-row=l-timber]');
     }
 }

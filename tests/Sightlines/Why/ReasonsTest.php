@@ -150,7 +150,7 @@ final class ReasonsTest extends TestCase
                 'Other rules, together: The observer door opens and Tuning a plane lets observers in.',
             ]],
             'no row for observers' => ['observers_not_here', $observer, ['course' => ['observer_door' => ['open' => true]]], [
-                'Let in: No row lets observers in that does not say so, and this one does not. [Observers here]',
+                'Let in: In this course observers see only rows that are marked for them, and this one is not. [Observers here]',
             ], [
                 'Basic pass: At once; ends Thu 18 Jun.',
                 'Full pass: At once.',
@@ -221,7 +221,7 @@ final class ReasonsTest extends TestCase
                 'Full pass: At once.',
             ], false],
             'no row for guests' => ['guests_not_here', $guest, ['course' => ['guest_door' => ['open' => true]]], [
-                'Let in: No row lets guests in that does not say so, and this one does not. [Guests here]',
+                'Let in: In this course guests see only rows that are marked for them, and this one is not. [Guests here]',
             ], [
                 'Basic pass: At once; ends Thu 18 Jun.',
                 'Full pass: At once.',

@@ -223,8 +223,8 @@ function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
       <span>
         <Link href={to('keep.course', { course: pass.course })}>{pass.courseTitle}</Link> · {pass.from} {pass.until === null ? say('person.person.for_good') : say('person.person.to_until', { until: pass.until })}
         <br />
-        {pass.standing}
-        {pass.left !== null && `, ${pass.left}`} · {pass.source}
+        {pass.standing === 'ended' && pass.left !== null ? pass.left : pass.standing}
+        {pass.standing !== 'ended' && pass.left !== null && `, ${pass.left}`} · {pass.source}
         {pass.paced !== null && ` · ${say('person.person.counts_from', { date: pass.paced })}`}
         {pass.erased !== null && (
           <>
