@@ -120,6 +120,14 @@ final class DraftedContentsTest extends TestCase
         self::assertTrue($this->hasDraft());
         $this->write('Flat on glass, wet.', later: false);
         self::assertFalse($this->hasDraft());
+        // What a copy that was undone was given waits for nothing.
+        $this->post('/keep/courses/clinker/draft/outline', ['version' => 0, 'do' => 'duplicate', 'item' => 'l-planes']);
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => $this->draft()->version]);
+        $this->delete('/keep/courses/clinker/draft', ['version' => $this->draft()->version]);
+        Content::query()->where('item_key', 'l-planes-2')->update(['drafted' => json_encode(['text' => 'Left', 'quiz' => [], 'quiz_rules' => null, 'board' => null, 'minutes' => null])]);
+        $this->write('Flat on glass.');
+        $this->write('Flat on glass, dry.', later: false);
+        self::assertFalse($this->hasDraft());
         // Not where rules are drafted beside it.
         $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes'])->assertSessionHasNoErrors();
         $this->write('Dry.');
