@@ -38,6 +38,7 @@ return [
     ],
     'foot' => 'Ikke flere brev som dette: {stop}',
     'now' => 'nå',
+    'in_days' => '{days, plural, =0 {i dag} =1 {i morgen} other {om # dager}}',
     'for_good' => 'for godt',
     'until' => 'til {at} ({zone})',
     'zoned' => '{at} ({zone})',
@@ -68,7 +69,7 @@ return [
         ],
         'ends-soon' => [
             'to_you' => ['title' => 'En tilgang er snart over', 'told' => 'Noen dager før den er over, hvis ingen annen fortsetter etter den.'],
-            'subject' => '{course}: {offer} er over om {days} dager',
+            'subject' => '{course}: {offer} er over {when}',
             'body' => "Kjære {name}\n\n{offer} i {course} er over {ends}.\n\nHvordan du kan fortsette, står her:\n{address}\n",
         ],
         'ended' => [

@@ -107,6 +107,23 @@ final class DueLettersTest extends TestCase
         self::assertArrayHasKey('odd@alder.test', $this->written('2026-03-24T12:00:00Z'));
     }
 
+    public function test_an_end_today_is_told_as_today_and_not_in_0_days(): void
+    {
+        self::only('ends-soon');
+        $ends = static fn (string $name, string $at): int => Pass::query()->where('person_id', self::personOf($name))->update(['ends_at' => $at]);
+        $ends('odd', '2026-03-10 22:59:00');
+        // A minute later it is the next day in Oslo.
+        $ends('solveig', '2026-03-10 23:00:00');
+        $ends('ylva', '2026-03-12 09:00:00');
+        $written = $this->written('2026-03-10T12:00:00Z');
+        self::assertSame(['Clinker planking: your Apprentice pass ends today', 'Clinker planking: your Yard trial ends tomorrow', 'Clinker planking: your Apprentice pass ends in 2 days'], [$written['odd@alder.test'] ?? null, $written['solveig@alder.test'] ?? null, $written['ylva@alder.test'] ?? null]);
+    }
+
+    private static function personOf(string $name): int
+    {
+        return Person::query()->where('email', "{$name}@alder.test")->sole()->id;
+    }
+
     public function test_of_an_end_that_another_pass_outlasts_nobody_is_told(): void
     {
         self::only('ends-soon', 'ended');

@@ -51,6 +51,7 @@ final readonly class LetterSample
             'next' => $next === null ? '' : Say::text('letters.next', ['title' => $next->title, 'at' => $next->at, 'zone' => $this->clock->zoneName()]),
             'ends' => $kind === LetterKind::TrialEnds ? Say::text('letters.trial.ends', ['at' => $this->clock->plain($ends), 'zone' => $this->clock->zoneName()]) : $zoned($ends),
             'days' => (string) self::ENDS,
+            'when' => Say::text('letters.in_days', ['days' => self::ENDS]),
             'ended' => $zoned($now),
             'due' => $this->clock->words($this->clock->plusDays($ends, ($this->school)()->grace_days)),
             'day' => $this->clock->words($now),

@@ -10,6 +10,7 @@ use App\School\Letters\InTheirLanguage;
 use App\School\Letters\LetterKind;
 use App\School\Letters\LetterTo;
 use App\School\Letters\SettledLetter;
+use App\Words\Say;
 
 /**
  * To whoever's pass ends soon and is followed by no other. Memberships go on as they are paid for, and trials that erase are
@@ -39,6 +40,7 @@ final readonly class PassesEnding implements DueLetter
                         ...$this->courses->values($pass, $view),
                         'ends' => $this->courses->zoned($ends),
                         'days' => (string) $this->clock->wholeDays($now, $ends),
+                        'when' => Say::text('letters.in_days', ['days' => $this->clock->nightsBetween($now, $ends)]),
                     ], $once($pass)));
                 }
             }

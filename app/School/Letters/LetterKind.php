@@ -74,7 +74,7 @@ enum LetterKind: string
             self::Welcome => ['courses', 'address'],
             self::PassGiven => ['course', 'offer', 'begins', 'until', 'open', 'next', 'address'],
             self::OpenedToday => ['day', 'lines', 'address'],
-            self::EndsSoon => ['course', 'offer', 'ends', 'days', 'address'],
+            self::EndsSoon => ['course', 'offer', 'ends', 'days', 'when', 'address'],
             self::Ended => ['course', 'offer', 'ended', 'open', 'address'],
             self::TrialEnds => ['course', 'offer', 'ends', 'due', 'address'],
             self::Observer => ['learners', 'lines', 'address'],
