@@ -162,9 +162,11 @@ final readonly class Rehearsal
         foreach (self::EFFECTS as $effect) {
             [$number, $ids] = $counts[$effect] ?? [0, []];
             if ($number > 0) {
-                $named = array_map(static fn (string $id): string => $names[$id] ?? '', $ids);
-                sort($named, SORT_LOCALE_STRING);
-                $told[] = new EffectCount($effect, Say::text("published.effects.{$effect}"), $number, $named);
+                usort($ids, static fn (string $one, string $other): int => strcoll($names[$one] ?? '', $names[$other] ?? ''));
+                $told[] = new EffectCount(
+                    $effect, Say::text("published.effects.{$effect}"), $number,
+                    array_map(static fn (string $id): string => $names[$id] ?? '', $ids), array_map(intval(...), $ids),
+                );
             }
         }
 

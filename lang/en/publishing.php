@@ -28,7 +28,8 @@ return [
         'observers_items' => 'What observers see, item by item',
         'kinds' => 'Kinds of viewers',
         'newcomers' => 'Those who come anew',
-        'names' => '{names}{more, plural, =0 {} other { and # more}}',
+        'names' => '{more, plural, =0 {} other { and # more}}',
+        'write' => 'Write to them',
     ],
     'progress' => [
         'title' => 'Progress',

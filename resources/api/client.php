@@ -35,7 +35,7 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type DecideForMany array{course: string, people: list<int>, items?: list<string>|null, at?: string|null}
  * @phpstan-type Decisions array{course: string, at: string, person: int|null, holds_until: string|null, kept_for: int, items: list<ItemDecision>}
  * @phpstan-type DraftTold array{course: string, version: int, changes: list<string>, publish_at: string|null}
- * @phpstan-type EffectCount array{effect: 'gain'|'lose'|'pause'|'gain_work'|'lose_work'|'longer'|'shorter'|'sooner'|'later'|'never', words: string, count: int, names: list<string>}
+ * @phpstan-type EffectCount array{effect: 'gain'|'lose'|'pause'|'gain_work'|'lose_work'|'longer'|'shorter'|'sooner'|'later'|'never', words: string, count: int, names: list<string>, people: list<int>}
  * @phpstan-type EventData array{person: EventPerson, ...}
  * @phpstan-type EventList array{items: list<EventTold>, next: string|null}
  * @phpstan-type EventPerson array{id?: int|null, email?: string|null}

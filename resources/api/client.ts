@@ -34,7 +34,7 @@ export type Decisions = { course: string; at: string; person: number | null; hol
 
 export type DraftTold = { course: string; version: number; changes: Array<string>; publish_at: string | null };
 
-export type EffectCount = { effect: 'gain' | 'lose' | 'pause' | 'gain_work' | 'lose_work' | 'longer' | 'shorter' | 'sooner' | 'later' | 'never'; words: string; count: number; names: Array<string> };
+export type EffectCount = { effect: 'gain' | 'lose' | 'pause' | 'gain_work' | 'lose_work' | 'longer' | 'shorter' | 'sooner' | 'later' | 'never'; words: string; count: number; names: Array<string>; people: Array<number> };
 
 export type EventData = { person: EventPerson } & Record<string, unknown>;
 

@@ -11,6 +11,7 @@ use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\DraftEdit;
+use App\Models\ObserverTie;
 use App\Models\Pass;
 use App\Models\Person;
 use Illuminate\Support\Facades\Artisan;
@@ -46,6 +47,22 @@ final class RehearsalTest extends TestCase
         // Who has it by another tier is not touched.
         foreach (['lose', 'pause', 'never', 'gain'] as $effect) {
             self::assertNotContains('Halvard Skog', self::names($rows, 'The garboard', $effect));
+        }
+    }
+
+    public function test_whom_it_names_can_be_gone_to_and_written_to(): void
+    {
+        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('sindre')->id]);
+        $this->edit(0, 'tiers', ['l-garboard'], ['value' => ['journeyman']]);
+        $page = $this->rehearsal();
+        foreach (['totals', 'observerTotals'] as $totals) {
+            self::assertNotSame([], $page[$totals]);
+            foreach ($page[$totals] as $effect) {
+                self::assertSame($effect['names'], array_map(static fn (int $id): string => Person::query()->findOrFail($id)->name.($totals === 'totals' ? '' : ', with Sindre Aune'), $effect['people']));
+                $sorted = $effect['names'];
+                sort($sorted, SORT_LOCALE_STRING);
+                self::assertSame($sorted, $effect['names']);
+            }
         }
     }
 

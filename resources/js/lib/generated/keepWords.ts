@@ -1076,7 +1076,8 @@ export const keepWords = {
   'publishing.rehearsal.observers_items': "What observers see, item by item",
   'publishing.rehearsal.kinds': "Kinds of viewers",
   'publishing.rehearsal.newcomers': "Those who come anew",
-  'publishing.rehearsal.names': "{names}{more, plural, =0 {} other { and # more}}",
+  'publishing.rehearsal.names': "{more, plural, =0 {} other { and # more}}",
+  'publishing.rehearsal.write': "Write to them",
   'publishing.progress.title': "Progress",
   'publishing.progress.heading': "Looking at everybody who holds something of it",
   'publishing.progress.looked': "People looked at",
@@ -2615,7 +2616,8 @@ export interface KeepParts {
   'publishing.rehearsal.observers_items': never;
   'publishing.rehearsal.kinds': never;
   'publishing.rehearsal.newcomers': never;
-  'publishing.rehearsal.names': 'names' | 'more';
+  'publishing.rehearsal.names': 'more';
+  'publishing.rehearsal.write': never;
   'publishing.progress.title': never;
   'publishing.progress.heading': never;
   'publishing.progress.looked': never;

@@ -417,6 +417,7 @@ export interface EffectCount {
   words: string;
   count: number;
   names: string[];
+  people: number[];
 }
 
 export interface Expected {

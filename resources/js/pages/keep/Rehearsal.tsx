@@ -1,12 +1,15 @@
 import { Link } from '@inertiajs/react';
 import { clsx } from 'clsx';
+import { Fragment, useState } from 'react';
 
 import { withQuery } from '../../lib/address';
 import type { EffectCount, KindRow, RehearsalPage, RehearsalRow } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
+import { ActDialog } from '../../people/ActDialog';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
+import { useShared } from '../../lib/page';
 import { to } from '../../lib/route';
 import { PublishBlock } from '../../publishing/PublishBlock';
 import { Progress } from '../../publishing/RehearsalProgress';
@@ -114,14 +117,31 @@ function Items({ title, rows }: { title: string; rows: RehearsalRow[] }) {
 
 function Named({ effect }: { effect: EffectCount }) {
   const more = effect.count - effect.names.length;
+  const [writing, setWriting] = useState(false);
+  const { signedIn } = useShared();
   return (
     <details>
       <summary>
         <b>{effect.count}</b> {effect.words}
       </summary>
       <p>
-        {say('publishing.rehearsal.names', { names: effect.names.join(', '), more: Math.max(0, more) })}
+        {effect.names.map((name, at) => (
+          <Fragment key={`${effect.people[at]} ${name}`}>
+            {at > 0 && ', '}
+            <Link href={to('keep.person', { person: effect.people[at] ?? 0 })}>{name}</Link>
+          </Fragment>
+        ))}
+        {say('publishing.rehearsal.names', { more: Math.max(0, more) })}
+        {more <= 0 && signedIn?.runs === true && (
+          <>
+            {' · '}
+            <button type="button" className={ui.linklike} onClick={() => setWriting(true)}>
+              {say('publishing.rehearsal.write')}
+            </button>
+          </>
+        )}
       </p>
+      {writing && <ActDialog title={say('person.asks.write_to_them')} act={{ do: 'write' }} whom={{ people: [...new Set(effect.people)] }} offers={[]} courses={[]} labels={[]} onClose={() => setWriting(false)} />}
     </details>
   );
 }
