@@ -37,14 +37,6 @@ final readonly class SchoolClock implements WallClock
         return $this->clock->now()->getTimestamp();
     }
 
-    /** The beginning of the present minute. */
-    public function minute(): int
-    {
-        $now = $this->now();
-
-        return $now - $now % 60;
-    }
-
     /** The present year on the school's wall calendar. */
     public function year(): int
     {

@@ -38,7 +38,7 @@ final readonly class Sightlines
     /** At the instant that is looked at alone. */
     public function atOnce(Course $course, Decider $decider, ?Decider $published, Look $look): SightlinesGrid
     {
-        return $this->grid($course, $decider, $published, $look, $look->at ?? $this->clock->minute(), overTime: false, rules: null);
+        return $this->grid($course, $decider, $published, $look, null, overTime: false, rules: null);
     }
 
     /**
@@ -50,12 +50,13 @@ final readonly class Sightlines
      */
     public function overTime(Course $course, Decider $decider, ?Decider $published, Look $look, ?RuleTable $rules): SightlinesGrid
     {
-        return $this->grid($course, $decider, $published, $look, $this->from($look->at ?? $this->clock->minute()), overTime: true, rules: $rules);
+        return $this->grid($course, $decider, $published, $look, $this->from($look->at ?? $this->clock->now()), overTime: true, rules: $rules);
     }
 
-    private function grid(Course $course, Decider $decider, ?Decider $published, Look $look, int $from, bool $overTime, ?RuleTable $rules): SightlinesGrid
+    private function grid(Course $course, Decider $decider, ?Decider $published, Look $look, ?int $from, bool $overTime, ?RuleTable $rules): SightlinesGrid
     {
-        $now = $this->clock->minute();
+        $now = $this->clock->now();
+        $from ??= $look->at ?? $now;
         $asked = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
         $seen = $this->vantages->stand($course, $decider, $asked);
         $turns = new SightTable($this->clock);
@@ -120,7 +121,7 @@ final readonly class Sightlines
 
     private function from(int $at): int
     {
-        $now = $this->clock->minute();
+        $now = $this->clock->now();
         $from = min($now - self::DAYS_BACK * 86400, $at - self::DAYS_BEFORE * 86400);
 
         // The same all day long.

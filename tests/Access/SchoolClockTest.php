@@ -26,13 +26,6 @@ final class SchoolClockTest extends TestCase
         return app(SchoolClock::class);
     }
 
-    public function test_a_minute_begins_at_its_first_second(): void
-    {
-        $clock = $this->clock('2026-03-10T12:00:59Z');
-        self::assertSame(['2026-03-10T12:00:59Z', '2026-03-10T12:00:00Z'], [Instant::format($clock->now()), Instant::format($clock->minute())]);
-        self::assertSame('2026-03-10T12:00:00Z', Instant::format($this->clock('2026-03-10T12:00:00Z')->minute()));
-    }
-
     public function test_the_year_is_that_of_the_wall_calendar(): void
     {
         self::assertSame([2026, 2027], [$this->clock('2026-12-31T22:59:59Z')->year(), $this->clock('2026-12-31T23:00:00Z')->year()]);

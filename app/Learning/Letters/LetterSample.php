@@ -33,7 +33,7 @@ final readonly class LetterSample
     public function to(LetterKind $kind, string $name, string $address): LetterTo
     {
         [$view, $offer] = $this->holder();
-        $now = $this->clock->minute();
+        $now = $this->clock->now();
         $ends = $this->clock->plusDays($now, self::ENDS);
         $zoned = fn (int $instant): string => Say::text('letters.zoned', ['at' => $this->clock->plain($instant), 'zone' => $this->clock->zoneName()]);
         $until = $offer?->lasts->end($now, SchoolZone::named($this->clock->zone()));

@@ -112,7 +112,7 @@ final readonly class NoticeFindings
         $decider = $this->plans->of(SightlinesPageBuilder::seen($course, RulesVersion::Draft));
         $met = [];
         foreach ($this->vantages->stand($course, $decider, [VantagePoint::visitor(), VantagePoint::member(), ...array_slice($this->vantages->usual($decider), 1)]) as $seen) {
-            $view = $this->views->of($decider, $seen->viewer, $this->clock->stoppedAt($this->clock->minute()));
+            $view = $this->views->of($decider, $seen->viewer, $this->clock->stoppedAt($this->clock->now()));
             $held = $view->answer->offersHeld();
             $here = [];
             foreach ($view->answer->decisions() as $position => $decision) {

@@ -89,7 +89,7 @@ final readonly class NoticePreviewBuilder
             return [null, Say::text('pages.notices.preview.nobody')];
         }
         $name = $this->words->of($seen, $decider)->name;
-        $view = $this->views->of($decider, $seen->viewer, $this->clock->stoppedAt($this->clock->minute()));
+        $view = $this->views->of($decider, $seen->viewer, $this->clock->stoppedAt($this->clock->now()));
         $typed->forceFill(['scope' => $place->scope(), 'case' => $case->value, 'offer_key' => $place->offer]);
         $item = $this->door($course, $decider, $view, $place, $case, $typed, $row);
         if ($item === null) {
@@ -130,7 +130,7 @@ final readonly class NoticePreviewBuilder
             'first' => $title(0),
             'course' => $document?->title() ?? Say::text('letters.sample.course'),
             'name' => Say::text('pages.notices_page_builder.eira_holm'),
-            'opens' => $this->clock->plain($this->clock->plusDays($this->clock->minute(), 6)).', '.$this->clock->zoneName(),
+            'opens' => $this->clock->plain($this->clock->plusDays($this->clock->now(), 6)).', '.$this->clock->zoneName(),
             'tiers' => $tiers === [] ? '' : RuleWords::enumeration($tiers, 'or'),
             'pass' => $offer === null ? '' : $offer->title(),
             'left' => Say::text('pages.notices.preview.left'),

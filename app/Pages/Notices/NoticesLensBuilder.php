@@ -47,7 +47,8 @@ final readonly class NoticesLensBuilder
     public function grid(Course $course, Look $look): NoticesGrid
     {
         $decider = $this->plans->of(SightlinesPageBuilder::seen($course, $look->see));
-        $at = $look->at ?? $this->clock->minute();
+        $now = $this->clock->now();
+        $at = $look->at ?? $now;
         $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? $this->usual($decider), 0, Vantages::MOST));
         $texts = $this->texts->within($course);
         $sights = $numbers = $columns = [];
@@ -61,7 +62,7 @@ final readonly class NoticesLensBuilder
 
         return new NoticesGrid(
             at: $at,
-            now: $this->clock->minute(),
+            now: $now,
             see: $look->see->value,
             vantages: array_map(fn (SeenFrom $one): Vantage => $this->words->of($one, $decider), $seen),
             sights: $sights,

@@ -190,7 +190,7 @@ final readonly class OffersPageBuilder
         (new SetOffer('trial-preview', 'Trial', $tier, $plan, null, DocumentLasts::from(['days' => $days])))->applyTo($copy);
         $decider = $this->plans->of($copy);
         $offer = $decider->prepared->plan->offer('trial-preview') ?? throw new \LogicException('The offer was added just now.');
-        $now = $this->clock->minute();
+        $now = $this->clock->now();
         $viewer = Viewers::holderOf($offer, $now, $decider->prepared->plan->zone);
         $until = $viewer->passes[0]->until;
         $reach = (new Reaching($decider))->reach($viewer, $now, $until);

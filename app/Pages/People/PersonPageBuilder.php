@@ -70,7 +70,7 @@ final readonly class PersonPageBuilder
             history: $this->history($person),
             courses: $this->shelf->picks(withRows: true, first: $courses),
             offers: $this->shelf->offers(),
-            now: $this->clock->minute(),
+            now: $this->clock->now(),
             mayRun: $mayRun,
             letters: LetterChoiceRow::of($person, $this->letterTexts, $this->letterChoices),
         );

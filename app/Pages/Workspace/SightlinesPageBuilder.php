@@ -80,7 +80,7 @@ final readonly class SightlinesPageBuilder
         if ($seen === null || $position === null) {
             return null;
         }
-        $at = $look->at ?? $this->clock->minute();
+        $at = $look->at ?? $this->clock->now();
         $answer = $this->plans->ask($decider, $seen->viewer, $at);
         $decision = $answer->decisions()[$position];
         $cell = new CellContext($answer, $document, $this->clock);
@@ -114,7 +114,7 @@ final readonly class SightlinesPageBuilder
         $decider = $this->decider($course, $look->see);
         $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? [], 0, 1))[0] ?? null;
 
-        return $seen === null ? null : $this->files->calendar($decider, $seen, $this->clock->minute() - self::CALENDAR_DAYS_BACK * 86400);
+        return $seen === null ? null : $this->files->calendar($decider, $seen, $this->clock->now() - self::CALENDAR_DAYS_BACK * 86400);
     }
 
     public function csv(Course $course, Look $look): string
@@ -122,7 +122,7 @@ final readonly class SightlinesPageBuilder
         $decider = $this->decider($course, $look->see);
         $points = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
 
-        return $this->files->grid($decider, $this->vantages->stand($course, $decider, $points), $look->at ?? $this->clock->minute());
+        return $this->files->grid($decider, $this->vantages->stand($course, $decider, $points), $look->at ?? $this->clock->now());
     }
 
     /**

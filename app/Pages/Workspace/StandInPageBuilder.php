@@ -45,6 +45,7 @@ final readonly class StandInPageBuilder
         $decider = $this->plans->of(SightlinesPageBuilder::seen($course, $look->see));
         $name = fn (SeenFrom $seen): Vantage => $this->words->of($seen, $decider);
         $usual = $this->vantages->usual($decider);
+        $now = $this->clock->now();
         $seen = $look->points === null ? $this->first($course, $decider, $usual, $item) : $this->vantages->stand($course, $decider, array_slice($look->points, 0, 2));
         if ($seen === []) {
             return null;
@@ -55,8 +56,8 @@ final readonly class StandInPageBuilder
             title: $decider->course->title ?? $course->key,
             vantages: array_map($name, $seen),
             others: array_map($name, $this->vantages->stand($course, $decider, $usual)),
-            at: $look->at ?? $this->clock->minute(),
-            now: $this->clock->minute(),
+            at: $look->at ?? $now,
+            now: $now,
             see: $look->see->value,
             offsets: $this->clock->offsets(),
             item: $item !== null && $decider->course->outline->positionOf($item) !== null ? $item : null,
@@ -96,7 +97,7 @@ final readonly class StandInPageBuilder
         if ($seen === null) {
             return null;
         }
-        $clock = $this->clock->stoppedAt($look->at ?? $this->clock->minute());
+        $clock = $this->clock->stoppedAt($look->at ?? $this->clock->now());
         $view = $this->views->of($decider, $seen->viewer, $clock);
         $standIn = new StandIn(
             $this->words->of($seen, $decider)->name,

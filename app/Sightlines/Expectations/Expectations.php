@@ -34,7 +34,7 @@ final readonly class Expectations
      */
     public function check(Course $course, Decider $decider, ?int $at = null): array
     {
-        return $this->told($course, $decider, Expectation::query()->with('author:id,name')->where('course_id', $course->id)->orderBy('id')->get(), $at ?? $this->clock->minute());
+        return $this->told($course, $decider, Expectation::query()->with('author:id,name')->where('course_id', $course->id)->orderBy('id')->get(), $at ?? $this->clock->now());
     }
 
     /**
@@ -62,7 +62,7 @@ final readonly class Expectations
     {
         $expectations = Expectation::query()->with('author:id,name')->where('course_id', $course->id)->where('item_key', $item)->where('vantage', (string) $point)->orderBy('id')->get();
 
-        return $this->told($course, $decider, $expectations, $this->clock->minute());
+        return $this->told($course, $decider, $expectations, $this->clock->now());
     }
 
     /**

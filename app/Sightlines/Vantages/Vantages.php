@@ -67,7 +67,7 @@ final readonly class Vantages
             if ($learner->kind === VantageKind::Holder) {
                 $offer = self::offer($decider, (string) $learner->offer);
                 // Whole minutes, so that what is asked twice within one says the same.
-                $since = $decider->prepared->plan->zone->plusDays($asOf ?? $this->clock->minute(), -$learner->day);
+                $since = $decider->prepared->plan->zone->plusDays($asOf ?? $this->clock->now(), -$learner->day);
                 $viewer = $offer === null ? null : $this->holder($offer, $since, $learner, $decider, $compiled);
             } elseif ($learner->kind !== VantageKind::Person) {
                 $viewer = $this->alone($learner->kind);

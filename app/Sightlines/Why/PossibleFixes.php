@@ -111,7 +111,7 @@ final readonly class PossibleFixes
     {
         $ways = $given = [];
         $refusals = null;
-        $now = $this->cell->clock->minute();
+        $now = $this->cell->clock->now();
         foreach ((new WaysIn($this->cell->decider, $this->cell->decider->prepared->plan->zone))->to($this->cell->key($item), $this->cell->viewer, $this->cell->at) as $way) {
             $when = match (true) {
                 $way->opens > $this->cell->at => Say::text($way->byTimeAlone ? 'why.possible_fixes.from_if_taken' : 'why.possible_fixes.from_once_finished', ['when' => $this->cell->clock->words($way->opens)]),

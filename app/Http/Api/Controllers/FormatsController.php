@@ -42,7 +42,7 @@ final readonly class FormatsController
         $decider = $this->decider($course);
         $seen = $this->stand($course, $decider, VantageList::read((string) Asked::of($request)->text('vantage'), 'vantage'))[0] ?? throw Problem::parameter('vantage', Say::text('interface.gone.vantage'));
 
-        return new Response($this->files->calendar($decider, $seen, $this->clock->minute()), 200, ['Content-Type' => 'text/calendar; charset=utf-8']);
+        return new Response($this->files->calendar($decider, $seen, $this->clock->now()), 200, ['Content-Type' => 'text/calendar; charset=utf-8']);
     }
 
     #[Operation('A course in the eyes of several viewers, as CSV', answers: TextFile::class, type: 'text/csv')]
