@@ -1,6 +1,6 @@
 import { useForm } from '@inertiajs/react';
 import { Checkbox, MultiSelect, NumberInput, Select } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 
 import type { AfterRule, OutlineRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
@@ -21,6 +21,9 @@ export interface AfterEditorProps {
   children: ReactNode;
 }
 
+/** Of the list of rows, in pixels. */
+const LIST = 180;
+
 const MODES = [
   { value: 'all', label: say('lenses.after_editor.all_these_finished') },
   { value: 'any', label: say('lenses.after_editor.any_one_these_finished') },
@@ -31,6 +34,7 @@ const MODES = [
 export function AfterEditor({ course, version, outline, items, title, rule, modules, onClose, children }: AfterEditorProps) {
   const form = useForm({ version, set: 'after', items, mode: rule?.mode ?? 'all', of: rule?.of ?? [], count: rule?.count ?? null, inOrder: rule?.inOrder ?? false, rule: '' });
   const { data, errors, setData } = form;
+  const [unfolded, setUnfolded] = useState(false);
   const choices = outline
     .filter((row) => row.kind !== 'board' && !items.includes(row.key))
     .map((row) => ({ value: row.key, label: row.kind === 'module' ? say('lenses.after_editor.title_module', { title: row.title }) : row.title }));
@@ -50,7 +54,11 @@ export function AfterEditor({ course, version, outline, items, title, rule, modu
         clearable
         hidePickedOptions
         nothingFoundMessage={say('lenses.after_editor.no_such_row')}
-        comboboxProps={{ withinPortal: false }}
+        maxDropdownHeight={LIST}
+        // In room of its own, which stays: a list that flips, or gives its room back at a press, lies over the buttons.
+        comboboxProps={{ withinPortal: false, position: 'bottom', middlewares: { flip: false, shift: false } }}
+        mb={unfolded ? LIST + 16 : 0}
+        onDropdownOpen={() => setUnfolded(true)}
         onChange={(of) => setData('of', of)}
       />
       {data.of.length > 1 && (
