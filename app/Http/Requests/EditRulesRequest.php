@@ -5,41 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Drafts\Edits\Edit;
-use App\Drafts\Edits\PasteRules;
-use App\Drafts\Edits\SetAfter;
-use App\Drafts\Edits\SetAudience;
-use App\Drafts\Edits\SetField;
-use App\Drafts\Edits\SetFinish;
-use App\Drafts\Edits\SetTime;
-use App\Models\Document\DocumentAfter;
-use App\Models\Document\DocumentFinish;
-use App\Models\Document\DocumentTime;
+use App\Drafts\Edits\Together;
 use App\Words\Say;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
+use Illuminate\Support\Facades\Validator as Validators;
+use Illuminate\Support\ValidatedInput;
 use Illuminate\Validation\Validator;
-use SilentKeep\Core\Rules\OpeningKind;
 
-/** One rule, set for one row or for many at once. What the rule itself allows is checked by the core; this only shapes it. */
+/** One rule, set for one row or for many at once; or several of them (`sets`), each as it would be sent alone, in one edit. */
 final class EditRulesRequest extends FormRequest
 {
     use ReadsLook;
 
-    /** The fields that are set to one of a few words, and what each word is in the plan format. */
-    private const CHOICES = [
-        'draft' => ['yes' => true, 'no' => null],
-        'sample' => ['yes' => true, 'no' => null],
-        'optional' => ['yes' => true, 'no' => null],
-        'in_order' => ['yes' => true, 'no' => null],
-        'when_closed' => ['shows' => null, 'hidden' => 'hide'],
-    ];
-
-    private const AUDIENCES = ['guests', 'observers'];
-
-    /** What each closing takes; of openings {@see OpeningKind} says it. */
-    private const CLOSINGS = ['on' => ['at'], 'after_open' => ['days']];
+    /** So many different rules go into one edit: every cell of a wide selection can have its own. */
+    private const MOST = 4000;
 
     public function authorize(): Response
     {
@@ -49,55 +30,26 @@ final class EditRulesRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $set = is_string($this->input('set')) ? $this->input('set') : '';
-
-        return [
-            'version' => ['required', 'integer', 'min:0'],
-            'set' => ['required', Rule::in(['opens', 'closes', ...array_keys(self::CHOICES), ...self::AUDIENCES, 'tiers', 'only', 'after', 'finish', 'rules'])],
-            'items' => ['required', 'array', 'min:1', 'max:2000'],
-            'items.*' => ['string'],
-            ...match (true) {
-                in_array($set, ['opens', 'closes'], true) => $this->timeRules($set),
-                isset(self::CHOICES[$set]) => ['value' => ['required', Rule::in(array_keys(self::CHOICES[$set]))]],
-                in_array($set, self::AUDIENCES, true) => ['value' => ['required', Rule::in(['yes', 'no', 'as above', 'never'])]],
-                $set === 'rules' => ['from' => ['required', 'string']],
-                $set === 'only' => ['value' => ['nullable', 'array']],
-                $set === 'finish' => [
-                    'by' => ['required', Rule::in(['mark', 'visit', 'watch', 'quiz'])],
-                    'percent' => ['nullable', 'required_if:by,watch,quiz', 'integer', 'max:100', $this->input('by') === 'watch' ? 'min:1' : 'min:0'],
-                ],
-                $set === 'after' => [
-                    'mode' => ['required', Rule::in(['all', 'any', 'at_least'])],
-                    'of' => ['present', 'array', 'max:500'],
-                    'of.*' => ['string'],
-                    'count' => ['nullable', 'required_if:mode,at_least', 'integer', 'min:1', 'lte:'.count((array) $this->input('of'))],
-                    'inOrder' => ['required', 'boolean'],
-                ],
-                default => ['value' => ['nullable', 'array'], 'value.*' => ['string']],
-            },
-        ];
-    }
-
-    /** @return array<string, list<mixed>> */
-    private function timeRules(string $set): array
-    {
-        return [
-            'plan' => ['required', 'string'],
-            'rule' => ['nullable', Rule::in(array_keys(self::takes($set)))],
-            'at' => ['nullable', 'required_if:rule,'.self::that('at', $set), 'date_format:Y-m-d\TH:i'],
-            'days' => ['nullable', 'required_if:rule,'.self::that('days', $set), 'integer', 'min:0', 'max:36500'],
-            'time' => ['nullable', 'date_format:H:i'],
-            'weekday' => ['nullable', 'integer', 'between:1,7'],
-        ];
+        return ['version' => ['required', 'integer', 'min:0']] + ($this->areSeveral()
+            ? ['sets' => ['required', 'array', 'min:1', 'max:'.self::MOST], 'sets.*' => ['array']]
+            : $this->one()->rules());
     }
 
     /** @return list<\Closure(Validator): void> */
     public function after(): array
     {
         return [function (Validator $validator): void {
-            if ($this->input('set') === 'only') {
-                foreach (ConditionInput::emptyLabels(ConditionInput::read($this->input('value'))) as $at => $message) {
-                    $validator->errors()->add($at, $message);
+            foreach ($this->areSeveral() ? [] : $this->one()->lacks() as $at => $message) {
+                $validator->errors()->add($at, $message);
+            }
+            foreach ($validator->errors()->isEmpty() ? $this->several() : [] as $set) {
+                $inner = Validators::make($set->all(), $set->rules(), $set->messages());
+                // There is no form with fields to say it at: the first says what is wrong.
+                $wrong = $inner->errors()->first() ?: (array_values($set->lacks())[0] ?? '');
+                if ($wrong !== '') {
+                    $validator->errors()->add('rule', $wrong);
+
+                    return;
                 }
             }
         }];
@@ -106,130 +58,40 @@ final class EditRulesRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [
-            'at.required_if' => Say::text('refused.edit_rules_request.please_say_on_which'),
-            'at.date_format' => Say::text('refused.not_date_and_time'),
-            'days.required_if' => Say::text('refused.edit_rules_request.please_say_after_how'),
-            'days.integer' => Say::text('refused.edit_rules_request.whole_days_only'),
-            'days.min' => Say::text('refused.edit_rules_request.days_cannot_be_counted'),
-            'days.max' => Say::text('refused.edit_rules_request.that_more_than_hundred'),
-            'time.date_format' => Say::text('refused.edit_rules_request.not_time_day_such'),
-            'count.required_if' => Say::text('refused.edit_rules_request.please_say_how_many'),
-            'count.lte' => Say::text('refused.edit_rules_request.there_not_so_many'),
-            'percent.required_if' => $this->input('by') === 'watch' ? Say::text('refused.edit_rules_request.please_say_how_much') : Say::text('refused.edit_rules_request.please_say_from_which'),
-            'percent.integer' => Say::text('refused.edit_rules_request.whole_percents_only'),
-            'percent.max' => Say::text('refused.edit_rules_request.there_no_more_than'),
-            'percent.min' => $this->input('by') === 'watch' ? Say::text('refused.edit_rules_request.at_least_one_percent') : Say::text('refused.edit_rules_request.score_not_below_nothing'),
-            'items.max' => Say::text('refused.edit_rules_request.that_more_rows_than'),
-        ];
+        return ['sets.max' => Say::text('refused.edit_rules_request.that_more_rows_than')] + $this->one()->messages();
     }
 
     public function edit(): Edit
     {
-        $set = $this->string('set')->toString();
-        $items = $this->items();
-        if ($set === 'opens' || $set === 'closes') {
-            return new SetTime($set, $this->string('plan')->toString(), $items, $this->timeRule($set));
-        }
-        if ($set === 'after') {
-            return new SetAfter($items, $this->prerequisites(), $this->boolean('inOrder'));
-        }
-        if ($set === 'guests' || $set === 'observers') {
-            return new SetAudience($set, $items, $this->audienceValue());
-        }
-        if ($set === 'rules') {
-            return new PasteRules($this->string('from')->toString(), $items);
-        }
-        if ($set === 'only') {
-            return new SetField('only', $items, ConditionInput::read($this->input('value')));
-        }
-        if ($set === 'finish') {
-            return new SetFinish($items, $this->finish());
-        }
-        if ($set === 'tiers') {
-            $tiers = $this->input('value');
-
-            return new SetField('tiers', $items, is_array($tiers) ? array_values(array_filter($tiers, is_string(...))) : null);
-        }
-
-        return new SetField($set, $items, self::CHOICES[$set][$this->string('value')->toString()] ?? null);
+        return $this->areSeveral() ? new Together(array_map(static fn (RuleInput $set): Edit => $set->edit(), $this->several())) : $this->one()->edit();
     }
 
     /** @return list<string> keys of the rows that are set */
     public function items(): array
     {
-        return array_values(array_filter((array) $this->input('items'), is_string(...)));
+        return $this->one()->items();
     }
 
-    /** @return 'yes'|'no'|'as above'|'never' */
-    private function audienceValue(): string
+    private function areSeveral(): bool
     {
-        return match ($this->input('value')) {
-            'yes' => 'yes',
-            'no' => 'no',
-            'never' => 'never',
-            default => 'as above',
-        };
+        return $this->has('sets');
     }
 
-    private function finish(): ?DocumentFinish
+    private function one(): RuleInput
     {
-        $share = fn (): float|int => $this->integer('percent') === 100 ? 1 : $this->integer('percent') / 100;
-
-        return match ($this->input('by')) {
-            'visit' => DocumentFinish::from(['by' => 'visit']),
-            'watch' => DocumentFinish::from(['by' => 'watch', 'share' => $share()]),
-            'quiz' => DocumentFinish::from(['by' => 'quiz', 'score' => $share()]),
-            default => null,
-        };
+        return new RuleInput(new ValidatedInput($this->all()));
     }
 
-    private function prerequisites(): ?DocumentAfter
+    /** @return list<RuleInput> */
+    private function several(): array
     {
-        $of = array_values(array_filter((array) $this->input('of'), is_string(...)));
-
-        return match (true) {
-            $of === [] => null,
-            $this->input('mode') === 'any' => DocumentAfter::from(['any' => $of]),
-            $this->input('mode') === 'at_least' => DocumentAfter::from(['at_least' => $this->integer('count'), 'of' => $of]),
-            default => DocumentAfter::from(['all' => $of]),
-        };
-    }
-
-    private function timeRule(string $set): ?DocumentTime
-    {
-        $name = $this->input('rule');
-        if (! is_string($name)) {
-            return null;
-        }
-        $rule = ['rule' => $name];
-        foreach (self::takes($set)[$name] ?? [] as $index => $key) {
-            // The first is needed, the others may be left out.
-            if ($index === 0 || $this->filled($key)) {
-                $rule[$key] = $key === 'at' || $key === 'time' ? $this->string($key)->toString() : $this->integer($key);
+        $sets = [];
+        foreach ((array) $this->input('sets') as $one) {
+            if (is_array($one)) {
+                $sets[] = new RuleInput(new ValidatedInput($one));
             }
         }
 
-        return DocumentTime::from($rule);
-    }
-
-    /** @return array<string, list<string>> by the rule's name */
-    private static function takes(string $set): array
-    {
-        if ($set === 'closes') {
-            return self::CLOSINGS;
-        }
-        $takes = [];
-        foreach (OpeningKind::cases() as $kind) {
-            $takes[$kind->value] = $kind->takes();
-        }
-
-        return $takes;
-    }
-
-    /** The rules that take something, as a validation names them. */
-    private static function that(string $take, string $set): string
-    {
-        return implode(',', array_keys(array_filter(self::takes($set), static fn (array $takes): bool => in_array($take, $takes, true))));
+        return $sets;
     }
 }
