@@ -38,7 +38,6 @@ return [
         'nothing_such' => '“{typed}” is nothing that can stand here.',
         'what_here' => 'For example: {examples}.',
         'leave' => 'Leave it as it was',
-        'write_on' => 'Write on',
         'reads' => '{count, plural, one {# possibility} other {# possibilities}}; {words}',
     ],
     'examples' => [
@@ -47,13 +46,11 @@ return [
         'after' => 'a title · several, with commas · the one before · nothing',
         'forWhom' => 'a tier · label oar-bonus · not label cohort-b · every pass',
         'finish' => 'mark · visit · watch 90 · quiz 70',
-        'choice' => '{values}',
     ],
     'clip' => [
-        'no_cells' => 'Only cells beside each other can be copied and filled.',
         'cannot' => 'Nothing was pasted: “{words}” is nothing that {column} of {title} can be.',
         'too_wide' => 'Nothing was pasted: what was copied is wider than the columns to the right of here.',
-        'too_long' => 'Nothing was pasted: what was copied has {copied} rows, and from here on there are {rows}.',
+        'too_long' => 'Nothing was pasted: what was copied has {copied} rows, and from here on there {rows, plural, one {is #} other {are #}}.',
         'cells_copied' => '{rows, plural, one {# row} other {# rows}} of {columns, plural, one {# column} other {# columns}} copied',
     ],
 ];

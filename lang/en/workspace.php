@@ -53,6 +53,9 @@ return [
         'somebody' => 'Somebody',
         'editing_too' => '{who} is editing this draft too{more, plural, =0 {.} other {:}}',
     ],
+    'grid' => [
+        'drag_to_fill' => 'Drag to fill further rows',
+    ],
     'lens_corner' => [
         'rules' => 'Rules',
         'sightlines' => 'Sightlines',
@@ -87,6 +90,10 @@ return [
         'selected' => '{count} Setting a cell of one of them sets all {selected} · {let_go}',
         'let_go' => '{key} let go',
         'copied' => '{what} {key} sets them on the row you are on, or on all that are selected',
-        'keys' => '{arrows} move · {shift} selects several · {enter} opens the sheet · {new} adds rows · edits gather in the draft, learners see them once published{plans, select, none { · no release plan: everything opens at once} other {}}',
+        'cells_copied' => '{what} {key} puts them where you are, or over all that is selected',
+        'rows_copied' => 'The rules of {rows} rows are copied.',
+        'cells' => '{rows, plural, one {# row} other {# rows}} of {columns, plural, one {# column} other {# columns}} copied.',
+        'keys' => '{type} and {enter} set a cell · {arrows} {shift} move and select · {fill} fills down · {new} adds a row · {help} all keys{plans, select, none { · no release plan: everything opens at once} other {}}',
+        'type' => 'Typing',
     ],
 ];

@@ -15,9 +15,10 @@ final readonly class AddItems implements Edit
     /**
      * @param  list<string>  $titles
      * @param  ?string  $after  the item they come after; null: at the end
-     * @param  bool  $inside  at the end of that item instead of after it
+     * @param  bool  $inside  inside that item instead of after it
+     * @param  bool  $first  before what is inside already, instead of at its end
      */
-    public function __construct(private string $kind, private array $titles, private ?string $after, private bool $inside)
+    public function __construct(private string $kind, private array $titles, private ?string $after, private bool $inside, private bool $first = false)
     {
     }
 
@@ -35,7 +36,7 @@ final readonly class AddItems implements Edit
     private function placeAfter(OutlineTree $tree, CourseDocument $document): array
     {
         if ($this->inside) {
-            return [$document->editItem((string) $this->after) ?? throw CannotEdit::noSuchItem((string) $this->after), null];
+            return [$document->editItem((string) $this->after) ?? throw CannotEdit::noSuchItem((string) $this->after), $this->first ? 0 : null];
         }
         [$container, $at] = $tree->place((string) $this->after);
 
@@ -44,7 +45,7 @@ final readonly class AddItems implements Edit
 
     public function toArray(): array
     {
-        return ['add' => $this->kind, 'titles' => $this->titles, 'after' => $this->after, 'inside' => $this->inside];
+        return ['add' => $this->kind, 'titles' => $this->titles, 'after' => $this->after, 'inside' => $this->inside] + ($this->first ? ['first' => true] : []);
     }
 
     public function pointer(): string

@@ -37,6 +37,7 @@ final class EditOutlineRequest extends FormRequest
             'kind' => ['required_if:do,add', Rule::in(['module', 'lesson', 'part', 'board'])],
             'titles' => ['required_if:do,add', 'nullable', 'string', 'max:100000'],
             'inside' => ['boolean'],
+            'first' => ['boolean'],
             'title' => ['required_if:do,rename', 'nullable', 'string', 'max:255'],
             'step' => ['required_if:do,move', Rule::in(['up', 'down', 'in', 'out'])],
             'target' => ['required_if:do,place', 'nullable', 'string'],
@@ -60,7 +61,7 @@ final class EditOutlineRequest extends FormRequest
         $item = $this->string('item')->toString();
 
         return match ($this->input('do')) {
-            'add' => new AddItems($this->string('kind')->toString(), $this->titles(), $item === '' ? null : $item, $this->boolean('inside')),
+            'add' => new AddItems($this->string('kind')->toString(), $this->titles(), $item === '' ? null : $item, $this->boolean('inside'), $this->boolean('first')),
             'rename' => new SetField('title', [$item], $this->string('title')->trim()->toString()),
             'move' => new MoveItem($item, $this->step()),
             'place' => new PlaceItems($this->keys(), $this->string('target')->toString(), $this->where()),

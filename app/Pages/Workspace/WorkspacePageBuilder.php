@@ -70,7 +70,7 @@ final readonly class WorkspacePageBuilder
             rules: $lens === 'rules' ? $table->rows() : [],
             changes: $draft === null ? [] : [...Differences::between($live, $draft)->sentences, ...array_map(static fn (DraftedContent $content): Sentence => $content->sentence(), DraftedContent::of($course, $draft))],
             saved: $lens === 'rules' ? [] : self::saved($course, $reader),
-            offsets: $lens === 'rules' ? [] : $this->clock->offsets(),
+            offsets: $this->clock->offsets(),
             sightlines: $lens === 'rules' || $lens === 'notices' ? null : $this->sightlines->atOnce(
                 $course,
                 $this->plans->of($seen),

@@ -22,7 +22,7 @@ const YEAR = "(?:,?\\s*(\\d{4}))?";
 
 /** The number of a weekday that is named, Monday being 1; null where none is. */
 export function weekdayOf(word: string): number | null {
-  const at = word.length < 2 ? -1 : WEEKDAYS.findIndex((day) => day.startsWith(word.toLowerCase()));
+  const at = word.length < 2 ? -1 : WEEKDAYS.findIndex((name) => name.startsWith(word.toLowerCase()));
   return at === -1 ? null : at + 1;
 }
 

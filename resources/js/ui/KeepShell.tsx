@@ -26,7 +26,7 @@ const PLACES: { href: string; title: string; run?: boolean }[] = [
 /** Past what stands on every page: into the grid, at the cell where one was, where there is one. */
 function toThePage() {
   const main = document.querySelector('main');
-  const cell = main?.querySelector<HTMLElement>('td[tabindex="0"]') ?? null;
+  const cell = main?.querySelector<HTMLElement>('[data-cell][tabindex="0"]') ?? null;
   main?.setAttribute('tabindex', '-1');
   (cell ?? main)?.focus();
 }

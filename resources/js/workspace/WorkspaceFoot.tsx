@@ -4,13 +4,20 @@ import { say, saying } from '../lib/keepSay';
 import css from './workspace.module.css';
 import ui from '../ui/ui.module.css';
 
+/** What was copied: the rules of whole rows, or cells of so many rows and columns. */
+export type Copied = OutlineRow[] | readonly [number, number];
+
+export function isOfRows(copied: Copied | null): copied is OutlineRow[] {
+  return copied !== null && typeof copied[0] === 'object';
+}
+
 export interface RulesFootProps {
   plan: string | null;
   mayEdit: boolean;
   /** How many rows. */
   selected: number;
-  /** The row whose rules were copied. */
-  copied: OutlineRow | null;
+  /** What was copied: whole rows, or how many rows and columns. */
+  copied: Copied | null;
   onClear: () => void;
 }
 
@@ -35,23 +42,32 @@ export function RulesFoot({ plan, mayEdit, selected, copied, onClear }: RulesFoo
     );
   }
   if (copied !== null) {
+    const [first] = isOfRows(copied) ? copied : [];
     return (
       <p className={css.hint} role="status">
-        {saying('workspace.workspace_foot.copied', { what: <b key="what">{say('workspace.workspace_foot.rules_title_copied', { title: copied.title })}</b>, key: <kbd key="key">{say('keep.keys.ctrl_v')}</kbd> })}
+        {isOfRows(copied)
+          ? saying('workspace.workspace_foot.copied', {
+              what: <b key="what">{copied.length === 1 ? say('workspace.workspace_foot.rules_title_copied', { title: first?.title ?? '' }) : say('workspace.workspace_foot.rows_copied', { rows: copied.length })}</b>,
+              key: <kbd key="key">{say('keep.keys.ctrl_v')}</kbd>,
+            })
+          : saying('workspace.workspace_foot.cells_copied', { what: <b key="what">{say('workspace.workspace_foot.cells', { rows: copied[0], columns: copied[1] })}</b>, key: <kbd key="key">{say('keep.keys.ctrl_v')}</kbd> })}
       </p>
     );
   }
   return (
     <p className={css.hint}>
       {saying('workspace.workspace_foot.keys', {
+        type: say('workspace.workspace_foot.type'),
+        enter: <kbd key="enter">{say('keep.keys.enter')}</kbd>,
         arrows: (
           <span key="arrows">
             <kbd>↑</kbd> <kbd>↓</kbd>
           </span>
         ),
         shift: <kbd key="shift">{say('keep.keys.shift')}</kbd>,
-        enter: <kbd key="enter">{say('keep.keys.enter')}</kbd>,
-        new: <kbd key="new">N</kbd>,
+        fill: <kbd key="fill">{say('keep.keys.ctrl_d')}</kbd>,
+        new: <kbd key="new">{say('keep.keys.ctrl_enter')}</kbd>,
+        help: <kbd key="help">{say('keep.keys.question')}</kbd>,
         plans: plan === null ? 'none' : 'some',
       })}
     </p>

@@ -44,6 +44,12 @@ export const keepWords = {
   'keep.keys.ctrl_c': "Ctrl C",
   'keep.keys.ctrl_v': "Ctrl V",
   'keep.keys.ctrl_d': "Ctrl D",
+  'keep.keys.ctrl_shift_d': "Ctrl Shift D",
+  'keep.keys.ctrl_enter': "Ctrl Enter",
+  'keep.keys.ctrl_k': "Ctrl K",
+  'keep.keys.f4': "F4",
+  'keep.keys.question': "?",
+  'keep.keys.tab': "Tab",
   'keep.keys.alt_up': "Alt ↑",
   'keep.keys.alt_down': "Alt ↓",
   'keep.keys.alt_right': "Alt →",
@@ -369,8 +375,12 @@ export const keepWords = {
   'edits.outline.boards': "Boards",
   'edits.outline.parts': "Parts",
   'edits.outline.what_can_be_done': "What can be done with {title}",
-  'edits.outline.add_rows': "Add rows…",
-  'edits.outline.rename': "Rename…",
+  'edits.outline.add_below': "Add a row below",
+  'edits.outline.add_rows': "Add several rows…",
+  'edits.outline.rename': "Rename",
+  'edits.outline.new_title': "Title of the new row",
+  'edits.outline.title_of': "Title of {title}",
+  'edits.outline.new_row': "Title of a new {kind}",
   'edits.outline.duplicate': "Duplicate",
   'edits.outline.copy_its_rules': "Copy its rules",
   'edits.outline.move_up': "Move up",
@@ -387,8 +397,6 @@ export const keepWords = {
   'edits.outline.after_title': "After {title}",
   'edits.outline.what': "What",
   'edits.outline.titles_one_a_line': "Titles, one a line",
-  'edits.outline.rename_title': "Rename {title}",
-  'edits.outline.rename_dialog': "Rename",
   'entry.words.at_once': "at once",
   'entry.words.with_its_kind': "with its {kind}",
   'entry.words.never': "never",
@@ -417,18 +425,15 @@ export const keepWords = {
   'entry.cell.nothing_such': "“{typed}” is nothing that can stand here.",
   'entry.cell.what_here': "For example: {examples}.",
   'entry.cell.leave': "Leave it as it was",
-  'entry.cell.write_on': "Write on",
   'entry.cell.reads': "{count, plural, one {# possibility} other {# possibilities}}; {words}",
   'entry.examples.opens': "14 · 2 weeks after joining, 9:00 · 9 Mar 9:00 · next Monday 9 · in 3 weeks · at once",
   'entry.examples.closes': "30 · 9 Mar 18:00 · in 3 weeks · never",
   'entry.examples.after': "a title · several, with commas · the one before · nothing",
   'entry.examples.forWhom': "a tier · label oar-bonus · not label cohort-b · every pass",
   'entry.examples.finish': "mark · visit · watch 90 · quiz 70",
-  'entry.examples.choice': "{values}",
-  'entry.clip.no_cells': "Only cells beside each other can be copied and filled.",
   'entry.clip.cannot': "Nothing was pasted: “{words}” is nothing that {column} of {title} can be.",
   'entry.clip.too_wide': "Nothing was pasted: what was copied is wider than the columns to the right of here.",
-  'entry.clip.too_long': "Nothing was pasted: what was copied has {copied} rows, and from here on there are {rows}.",
+  'entry.clip.too_long': "Nothing was pasted: what was copied has {copied} rows, and from here on there {rows, plural, one {is #} other {are #}}.",
   'entry.clip.cells_copied': "{rows, plural, one {# row} other {# rows}} of {columns, plural, one {# column} other {# columns}} copied",
   'imports.bring_in.bring_people_in': "Bring people in",
   'imports.bring_in.back_to_people': "Back to people",
@@ -563,16 +568,19 @@ export const keepWords = {
   'lenses.time_editor.whose_closes': "{title} {many, select, yes {close} other {closes}}",
   'lenses.time_editor.form_opens': "When {title} {many, select, yes {open} other {opens}}",
   'lenses.time_editor.form_closes': "When {title} {many, select, yes {close} other {closes}}",
-  'lenses.rules.opens': "Opens",
-  'lenses.rules.closes': "Closes",
-  'lenses.rules.after': "After",
+  'lenses.columns.opens': "Opens",
+  'lenses.columns.closes': "Closes",
+  'lenses.columns.after': "After",
+  'lenses.columns.optional': "Optional",
+  'lenses.columns.forWhom': "For whom",
+  'lenses.columns.sample': "Sample",
+  'lenses.columns.guests': "Guests",
+  'lenses.columns.observers': "Observers",
+  'lenses.columns.whenClosed': "When closed",
+  'lenses.columns.finish': "Finished",
   'lenses.rules.finished_first': "finished first",
-  'lenses.rules.optional': "Optional",
-  'lenses.rules.for_whom': "For whom",
   'lenses.rules.passes_labels': "passes, labels",
-  'lenses.rules.sample': "Sample",
-  'lenses.rules.guests': "Guests",
-  'lenses.rules.when_closed': "When closed",
+  'lenses.rules.on_what_grounds': "on what grounds",
   'lenses.rules.release_plan_that_shown': "Release plan that is shown",
   'lenses.rules.no_release_plan': "no release plan",
   'lenses.rules.plans': "plans…",
@@ -1548,6 +1556,7 @@ export const keepWords = {
   'workspace.draft_news_note.draft_was_published_or': "The draft was published or thrown away elsewhere.",
   'workspace.draft_news_note.somebody': "Somebody",
   'workspace.draft_news_note.editing_too': "{who} is editing this draft too{more, plural, =0 {.} other {:}}",
+  'workspace.grid.drag_to_fill': "Drag to fill further rows",
   'workspace.lens_corner.rules': "Rules",
   'workspace.lens_corner.sightlines': "Sightlines",
   'workspace.lens_corner.timeline': "Timeline",
@@ -1577,7 +1586,11 @@ export const keepWords = {
   'workspace.workspace_foot.selected': "{count} Setting a cell of one of them sets all {selected} · {let_go}",
   'workspace.workspace_foot.let_go': "{key} let go",
   'workspace.workspace_foot.copied': "{what} {key} sets them on the row you are on, or on all that are selected",
-  'workspace.workspace_foot.keys': "{arrows} move · {shift} selects several · {enter} opens the sheet · {new} adds rows · edits gather in the draft, learners see them once published{plans, select, none { · no release plan: everything opens at once} other {}}",
+  'workspace.workspace_foot.cells_copied': "{what} {key} puts them where you are, or over all that is selected",
+  'workspace.workspace_foot.rows_copied': "The rules of {rows} rows are copied.",
+  'workspace.workspace_foot.cells': "{rows, plural, one {# row} other {# rows}} of {columns, plural, one {# column} other {# columns}} copied.",
+  'workspace.workspace_foot.keys': "{type} and {enter} set a cell · {arrows} {shift} move and select · {fill} fills down · {new} adds a row · {help} all keys{plans, select, none { · no release plan: everything opens at once} other {}}",
+  'workspace.workspace_foot.type': "Typing",
 } as const;
 
 /** What must go in each. */
@@ -1625,6 +1638,12 @@ export interface KeepParts {
   'keep.keys.ctrl_c': never;
   'keep.keys.ctrl_v': never;
   'keep.keys.ctrl_d': never;
+  'keep.keys.ctrl_shift_d': never;
+  'keep.keys.ctrl_enter': never;
+  'keep.keys.ctrl_k': never;
+  'keep.keys.f4': never;
+  'keep.keys.question': never;
+  'keep.keys.tab': never;
   'keep.keys.alt_up': never;
   'keep.keys.alt_down': never;
   'keep.keys.alt_right': never;
@@ -1950,8 +1969,12 @@ export interface KeepParts {
   'edits.outline.boards': never;
   'edits.outline.parts': never;
   'edits.outline.what_can_be_done': 'title';
+  'edits.outline.add_below': never;
   'edits.outline.add_rows': never;
   'edits.outline.rename': never;
+  'edits.outline.new_title': never;
+  'edits.outline.title_of': 'title';
+  'edits.outline.new_row': 'kind';
   'edits.outline.duplicate': never;
   'edits.outline.copy_its_rules': never;
   'edits.outline.move_up': never;
@@ -1968,8 +1991,6 @@ export interface KeepParts {
   'edits.outline.after_title': 'title';
   'edits.outline.what': never;
   'edits.outline.titles_one_a_line': never;
-  'edits.outline.rename_title': 'title';
-  'edits.outline.rename_dialog': never;
   'entry.words.at_once': never;
   'entry.words.with_its_kind': 'kind';
   'entry.words.never': never;
@@ -1998,15 +2019,12 @@ export interface KeepParts {
   'entry.cell.nothing_such': 'typed';
   'entry.cell.what_here': 'examples';
   'entry.cell.leave': never;
-  'entry.cell.write_on': never;
   'entry.cell.reads': 'count' | 'words';
   'entry.examples.opens': never;
   'entry.examples.closes': never;
   'entry.examples.after': never;
   'entry.examples.forWhom': never;
   'entry.examples.finish': never;
-  'entry.examples.choice': 'values';
-  'entry.clip.no_cells': never;
   'entry.clip.cannot': 'words' | 'column' | 'title';
   'entry.clip.too_wide': never;
   'entry.clip.too_long': 'copied' | 'rows';
@@ -2144,16 +2162,19 @@ export interface KeepParts {
   'lenses.time_editor.whose_closes': 'title' | 'many';
   'lenses.time_editor.form_opens': 'title' | 'many';
   'lenses.time_editor.form_closes': 'title' | 'many';
-  'lenses.rules.opens': never;
-  'lenses.rules.closes': never;
-  'lenses.rules.after': never;
+  'lenses.columns.opens': never;
+  'lenses.columns.closes': never;
+  'lenses.columns.after': never;
+  'lenses.columns.optional': never;
+  'lenses.columns.forWhom': never;
+  'lenses.columns.sample': never;
+  'lenses.columns.guests': never;
+  'lenses.columns.observers': never;
+  'lenses.columns.whenClosed': never;
+  'lenses.columns.finish': never;
   'lenses.rules.finished_first': never;
-  'lenses.rules.optional': never;
-  'lenses.rules.for_whom': never;
   'lenses.rules.passes_labels': never;
-  'lenses.rules.sample': never;
-  'lenses.rules.guests': never;
-  'lenses.rules.when_closed': never;
+  'lenses.rules.on_what_grounds': never;
   'lenses.rules.release_plan_that_shown': never;
   'lenses.rules.no_release_plan': never;
   'lenses.rules.plans': never;
@@ -3129,6 +3150,7 @@ export interface KeepParts {
   'workspace.draft_news_note.draft_was_published_or': never;
   'workspace.draft_news_note.somebody': never;
   'workspace.draft_news_note.editing_too': 'who' | 'more';
+  'workspace.grid.drag_to_fill': never;
   'workspace.lens_corner.rules': never;
   'workspace.lens_corner.sightlines': never;
   'workspace.lens_corner.timeline': never;
@@ -3158,5 +3180,9 @@ export interface KeepParts {
   'workspace.workspace_foot.selected': 'count' | 'selected' | 'let_go';
   'workspace.workspace_foot.let_go': 'key';
   'workspace.workspace_foot.copied': 'what' | 'key';
-  'workspace.workspace_foot.keys': 'arrows' | 'shift' | 'enter' | 'new' | 'plans';
+  'workspace.workspace_foot.cells_copied': 'what' | 'key';
+  'workspace.workspace_foot.rows_copied': 'rows';
+  'workspace.workspace_foot.cells': 'rows' | 'columns';
+  'workspace.workspace_foot.keys': 'type' | 'enter' | 'arrows' | 'shift' | 'fill' | 'new' | 'help' | 'plans';
+  'workspace.workspace_foot.type': never;
 }

@@ -1,10 +1,10 @@
 import { router, usePage } from '@inertiajs/react';
 import { Button } from '@mantine/core';
-import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { clsx } from 'clsx';
 
-import { editorOf, RuleEditor } from '../../workspace/lenses/RuleEditor';
-import { columnName, RulesCell, rulesColumns } from '../../workspace/lenses/rules';
+import { type CellEditing, RulesLens } from '../../workspace/lenses/RulesLens';
+import { COLUMNS } from '../../workspace/lenses/rules';
 import { SightLenses } from '../../workspace/lenses/SightLenses';
 import { type Query, withQuery } from '../../lib/address';
 import { useDraftNews } from '../../workspace/draftNews';
@@ -12,7 +12,7 @@ import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
 import { isoOf } from '../../lib/time';
 import { useSights } from '../../workspace/useSights';
-import type { OutlineRow, WorkspacePage } from '../../lib/generated/types';
+import type { WorkspacePage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { RuleSheet, type SheetRow } from '../../workspace/sheet/RuleSheet';
 import { NoticesLens } from '../../workspace/lenses/NoticesLens';
@@ -20,24 +20,22 @@ import { CollisionDialog } from '../../workspace/dialogs/CollisionDialog';
 import { CourseForm } from '../../workspace/dialogs/CourseForm';
 import { CourseHeadLine } from '../../workspace/CourseHeadLine';
 import { DraftNewsNote } from '../../workspace/DraftNewsNote';
-import { Grid } from '../../workspace/Grid';
+import type { GridHandle } from '../../workspace/grid/Grid';
+import { NOTHING_PICKED, type Picked } from '../../workspace/grid/useCellRange';
+import { useEdits } from '../../workspace/useEdits';
 import { LensCorner } from '../../workspace/LensCorner';
 import { KeepShell } from '../../ui/KeepShell';
 import { LeavingDialog } from '../../workspace/dialogs/LeavingDialog';
-import { OutlineDialog, outlineKey, type OutlineTask, RowMenu, useOutlineActs } from '../../workspace/dialogs/outline';
+import { OutlineDialog, type OutlineTask, useOutlineActs } from '../../workspace/dialogs/outline';
 import { PlansDialog } from '../../workspace/dialogs/PlansDialog';
 import { VantagesDialog } from '../../workspace/dialogs/VantagesDialog';
-import { RulesFoot } from '../../workspace/WorkspaceFoot';
+import { type Copied, isOfRows, RulesFoot } from '../../workspace/WorkspaceFoot';
 import { to } from '../../lib/route';
 import css from '../../workspace/workspace.module.css';
 import ui from '../../ui/ui.module.css';
 
-/** What is edited: a word of the sheet, or a rule in its cell. */
-interface Editing {
-  word: string;
-  /** The row of the cell; null: the sheet. */
-  cell: { index: number; column: number } | null;
-}
+/** What is edited: a word of the sheet, or something in the grid. */
+type Editing = { what: 'word'; word: string } | CellEditing;
 
 /** Shows the same page with some of its address changed; what the page has put into the address itself is kept. */
 function show(query: Query) {
@@ -45,7 +43,7 @@ function show(query: Query) {
 }
 
 export default function Workspace(page: WorkspacePage) {
-  const { course, lens, rows, plans, plan, mainPlan, tiers, offers, labels, rules, changes, saved, sightlines, notices, mayEdit, settings } = page;
+  const { course, lens, rows, plans, plan, mainPlan, tiers, offers, labels, changes, saved, sightlines, notices, mayEdit, settings } = page;
   const { url } = usePage();
   const [asked] = useState(() => new URLSearchParams(url.split('?')[1]));
   const filterField = useRef<HTMLInputElement>(null);
@@ -53,16 +51,18 @@ export default function Workspace(page: WorkspacePage) {
   const [editing, setEditing] = useState<Editing | null>(null);
   // Only the one that was left or kept: an answer may come when another has been opened already.
   const leaveEditor = () => setEditing((now) => (now === editing ? null : now));
-  const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
+  const [picked, setPicked] = useState<Picked>(NOTHING_PICKED);
   const [here, setHere] = useState<string | null>(asked.get('row'));
   const [sheet, setSheet] = useState(asked.has('row'));
-  const [copied, setCopied] = useState<OutlineRow | null>(null);
+  const [copied, setCopied] = useState<Copied | null>(null);
+  const grid = useRef<GridHandle>(null);
   const [task, setTask] = useState<OutlineTask | null>(null);
   const [dialog, setDialog] = useState<'course' | 'plans' | 'who' | null>(null);
   const [leaving, setLeaving] = useState<string[]>([]);
   const sights = useSights(course, lens, sightlines, (at) => show({ at }));
   const looked = notices ?? (sights === null ? null : { ...sights.grid, at: sights.at });
-  const acts = useOutlineActs(course.key, course.draftVersion);
+  const edits = useEdits(page);
+  const acts = useOutlineActs(course.key, edits);
   const news = useDraftNews(course.key, course.draftVersion);
   const { flash } = useShared();
   const take = { ...acts, remove: (items: string[]) => [setLeaving(items), acts.remove(items)] };
@@ -72,12 +72,13 @@ export default function Workspace(page: WorkspacePage) {
     return rows.map((row, index) => ({ row, index })).filter(({ row }) => row.title.toLowerCase().includes(wanted));
   }, [rows, filter]);
   const all = useMemo(
-    () => rows.flatMap((row, index): SheetRow[] => (rules[index] === undefined ? [] : [{ row, rule: rules[index] }])),
-    [rows, rules],
+    () => rows.flatMap((row, index): SheetRow[] => (edits.rules[index] === undefined ? [] : [{ row, rule: edits.rules[index] }])),
+    [rows, edits.rules],
   );
+  const copiedRow = isOfRows(copied) && copied.length === 1 ? (copied[0] ?? null) : null;
   const opensSheet = sheet && lens === 'rules' && rows.length > 0;
   const current = rows.some((row) => row.key === here) ? here : (rows[0]?.key ?? null);
-  const about = !opensSheet ? [] : selected.size > 0 ? all.filter(({ row }) => selected.has(row.key)) : all.filter(({ row }) => row.key === current);
+  const about = !opensSheet ? [] : picked.rows.size > 0 ? all.filter(({ row }) => picked.rows.has(row.key)) : all.filter(({ row }) => row.key === current);
 
   // The row of the sheet lives in the address, so that it can be sent to somebody.
   const seesWhy = sheet && lens !== 'rules' && rows.length > 0;
@@ -88,31 +89,13 @@ export default function Workspace(page: WorkspacePage) {
 
   const step = (way: 'undo' | 'redo') => {
     if (mayEdit && (way === 'undo' ? course.edits : course.undone) > 0) {
-      router.post(to(way === 'undo' ? 'keep.draft.undo' : 'keep.draft.redo', { course: course.key }), { version: course.draftVersion }, { preserveScroll: true, preserveState: true });
+      edits.send(to(way === 'undo' ? 'keep.draft.undo' : 'keep.draft.redo', { course: course.key }), {});
     }
   };
   const closeSheet = () => {
     setSheet(false);
     setEditing(null);
-    document.querySelector<HTMLElement>('main td[tabindex="0"]')?.focus();
-  };
-  /** Rows that an act on one of them is for. */
-  const together = (row: OutlineRow) => (selected.has(row.key) ? rows.filter((one) => selected.has(one.key)) : [row]);
-  const onRowKey = (event: KeyboardEvent, row: OutlineRow): boolean => {
-    const held = (event.ctrlKey || event.metaKey) && !event.altKey && !event.shiftKey;
-    if (held && event.key === 'c') {
-      setCopied(row);
-      return true;
-    }
-    if (held && event.key === 'v' && copied !== null) {
-      acts.paste(copied, together(row).map((one) => one.key));
-      return true;
-    }
-    if (event.key === 'Escape' && opensSheet) {
-      closeSheet();
-      return true;
-    }
-    return outlineKey(event, row, take, setTask);
+    grid.current?.focus();
   };
   useShortcuts({
     '1': () => show({ lens: 'rules' }),
@@ -190,69 +173,34 @@ export default function Workspace(page: WorkspacePage) {
             onCourse={() => setDialog('course')}
             onRule={(item, word, ofPlan) => {
               setHere(item);
-              setSelected(new Set());
+              setPicked(NOTHING_PICKED);
               setSheet(true);
-              setEditing(mayEdit && word !== null ? { word, cell: null } : null);
+              setEditing(mayEdit && word !== null ? { what: 'word', word } : null);
               show({ lens: 'rules', row: item, ...(ofPlan === null ? {} : { plan: ofPlan }) });
             }}
           />
         ) : (
-          <Grid
-            caption={say('workspace.workspace.what_set_for_each', { title: course.title })}
-            corner={corner(shown.length)}
-            columns={rulesColumns({
-              plans,
-              plan,
-              addressOf: (name) => withQuery(url, { plan: name, row: addressed }),
-              ...(mayEdit ? { onPlans: () => setDialog('plans') } : {}),
-            })}
+          <RulesLens
+            page={page}
+            edits={edits}
+            names={names}
+            columns={COLUMNS}
+            grid={grid}
+            corner={corner}
             rows={shown}
-            selected={selected}
-            onSelect={setSelected}
-            startAt={here}
-            onFocusRow={(row) => setHere(row.key)}
-            onRowKey={mayEdit ? onRowKey : (event) => event.key === 'Escape' && opensSheet && (closeSheet(), true)}
-            {...(mayEdit
-              ? {
-                  rowMenu: (row: OutlineRow) => <RowMenu row={row} acts={take} onTask={setTask} onCopy={setCopied} />,
-                  onDropRows: acts.place,
-                }
-              : {})}
-            onOpenRow={(index) => [setSheet(true), setHere(rows[index]?.key ?? null), setEditing(null)]}
-            onActivate={(index, column, byKey) => {
-              const word = editorOf(columnName(column), plan, tiers);
-              if (byKey || opensSheet || !mayEdit || word === null) {
-                setSheet(true);
-                setHere(rows[index]?.key ?? null);
-                setEditing(mayEdit && word !== null ? { word, cell: null } : null);
-              } else {
-                setEditing({ word, cell: { index, column } });
-              }
-            }}
-            cell={(index, column) => {
-              const row = rules[index];
-              const item = rows[index];
-              if (row === undefined || item === undefined) {
-                return null;
-              }
-              const words = <RulesCell row={row} column={column} />;
-              return editing?.cell?.index === index && editing.cell.column === column ? (
-                <RuleEditor
-                  course={course.key}
-                  version={course.draftVersion}
-                  plan={plan}
-                  names={names}
-                  column={editing.word}
-                  row={row}
-                  rows={together(item)}
-                  onClose={leaveEditor}
-                >
-                  <div>{words}</div>
-                </RuleEditor>
-              ) : (
-                words
-              );
-            }}
+            here={current}
+            onHere={setHere}
+            picked={picked}
+            onPicked={setPicked}
+            editing={editing?.what === 'word' ? null : editing}
+            onEditing={setEditing}
+            acts={take}
+            onTask={setTask}
+            onPlans={() => setDialog('plans')}
+            onSheet={(row) => [setSheet(true), setHere(row)]}
+            onLeaveSheet={() => opensSheet && (closeSheet(), true)}
+            onCopied={setCopied}
+            addressOf={(name) => withQuery(url, { plan: name, row: addressed })}
           />
         )}
         {opensSheet && (
@@ -264,19 +212,19 @@ export default function Workspace(page: WorkspacePage) {
             shown={about}
             all={all}
             mayEdit={mayEdit}
-            editing={editing?.cell === null ? editing.word : null}
-            onEdit={(word) => setEditing({ word, cell: null })}
+            editing={editing?.what === 'word' ? editing.word : null}
+            onEdit={(word) => setEditing({ what: 'word', word })}
             onEdited={leaveEditor}
-            copied={copied}
-            onCopy={setCopied}
-            onPaste={(items) => copied !== null && acts.paste(copied, items)}
-            onShow={(key) => [setSelected(new Set()), setHere(key)]}
+            copied={copiedRow}
+            onCopy={(row) => setCopied([row])}
+            onPaste={(items) => copiedRow !== null && acts.paste(copiedRow, items)}
+            onShow={(key) => [setPicked(NOTHING_PICKED), setHere(key)]}
             onClose={closeSheet}
           />
         )}
         {((sights === null && notices === null) || rows.length === 0) && (
           <footer className={css.rail}>
-            <RulesFoot plan={plan} mayEdit={mayEdit} selected={selected.size} copied={copied} onClear={() => setSelected(new Set())} />
+            <RulesFoot plan={plan} mayEdit={mayEdit} selected={picked.rows.size} copied={copied} onClear={() => setPicked(NOTHING_PICKED)} />
           </footer>
         )}
       </main>

@@ -1,15 +1,17 @@
-import { router, useForm } from '@inertiajs/react';
-import { Menu, Select, Textarea, TextInput } from '@mantine/core';
+import { useForm } from '@inertiajs/react';
+import { Menu, Select, Textarea } from '@mantine/core';
 import type { KeyboardEvent } from 'react';
 
 import type { OutlineRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
-import type { DropPlace } from '../Grid';
+import type { DropPlace } from '../grid/useRowDrag';
+import type { Edits } from '../useEdits';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
 import css from '../workspace.module.css';
 
-export type OutlineTask = { task: 'add' | 'rename'; row: OutlineRow | null };
+/** Rows are added, with titles that stand there already. */
+export type OutlineTask = { task: 'add'; row: OutlineRow | null; titles?: string };
 
 type Step = 'up' | 'down' | 'in' | 'out';
 
@@ -28,22 +30,16 @@ const TOP = KINDS['module'] ?? [];
 const FIRST = TOP.toSorted((a, b) => Number(b.value === 'module') - Number(a.value === 'module'));
 
 /** What can be done with rows of the outline; every one of them is an edit of the draft. */
-export function useOutlineActs(course: string, version: number) {
-  const send = (data: Record<string, string | string[] | boolean>) =>
-    router.post(to('keep.draft.outline', { course }), { version, ...data }, { preserveScroll: true, preserveState: true });
+export function useOutlineActs(course: string, edits: Edits) {
+  const send = (data: Record<string, string | string[] | boolean>) => edits.send(to('keep.draft.outline', { course }), data as never);
   return {
     move: (row: OutlineRow, step: Step) => send({ do: 'move', item: row.key, step }),
     place: (items: string[], target: string, where: DropPlace) => send({ do: 'place', items, target, where }),
     duplicate: (row: OutlineRow) => send({ do: 'duplicate', item: row.key }),
+    rename: (row: OutlineRow, title: string) => send({ do: 'rename', item: row.key, title }),
     remove: (items: string[], meant = false) => send({ do: 'delete', items, meant }),
-    paste: (from: OutlineRow, items: string[]) =>
-      router.post(to('keep.draft.edit', { course }), { version, set: 'rules', from: from.key, items }, { preserveScroll: true, preserveState: true }),
-    setDraft: (row: OutlineRow) =>
-      router.post(
-        to('keep.draft.edit', { course }),
-        { version, set: 'draft', items: [row.key], value: row.draft ? 'no' : 'yes' },
-        { preserveScroll: true, preserveState: true },
-      ),
+    paste: (from: OutlineRow, items: string[]) => edits.set([{ set: 'rules', from: from.key, items }], []),
+    setDraft: (row: OutlineRow) => edits.set([{ set: 'draft', items: [row.key], value: row.draft ? 'no' : 'yes' }], []),
   };
 }
 
@@ -51,21 +47,13 @@ export type OutlineActs = ReturnType<typeof useOutlineActs>;
 
 const STEPS: Record<string, Step> = { ArrowUp: 'up', ArrowDown: 'down', ArrowRight: 'in', ArrowLeft: 'out' };
 
-/** The keys that work on a row; true where one was taken. */
-export function outlineKey(event: KeyboardEvent, row: OutlineRow, acts: OutlineActs, onTask: (task: OutlineTask) => void): boolean {
+/** The keys that move and double a row; true where one was taken. */
+export function outlineKey(event: KeyboardEvent, row: OutlineRow, acts: OutlineActs): boolean {
   const step = STEPS[event.key];
   if (event.altKey && step !== undefined) {
     acts.move(row, step);
-  } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') {
+  } else if ((event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'd') {
     acts.duplicate(row);
-  } else if (event.ctrlKey || event.metaKey || event.altKey) {
-    return false;
-  } else if (event.key === 'n') {
-    onTask({ task: 'add', row });
-  } else if (event.key === 'F2') {
-    onTask({ task: 'rename', row });
-  } else if (event.key === 'Delete') {
-    acts.remove([row.key]);
   } else {
     return false;
   }
@@ -76,10 +64,13 @@ export interface RowMenuProps {
   row: OutlineRow;
   acts: OutlineActs;
   onTask: (task: OutlineTask) => void;
-  onCopy: (row: OutlineRow) => void;
+  /** A row is typed below it. */
+  onAdd: () => void;
+  onRename: () => void;
+  onCopy: () => void;
 }
 
-export function RowMenu({ row, acts, onTask, onCopy }: RowMenuProps) {
+export function RowMenu({ row, acts, onTask, onAdd, onRename, onCopy }: RowMenuProps) {
   return (
     <Menu position="bottom-start" width={236} withArrow>
       <Menu.Target>
@@ -88,16 +79,19 @@ export function RowMenu({ row, acts, onTask, onCopy }: RowMenuProps) {
         </button>
       </Menu.Target>
       <Menu.Dropdown onClick={(event) => event.stopPropagation()}>
-        <Menu.Item rightSection={<kbd>N</kbd>} onClick={() => onTask({ task: 'add', row })}>
+        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_enter')}</kbd>} onClick={onAdd}>
+          {say('edits.outline.add_below')}
+        </Menu.Item>
+        <Menu.Item onClick={() => onTask({ task: 'add', row })}>
           {say('edits.outline.add_rows')}
         </Menu.Item>
-        <Menu.Item rightSection={<kbd>F2</kbd>} onClick={() => onTask({ task: 'rename', row })}>
+        <Menu.Item rightSection={<kbd>F2</kbd>} onClick={onRename}>
           {say('edits.outline.rename')}
         </Menu.Item>
-        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_d')}</kbd>} onClick={() => acts.duplicate(row)}>
+        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_shift_d')}</kbd>} onClick={() => acts.duplicate(row)}>
           {say('edits.outline.duplicate')}
         </Menu.Item>
-        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_c')}</kbd>} onClick={() => onCopy(row)}>
+        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_c')}</kbd>} onClick={onCopy}>
           {say('edits.outline.copy_its_rules')}
         </Menu.Item>
         <Menu.Divider />
@@ -131,11 +125,7 @@ export interface OutlineDialogProps {
 }
 
 export function OutlineDialog({ course, version, task, onClose }: OutlineDialogProps) {
-  return task.task === 'add' ? (
-    <AddDialog course={course} version={version} row={task.row} onClose={onClose} />
-  ) : task.row === null ? null : (
-    <RenameDialog course={course} version={version} row={task.row} onClose={onClose} />
-  );
+  return <AddDialog course={course} version={version} row={task.row} titles={task.titles ?? ''} onClose={onClose} />;
 }
 
 interface DialogProps {
@@ -144,10 +134,10 @@ interface DialogProps {
   onClose: () => void;
 }
 
-function AddDialog({ course, version, row, onClose }: DialogProps & { row: OutlineRow | null }) {
+function AddDialog({ course, version, row, titles, onClose }: DialogProps & { row: OutlineRow | null; titles: string }) {
   const within = row === null ? undefined : KINDS[row.kind];
   const beside = row === null || row.kind === 'module' ? FIRST : row.kind === 'part' ? (KINDS['lesson'] ?? []) : TOP;
-  const form = useForm({ version, do: 'add', item: row?.key ?? '', inside: within !== undefined && row?.kind === 'module', kind: '', titles: '', rule: '' });
+  const form = useForm({ version, do: 'add', item: row?.key ?? '', inside: within !== undefined && row?.kind === 'module', kind: '', titles, rule: '' });
   const kinds = form.data.inside ? (within ?? []) : beside;
   const kind = kinds.some(({ value }) => value === form.data.kind) ? form.data.kind : (kinds[0]?.value ?? 'lesson');
   const submit = () => {
@@ -184,25 +174,6 @@ function AddDialog({ course, version, row, onClose }: DialogProps & { row: Outli
             submit();
           }
         }}
-      />
-    </DialogForm>
-  );
-}
-
-function RenameDialog({ course, version, row, onClose }: DialogProps & { row: OutlineRow }) {
-  const form = useForm({ version, do: 'rename', item: row.key, title: row.title });
-  const submit = () => {
-    form.post(to('keep.draft.outline', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
-  };
-  return (
-    <DialogForm title={say('edits.outline.rename_title', { title: row.title })} keep={say('edits.outline.rename_dialog')} busy={form.processing} onKeep={submit} onLeave={onClose}>
-      <TextInput
-        label={say('keep.title')}
-        data-autofocus
-        maxLength={255}
-        value={form.data.title}
-        error={form.errors.title}
-        onChange={(event) => form.setData('title', event.currentTarget.value)}
       />
     </DialogForm>
   );

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { OutlineRow, RuleRow } from '../../lib/generated/types';
 import { SchoolTime } from '../../lib/time';
 import { type CellContext, cellChoices, meant, takes } from './cellChoices';
-import { type CellName, emptyRules, gathered, rulesOf } from './ruleSets';
+import { bare, type CellName, emptyRules, gathered, rulesOf } from './ruleSets';
 
 const ROWS: OutlineRow[] = [
   ['m-tools', 'Tools and timber', 'module', 0],
@@ -15,18 +15,23 @@ const ROWS: OutlineRow[] = [
   ['m-planks', 'Planking', 'module', 0],
 ].map(([key, title, kind, depth]) => ({ key, title, kind, depth, draft: false }) as OutlineRow);
 
+/** By where it stands. */
+function row(at: number): OutlineRow {
+  return ROWS[at] ?? expect.fail();
+}
+
 const CELL = { words: 'x' };
 const RULE: RuleRow = { opens: CELL, closes: CELL, after: CELL, forWhom: CELL, optional: CELL, sample: CELL, guests: CELL, observers: CELL, whenClosed: CELL, finish: { by: 'mark', words: 'x' } };
 /** Now is a Wednesday. */
 const TIME = new SchoolTime([{ since: 0, seconds: 0 }], Date.parse('2026-03-04T10:30Z') / 1000);
 
 function context(more: Partial<CellContext> = {}): CellContext {
-  const row = more.row ?? ROWS[1]!;
-  return { rows: [row], row, rule: RULE, plan: 'weekly', outline: ROWS, tiers: ['apprentice', 'journeyman', 'master'], labels: ['cohort-b', 'oar-bonus'], now: '2026-03-04T10:30', words: (wall) => TIME.words(TIME.instant(wall) ?? 0), ...more };
+  const own = more.row ?? row(1);
+  return { rows: [own], row: own, rule: RULE, plan: 'weekly', outline: ROWS, tiers: ['apprentice', 'journeyman', 'master'], labels: ['cohort-b', 'oar-bonus'], now: '2026-03-04T10:30', words: (wall) => TIME.words(TIME.instant(wall) ?? 0), ...more };
 }
 
 const words = (column: CellName, typed: string, more: Partial<CellContext> = {}) => cellChoices(column, typed, context(more)).map((one) => one.words);
-const set = (column: CellName, typed: string, more: Partial<CellContext> = {}) => meant(column, typed, context(more))?.sets.map(({ items: _, ...rule }) => rule);
+const set = (column: CellName, typed: string, more: Partial<CellContext> = {}) => meant(column, typed, context(more))?.sets.map(bare);
 
 describe('what can be typed into a cell', () => {
   it.each<[string, string[]]>([
@@ -86,15 +91,15 @@ describe('what can be typed into a cell', () => {
   ])('after: %s', (typed, told) => expect(words('after', typed)).toEqual(told));
 
   it('after: the one before, for each row of a selection its own', () => {
-    const rows = [ROWS[2]!, ROWS[5]!];
-    expect(words('after', 'the one', { rows, row: ROWS[2]! })).toEqual(['the one before']);
-    expect(meant('after', 'the one', context({ rows: [ROWS[2]!, ROWS[6]!], row: ROWS[2]! }))?.sets.map(({ items, of }) => [items, of])).toEqual([[['l-oak'], ['l-timber']], [['m-planks'], ['m-tools']]]);
+    const rows = [row(2), row(5)];
+    expect(words('after', 'the one', { rows, row: row(2) })).toEqual(['the one before']);
+    expect(meant('after', 'the one', context({ rows: [row(2), row(6)], row: row(2) }))?.sets.map(({ items, of }) => [items, of])).toEqual([[['l-oak'], ['l-timber']], [['m-planks'], ['m-tools']]]);
     // Before the first there is none.
-    expect(words('after', 'the one before', { rows: [ROWS[0]!, ROWS[6]!] })).toEqual([]);
+    expect(words('after', 'the one before', { rows: [row(0), row(6)] })).toEqual([]);
   });
 
   it('after: modules have what is inside in order, and keep it', () => {
-    const module = { row: ROWS[6]!, rows: [ROWS[6]!] };
+    const module = { row: row(6), rows: [row(6)] };
     expect(set('after', 'inside', module)).toEqual([{ set: 'after', mode: 'all', of: [], count: null, inOrder: true }]);
     const rule: RuleRow = { ...RULE, afterRule: { mode: 'all', of: [], count: null, inOrder: true } };
     expect(set('after', 'steam', { ...module, rule })).toEqual([{ set: 'after', mode: 'all', of: ['l-steam'], count: null, inOrder: true }]);
@@ -136,7 +141,7 @@ describe('what can be typed into a cell', () => {
   ])('finished: %s', (typed, told) => expect(words('finish', typed)).toEqual(told));
 
   it('finished: not of a module', () => {
-    const { finish: _, ...rule } = RULE;
+    const { finish: _finish, ...rule } = RULE;
     expect(words('finish', '', { rule })).toEqual([]);
   });
 

@@ -2,7 +2,7 @@ import { openings } from '../../lib/generated/rules';
 import type { OpeningKind, OutlineRow, RuleRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { typedTime } from '../../lib/typedTime';
-import { type CellName, type Rule, type RuleSet, gathered, timeRule } from './ruleSets';
+import { type CellName, type Rule, type RuleSet, emptyRules, gathered, timeRule } from './ruleSets';
 import { type TypedDelay, typedDelay } from './typedDelay';
 import { rowsLike, typedTitles } from './typedTitles';
 import { listed } from '../../lib/words';
@@ -64,6 +64,12 @@ export function cellChoices(column: CellName, typed: string, context: CellContex
   }
 }
 
+/** What a cell is where it is emptied; null where it cannot be. */
+export function emptied(column: CellName, context: CellContext): CellChoice | null {
+  const rules = emptyRules(column, context.rule, context.plan);
+  return rules === null ? null : choice(context, '', rules, false);
+}
+
 /** The one that is meant where nobody looks at the list; null where there is none. */
 export function meant(column: CellName, typed: string, context: CellContext): CellChoice | null {
   const all = cellChoices(column, typed, context);
@@ -78,7 +84,9 @@ export function takes(column: CellName, character: string): boolean {
 function timeChoices(which: 'opens' | 'closes', plan: string, text: string, context: CellContext): CellChoice[] {
   const none = choice(context, which === 'closes' ? say('entry.words.never') : inherited(context), timeRule(which, plan, { rule: '' }), false);
   const plain = which === 'closes' ? [] : (Object.keys(openings) as OpeningKind[]).filter((kind) => openings[kind].length === 0).map((kind) => choice(context, say(`rules.opens.${kind as 'at_once' | 'held'}.words`), timeRule(which, plan, { rule: kind })));
-  const named = [none, ...plain].filter(({ words }) => begins(words, text));
+  // Said of another row it means the same here, whatever this one stands in.
+  const leaves = which === 'opens' && ['module', 'lesson'].some((kind) => begins(say('entry.words.with_its_kind', { kind }), text));
+  const named = [none, ...plain].filter((one) => begins(one.words, text) || (one === none && leaves));
   if (text === '') {
     return named;
   }
@@ -116,8 +124,8 @@ function inherited({ row, outline }: CellContext): string {
 
 function afterChoices(text: string, context: CellContext): CellChoice[] {
   const { rows, rule, outline } = context;
-  const set = rows.map(({ key }) => key);
-  const rest = outline.filter((row) => row.kind !== 'board' && !set.includes(row.key));
+  const set = new Set(rows.map(({ key }) => key));
+  const rest = outline.filter((row) => row.kind !== 'board' && !set.has(row.key));
   const inOrder = rule.afterRule?.inOrder ?? false;
   const after = (of: string[], mode = 'all', count: number | null = null, order = inOrder): Rule => ({ set: 'after', mode, of, count, inOrder: order });
   const nothing = choice(context, say('entry.words.nothing'), after([], 'all', null, false), false);
@@ -148,10 +156,16 @@ function oneBefore(row: OutlineRow, outline: OutlineRow[]): OutlineRow | undefin
   return near?.depth === row.depth ? near : undefined;
 }
 
+function only(value: Rule['value']): Rule {
+  return { set: 'only', value: value ?? null };
+}
+
+function byTier(value: string[] | null): Rule {
+  return { set: 'tiers', value };
+}
+
 function whomChoices(text: string, context: CellContext): CellChoice[] {
   const { rule, tiers, labels } = context;
-  const only = (value: Rule['value']): Rule => ({ set: 'only', value: value ?? null });
-  const byTier = (value: string[] | null): Rule => ({ set: 'tiers', value });
   const every = choice(context, say('entry.words.every_pass'), [byTier(null), only(null)], false);
   const given = /^(?:(not)\s+)?label\s*(.*)$/i.exec(text);
   if (given !== null) {
@@ -202,8 +216,8 @@ function choice({ rows }: CellContext, words: string, rules: Rule | Rule[], own 
 }
 
 function unlike(some: CellChoice[], others: CellChoice[]): CellChoice[] {
-  const known = others.map(({ sets }) => JSON.stringify(sets));
-  return some.filter(({ sets }) => !known.includes(JSON.stringify(sets)));
+  const known = new Set(others.map(({ sets }) => JSON.stringify(sets)));
+  return some.filter(({ sets }) => !known.has(JSON.stringify(sets)));
 }
 
 function begins(words: string, typed: string): boolean {

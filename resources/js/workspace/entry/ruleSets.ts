@@ -48,8 +48,8 @@ export function rulesOf(column: CellName, row: RuleRow, plan: string | null): Ru
 /** What is set where a cell is emptied. */
 export function emptyRules(column: CellName, row: RuleRow, plan: string | null): Rule[] | null {
   const nothing = { words: '' };
-  const bare: RuleRow = { opens: nothing, closes: nothing, after: nothing, forWhom: nothing, optional: nothing, sample: nothing, guests: nothing, observers: nothing, whenClosed: nothing };
-  return rulesOf(column, row.finish === undefined ? bare : { ...bare, finish: { by: 'mark', words: '' } }, plan);
+  const unset: RuleRow = { opens: nothing, closes: nothing, after: nothing, forWhom: nothing, optional: nothing, sample: nothing, guests: nothing, observers: nothing, whenClosed: nothing };
+  return rulesOf(column, row.finish === undefined ? unset : { ...unset, finish: { by: 'mark', words: '' } }, plan);
 }
 
 export interface TimeFields {
@@ -77,4 +77,9 @@ export function gathered(sets: { rule: Rule; item: string }[]): RuleSet[] {
     }
   }
   return [...byRule.values()];
+}
+
+/** A rule for no row yet, of one that is for some. */
+export function bare({ items: _items, ...rule }: RuleSet): Rule {
+  return rule as Rule;
 }

@@ -10,7 +10,7 @@ import { SchoolTime } from '../../lib/time';
 import type { NoticeLevel, NoticesGrid, NoticeSight, OutlineRow, WorkspacePage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
-import { Grid, type GridColumn } from '../Grid';
+import { Grid, type GridColumn } from '../grid/Grid';
 import { tickFrom, TimeRail } from '../TimeRail';
 import { useNoticeTime } from '../useNoticeTime';
 import { NoticeSheet } from '../sheet/NoticeSheet';
@@ -74,7 +74,7 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
 
   const close = () => {
     onSheet(false);
-    document.querySelector<HTMLElement>('main td[tabindex="0"]')?.focus();
+    document.querySelector<HTMLElement>('main [data-cell][tabindex="0"]')?.focus();
   };
   const step = (by: 1 | -1) => {
     const tick = tickFrom(ticks, rail.at, by);
@@ -107,8 +107,9 @@ export function NoticesLens({ page, grid, corner, rows, here, onHere, sheet, onS
             startAt={here}
             onFocusRow={(one) => onHere(one.key)}
             onFocusColumn={(column) => setWho(ids[column] ?? null)}
-            onActivate={openAt}
-            onOpenRow={openAt}
+            onCell={openAt}
+            onEnter={openAt}
+            onOpenRow={(index) => openAt(index, chosen)}
             cell={(index, column) => <NoticeCell sight={sight(index, column)} />}
           />
         )}

@@ -11,7 +11,7 @@ import type { OutlineRow, Vantage, WorkspacePage } from '../../lib/generated/typ
 import { say, saying } from '../../lib/keepSay';
 import type { Sights } from '../useSights';
 import { WhySheet } from '../sheet/WhySheet';
-import { Grid } from '../Grid';
+import { Grid } from '../grid/Grid';
 import { tickFrom, TimeRail } from '../TimeRail';
 import { capital } from '../../lib/words';
 import { LANES, type Zoom, ZOOMS } from './timeline';
@@ -107,7 +107,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
   };
   const close = () => {
     onSheet(false);
-    document.querySelector<HTMLElement>('main td[tabindex="0"]')?.focus();
+    document.querySelector<HTMLElement>('main [data-cell][tabindex="0"]')?.focus();
   };
   const open = (row: string | null, vantage: string | null) => {
     if (row !== null) {
@@ -237,8 +237,9 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             startAt={here}
             onFocusRow={(one) => onHere(one.key)}
             onFocusColumn={(column) => setWho(ids[columns[column] ?? -1] ?? null)}
-            onActivate={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
-            onOpenRow={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
+            onCell={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
+            onEnter={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
+            onOpenRow={(index) => open(all[index]?.key ?? null, ids[chosen ?? -1] ?? null)}
             cell={(index, column) => {
               const before = published(index, columns[column]);
               return <SightCell time={time} sight={sight(index, columns[column])} count={count(index, columns[column])} {...(before === undefined ? {} : { before })} />;

@@ -6,7 +6,7 @@ import { listed } from '../../lib/words';
 import type { SchoolTime } from '../../lib/time';
 import type { OutlineRow, WorkspacePage } from '../../lib/generated/types';
 import type { Sights } from '../useSights';
-import { Grid } from '../Grid';
+import { Grid } from '../grid/Grid';
 import { MoveOpening, type MovedRule } from './MoveOpening';
 import { AxisHead, axisOf, daysAt, TimelineCell, type Zoom } from './timeline';
 import css from '../workspace.module.css';
@@ -103,6 +103,12 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
     window.addEventListener('pointermove', onMove);
     window.addEventListener('pointerup', onUp);
   };
+  const whyOf = (index: number) => {
+    const row = all[index];
+    if (row !== undefined && moving === null) {
+      onWhy(row.key);
+    }
+  };
   return (
     <div className={css.timelined} ref={box}>
       <Grid
@@ -112,15 +118,16 @@ export function TimelineGrid({ page, sights, time, corner, rows, lanes, zoom, he
         rows={rows}
         startAt={here}
         onFocusRow={(row) => onHere(row.key)}
-        onActivate={(index, _column, byKey) => {
-          const moved = byKey ? movable(index) : null;
-          const row = all[index];
-          if (moved !== null) {
+        onEnter={(index) => {
+          const moved = movable(index);
+          if (moved === null) {
+            whyOf(index);
+          } else {
             setMoving({ row: index, moved, days: 0, held: false });
-          } else if (row !== undefined && moving === null) {
-            onWhy(row.key);
           }
         }}
+        onCell={whyOf}
+        onOpenRow={whyOf}
         cell={(index) => {
           const active = moving?.row === index ? moving : null;
           const grip = movable(index) === null ? null : { at: opensAt(index), moved: active?.days ?? null, onHold: (event: { clientX: number; preventDefault: () => void }) => [event.preventDefault(), hold(index, event.clientX)] };

@@ -3,29 +3,27 @@ import { clsx } from 'clsx';
 
 import type { RuleCell, RuleRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
-import type { GridColumn } from '../Grid';
+import type { CellName } from '../entry/ruleSets';
+import type { GridColumn } from '../grid/Grid';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
 
-type CellName = 'opens' | 'closes' | 'after' | 'optional' | 'forWhom' | 'sample' | 'guests' | 'observers' | 'whenClosed';
-
-const COLUMNS: { id: CellName; title: string; detail: string; width?: number }[] = [
-  { id: 'opens', title: say('lenses.rules.opens'), detail: '', width: 218 },
-  { id: 'closes', title: say('lenses.rules.closes'), detail: '', width: 106 },
-  { id: 'after', title: say('lenses.rules.after'), detail: say('lenses.rules.finished_first'), width: 130 },
-  { id: 'optional', title: say('lenses.rules.optional'), detail: '', width: 82 },
-  { id: 'forWhom', title: say('lenses.rules.for_whom'), detail: say('lenses.rules.passes_labels'), width: 116 },
-  { id: 'sample', title: say('lenses.rules.sample'), detail: '', width: 72 },
-  { id: 'guests', title: say('lenses.rules.guests'), detail: '', width: 72 },
-  { id: 'observers', title: say('keep.observers'), detail: '', width: 84 },
-  { id: 'whenClosed', title: say('lenses.rules.when_closed'), detail: '' },
+/** Each column of the lens, as it is until somebody arranges them otherwise. */
+export const COLUMNS: { id: CellName; detail: string; width: number }[] = [
+  { id: 'opens', detail: '', width: 218 },
+  { id: 'closes', detail: '', width: 106 },
+  { id: 'after', detail: say('lenses.rules.finished_first'), width: 130 },
+  { id: 'optional', detail: '', width: 82 },
+  { id: 'forWhom', detail: say('lenses.rules.passes_labels'), width: 116 },
+  { id: 'sample', detail: '', width: 72 },
+  { id: 'guests', detail: '', width: 72 },
+  { id: 'observers', detail: '', width: 84 },
+  { id: 'whenClosed', detail: '', width: 106 },
+  { id: 'finish', detail: say('lenses.rules.on_what_grounds'), width: 150 },
 ];
 
-export function columnName(column: number): string {
-  return COLUMNS[column]?.id ?? '';
-}
-
 export interface RulesHeadProps {
+  columns: { id: CellName; width: number }[];
   plans: string[];
   plan: string | null;
   addressOf: (plan: string) => string;
@@ -33,13 +31,13 @@ export interface RulesHeadProps {
   onPlans?: () => void;
 }
 
-export function rulesColumns({ plans, plan, addressOf, onPlans }: RulesHeadProps): GridColumn[] {
-  return COLUMNS.map(({ id, title, detail, width }) => ({
+export function rulesColumns({ columns, plans, plan, addressOf, onPlans }: RulesHeadProps): GridColumn[] {
+  return columns.map(({ id, width }) => ({
     id,
-    ...(width === undefined ? {} : { width }),
+    width,
     head: (
       <div className={css.h}>
-        <b>{title}</b>
+        <b>{say(`lenses.columns.${id}`)}</b>
         {id === 'opens' ? (
           <span className={css.plans}>
             {plans.length > 1 ? (
@@ -58,19 +56,19 @@ export function rulesColumns({ plans, plan, addressOf, onPlans }: RulesHeadProps
             )}
           </span>
         ) : (
-          <span>{id === 'closes' ? (plan ?? '') : detail}</span>
+          <span>{id === 'closes' ? (plan ?? '') : COLUMNS.find((column) => column.id === id)?.detail}</span>
         )}
       </div>
     ),
   }));
 }
 
-export function RulesCell({ row, column }: { row: RuleRow; column: number }) {
-  const name = COLUMNS[column]?.id;
-  if (name === undefined) {
-    return null;
+export function RulesCell({ row, column }: { row: RuleRow; column: CellName }) {
+  if (column !== 'finish') {
+    return <RuleWords cell={row[column]} />;
   }
-  return <RuleWords cell={row[name]} />;
+  const { finish } = row;
+  return finish === undefined ? null : <RuleWords cell={{ words: finish.words, own: finish.by !== 'mark', ...(finish.edited === true ? { edited: true } : {}) }} />;
 }
 
 function RuleWords({ cell }: { cell: RuleCell }) {

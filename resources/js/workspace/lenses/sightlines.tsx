@@ -7,7 +7,7 @@ import { differ } from '../../lib/sights';
 import type { SchoolTime } from '../../lib/time';
 import type { Sight, SightlinesGrid, Vantage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
-import type { GridColumn } from '../Grid';
+import type { GridColumn } from '../grid/Grid';
 import css from '../workspace.module.css';
 
 /** A pass may have begun, or begin, this many days from now. */

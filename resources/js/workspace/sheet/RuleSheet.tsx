@@ -30,7 +30,7 @@ export interface RuleSheetProps {
   onEdit: (word: string) => void;
   /** What is edited now was kept, or left. */
   onEdited: () => void;
-  /** The row whose rules were copied. */
+  /** The row whose rules were copied; null: none, or not one alone. */
   copied: OutlineRow | null;
   onCopy: (row: OutlineRow) => void;
   onPaste: (items: string[]) => void;

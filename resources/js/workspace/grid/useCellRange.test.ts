@@ -2,14 +2,14 @@ import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { useState } from 'react';
 
-import { useRowSelection } from './useRowSelection';
+import { NOTHING_PICKED, type Picked, TITLE, useCellRange } from './useCellRange';
 
 const KEYS = ['a', 'b', 'c', 'd', 'e'];
 
 function hook() {
   return renderHook(() => {
-    const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
-    return { selected, ...useRowSelection(KEYS, selected, setSelected) };
+    const [picked, setPicked] = useState<Picked>(NOTHING_PICKED);
+    return { selected: picked.rows, columns: picked.columns, ...useCellRange(KEYS, picked, setPicked) };
   });
 }
 
@@ -27,9 +27,9 @@ describe('the selection of rows', () => {
     const { result } = hook();
     act(() => result.current.byHand(1, false, false));
     act(() => result.current.byHand(2, true, false));
-    act(() => result.current.focused(1));
+    act(() => result.current.focused(1, 2));
     expect([...result.current.selected]).toEqual(['b', 'c']);
-    act(() => result.current.focused(3));
+    act(() => result.current.focused(3, TITLE));
     expect(result.current.selected.size).toBe(0);
   });
 
@@ -53,17 +53,33 @@ describe('the selection of rows', () => {
 
   it('begins by keyboard at the row that has the focus, and keeps its beginning while it is extended', () => {
     const { result } = hook();
-    act(() => result.current.focused(2));
+    act(() => result.current.focused(2, TITLE));
     for (const at of [3, 4, 5]) {
       act(() => {
-        result.current.upTo(at);
+        result.current.upTo(at, TITLE);
         result.current.extend(true);
-        result.current.focused(Math.min(at, 4));
+        result.current.focused(Math.min(at, 4), TITLE);
       });
     }
     expect([...result.current.selected]).toEqual(['c', 'd', 'e']);
-    act(() => result.current.focused(0));
-    act(() => result.current.upTo(1));
+    act(() => result.current.focused(0, TITLE));
+    act(() => result.current.upTo(1, TITLE));
     expect([...result.current.selected]).toEqual(['a', 'b']);
+  });
+
+  it('is cells beside each other where it begins at one, and gone once the focus is elsewhere', () => {
+    const { result } = hook();
+    act(() => result.current.focused(1, 3));
+    act(() => result.current.upTo(3, 1));
+    expect([[...result.current.selected], result.current.columns]).toEqual([['b', 'c', 'd'], [1, 3]]);
+    act(() => result.current.focused(2, 2));
+    expect([result.current.selected.size, result.current.columns]).toEqual([0, null]);
+  });
+
+  it('is whole rows as soon as the titles are among it', () => {
+    const { result } = hook();
+    act(() => result.current.focused(1, 0));
+    act(() => result.current.upTo(2, TITLE));
+    expect([[...result.current.selected], result.current.columns]).toEqual([['b', 'c'], null]);
   });
 });

@@ -1,0 +1,80 @@
+import { clsx } from 'clsx';
+import type { ReactNode } from 'react';
+
+import type { OutlineRow } from '../../lib/generated/types';
+import { say } from '../../lib/keepSay';
+import { TITLE } from './useCellRange';
+import type { GridColumn } from './Grid';
+import type { DropPlace, RowDrag } from './useRowDrag';
+import css from '../workspace.module.css';
+
+export interface GridRowProps {
+  row: OutlineRow;
+  /** Where it stands among those that are shown. */
+  at: number;
+  columns: GridColumn[];
+  cell: (column: number) => ReactNode;
+  /** In place of the title, which is being edited; left out: it is not. */
+  editor?: ReactNode;
+  menu: ReactNode;
+  /** Which of its cells can have the focus; null: it is elsewhere. */
+  focus: number | null;
+  selected: boolean | undefined;
+  /** The columns that are selected, both counted; null: all. Of a row that is selected. */
+  picked: readonly [number, number] | null;
+  /** The column whose corner fills others; null: none here. */
+  handle: number | null;
+  /** Whether what is dragged by the corner would be filled in here. */
+  filling: boolean;
+  drop: DropPlace | null;
+  drag: RowDrag | undefined;
+  /** Beside the columns there is room that bears nothing. */
+  room: boolean;
+}
+
+/** A row of the grid: its title, which belongs to the outline, and its cells. */
+export function GridRow({ row, at, columns, cell, editor, menu, focus, selected, picked, handle, filling, drop, drag, room }: GridRowProps) {
+  const isPicked = (column: number) => selected === true && (picked === null || (column >= picked[0] && column <= picked[1]));
+  return (
+    <tr
+      data-kind={row.kind}
+      aria-rowindex={at + 2}
+      aria-selected={selected}
+      className={clsx(css[row.kind], row.draft && css.isdraft, focus !== null && css.here, selected === true && css.picked, drop !== null && css[`drop-${drop}`])}
+      {...drag?.over(row)}
+    >
+      <th scope="row" data-cell data-at={at} data-col={TITLE} data-title={row.key} tabIndex={focus === TITLE ? 0 : -1} {...drag?.source(row, editor === undefined)}>
+        <div className={css.o} style={{ paddingLeft: 14 + row.depth * 16 }}>
+          {editor ?? (
+            <span className={css.t} title={row.title}>
+              {row.title}
+            </span>
+          )}
+          <RowTag row={row} />
+          {menu}
+        </div>
+      </th>
+      {columns.map((column, index) => (
+        <td
+          key={column.id}
+          data-cell
+          data-at={at}
+          data-col={index}
+          data-row={row.key}
+          data-column={column.id}
+          tabIndex={focus === index ? 0 : -1}
+          className={clsx(isPicked(index) && css.picked, filling && picked !== null && index >= picked[0] && index <= picked[1] && css.filling)}
+        >
+          {cell(index)}
+          {handle === index && <span className={css.fill} data-fill title={say('workspace.grid.drag_to_fill')} />}
+        </td>
+      ))}
+      {room && <td aria-hidden />}
+    </tr>
+  );
+}
+
+function RowTag({ row }: { row: OutlineRow }) {
+  const tag = row.draft ? 'draft' : row.kind === 'board' || row.kind === 'part' ? row.kind : null;
+  return tag === null ? null : <span className={css.tag}>{tag}</span>;
+}
