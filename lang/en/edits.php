@@ -143,5 +143,11 @@ return [
         'after_title' => 'After {title}',
         'what' => 'What',
         'titles_one_a_line' => 'Titles, one a line',
+        'how_levels_are_told' => 'Paste an outline as it is: indented, numbered, or columns of a spreadsheet.',
+        'too_deep' => 'That has {levels} levels, and there is no place for so many here.',
+        'with_inside' => '›',
+        'as_it_will_be' => 'As it will be',
+        'a_kind' => '{kind}',
+        'add_so_many' => 'Add {count, plural, one {# row} other {# rows}} to the draft',
     ],
 ];

@@ -54,6 +54,7 @@ return [
     ],
     'edit_outline_request' => [
         'please_type_at_least' => 'Please type at least one title.',
+        'row_stands_in_none' => 'A row is two steps further in than the one before it.',
         'row_needs_title' => 'A row needs a title.',
         'that_longer_than_255' => 'That is longer than 255 characters.',
     ],

@@ -9,16 +9,16 @@ use App\Drafts\Edits\Edit;
 use App\Models\CourseDocument;
 use App\Models\Document\WritableItem;
 
-/** Adds items of one kind, one a title, after an item or inside it, or at the end of the course. */
+/** Adds items after an item or inside it, or at the end of the course, some perhaps inside others. */
 final readonly class AddItems implements Edit
 {
     /**
-     * @param  list<string>  $titles
+     * @param  list<NewRow>  $rows  in order; the first has depth 0
      * @param  ?string  $after  the item they come after; null: at the end
      * @param  bool  $inside  inside that item instead of after it
      * @param  bool  $first  before what is inside already, instead of at its end
      */
-    public function __construct(private string $kind, private array $titles, private ?string $after, private bool $inside, private bool $first = false)
+    public function __construct(private array $rows, private ?string $after, private bool $inside, private bool $first = false)
     {
     }
 
@@ -26,9 +26,17 @@ final readonly class AddItems implements Edit
     {
         $tree = new OutlineTree($document);
         [$container, $at] = $this->after === null ? [$document->edit()->outline(), null] : $this->placeAfter($tree, $document);
-        foreach ($this->titles as $title) {
-            $container->insert($at, WritableItem::make($tree->freeKey($title), $this->kind, $title));
-            $at = $at === null ? null : $at + 1;
+        /** @var list<WritableItem> $open the last item of each depth */
+        $open = [];
+        foreach ($this->rows as $row) {
+            $item = WritableItem::make($tree->freeKey($row->title), $row->kind, $row->title);
+            if ($row->depth === 0) {
+                $container->insert($at, $item);
+                $at = $at === null ? null : $at + 1;
+            } else {
+                ($open[$row->depth - 1] ?? throw new \LogicException('A row stands in the one before, or beside it.'))->insert(null, $item);
+            }
+            $open = [...array_slice($open, 0, $row->depth), $item];
         }
     }
 
@@ -45,7 +53,7 @@ final readonly class AddItems implements Edit
 
     public function toArray(): array
     {
-        return ['add' => $this->kind, 'titles' => $this->titles, 'after' => $this->after, 'inside' => $this->inside] + ($this->first ? ['first' => true] : []);
+        return ['add' => array_map(static fn (NewRow $row): array => [$row->depth, $row->kind, $row->title], $this->rows), 'after' => $this->after, 'inside' => $this->inside] + ($this->first ? ['first' => true] : []);
     }
 
     public function pointer(): string

@@ -1,6 +1,7 @@
 import { Button, Modal } from '@mantine/core';
 import type { FormEvent, ReactNode } from 'react';
 import { say } from '../lib/keepSay';
+import { FocusBack } from './FocusBack';
 import ui from './ui.module.css';
 
 export interface DialogFormProps {
@@ -22,6 +23,7 @@ export interface DialogFormProps {
 export function DialogForm({ title, size, keep, busy, disabled = false, error, onKeep, onLeave, children }: DialogFormProps) {
   return (
     <Modal opened onClose={onLeave} title={title} {...(size === undefined ? {} : { size })}>
+      <FocusBack />
       <form
         className={ui.review}
         noValidate

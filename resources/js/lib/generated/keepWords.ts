@@ -397,6 +397,12 @@ export const keepWords = {
   'edits.outline.after_title': "After {title}",
   'edits.outline.what': "What",
   'edits.outline.titles_one_a_line': "Titles, one a line",
+  'edits.outline.how_levels_are_told': "Paste an outline as it is: indented, numbered, or columns of a spreadsheet.",
+  'edits.outline.too_deep': "That has {levels} levels, and there is no place for so many here.",
+  'edits.outline.with_inside': "›",
+  'edits.outline.as_it_will_be': "As it will be",
+  'edits.outline.a_kind': "{kind}",
+  'edits.outline.add_so_many': "Add {count, plural, one {# row} other {# rows}} to the draft",
   'entry.words.at_once': "at once",
   'entry.words.with_its_kind': "with its {kind}",
   'entry.words.never': "never",
@@ -1991,6 +1997,12 @@ export interface KeepParts {
   'edits.outline.after_title': 'title';
   'edits.outline.what': never;
   'edits.outline.titles_one_a_line': never;
+  'edits.outline.how_levels_are_told': never;
+  'edits.outline.too_deep': 'levels';
+  'edits.outline.with_inside': never;
+  'edits.outline.as_it_will_be': never;
+  'edits.outline.a_kind': 'kind';
+  'edits.outline.add_so_many': 'count';
   'entry.words.at_once': never;
   'entry.words.with_its_kind': 'kind';
   'entry.words.never': never;

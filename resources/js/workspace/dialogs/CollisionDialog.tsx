@@ -9,6 +9,7 @@ import type { Sentence } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { Words } from '../../ui/Words';
 import css from '../workspace.module.css';
+import { FocusBack } from '../../ui/FocusBack';
 import ui from '../../ui/ui.module.css';
 
 type Sent = { url: string; data: Parameters<typeof router.post>[1] };
@@ -41,6 +42,7 @@ export function CollisionDialog({ version }: { version: number }) {
   };
   return (
     <Modal opened={flash !== answered} onClose={() => setAnswered(flash)} title={say('edits.collision_dialog.two_edits_same')} size="lg">
+      <FocusBack />
       <p>{flash.text}</p>
       <div className={css.collision}>
         <section>

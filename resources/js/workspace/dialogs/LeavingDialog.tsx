@@ -6,6 +6,7 @@ import type { Flash } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { Words } from '../../ui/Words';
+import { FocusBack } from '../../ui/FocusBack';
 import ui from '../../ui/ui.module.css';
 
 export interface LeavingDialogProps {
@@ -20,6 +21,7 @@ export function LeavingDialog({ asks, onLeave }: LeavingDialogProps) {
   const opened = asks?.kind === 'asks' && asks !== answered;
   return (
     <Modal opened={opened} onClose={() => setAnswered(asks)} title={say('edits.leaving_dialog.take_out_all_same')}>
+      <FocusBack />
       <p>{say('edits.leaving_dialog.asks', { what: asks?.text ?? '' })}</p>
       <ul>
         {asks?.lines.map((line) => (

@@ -7,6 +7,7 @@ import type { OfferPick } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import css from '../workspace.module.css';
+import { FocusBack } from '../../ui/FocusBack';
 import ui from '../../ui/ui.module.css';
 
 const AT_ONCE = say('edits.plans_dialog.everything_at_once');
@@ -29,6 +30,7 @@ export function PlansDialog({ course, version, plans, mainPlan, offers, onClose 
   const choices = [...plans.map((name) => ({ value: name, label: name })), { value: '', label: AT_ONCE }];
   return (
     <Modal opened onClose={onClose} title={say('edits.plans_dialog.release_plans')} size="lg">
+      <FocusBack />
       <div className={ui.review}>
         {plans.length === 0 ? (
           <p className={ui.soft}>{say('edits.plans_dialog.no_release_plan_yet')}</p>

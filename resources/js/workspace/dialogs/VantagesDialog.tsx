@@ -10,6 +10,7 @@ import { to } from '../../lib/route';
 import { labelled, labelsOf } from '../../lib/vantage';
 import { useAsked } from '../../lib/useAsked';
 import css from '../workspace.module.css';
+import { FocusBack } from '../../ui/FocusBack';
 import ui from '../../ui/ui.module.css';
 
 export interface VantagesDialogProps {
@@ -41,6 +42,7 @@ export function VantagesDialog({ course, offers, vantages, saved, onShow, csv, o
   };
   return (
     <Modal opened onClose={onClose} title={say('edits.vantages_dialog.who_looks')} size={720}>
+      <FocusBack />
       <div className={css.whos}>
         <section>
           <h3>{say('edits.vantages_dialog.columns_from_the_left')}</h3>

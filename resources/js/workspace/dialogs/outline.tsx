@@ -2,32 +2,27 @@ import { useForm } from '@inertiajs/react';
 import { Menu, Select, Textarea } from '@mantine/core';
 import type { KeyboardEvent } from 'react';
 
-import type { OutlineRow } from '../../lib/generated/types';
+import type { Kind, OutlineRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
+import { kindsFor, readOutline } from '../../lib/outlineText';
 import type { DropPlace } from '../grid/useRowDrag';
 import type { Edits } from '../useEdits';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
 import css from '../workspace.module.css';
+import ui from '../../ui/ui.module.css';
 
 /** Rows are added, with titles that stand there already. */
 export type OutlineTask = { task: 'add'; row: OutlineRow | null; titles?: string };
 
 type Step = 'up' | 'down' | 'in' | 'out';
 
-const KINDS: Record<string, { value: string; label: string }[]> = {
-  module: [
-    { value: 'lesson', label: say('edits.outline.lessons') },
-    { value: 'module', label: say('edits.outline.modules') },
-    { value: 'board', label: say('edits.outline.boards') },
-  ],
-  lesson: [{ value: 'part', label: say('edits.outline.parts') }],
+const KINDS: Record<Kind, string> = {
+  module: say('edits.outline.modules'),
+  lesson: say('edits.outline.lessons'),
+  part: say('edits.outline.parts'),
+  board: say('edits.outline.boards'),
 };
-
-const TOP = KINDS['module'] ?? [];
-
-/** A course begins with its modules. */
-const FIRST = TOP.toSorted((a, b) => Number(b.value === 'module') - Number(a.value === 'module'));
 
 /** What can be done with rows of the outline; every one of them is an edit of the draft. */
 export function useOutlineActs(course: string, edits: Edits) {
@@ -135,38 +130,44 @@ interface DialogProps {
 }
 
 function AddDialog({ course, version, row, titles, onClose }: DialogProps & { row: OutlineRow | null; titles: string }) {
-  const within = row === null ? undefined : KINDS[row.kind];
-  const beside = row === null || row.kind === 'module' ? FIRST : row.kind === 'part' ? (KINDS['lesson'] ?? []) : TOP;
-  const form = useForm({ version, do: 'add', item: row?.key ?? '', inside: within !== undefined && row?.kind === 'module', kind: '', titles, rule: '' });
-  const kinds = form.data.inside ? (within ?? []) : beside;
-  const kind = kinds.some(({ value }) => value === form.data.kind) ? form.data.kind : (kinds[0]?.value ?? 'lesson');
+  const mayHold = row !== null && (row.kind === 'module' || row.kind === 'lesson');
+  const form = useForm({ version, do: 'rows', item: row?.key ?? '', inside: row?.kind === 'module', kinds: '', titles, rows: '' });
+  const { data, errors } = form;
+  const rows = readOutline(data.titles);
+  const levels = Math.max(1, ...rows.map(({ depth }) => depth + 1));
+  const chains = kindsFor(levels, data.inside ? (row?.kind ?? null) : row?.kind === 'part' ? 'lesson' : row?.kind === 'module' || row === null ? null : 'module');
+  // A course begins with its modules; beside one comes another.
+  const first = levels === 1 && !data.inside && (row === null || row.kind === 'module') ? 'module' : undefined;
+  const kinds = chains.find((chain) => chain.join() === data.kinds) ?? chains.find((chain) => chain[0] === first) ?? chains[0] ?? [];
+  const made = rows.map(({ depth, title }, index) => ({ key: `${index} ${title}`, depth, title, kind: kinds[depth] ?? 'lesson' }));
   const submit = () => {
-    form.transform((data) => ({ ...data, kind }));
+    form.transform(({ version: seen, item, inside }) => ({ version: seen, do: 'rows', item, inside, rows: made.map(({ key: _key, ...one }) => one) }) as never);
     form.post(to('keep.draft.outline', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
+  const refused = Object.values(errors)[0];
   return (
-    <DialogForm title={say('edits.outline.add_rows_outline')} keep={say('edits.outline.add_to_the_draft')} busy={form.processing} onKeep={submit} onLeave={onClose}>
-      {row !== null && within !== undefined && (
+    <DialogForm title={say('edits.outline.add_rows_outline')} size={620} keep={rows.length === 0 ? say('edits.outline.add_to_the_draft') : say('edits.outline.add_so_many', { count: rows.length })} busy={form.processing} disabled={kinds.length === 0} onKeep={submit} onLeave={onClose}>
+      {mayHold && (
         <Select
           label={say('edits.outline.where')}
           data={[
             { value: 'inside', label: say('edits.outline.inside_title_at_its', { title: row.title }) },
             { value: 'after', label: say('edits.outline.after_title', { title: row.title }) },
           ]}
-          value={form.data.inside ? 'inside' : 'after'}
+          value={data.inside ? 'inside' : 'after'}
           allowDeselect={false}
           onChange={(where) => form.setData('inside', where === 'inside')}
         />
       )}
-      <Select label={say('edits.outline.what')} data={kinds} value={kind} allowDeselect={false} onChange={(value) => form.setData('kind', value ?? '')} />
       <Textarea
         label={say('edits.outline.titles_one_a_line')}
+        description={say('edits.outline.how_levels_are_told')}
         autosize
         minRows={4}
-        maxRows={14}
+        maxRows={10}
         data-autofocus
-        value={form.data.titles}
-        error={form.errors.titles ?? form.errors.rule}
+        value={data.titles}
+        error={refused ?? (kinds.length === 0 ? say('edits.outline.too_deep', { levels }) : undefined)}
         onChange={(event) => form.setData('titles', event.currentTarget.value)}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
@@ -175,6 +176,22 @@ function AddDialog({ course, version, row, titles, onClose }: DialogProps & { ro
           }
         }}
       />
+      <Select
+        label={say('edits.outline.what')}
+        data={chains.map((chain) => ({ value: chain.join(), label: chain.map((kind) => KINDS[kind]).join(` ${say('edits.outline.with_inside')} `) }))}
+        value={kinds.join()}
+        allowDeselect={false}
+        onChange={(value) => form.setData('kinds', value ?? '')}
+      />
+      {made.length > 1 && kinds.length > 0 && (
+        <ol className={css.written} aria-label={say('edits.outline.as_it_will_be')}>
+          {made.map(({ key, depth, title, kind }) => (
+            <li key={key} style={{ paddingLeft: 8 + depth * 18 }}>
+              {title} <span className={ui.soft}>{say('edits.outline.a_kind', { kind })}</span>
+            </li>
+          ))}
+        </ol>
+      )}
     </DialogForm>
   );
 }
