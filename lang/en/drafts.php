@@ -64,6 +64,18 @@ return [
         'guest_door_course_shut' => 'The guest door of the course is shut.',
         'observer_door_course_shut' => 'The observer door of the course is shut.',
     ],
+    'found_by' => [
+        'opens' => 'opens {words}',
+        'closes' => 'closes {words}',
+        'after' => 'after {words}',
+        'for' => 'for {words}',
+        'finished' => 'finished {words}',
+        'sample' => 'sample',
+        'optional' => 'optional',
+        'guests' => 'guests',
+        'observers' => 'observers',
+        'hidden' => 'hidden',
+    ],
     'rule_table' => [
         'at_once' => 'at once',
         'with_its_kind' => 'with its {kind}',

@@ -30,8 +30,9 @@ final readonly class RuleTable
     public function outline(): array
     {
         $rows = [];
+        $found = new FoundBy($this->document, $this->plan, $this->year);
         foreach ($this->document->read()->places() as $place) {
-            $rows[] = new OutlineRow($place->item->key(), $place->item->title(), $place->item->kind(), $place->depth(), $place->isDraft);
+            $rows[] = new OutlineRow($place->item->key(), $place->item->title(), $place->item->kind(), $place->depth(), $place->isDraft, $found->words($place->item));
         }
 
         return $rows;

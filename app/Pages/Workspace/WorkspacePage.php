@@ -7,6 +7,7 @@ namespace App\Pages\Workspace;
 use App\Access\OfferPick;
 use App\Access\OutlineRow;
 use App\Access\ZoneOffset;
+use App\Drafts\Rules\RuleColumn;
 use App\Drafts\Rules\RuleRow;
 use App\Pages\Courses\CourseHead;
 use App\Pages\Courses\CourseSettings;
@@ -29,6 +30,7 @@ final readonly class WorkspacePage
      * @param  list<OfferPick>  $offers  of the course
      * @param  list<string>  $labels  that people have
      * @param  list<RuleRow>  $rules  in the order of the rows
+     * @param  list<RuleColumn>  $columns  as the one who reads has arranged them; none: as they are at first
      * @param  list<Sentence>  $changes  what publishing would change
      * @param  list<SavedVantages>  $saved  of the one who reads; none in the Rules lens
      * @param  list<ZoneOffset>  $offsets  of the school's wall clock
@@ -46,6 +48,7 @@ final readonly class WorkspacePage
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
         #[OA\Property(items: new OA\Items(ref: RuleRow::class))] public array $rules,
+        #[OA\Property(items: new OA\Items(ref: RuleColumn::class))] public array $columns,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
         #[OA\Property(items: new OA\Items(ref: SavedVantages::class))] public array $saved,
         #[OA\Property(items: new OA\Items(ref: ZoneOffset::class))] public array $offsets,

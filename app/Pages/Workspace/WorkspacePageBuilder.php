@@ -13,6 +13,7 @@ use App\Drafts\DraftPast;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Outline\DeleteItems;
 use App\Drafts\Outline\OutlineTree;
+use App\Drafts\Rules\RuleColumn;
 use App\Drafts\Rules\RuleTable;
 use App\Models\Course;
 use App\Models\CourseDocument;
@@ -68,6 +69,7 @@ final readonly class WorkspacePageBuilder
             offers: array_map(static fn (DocumentOffer $offer): OfferPick => new OfferPick($offer->key(), $offer->title(), $offer->plan()), $document->readOffers()),
             labels: $mayEdit && $lens === 'rules' ? PeoplesLabels::known(self::LABELS) : [],
             rules: $lens === 'rules' ? $table->rows() : [],
+            columns: $lens === 'rules' ? RuleColumn::all($reader->rule_columns) : [],
             changes: $draft === null ? [] : [...Differences::between($live, $draft)->sentences, ...array_map(static fn (DraftedContent $content): Sentence => $content->sentence(), DraftedContent::of($course, $draft))],
             saved: $lens === 'rules' ? [] : self::saved($course, $reader),
             offsets: $this->clock->offsets(),

@@ -1,15 +1,19 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { say } from '../lib/keepSay';
+import { useShortcuts } from '../lib/shortcuts';
 
 import { Mark } from './Arch';
 import { useShared } from '../lib/page';
 import { FlashNote } from './FlashNote';
+import { KeysDialog } from './KeysDialog';
 import { to } from '../lib/route';
 import ui from './ui.module.css';
 
 export interface KeepShellProps {
   title: string;
+  /** Whether it is the screen of a course, which has keys of its own. */
+  course?: boolean;
   children: ReactNode;
 }
 
@@ -32,9 +36,11 @@ function toThePage() {
 }
 
 /** The frame of the administrator's side. */
-export function KeepShell({ title, children }: KeepShellProps) {
+export function KeepShell({ title, course = false, children }: KeepShellProps) {
   const { school, signedIn } = useShared();
   const { url } = usePage();
+  const [keys, setKeys] = useState(false);
+  useShortcuts({ '?': () => setKeys(true) });
   return (
     <div className={ui.keep}>
       <Head title={title} />
@@ -60,9 +66,14 @@ export function KeepShell({ title, children }: KeepShellProps) {
           <b>{school.name}</b>, {school.zoneName} · <Link href={to('account')}>{signedIn?.name}</Link> ·{' '}
           <button type="button" className={ui.linklike} onClick={() => router.post(to('sign-out'))}>
             {say('keep.keep_shell.sign_out')}
+          </button>{' '}
+          · <kbd>{say('keep.keys.question')}</kbd>{' '}
+          <button type="button" className={ui.linklike} aria-keyshortcuts="?" onClick={() => setKeys(true)}>
+            {say('keys.keys')}
           </button>
         </p>
       </header>
+      {keys && <KeysDialog course={course} onClose={() => setKeys(false)} />}
       <FlashNote />
       {children}
     </div>

@@ -8,6 +8,8 @@ export interface EditorShellProps {
   label: string;
   width: number;
   busy?: boolean;
+  /** Whether anything in it was changed: by a click elsewhere that is kept, or asked about where it cannot be; what was not is left. */
+  dirty: boolean;
   onSubmit: () => void;
   onClose: () => void;
   /** The cell or word that is edited. */
@@ -16,7 +18,7 @@ export interface EditorShellProps {
 }
 
 /** The form that opens beside what it edits. What is kept goes to the draft. */
-export function EditorShell({ label, width, busy = false, onSubmit, onClose, target, children }: EditorShellProps) {
+export function EditorShell({ label, width, busy = false, dirty, onSubmit, onClose, target, children }: EditorShellProps) {
   const keep = (event: FormEvent) => {
     event.preventDefault();
     onSubmit();
@@ -29,7 +31,7 @@ export function EditorShell({ label, width, busy = false, onSubmit, onClose, tar
     }
   };
   return (
-    <Popover opened onClose={onClose} trapFocus returnFocus withArrow position="bottom-start" width={width} closeOnEscape>
+    <Popover opened onClose={dirty ? onSubmit : onClose} trapFocus returnFocus withArrow position="bottom-start" width={width} closeOnEscape={false}>
       <Popover.Target>{target}</Popover.Target>
       <Popover.Dropdown className={css.editor}>
         <form onSubmit={keep} onKeyDownCapture={leave} noValidate aria-label={label}>

@@ -1,10 +1,13 @@
 import { Link, usePage } from '@inertiajs/react';
+import { clsx } from 'clsx';
 import type { RefObject } from 'react';
 
 import { withQuery } from '../lib/address';
 import type { WorkspacePage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
+import { useFolds } from './folds';
 import css from './workspace.module.css';
+import ui from '../ui/ui.module.css';
 
 const LENSES: { id: WorkspacePage['lens']; title: string }[] = [
   { id: 'rules', title: say('workspace.lens_corner.rules') },
@@ -28,6 +31,7 @@ interface LensCornerProps {
 /** Above the outline: the lenses, and what is looked for in the rows. */
 export function LensCorner({ lens, row, filter, field, onFilter, shown, rows }: LensCornerProps) {
   const { url } = usePage();
+  const folds = useFolds();
   return (
     <>
       <ul className={css.lenses}>
@@ -39,19 +43,25 @@ export function LensCorner({ lens, row, filter, field, onFilter, shown, rows }: 
           </li>
         ))}
       </ul>
-      <label className={css.filter}>
+      <div className={css.filter}>
         <kbd>/</kbd>
         <input
           ref={field}
           type="search"
+          title={say('workspace.lens_corner.filter_by')}
           placeholder={say('workspace.lens_corner.filter_rows')}
           aria-label={say('workspace.lens_corner.filter_rows')}
           value={filter}
           onChange={(event) => onFilter(event.currentTarget.value)}
           onBlur={() => window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { find: filter === '' ? null : filter }))}
         />
+        {folds.holds.size > 0 && filter === '' && (
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => folds.all(folds.folded.size === 0)}>
+            {say(folds.folded.size === 0 ? 'workspace.lens_corner.fold' : 'workspace.lens_corner.unfold')}
+          </button>
+        )}
         <span>{shown === rows ? say('workspace.lens_corner.all_rows', { rows }) : say('workspace.lens_corner.shown_of_rows', { shown, rows })}</span>
-      </label>
+      </div>
     </>
   );
 }

@@ -19,10 +19,22 @@ export interface RulesFootProps {
   /** What was copied: whole rows, or how many rows and columns. */
   copied: Copied | null;
   onClear: () => void;
+  onColumns: () => void;
 }
 
-/** Under the Rules lens: what the keys do, or how many rows are set together. */
-export function RulesFoot({ plan, mayEdit, selected, copied, onClear }: RulesFootProps) {
+/** Under the Rules lens: what the keys do, or how many rows are set together; and which columns there are. */
+export function RulesFoot({ onColumns, ...told }: RulesFootProps) {
+  return (
+    <>
+      <Hint {...told} />
+      <button type="button" className={clsx(ui.linklike, css.linklike, css.aside)} onClick={onColumns}>
+        {say('workspace.columns.columns')}
+      </button>
+    </>
+  );
+}
+
+function Hint({ plan, mayEdit, selected, copied, onClear }: Omit<RulesFootProps, 'onColumns'>) {
   if (!mayEdit) {
     return <p className={css.hint}>{say('workspace.workspace_foot.you_see_every_rule')}</p>;
   }

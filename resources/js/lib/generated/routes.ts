@@ -37,6 +37,7 @@ export const routes = {
   'keep.bundles.change': '/keep/bundles/{bundle}',
   'keep.bundles.drop': '/keep/bundles/{bundle}',
   'keep.calendar': '/keep/courses/{course}/calendar.ics',
+  'keep.columns': '/keep/columns',
   'keep.condition': '/keep/courses/{course}/condition',
   'keep.contents': '/keep/courses/{course}/contents/{item?}',
   'keep.contents.bring-back': '/keep/courses/{course}/contents/{item}/earlier/{earlier}',

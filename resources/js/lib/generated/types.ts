@@ -995,6 +995,7 @@ export interface OutlineRow {
   kind: Kind;
   depth: number;
   draft: boolean;
+  told?: string;
 }
 
 export interface OutsideEventRow {
@@ -1292,6 +1293,11 @@ export interface RuleCell {
   own?: boolean;
   edited?: boolean;
   vain?: string;
+}
+
+export interface RuleColumn {
+  id: 'opens' | 'closes' | 'after' | 'optional' | 'forWhom' | 'sample' | 'guests' | 'observers' | 'whenClosed' | 'finish';
+  width: number;
 }
 
 export interface RuleRow {
@@ -1777,6 +1783,7 @@ export interface WorkspacePage {
   offers: OfferPick[];
   labels: string[];
   rules: RuleRow[];
+  columns: RuleColumn[];
   changes: Sentence[];
   saved: SavedVantages[];
   offsets: ZoneOffset[];

@@ -4,12 +4,14 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { clsx } from 'clsx';
 
 import { type CellEditing, RulesLens } from '../../workspace/lenses/RulesLens';
-import { COLUMNS } from '../../workspace/lenses/rules';
+import { ColumnsDialog } from '../../workspace/dialogs/ColumnsDialog';
+import { useColumns } from '../../workspace/useColumns';
 import { SightLenses } from '../../workspace/lenses/SightLenses';
 import { type Query, withQuery } from '../../lib/address';
 import { useDraftNews } from '../../workspace/draftNews';
 import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
+import { rowMatches } from '../../lib/rowFilter';
 import { isoOf } from '../../lib/time';
 import { useSights } from '../../workspace/useSights';
 import type { WorkspacePage } from '../../lib/generated/types';
@@ -24,6 +26,7 @@ import type { GridHandle } from '../../workspace/grid/Grid';
 import { NOTHING_PICKED, type Picked } from '../../workspace/grid/useCellRange';
 import { useEdits } from '../../workspace/useEdits';
 import { LensCorner } from '../../workspace/LensCorner';
+import { FoldsProvider, unfolded, useFolding } from '../../workspace/folds';
 import { KeepShell } from '../../ui/KeepShell';
 import { LeavingDialog } from '../../workspace/dialogs/LeavingDialog';
 import { OutlineDialog, type OutlineTask, useOutlineActs } from '../../workspace/dialogs/outline';
@@ -36,6 +39,9 @@ import ui from '../../ui/ui.module.css';
 
 /** What is edited: a word of the sheet, or something in the grid. */
 type Editing = { what: 'word'; word: string } | CellEditing;
+
+/** In the order of their keys. */
+const LENSES = ['rules', 'sightlines', 'timeline', 'notices'] as const;
 
 /** Shows the same page with some of its address changed; what the page has put into the address itself is kept. */
 function show(query: Query) {
@@ -57,20 +63,23 @@ export default function Workspace(page: WorkspacePage) {
   const [copied, setCopied] = useState<Copied | null>(null);
   const grid = useRef<GridHandle>(null);
   const [task, setTask] = useState<OutlineTask | null>(null);
-  const [dialog, setDialog] = useState<'course' | 'plans' | 'who' | null>(null);
+  const [dialog, setDialog] = useState<'course' | 'plans' | 'who' | 'columns' | null>(null);
   const [leaving, setLeaving] = useState<string[]>([]);
   const sights = useSights(course, lens, sightlines, (at) => show({ at }));
   const looked = notices ?? (sights === null ? null : { ...sights.grid, at: sights.at });
+  const columns = useColumns(page.columns);
   const edits = useEdits(page);
   const acts = useOutlineActs(course.key, edits);
   const news = useDraftNews(course.key, course.draftVersion);
   const { flash } = useShared();
   const take = { ...acts, remove: (items: string[]) => [setLeaving(items), acts.remove(items)] };
+  const folds = useFolding(rows);
   const names = useMemo(() => ({ tiers, offers, labels, outline: rows }), [tiers, offers, labels, rows]);
   const shown = useMemo(() => {
-    const wanted = filter.trim().toLowerCase();
-    return rows.map((row, index) => ({ row, index })).filter(({ row }) => row.title.toLowerCase().includes(wanted));
-  }, [rows, filter]);
+    const every = rows.map((row, index) => ({ row, index }));
+    // What is looked for is found wherever it is folded up.
+    return filter.trim() === '' ? unfolded(every, folds.folded) : every.filter(({ row }) => rowMatches(row, filter));
+  }, [rows, filter, folds.folded]);
   const all = useMemo(
     () => rows.flatMap((row, index): SheetRow[] => (edits.rules[index] === undefined ? [] : [{ row, rule: edits.rules[index] }])),
     [rows, edits.rules],
@@ -98,10 +107,7 @@ export default function Workspace(page: WorkspacePage) {
     grid.current?.focus();
   };
   useShortcuts({
-    '1': () => show({ lens: 'rules' }),
-    '2': () => show({ lens: 'sightlines' }),
-    '3': () => show({ lens: 'timeline' }),
-    '4': () => show({ lens: 'notices' }),
+    ...Object.fromEntries(LENSES.flatMap((name, index) => [`${index + 1}`, `alt+${index + 1}`].map((key) => [key, () => show({ lens: name })]))),
     '/': () => filterField.current?.focus(),
     'ctrl+z': () => step('undo'),
     'ctrl+y': () => step('redo'),
@@ -114,7 +120,8 @@ export default function Workspace(page: WorkspacePage) {
   );
 
   return (
-    <KeepShell title={course.title}>
+    <KeepShell title={course.title} course>
+      <FoldsProvider value={folds}>
       <CourseHeadLine
         course={course}
         changes={changes}
@@ -128,6 +135,7 @@ export default function Workspace(page: WorkspacePage) {
       <DraftNewsNote news={news} />
       {task !== null && <OutlineDialog course={course.key} version={course.draftVersion} task={task} onClose={() => setTask(null)} />}
       {dialog === 'course' && <CourseForm course={course.key} version={course.draftVersion} settings={settings} onClose={() => setDialog(null)} />}
+      {dialog === 'columns' && <ColumnsDialog columns={columns} onClose={() => setDialog(null)} />}
       {dialog === 'plans' && (
         <PlansDialog course={course.key} version={course.draftVersion} plans={plans} mainPlan={mainPlan} offers={offers} onClose={() => setDialog(null)} />
       )}
@@ -184,7 +192,7 @@ export default function Workspace(page: WorkspacePage) {
             page={page}
             edits={edits}
             names={names}
-            columns={COLUMNS}
+            columns={columns}
             grid={grid}
             corner={corner}
             rows={shown}
@@ -224,10 +232,11 @@ export default function Workspace(page: WorkspacePage) {
         )}
         {((sights === null && notices === null) || rows.length === 0) && (
           <footer className={css.rail}>
-            <RulesFoot plan={plan} mayEdit={mayEdit} selected={picked.rows.size} copied={copied} onClear={() => setPicked(NOTHING_PICKED)} />
+            <RulesFoot onColumns={() => setDialog('columns')} plan={plan} mayEdit={mayEdit} selected={picked.rows.size} copied={copied} onClear={() => setPicked(NOTHING_PICKED)} />
           </footer>
         )}
       </main>
+      </FoldsProvider>
     </KeepShell>
   );
 }

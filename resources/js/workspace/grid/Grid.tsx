@@ -2,8 +2,10 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { type FocusEvent, type KeyboardEvent, type MouseEvent, type ReactNode, type Ref, useCallback, useEffect, useImperativeHandle, useRef, useState } from 'react';
 
 import type { OutlineRow } from '../../lib/generated/types';
+import { useFolds } from '../folds';
 import { GridRow } from './GridRow';
 import { type Picked, TITLE, useCellRange } from './useCellRange';
+import { WidthHandle } from './WidthHandle';
 import { useCellDrag } from './useCellDrag';
 import { type DropPlace, useRowDrag } from './useRowDrag';
 import css from '../workspace.module.css';
@@ -19,6 +21,8 @@ export interface GridColumn {
   /** Of the column in pixels; left out: a share of what is left. */
   width?: number;
   head: ReactNode;
+  /** What it is called, where it can be widened. */
+  title?: string;
 }
 
 export interface GridHandle {
@@ -54,6 +58,8 @@ export interface GridProps {
   /** The row that has the focus. */
   onFocusRow?: (row: OutlineRow) => void;
   onFocusColumn?: (column: number) => void;
+  /** A column is drawn wider or narrower, in pixels; `kept` once the button is let go. Left out: it cannot be. */
+  onWiden?: (id: string, width: number, kept: boolean) => void;
   /** The row that has the focus at first, by key. */
   startAt?: string | null;
   /** Rows were dragged to another one; left out: they cannot be. */
@@ -65,10 +71,11 @@ export interface GridProps {
 }
 
 /** The one grid: the outline on the left and the cells of a lens on its right. Only rows in sight are drawn. */
-export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, onCell, onEnter, onOpenRow, picked, onPicked, rowMenu, onRowKey, onFocusRow, onFocusColumn, startAt = null, onDropRows, onFill }: GridProps) {
+export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, onCell, onEnter, onOpenRow, picked, onPicked, rowMenu, onRowKey, onFocusRow, onFocusColumn, onWiden, startAt = null, onDropRows, onFill }: GridProps) {
   const scroll = useRef<HTMLDivElement>(null);
   // By key: where rows are added or taken out above, by whomever, the focus stays on its row.
   const [focus, setFocus] = useState(() => ({ key: startAt, row: Math.max(0, rows.findIndex(({ row }) => row.key === startAt)), column: 0 }));
+  const folds = useFolds();
   const [wantsFocus, setWantsFocus] = useState(false);
   const range = useCellRange(rows.map(({ row }) => row.key), picked, onPicked);
   const { drop, drag } = useRowDrag(rows, picked?.rows, onDropRows);
@@ -151,6 +158,9 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
       }
       range.extend(event.shiftKey);
       move(step[0], step[1]);
+    } else if (focused.column === TITLE && here !== undefined && folds.holds.has(here.row.key) && (event.key === '+' || event.key === '-') && folds.folded.has(here.row.key) === (event.key === '+')) {
+      event.preventDefault();
+      folds.toggle(here.row.key);
     } else if (event.key === 'Escape' && picked !== undefined && picked.rows.size > 0) {
       onPicked?.({ rows: new Set(), columns: null });
     } else if (event.key === 'Enter' && here !== undefined) {
@@ -200,7 +210,7 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
   // Columns keep their widths: what is left over goes to one that bears nothing, unless a column asks for it.
   const filled = columns.some((column) => column.width === undefined);
   // The outline at its narrowest, beside an open sheet.
-  const least = columns.reduce((sum, column) => sum + (column.width ?? 88), 264);
+  const least = columns.reduce((sum, column) => sum + (column.width ?? 88), 248);
   const items = virtual.getVirtualItems();
   const before = (items[0]?.start ?? HEAD_HEIGHT) - HEAD_HEIGHT;
   const after = virtual.getTotalSize() - ((items[items.length - 1]?.end ?? HEAD_HEIGHT) - HEAD_HEIGHT);
@@ -221,6 +231,7 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
             {columns.map((column) => (
               <th key={column.id} scope="col">
                 {column.head}
+                {onWiden !== undefined && column.width !== undefined && <WidthHandle column={column} width={column.width} onWiden={onWiden} />}
               </th>
             ))}
             {!filled && <td aria-hidden />}

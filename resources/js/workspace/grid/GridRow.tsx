@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 
 import type { OutlineRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
+import { useFolds } from '../folds';
 import { TITLE } from './useCellRange';
 import type { GridColumn } from './Grid';
 import type { DropPlace, RowDrag } from './useRowDrag';
@@ -34,6 +35,8 @@ export interface GridRowProps {
 
 /** A row of the grid: its title, which belongs to the outline, and its cells. */
 export function GridRow({ row, at, columns, cell, editor, menu, focus, selected, picked, handle, filling, drop, drag, room }: GridRowProps) {
+  const folds = useFolds();
+  const isFolded = folds.folded.has(row.key);
   const isPicked = (column: number) => selected === true && (picked === null || (column >= picked[0] && column <= picked[1]));
   return (
     <tr
@@ -45,6 +48,13 @@ export function GridRow({ row, at, columns, cell, editor, menu, focus, selected,
     >
       <th scope="row" data-cell data-at={at} data-col={TITLE} data-title={row.key} tabIndex={focus === TITLE ? 0 : -1} {...drag?.source(row, editor === undefined)}>
         <div className={css.o} style={{ paddingLeft: 14 + row.depth * 16 }}>
+          {folds.holds.has(row.key) && (
+            <button type="button" className={css.twist} tabIndex={-1} aria-expanded={!isFolded} aria-label={say(isFolded ? 'workspace.grid.fold_out' : 'workspace.grid.fold_up', { title: row.title })} onClick={() => folds.toggle(row.key)}>
+              <svg viewBox="0 0 8 8" width="8" height="8" aria-hidden>
+                <path d={isFolded ? 'M2 0l4 4-4 4z' : 'M0 2l4 4 4-4z'} />
+              </svg>
+            </button>
+          )}
           {editor ?? (
             <span className={css.t} title={row.title}>
               {row.title}

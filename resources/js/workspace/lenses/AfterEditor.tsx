@@ -43,7 +43,7 @@ export function AfterEditor({ course, version, outline, items, title, rule, modu
     form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   };
   return (
-    <EditorShell label={say('lenses.after_editor.what_comes_before_title', { title })} width={340} busy={form.processing} onSubmit={keep} onClose={onClose} target={children}>
+    <EditorShell label={say('lenses.after_editor.what_comes_before_title', { title })} width={340} busy={form.processing} dirty={form.isDirty} onSubmit={keep} onClose={onClose} target={children}>
       <MultiSelect
         label={say('lenses.after_editor.title_opens_once_this', { title })}
         placeholder={data.of.length === 0 ? say('lenses.after_editor.nothing') : ''}

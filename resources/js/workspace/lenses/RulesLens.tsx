@@ -12,6 +12,7 @@ import { NEW, useInsertion, withNew } from '../entry/useInsertion';
 import { Grid, type GridHandle } from '../grid/Grid';
 import { type Picked, TITLE } from '../grid/useCellRange';
 import type { ConditionNames } from '../sheet/ConditionEditor';
+import type { Columns } from '../useColumns';
 import { type Edits, pendingCells } from '../useEdits';
 import { RuleEditor } from './RuleEditor';
 import { RulesCell, rulesColumns } from './rules';
@@ -30,7 +31,7 @@ export interface RulesLensProps {
   page: WorkspacePage;
   edits: Edits;
   names: ConditionNames;
-  columns: { id: CellName; width: number }[];
+  columns: Columns;
   grid: RefObject<GridHandle | null>;
   corner: (rows: number) => ReactNode;
   rows: { row: OutlineRow; index: number }[];
@@ -58,7 +59,7 @@ export function RulesLens({ page, edits, names, columns, grid, corner, rows: sho
   const [problem, setProblem] = useState<string | null>(null);
   const insertion = useInsertion(course.key, all, edits);
   const rows = withNew(shown, insertion.insertion);
-  const ids = columns.map(({ id }) => id);
+  const ids = columns.shown.map(({ id }) => id);
   const work = useRulesActs({ page, edits, ids, shown, here, picked, onProblem: setProblem, onCopied, onLines: (titles) => onTask({ task: 'add', row: all.find(({ key }) => key === here) ?? null, titles }) });
   const { ruleOf, contextOf, together } = work;
   const onward = (to: Onward | null) => {
@@ -134,11 +135,12 @@ export function RulesLens({ page, edits, names, columns, grid, corner, rows: sho
         ref={grid}
         caption={say('workspace.workspace.what_set_for_each', { title: course.title })}
         corner={corner(shown.length)}
-        columns={rulesColumns({ columns, plans: page.plans, plan, addressOf, ...(mayEdit ? { onPlans } : {}) })}
+        columns={rulesColumns({ columns: columns.shown, plans: page.plans, plan, addressOf, ...(mayEdit ? { onPlans } : {}) })}
         rows={rows}
         picked={picked}
         onPicked={onPicked}
         startAt={here}
+        onWiden={columns.widen}
         onFocusRow={(row) => row.key.startsWith(NEW) || onHere(row.key)}
         onRowKey={onRowKey}
         titleEditor={(row) =>
@@ -223,5 +225,5 @@ export function RulesLens({ page, edits, names, columns, grid, corner, rows: sho
 
 /** Whether a key writes a character, and does nothing else here. */
 function isTyped({ key }: KeyboardEvent): boolean {
-  return key.length === 1 && key !== ' ' && !'/?[]'.includes(key);
+  return key.length === 1 && key !== ' ' && !'/?[]+-'.includes(key);
 }

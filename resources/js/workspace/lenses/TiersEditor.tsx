@@ -34,7 +34,7 @@ export function TiersEditor({ course, version, all, tiers, items, title, onClose
     );
   };
   return (
-    <EditorShell label={say('lenses.tiers_editor.who_title_is_for', { title })} width={260} onSubmit={keep} onClose={onClose} target={children}>
+    <EditorShell label={say('lenses.tiers_editor.who_title_is_for', { title })} width={260} dirty={every !== (tiers === undefined) || (!every && all.filter((tier) => chosen.includes(tier)).join() !== (tiers ?? []).join())} onSubmit={keep} onClose={onClose} target={children}>
       <Checkbox label={say('lenses.tiers_editor.every_pass')} checked={every} onChange={(event) => setEvery(event.currentTarget.checked)} />
       {!every && (
         <Checkbox.Group label={say('lenses.tiers_editor.passes_of_these_tiers')} value={chosen} onChange={setChosen}>

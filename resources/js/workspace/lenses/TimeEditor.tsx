@@ -61,7 +61,7 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
   const takes: readonly string[] = kind !== undefined ? openings[kind] : data.rule === 'on' ? ['at'] : data.rule === 'after_open' ? ['days'] : [];
   const submit = () => form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   return (
-    <EditorShell label={say(which === 'opens' ? 'lenses.time_editor.form_opens' : 'lenses.time_editor.form_closes', named)} width={300} busy={form.processing} onSubmit={submit} onClose={onClose} target={children}>
+    <EditorShell label={say(which === 'opens' ? 'lenses.time_editor.form_opens' : 'lenses.time_editor.form_closes', named)} width={300} busy={form.processing} dirty={form.isDirty} onSubmit={submit} onClose={onClose} target={children}>
       <Select
         label={say(which === 'opens' ? 'lenses.time_editor.whose_opens' : 'lenses.time_editor.whose_closes', named)}
         data={RULES[which]}

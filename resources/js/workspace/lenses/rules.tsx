@@ -10,16 +10,16 @@ import ui from '../../ui/ui.module.css';
 
 /** Each column of the lens, as it is until somebody arranges them otherwise. */
 export const COLUMNS: { id: CellName; detail: string; width: number }[] = [
-  { id: 'opens', detail: '', width: 218 },
-  { id: 'closes', detail: '', width: 106 },
-  { id: 'after', detail: say('lenses.rules.finished_first'), width: 130 },
-  { id: 'optional', detail: '', width: 82 },
-  { id: 'forWhom', detail: say('lenses.rules.passes_labels'), width: 116 },
+  { id: 'opens', detail: '', width: 186 },
+  { id: 'closes', detail: '', width: 92 },
+  { id: 'after', detail: say('lenses.rules.finished_first'), width: 118 },
+  { id: 'optional', detail: '', width: 76 },
+  { id: 'forWhom', detail: say('lenses.rules.passes_labels'), width: 108 },
   { id: 'sample', detail: '', width: 72 },
-  { id: 'guests', detail: '', width: 72 },
-  { id: 'observers', detail: '', width: 84 },
-  { id: 'whenClosed', detail: '', width: 106 },
-  { id: 'finish', detail: say('lenses.rules.on_what_grounds'), width: 150 },
+  { id: 'guests', detail: '', width: 66 },
+  { id: 'observers', detail: '', width: 88 },
+  { id: 'whenClosed', detail: '', width: 100 },
+  { id: 'finish', detail: say('lenses.rules.on_what_grounds'), width: 114 },
 ];
 
 export interface RulesHeadProps {
@@ -35,6 +35,7 @@ export function rulesColumns({ columns, plans, plan, addressOf, onPlans }: Rules
   return columns.map(({ id, width }) => ({
     id,
     width,
+    title: say(`lenses.columns.${id}`),
     head: (
       <div className={css.h}>
         <b>{say(`lenses.columns.${id}`)}</b>

@@ -62,6 +62,7 @@ export interface ConditionEditorProps {
 /** Builds the condition on who rows are for, and reads it back as a sentence. */
 export function ConditionEditor({ course, version, only, names, items, title, onClose, children }: ConditionEditorProps) {
   const [group, setGroup] = useState(() => readCondition(only));
+  const [first] = useState(() => JSON.stringify(writeCondition(readCondition(only))));
   const [asked, setAsked] = useState(false);
   const [refused, setRefused] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState(false);
@@ -86,7 +87,7 @@ export function ConditionEditor({ course, version, only, names, items, title, on
   // What is only half typed is no mistake yet.
   const errors: Record<string, string> = asked ? { ...refused, ...read?.errors } : {};
   return (
-    <EditorShell label={say('sheet.condition_editor.who_title_for_besides', { title })} width={460} busy={busy} onSubmit={keep} onClose={onClose} target={children}>
+    <EditorShell label={say('sheet.condition_editor.who_title_for_besides', { title })} width={460} busy={busy} dirty={JSON.stringify(writeCondition(group)) !== first} onSubmit={keep} onClose={onClose} target={children}>
       <GroupEditor group={group} root names={names} errors={errors} paths={pathsOf(group)} onChange={(changed) => changed !== null && isGroup(changed) && setGroup(changed)} />
       <p className={css.readback} role="status">
         {group.parts.length === 0 && group.mode === 'all' ? (

@@ -34,7 +34,7 @@ export function FinishEditor({ course, version, finish, items, title, onClose, c
   const { data, errors, setData } = form;
   const keep = () => form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   return (
-    <EditorShell label={say('sheet.finish_editor.how_title_is_finished', { title })} width={300} busy={form.processing} onSubmit={keep} onClose={onClose} target={children}>
+    <EditorShell label={say('sheet.finish_editor.how_title_is_finished', { title })} width={300} busy={form.processing} dirty={form.isDirty} onSubmit={keep} onClose={onClose} target={children}>
       <Select
         label={say('sheet.finish_editor.how_title_is_finished', { title })}
         data={WAYS}
