@@ -45,6 +45,13 @@ return [
         'main' => 'Main',
         'sign_out' => 'Sign out',
     ],
+    'dates' => [
+        'like' => '9 Mar 9:00, in 3 weeks, next Monday 9',
+        'clock_like' => '9:00',
+        'is' => 'that is {when}',
+        'pick' => 'Pick a day',
+        'clock' => 'Time of day',
+    ],
     'keys' => [
         'esc' => 'Esc',
         'ctrl_z' => 'Ctrl Z',
@@ -54,7 +61,8 @@ return [
         'ctrl_d' => 'Ctrl D',
         'ctrl_shift_d' => 'Ctrl Shift D',
         'ctrl_enter' => 'Ctrl Enter',
-        'ctrl_k' => 'Ctrl K',
+        'ctrl_up' => 'Ctrl ↑',
+        'ctrl_down' => 'Ctrl ↓',
         'f4' => 'F4',
         'question' => '?',
         'tab' => 'Tab',

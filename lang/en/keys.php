@@ -22,6 +22,7 @@ return [
         'undo' => 'Takes the last edit of the draft back',
         'redo' => 'Makes it again',
         'move' => 'From cell to cell; left of the first column is the title',
+        'far' => 'To the first row, to the last',
         'sheet' => 'Opens the sheet of the row',
     ],
     'cells' => [

@@ -2,6 +2,7 @@ import '@fontsource-variable/source-sans-3/wght.css';
 import '@fontsource-variable/source-sans-3/wght-italic.css';
 import '@fontsource-variable/source-serif-4/wght.css';
 import '@mantine/core/styles.css';
+import '@mantine/dates/styles.css';
 import './ui/tokens.css';
 import './ui/keep.css';
 

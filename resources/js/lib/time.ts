@@ -124,6 +124,21 @@ export function weekdayName(day: Day): string {
   return `${FORMATS.weekday.format(new Date(Date.UTC(day.year, day.month, day.date))).slice(0, 2)} ${day.date}`;
 }
 
+/** `2026-03-09T09:00`, or a day alone, as `Mon 9 Mar 2026, 09:00`; null where it is neither. */
+export function wallWords(wall: string): string | null {
+  const at = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2})?$/.test(wall) ? new Date(`${wall.slice(0, 10)}T00:00:00Z`) : null;
+  if (at === null || Number.isNaN(at.getTime())) {
+    return null;
+  }
+  return `${FORMATS.weekday.format(at)} ${at.getUTCDate()} ${FORMATS.month.format(at)} ${wall.slice(0, 4)}${wall.length > 10 ? `, ${wall.slice(11)}` : ''}`;
+}
+
+/** What a zone's clocks say now, `2026-03-09T09:00`. */
+export function wallNow(zone: string, now = new Date()): string {
+  const parts = new Map(new Intl.DateTimeFormat('en-GB', { timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).formatToParts(now).map(({ type, value }) => [type, value]));
+  return `${parts.get('year')}-${parts.get('month')}-${parts.get('day')}T${parts.get('hour')}:${parts.get('minute')}`;
+}
+
 /** As an address names it, whatever the zone. */
 export function isoOf(instant: number): string {
   return new Date(instant * 1000).toISOString().replace('.000Z', 'Z');

@@ -7,6 +7,7 @@ import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
 import { DialogForm } from '../ui/DialogForm';
 import { SellingFields, sellingOf } from './SellingFields';
+import { WallInput } from '../ui/WallInput';
 import ui from '../ui/ui.module.css';
 
 const LASTING = [
@@ -51,7 +52,7 @@ export function AccessDialog({ course, offer, offers, onClose }: { course: Cours
       <div className={ui.pair}>
         <Select label={say('offers.access_dialog.pass_lasts')} data={LASTING} value={data.lasts} allowDeselect={false} onChange={(lasts) => setData('lasts', lasts ?? 'good')} />
         {data.lasts === 'days' && <NumberInput label={say('keep.days')} min={1} allowDecimal={false} value={data.days ?? ''} error={loose['days']} onChange={(days) => setData('days', days === '' ? null : Number(days))} />}
-        {data.lasts === 'until' && <TextInput type="datetime-local" label={say('offers.access_dialog.until_school_time')} value={data.until} error={loose['until']} onChange={(event) => setData('until', event.currentTarget.value)} />}
+        {data.lasts === 'until' && <WallInput label={say('offers.access_dialog.until_school_time')} value={data.until} error={loose['until']} onWall={(wall) => setData('until', wall)} />}
       </div>
       <p className={ui.soft}>{say(offer === null ? 'offers.access_dialog.drafted_new' : 'offers.access_dialog.drafted')}</p>
     </DialogForm>

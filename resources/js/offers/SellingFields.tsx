@@ -2,6 +2,7 @@ import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 
 import type { OfferRow } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
+import { WallInput } from '../ui/WallInput';
 import css from './offers.module.css';
 import ui from '../ui/ui.module.css';
 
@@ -124,8 +125,8 @@ function TakerFields({ data, errors, offers, onSet }: SellingFieldsProps) {
         <NumberInput label={say('offers.selling_fields.for_so_many_people')} placeholder={say('offers.selling_fields.any_number')} min={1} allowDecimal={false} value={data.most ?? ''} error={errors['most']} onChange={(most) => onSet({ most: numberOrNull(most) })} />
       </div>
       <div className={ui.pair}>
-        <TextInput type="datetime-local" label={say('offers.selling_fields.from_school_time')} value={data.soldFrom} error={errors['soldFrom']} onChange={(event) => onSet({ soldFrom: event.currentTarget.value })} />
-        <TextInput type="datetime-local" label={say('offers.selling_fields.until_school_time')} value={data.soldUntil} error={errors['soldUntil']} onChange={(event) => onSet({ soldUntil: event.currentTarget.value })} />
+        <WallInput label={say('offers.selling_fields.from_school_time')} value={data.soldFrom} error={errors['soldFrom']} onWall={(wall) => onSet({ soldFrom: wall })} />
+        <WallInput label={say('offers.selling_fields.until_school_time')} value={data.soldUntil} error={errors['soldUntil']} onWall={(wall) => onSet({ soldUntil: wall })} />
       </div>
       {data.sale === 'price' && (
         <NumberInput label={say('offers.selling_fields.price_for_those_who')} placeholder={say('offers.selling_fields.as_for_others')} min={0} decimalScale={2} value={data.upgradePrice ?? ''} error={errors['upgradePrice']} onChange={(upgradePrice) => onSet({ upgradePrice: numberOrNull(upgradePrice) })} />

@@ -11,6 +11,7 @@ import { OutcomeList } from './OutcomeList';
 import { to } from '../lib/route';
 import { useAsked } from '../lib/useAsked';
 import { DialogForm } from '../ui/DialogForm';
+import { WallInput } from '../ui/WallInput';
 import css from './people.module.css';
 import ui from '../ui/ui.module.css';
 
@@ -85,7 +86,7 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
         <Select label={say('keep.offer')} data={offers.map(({ key, title: name }) => ({ value: key, label: name }))} value={data.offer} error={message('offer')} searchable selectFirstOptionOnChange data-autofocus onChange={(value) => setData('offer', value ?? '')} />
       )}
       {fields.includes('from') && (
-        <TextInput type="datetime-local" label={say('people.act_dialog.from_left_empty_now')} value={data.from} error={message('from')} onChange={(event) => setData('from', event.currentTarget.value)} />
+        <WallInput label={say('people.act_dialog.from_left_empty_now')} value={data.from} error={message('from')} onWall={(wall) => setData('from', wall)} />
       )}
       {fields.includes('anew') && (
         <label className={ui.tick}>
@@ -123,7 +124,7 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
         </>
       )}
       {fields.includes('until') && (
-        <TextInput type="datetime-local" label={say('people.act_dialog.until_left_empty_for')} value={data.until} error={message('until')} onChange={(event) => setData('until', event.currentTarget.value)} />
+        <WallInput label={say('people.act_dialog.until_left_empty_for')} value={data.until} error={message('until')} onWall={(wall) => setData('until', wall)} />
       )}
       {fields.includes('subject') && <TextInput label={say('people.act_dialog.subject')} maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
       {fields.includes('body') && <Textarea label={say('people.act_dialog.letter_name_stands_for', { placeholder: '{name}' })} autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}

@@ -10,6 +10,8 @@ import { plainText } from '../lib/words';
 import { ExpectedLine } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
 import { to } from '../lib/route';
+import { wallWords } from '../lib/time';
+import { WallInput } from '../ui/WallInput';
 import css from './publishing.module.css';
 import ui from '../ui/ui.module.css';
 
@@ -138,13 +140,12 @@ export function PublishForm({ page: { course, back, setFor, losers, receipt }, c
       )}
       {later && (
         <>
-          <TextInput
-            type="datetime-local"
+          <WallInput
             label={say('publishing.form.at')}
             value={form.data.at}
             error={form.errors.at}
-            onChange={(event) => form.setData('at', event.currentTarget.value)}
-            onBlur={() => form.data.at !== '' && form.data.at !== setFor && rehearseFor(form.data.at)}
+            onWall={(wall) => form.setData('at', wall)}
+            onLeft={() => wallWords(form.data.at) !== null && form.data.at !== setFor && rehearseFor(form.data.at)}
           />
           <p>{say('publishing.form.at_told')}</p>
         </>

@@ -10,8 +10,11 @@ export function FocusBack(): null {
         if (document.activeElement !== null && document.activeElement !== document.body) {
           return;
         }
-        const back = opener instanceof HTMLElement && opener !== document.body && opener.isConnected ? opener : document.querySelector<HTMLElement>('main [data-cell][tabindex="0"]');
-        back?.focus();
+        const from = opener instanceof HTMLElement && opener !== document.body ? opener : null;
+        // A word of the sheet is drawn anew once it is set.
+        const word = from?.dataset['word'];
+        const back = from?.isConnected === true ? from : word === undefined ? null : document.querySelector<HTMLElement>(`[data-word="${word}"]`);
+        (back ?? document.querySelector<HTMLElement>('main [data-cell][tabindex="0"]'))?.focus();
       });
     },
     [opener],

@@ -26,6 +26,7 @@ const COURSE: { title: string; keys: Keys }[] = [
       [['1', '2', '3', '4'], say('keys.course.lenses')],
       [['Alt 1', 'Alt 2', 'Alt 3', 'Alt 4'], say('keys.course.lenses_in_cells')],
       [ARROWS, say('keys.course.move')],
+      [[say('keep.keys.ctrl_up'), say('keep.keys.ctrl_down')], say('keys.course.far')],
       [[say('keep.keys.enter')], say('keys.course.sheet')],
       [[say('keep.keys.ctrl_z')], say('keys.course.undo')],
       [[say('keep.keys.ctrl_y')], say('keys.course.redo')],

@@ -1,6 +1,7 @@
 import { Button, Popover } from '@mantine/core';
 import type { FormEvent, KeyboardEvent, ReactNode } from 'react';
 import { say } from '../lib/keepSay';
+import { FocusBack } from '../ui/FocusBack';
 import css from './workspace.module.css';
 
 export interface EditorShellProps {
@@ -23,9 +24,9 @@ export function EditorShell({ label, width, busy = false, dirty, onSubmit, onClo
     event.preventDefault();
     onSubmit();
   };
-  // A list that is unfolded takes the key for itself.
+  // A list that is unfolded, or days to be picked, take the key for themselves.
   const leave = (event: KeyboardEvent<HTMLFormElement>) => {
-    if (event.key === 'Escape' && !(event.target instanceof HTMLElement && event.target.getAttribute('aria-expanded') === 'true')) {
+    if (event.key === 'Escape' && !(event.target instanceof HTMLElement && (event.target.getAttribute('aria-expanded') === 'true' || event.target.closest('[data-picks]') !== null))) {
       event.stopPropagation();
       onClose();
     }
@@ -34,6 +35,7 @@ export function EditorShell({ label, width, busy = false, dirty, onSubmit, onClo
     <Popover opened onClose={dirty ? onSubmit : onClose} trapFocus returnFocus withArrow position="bottom-start" width={width} closeOnEscape={false}>
       <Popover.Target>{target}</Popover.Target>
       <Popover.Dropdown className={css.editor}>
+        <FocusBack />
         <form onSubmit={keep} onKeyDownCapture={leave} noValidate aria-label={label}>
           {children}
           <div className={css['editor-acts']}>

@@ -3,7 +3,8 @@ import { clsx } from 'clsx';
 import { say, saying } from '../lib/keepSay';
 
 import type { Tick } from '../lib/sights';
-import { DAY, monthName, type SchoolTime } from '../lib/time';
+import { DAY, monthName, type SchoolTime, wallWords } from '../lib/time';
+import { typedTime } from '../lib/typedTime';
 import type { Sights } from './useSights';
 import css from './workspace.module.css';
 import ui from '../ui/ui.module.css';
@@ -157,14 +158,17 @@ function WhenField({ at, time, zoneName, onAt }: { at: number; time: SchoolTime;
   }
   return (
     <input
-      type="datetime-local"
       autoFocus
+      autoComplete="off"
+      placeholder={say('keep.dates.like')}
       aria-label={say('workspace.time_rail.jump_date_and_time', { zone_name: zoneName })}
-      defaultValue={time.wall(at)}
+      defaultValue={wallWords(time.wall(at)) ?? ''}
+      onFocus={({ currentTarget }) => currentTarget.select()}
       onBlur={(event) => {
-        const instant = time.instant(event.currentTarget.value);
+        const wall = typedTime(event.currentTarget.value, time.wall(Date.now() / 1000));
+        const instant = wall === null ? null : time.instant(wall);
         setTyping(false);
-        if (instant !== null && event.currentTarget.value !== time.wall(at)) {
+        if (instant !== null && wall !== time.wall(at)) {
           onAt(instant);
         }
       }}

@@ -38,6 +38,11 @@ export const keepWords = {
   'keep.keep_shell.school': "School",
   'keep.keep_shell.main': "Main",
   'keep.keep_shell.sign_out': "Sign out",
+  'keep.dates.like': "9 Mar 9:00, in 3 weeks, next Monday 9",
+  'keep.dates.clock_like': "9:00",
+  'keep.dates.is': "that is {when}",
+  'keep.dates.pick': "Pick a day",
+  'keep.dates.clock': "Time of day",
   'keep.keys.esc': "Esc",
   'keep.keys.ctrl_z': "Ctrl Z",
   'keep.keys.ctrl_y': "Ctrl Y",
@@ -46,7 +51,8 @@ export const keepWords = {
   'keep.keys.ctrl_d': "Ctrl D",
   'keep.keys.ctrl_shift_d': "Ctrl Shift D",
   'keep.keys.ctrl_enter': "Ctrl Enter",
-  'keep.keys.ctrl_k': "Ctrl K",
+  'keep.keys.ctrl_up': "Ctrl ↑",
+  'keep.keys.ctrl_down': "Ctrl ↓",
   'keep.keys.f4': "F4",
   'keep.keys.question': "?",
   'keep.keys.tab': "Tab",
@@ -505,6 +511,7 @@ export const keepWords = {
   'keys.course.undo': "Takes the last edit of the draft back",
   'keys.course.redo': "Makes it again",
   'keys.course.move': "From cell to cell; left of the first column is the title",
+  'keys.course.far': "To the first row, to the last",
   'keys.course.sheet': "Opens the sheet of the row",
   'keys.cells.title': "In cells of rules",
   'keys.cells.type': "Any letter or digit: sets the cell to what is typed",
@@ -1691,6 +1698,11 @@ export interface KeepParts {
   'keep.keep_shell.school': never;
   'keep.keep_shell.main': never;
   'keep.keep_shell.sign_out': never;
+  'keep.dates.like': never;
+  'keep.dates.clock_like': never;
+  'keep.dates.is': 'when';
+  'keep.dates.pick': never;
+  'keep.dates.clock': never;
   'keep.keys.esc': never;
   'keep.keys.ctrl_z': never;
   'keep.keys.ctrl_y': never;
@@ -1699,7 +1711,8 @@ export interface KeepParts {
   'keep.keys.ctrl_d': never;
   'keep.keys.ctrl_shift_d': never;
   'keep.keys.ctrl_enter': never;
-  'keep.keys.ctrl_k': never;
+  'keep.keys.ctrl_up': never;
+  'keep.keys.ctrl_down': never;
   'keep.keys.f4': never;
   'keep.keys.question': never;
   'keep.keys.tab': never;
@@ -2158,6 +2171,7 @@ export interface KeepParts {
   'keys.course.undo': never;
   'keys.course.redo': never;
   'keys.course.move': never;
+  'keys.course.far': never;
   'keys.course.sheet': never;
   'keys.cells.title': never;
   'keys.cells.type': never;

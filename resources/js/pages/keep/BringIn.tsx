@@ -7,6 +7,7 @@ import type { ImportsPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
+import { WallInput } from '../../ui/WallInput';
 import css from '../../people/people.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -36,7 +37,7 @@ export default function BringIn({ offers, imports }: ImportsPage) {
               <TextInput label={say('imports.bring_in.labels_divided_by_commas')} value={one.data.labels} error={one.errors.labels} onChange={(event) => one.setData('labels', event.currentTarget.value)} />
               <div className={ui.pair}>
                 <Select label={say('imports.bring_in.offer_left_empty_no')} data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={one.data.offer} clearable searchable error={one.errors.offer} onChange={(offer) => one.setData('offer', offer ?? '')} />
-                <TextInput type="datetime-local" label={say('imports.bring_in.from_left_empty_now')} value={one.data.from} error={one.errors.from} onChange={(event) => one.setData('from', event.currentTarget.value)} />
+                <WallInput label={say('imports.bring_in.from_left_empty_now')} value={one.data.from} error={one.errors.from} onWall={(wall) => one.setData('from', wall)} />
               </div>
               <p className={ui.soft}>{say('imports.bring_in.they_sent_link_sign')}</p>
               <div className={clsx(ui['review-acts'], css['review-acts'])}>

@@ -8,6 +8,7 @@ import type { RetirePage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { KeepShell } from '../../ui/KeepShell';
+import { WallInput } from '../../ui/WallInput';
 import css from '../../publishing/publishing.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -89,7 +90,7 @@ function Form(page: RetirePage) {
                   <Fragment key={keep}>
                     <Radio value={keep} label={say('courses.retire.keep', { keep })} disabled={!mayEdit} />
                     {keep === 'day' && data.keep === 'day' && (
-                      <TextInput className={css.lastday} type="date" label={say('courses.retire.last_day')} value={data.lastDay} error={errors.lastDay} disabled={!mayEdit} onChange={(event) => setData('lastDay', event.currentTarget.value)} />
+                      <WallInput className={css.lastday} of="day" label={say('courses.retire.last_day')} value={data.lastDay} error={errors.lastDay} disabled={!mayEdit} onWall={(wall) => setData('lastDay', wall)} />
                     )}
                   </Fragment>
                 ))}

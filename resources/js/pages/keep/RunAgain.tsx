@@ -8,6 +8,7 @@ import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
 import { KeepShell } from '../../ui/KeepShell';
+import { WallInput } from '../../ui/WallInput';
 import css from '../../publishing/publishing.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -55,7 +56,7 @@ function Shift({ course, title, version, first, next, hasHolidays, isRetired, ma
     >
       <h2>{say('courses.run_again.dates')}</h2>
       <div className={css.pair}>
-        <TextInput type="date" label={say('courses.run_again.first')} value={data.first} error={errors.first} disabled={!mayEdit} onChange={(event) => setData('first', event.currentTarget.value)} />
+        <WallInput of="day" label={say('courses.run_again.first')} value={data.first} error={errors.first} disabled={!mayEdit} onWall={(wall) => setData('first', wall)} />
         <Checkbox label={say('courses.run_again.weekdays')} checked={data.weekdays} disabled={!mayEdit} onChange={(event) => setData('weekdays', event.currentTarget.checked)} />
       </div>
       {hasHolidays ? (

@@ -4,7 +4,8 @@ import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import { useShared } from '../../lib/page';
-import { isoOf, SchoolTime } from '../../lib/time';
+import { isoOf, SchoolTime, wallWords } from '../../lib/time';
+import { typedTime } from '../../lib/typedTime';
 import type { StandInPage, Vantage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { capital } from '../../lib/words';
@@ -34,11 +35,13 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
           {say('workspace.stand_in.as_of')}{' '}
           <input
             key={at}
-            type="datetime-local"
-            defaultValue={time.wall(at)}
+            autoComplete="off"
+            placeholder={say('keep.dates.like')}
+            defaultValue={wallWords(time.wall(at)) ?? ''}
             onBlur={(event) => {
-              const moved = time.instant(event.currentTarget.value);
-              if (moved !== null && event.currentTarget.value !== time.wall(at)) {
+              const wall = typedTime(event.currentTarget.value, time.wall(now));
+              const moved = wall === null ? null : time.instant(wall);
+              if (moved !== null && wall !== time.wall(at)) {
                 go({ at: moved });
               }
             }}

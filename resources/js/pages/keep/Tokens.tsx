@@ -10,6 +10,7 @@ import { to } from '../../lib/route';
 import { SetOffPage } from '../../triggers/SetOffPage';
 import css from '../../triggers/triggers.module.css';
 import { ShownOnce } from '../../ui/ShownOnce';
+import { WallInput } from '../../ui/WallInput';
 import ui from '../../ui/ui.module.css';
 
 const ABILITIES: Ability[] = ['decide', 'read-courses', 'edit-drafts', 'publish', 'read-people', 'change-people', 'record-progress', 'read-events', 'replay-events'];
@@ -89,7 +90,7 @@ function Editor({ usualEnd, onMade }: { usualEnd: string; onMade: () => void }) 
           ))}
         </div>
       </Checkbox.Group>
-      <TextInput type="date" label={say('setoff.tokens.until')} description={say('setoff.tokens.until_told')} value={data.until} error={errors.until} onChange={(event) => setData('until', event.currentTarget.value)} />
+      <WallInput of="day" label={say('setoff.tokens.until')} description={say('setoff.tokens.until_told')} value={data.until} error={errors.until} onWall={(wall) => setData('until', wall)} />
       <div className={ui['review-acts']}>
         <Button type="submit" loading={form.processing}>
           {say('setoff.tokens.make')}

@@ -7,6 +7,7 @@ import type { CourseSettings } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
+import { WallInput } from '../../ui/WallInput';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -53,19 +54,17 @@ export function CourseForm({ course, version, settings, onClose }: CourseFormPro
             allowDeselect={false}
             onChange={(entry) => form.setData('entry', entry ?? 'invite')}
           />
-          <TextInput
-            type="datetime-local"
+          <WallInput
             label={say('edits.course_form.season_begins_left_empty')}
             value={form.data.opens}
             error={form.errors.opens}
-            onChange={(event) => form.setData('opens', event.currentTarget.value)}
+            onWall={(wall) => form.setData('opens', wall)}
           />
-          <TextInput
-            type="datetime-local"
+          <WallInput
             label={say('edits.course_form.season_ends_left_empty')}
             value={form.data.closes}
             error={form.errors.closes}
-            onChange={(event) => form.setData('closes', event.currentTarget.value)}
+            onWall={(wall) => form.setData('closes', wall)}
           />
         </div>
         <TextInput

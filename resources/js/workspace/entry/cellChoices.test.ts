@@ -35,7 +35,7 @@ const set = (column: CellName, typed: string, more: Partial<CellContext> = {}) =
 
 describe('what can be typed into a cell', () => {
   it.each<[string, string[]]>([
-    ['', ['with its module', 'at once', 'only when handed out']],
+    ['', ['with its module', 'at once', 'only when handed out', '7 days after joining', '7 days after the one before', '14 days after joining', '14 days after the one before']],
     ['14', ['14 days after joining', '14 days after the one before']],
     ['1', ['1 day after joining', '1 day after the one before']],
     ['2 weeks after joining 9', ['14 days after joining, 09:00']],
@@ -66,7 +66,7 @@ describe('what can be typed into a cell', () => {
   });
 
   it.each<[string, string[]]>([
-    ['', ['never']],
+    ['', ['never', '30 days after opening']],
     ['30', ['30 days after opening']],
     ['4 weeks', ['28 days after opening']],
     ['1 day after opening', ['1 day after opening']],
@@ -107,7 +107,7 @@ describe('what can be typed into a cell', () => {
   });
 
   it.each<[string, string[]]>([
-    ['', ['every pass', 'apprentice', 'journeyman', 'master']],
+    ['', ['every pass', 'apprentice', 'journeyman', 'master', 'label cohort-b', 'label oar-bonus']],
     ['j', ['journeyman']],
     ['master, jour', ['journeyman or master']],
     ['journeyman or master', ['journeyman or master']],

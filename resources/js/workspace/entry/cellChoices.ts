@@ -32,6 +32,9 @@ export interface CellContext {
   words: (wall: string) => string;
 }
 
+/** What is shown where nothing is typed yet, in days: for those who go by mouse. */
+const USUAL = { opens: [7, 14], closes: [30] };
+
 /** So many are shown: further ones by typing more. */
 const MOST = 8;
 
@@ -88,7 +91,7 @@ function timeChoices(which: 'opens' | 'closes', plan: string, text: string, cont
   const leaves = which === 'opens' && ['module', 'lesson'].some((kind) => begins(say('entry.words.with_its_kind', { kind }), text));
   const named = [none, ...plain].filter((one) => begins(one.words, text) || (one === none && leaves));
   if (text === '') {
-    return named;
+    return [...named, ...USUAL[which].flatMap((days) => delays(which, plan, { days, from: null, weekday: null, time: null }, context))].filter((one, index, every) => every.findIndex(({ words }) => words === one.words) === index);
   }
   const at = typedTime(text, context.now);
   const dated = at === null ? [] : [choice(context, context.words(at), timeRule(which, plan, { rule: 'on', at }))];
@@ -182,7 +185,7 @@ function whomChoices(text: string, context: CellContext): CellChoice[] {
   const wanted = text.split(/\s*(?:,|;|\+|&|\band\b|\bor\b)\s*/i).filter((word) => word !== '');
   const found = wanted.map((word) => tiers.find((tier) => tier.toLowerCase() === word.toLowerCase()) ?? tiers.find((tier) => begins(tier, word)));
   const several = wanted.length > 1 && found.every((tier) => tier !== undefined) ? tiers.filter((tier) => found.includes(tier)) : [];
-  const byLabel = text === '' ? [] : labels.filter((label) => begins(label, text)).map((label) => choice(context, say('entry.words.label', { label }), [byTier(rule.tiers ?? null), only({ label })]));
+  const byLabel = labels.filter((label) => begins(label, text)).map((label) => choice(context, say('entry.words.label', { label }), [byTier(rule.tiers ?? null), only({ label })]));
   return [
     ...(begins(every.words, text) ? [every] : []),
     ...(several.length > 1 ? kept(listed(several, 'or'), [byTier(several)]) : []),

@@ -126,6 +126,13 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
     }
   }, [wantsFocus, focus]);
 
+  const walk = (selects: boolean, row: number, column: number) => {
+    if (selects) {
+      range.upTo(row, Math.max(TITLE, Math.min(columns.length - 1, column)));
+    }
+    range.extend(selects);
+    move(row, column);
+  };
   const onKeyDown = (event: KeyboardEvent<HTMLTableElement>) => {
     if (!(event.target instanceof HTMLTableCellElement)) {
       return;
@@ -135,6 +142,11 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
       event.preventDefault();
       event.stopPropagation();
       return;
+    }
+    const far: Record<string, number> = { Home: 0, ArrowUp: 0, End: rows.length - 1, ArrowDown: rows.length - 1 };
+    if ((event.ctrlKey || event.metaKey) && !event.altKey && far[event.key] !== undefined) {
+      event.preventDefault();
+      walk(event.shiftKey, far[event.key] ?? 0, focused.column);
     }
     if (event.ctrlKey || event.metaKey || event.altKey) {
       return;
@@ -153,11 +165,7 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
     const step = steps[event.key];
     if (step !== undefined) {
       event.preventDefault();
-      if (event.shiftKey) {
-        range.upTo(step[0], Math.max(TITLE, Math.min(columns.length - 1, step[1])));
-      }
-      range.extend(event.shiftKey);
-      move(step[0], step[1]);
+      walk(event.shiftKey, step[0], step[1]);
     } else if (focused.column === TITLE && here !== undefined && folds.holds.has(here.row.key) && (event.key === '+' || event.key === '-') && folds.folded.has(here.row.key) === (event.key === '+')) {
       event.preventDefault();
       folds.toggle(here.row.key);

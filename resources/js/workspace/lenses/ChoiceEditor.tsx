@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { say } from '../../lib/keepSay';
 
 import { to } from '../../lib/route';
+import { FocusBack } from '../../ui/FocusBack';
 import ui from '../../ui/ui.module.css';
 
 /** What can be chosen in each column, in the words of its cells. */
@@ -55,6 +56,7 @@ export function ChoiceEditor({ course, version, column, items, title, onClose, c
     >
       <Menu.Target>{children}</Menu.Target>
       <Menu.Dropdown>
+        <FocusBack />
         <Menu.Label>{title}</Menu.Label>
         {values.map((value) => (
           <Menu.Item key={value} onClick={() => choose(value)}>

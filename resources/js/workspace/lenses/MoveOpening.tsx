@@ -1,5 +1,5 @@
 import { useForm } from '@inertiajs/react';
-import { Button, Popover, TextInput } from '@mantine/core';
+import { Button, Popover } from '@mantine/core';
 import { Fragment, type FormEvent, type ReactNode } from 'react';
 
 import { withQuery } from '../../lib/address';
@@ -8,6 +8,7 @@ import type { SchoolTime } from '../../lib/time';
 import type { OpeningRule, OutlineRow, Sentence } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { CountInput } from '../../ui/CountInput';
+import { WallInput } from '../../ui/WallInput';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
@@ -79,15 +80,14 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
             {saying('lenses.move_opening.line', {
               title: <b key="title">{moved.row.title}</b>,
               when: dated ? (
-                <TextInput
+                <WallInput
                   key="when"
-                  type="datetime-local"
                   aria-label={say('keep.date_and_time_school')}
                   size="xs"
                   data-autofocus
                   value={next.at ?? ''}
-                  onChange={(event) => {
-                    const chosen = time.instant(event.currentTarget.value);
+                  onWall={(wall) => {
+                    const chosen = time.instant(wall);
                     if (chosen !== null) {
                       onDays(time.daysBetween(moved.rule?.rule === 'on' ? (time.instant(moved.rule.at ?? '') ?? moved.opens) : moved.opens, chosen));
                     }

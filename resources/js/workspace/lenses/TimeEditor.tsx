@@ -1,4 +1,4 @@
-import { NumberInput, Select, TextInput } from '@mantine/core';
+import { NumberInput, Select } from '@mantine/core';
 import { useForm } from '@inertiajs/react';
 import type { ReactNode } from 'react';
 
@@ -7,6 +7,7 @@ import type { OpeningKind, OpeningRule } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
+import { WallInput } from '../../ui/WallInput';
 
 const KINDS = Object.keys(openings) as OpeningKind[];
 
@@ -72,12 +73,11 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
         onChange={(name) => setData('rule', name ?? '')}
       />
       {takes.includes('at') && (
-        <TextInput
-          type="datetime-local"
+        <WallInput
           label={say('keep.date_and_time_school')}
           value={data.at}
           error={errors.at}
-          onChange={(event) => setData('at', event.currentTarget.value)}
+          onWall={(wall) => setData('at', wall)}
         />
       )}
       {takes.includes('days') && (
@@ -92,12 +92,12 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
       )}
       {takes.includes('time') && (
         <>
-          <TextInput
-            type="time"
+          <WallInput
+            of="clock"
             label={say('lenses.time_editor.at_left_empty_at')}
             value={data.time}
             error={errors.time}
-            onChange={(event) => setData('time', event.currentTarget.value)}
+            onWall={(wall) => setData('time', wall)}
           />
           <Select
             label={say('lenses.time_editor.weekday')}

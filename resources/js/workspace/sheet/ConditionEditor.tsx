@@ -1,5 +1,5 @@
 import { router } from '@inertiajs/react';
-import { Autocomplete, Select, TextInput } from '@mantine/core';
+import { Autocomplete, Select } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import { clsx } from 'clsx';
 
@@ -21,6 +21,7 @@ import { say, saying } from '../../lib/keepSay';
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
+import { WallInput } from '../../ui/WallInput';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -174,7 +175,7 @@ function AskValue({ part, names, error, onSet }: AskValueProps) {
     return <Autocomplete aria-label={say('keep.label')} data={names.labels} value={part.value} error={error} comboboxProps={{ withinPortal: false }} onChange={onSet} />;
   }
   if (part.ask === 'from' || part.ask === 'until') {
-    return <TextInput type="datetime-local" aria-label={say('keep.date_and_time_school')} value={part.value} error={error} onChange={(event) => onSet(event.currentTarget.value)} />;
+    return <WallInput aria-label={say('keep.date_and_time_school')} value={part.value} error={error} onWall={(wall) => onSet(wall)} />;
   }
   const choices = {
     tier: names.tiers.map((tier) => ({ value: tier, label: tier })),
