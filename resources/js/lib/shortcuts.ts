@@ -9,7 +9,7 @@ export function useShortcuts(keys: Record<string, () => void>): void {
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       const target = event.target;
-      if (target instanceof HTMLElement && target.closest('input, textarea, select, [role="dialog"], [contenteditable]') !== null) {
+      if (target instanceof HTMLElement && target.closest('input, textarea, select, [role="dialog"], [role="menu"], [contenteditable]') !== null) {
         return;
       }
       // Where brackets need the third level of the keyboard, control and alt are part of the character.

@@ -22,7 +22,8 @@ export interface DialogFormProps {
 /** A form in a dialog: its fields, what was refused, and the two ways out. */
 export function DialogForm({ title, size, keep, busy, disabled = false, error, onKeep, onLeave, children }: DialogFormProps) {
   return (
-    <Modal opened onClose={onLeave} title={title} {...(size === undefined ? {} : { size })}>
+    // Esc, and a click elsewhere, first close the days that are being picked in it.
+    <Modal opened onClose={() => document.querySelector('[data-picks]') === null && onLeave()} title={title} {...(size === undefined ? {} : { size })}>
       <FocusBack />
       <form
         className={ui.review}

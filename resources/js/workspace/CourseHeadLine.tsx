@@ -55,17 +55,16 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
             <span className={clsx(ui.state, ui[`state-${course.state}`])}>{course.state}</span>
           )}
         </div>
-        <p className={ui.doors}>
-          <Words segments={course.doors} titles="b" />
+        <div className={css.doorline}>
+          <p className={ui.doors}>
+            <Words segments={course.doors} titles="b" />
+          </p>
           {mayEdit && (
-            <>
-              {' '}
-              <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onCourse}>
-                {say('workspace.course_head_line.change')}
-              </button>
-            </>
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onCourse}>
+              {say('workspace.course_head_line.change')}
+            </button>
           )}
-        </p>
+        </div>
         <Findings course={course} />
       </div>
       <div className={css.acts}>

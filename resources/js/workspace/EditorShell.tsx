@@ -1,7 +1,7 @@
 import { Button, Popover } from '@mantine/core';
 import type { FormEvent, KeyboardEvent, ReactNode } from 'react';
 import { say } from '../lib/keepSay';
-import { FocusBack } from '../ui/FocusBack';
+import { FocusBack, useOpener } from '../ui/FocusBack';
 import css from './workspace.module.css';
 
 export interface EditorShellProps {
@@ -20,6 +20,7 @@ export interface EditorShellProps {
 
 /** The form that opens beside what it edits. What is kept goes to the draft. */
 export function EditorShell({ label, width, busy = false, dirty, onSubmit, onClose, target, children }: EditorShellProps) {
+  const opener = useOpener();
   const keep = (event: FormEvent) => {
     event.preventDefault();
     onSubmit();
@@ -32,10 +33,10 @@ export function EditorShell({ label, width, busy = false, dirty, onSubmit, onClo
     }
   };
   return (
-    <Popover opened onClose={dirty ? onSubmit : onClose} trapFocus returnFocus withArrow position="bottom-start" width={width} closeOnEscape={false}>
+    <Popover opened onDismiss={dirty ? onSubmit : onClose} trapFocus returnFocus withArrow position="bottom-start" width={width} closeOnEscape={false}>
       <Popover.Target>{target}</Popover.Target>
       <Popover.Dropdown className={css.editor}>
-        <FocusBack />
+        <FocusBack to={opener} />
         <form onSubmit={keep} onKeyDownCapture={leave} noValidate aria-label={label}>
           {children}
           <div className={css['editor-acts']}>

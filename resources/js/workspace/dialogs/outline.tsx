@@ -55,6 +55,11 @@ export function outlineKey(event: KeyboardEvent, row: OutlineRow, acts: OutlineA
   return true;
 }
 
+/** What takes the focus itself waits until the menu is gone, which lets go of it last. */
+function closed(act: () => void): void {
+  requestAnimationFrame(() => requestAnimationFrame(act));
+}
+
 export interface RowMenuProps {
   row: OutlineRow;
   acts: OutlineActs;
@@ -67,20 +72,20 @@ export interface RowMenuProps {
 
 export function RowMenu({ row, acts, onTask, onAdd, onRename, onCopy }: RowMenuProps) {
   return (
-    <Menu position="bottom-start" width={236} withArrow>
+    <Menu position="bottom-start" width={236} withArrow transitionProps={{ duration: 0 }}>
       <Menu.Target>
         <button type="button" className={css.rowmenu} tabIndex={-1} aria-label={say('edits.outline.what_can_be_done', { title: row.title })} onClick={(event) => event.stopPropagation()}>
           +
         </button>
       </Menu.Target>
       <Menu.Dropdown onClick={(event) => event.stopPropagation()}>
-        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_enter')}</kbd>} onClick={onAdd}>
+        <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_enter')}</kbd>} onClick={() => closed(onAdd)}>
           {say('edits.outline.add_below')}
         </Menu.Item>
-        <Menu.Item onClick={() => onTask({ task: 'add', row })}>
+        <Menu.Item onClick={() => closed(() => onTask({ task: 'add', row }))}>
           {say('edits.outline.add_rows')}
         </Menu.Item>
-        <Menu.Item rightSection={<kbd>F2</kbd>} onClick={onRename}>
+        <Menu.Item rightSection={<kbd>F2</kbd>} onClick={() => closed(onRename)}>
           {say('edits.outline.rename')}
         </Menu.Item>
         <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_shift_d')}</kbd>} onClick={() => acts.duplicate(row)}>

@@ -40,6 +40,8 @@ describe('what can be typed into a cell', () => {
     ['1', ['1 day after joining', '1 day after the one before']],
     ['2 weeks after joining 9', ['14 days after joining, 09:00']],
     ['7 days after the one before, next Mon, 09:00', ['7 days after the one before, next Mon, 09:00']],
+    ['7 days after the o', ['7 days after the one before']],
+    ['7 days af', ['7 days after joining', '7 days after the one before']],
     ['with the one before', ['with the one before']],
     ['on joining, 09:00', ['on joining, 09:00']],
     ['mon 9 mar 9', ['Mon 9 Mar, 09:00']],

@@ -17,6 +17,13 @@ const FROM: [TypedDelay['from'], RegExp][] = [
   ['after_open', /^(?:after)?\s*(?:it\s+)?(?:opening|opened|opens)\b/],
 ];
 
+/** In full, so that half of it says enough. */
+const WHOLE: [TypedDelay['from'], string][] = [
+  ['after_start', 'after joining'],
+  ['after_previous', 'after the one before'],
+  ['after_open', 'after opening'],
+];
+
 /** So many days cannot be counted (app/Http/Requests/RuleInput.php). */
 const MOST = 36500;
 
@@ -37,6 +44,12 @@ export function typedDelay(typed: string): TypedDelay | null {
       rest = after(rest, found[0]);
       break;
     }
+  }
+  const half = from === null ? /^[a-z ]+$/.exec(rest)?.[0] : undefined;
+  const likely = half === undefined ? [] : WHOLE.filter(([, words]) => words.startsWith(half));
+  if (likely.length > 0) {
+    from = likely.length === 1 ? (likely[0]?.[0] ?? null) : null;
+    rest = '';
   }
   const day = /^(?:on )?(?:the )?next ([a-z]{2,9})\b/.exec(rest);
   const weekday = day === null ? null : weekdayOf(day[1] ?? '');

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { say } from '../../lib/keepSay';
 
 import { to } from '../../lib/route';
-import { FocusBack } from '../../ui/FocusBack';
+import { FocusBack, useOpener } from '../../ui/FocusBack';
 import ui from '../../ui/ui.module.css';
 
 /** What can be chosen in each column, in the words of its cells. */
@@ -35,6 +35,7 @@ export interface ChoiceEditorProps {
 
 /** Sets one of a few words for rows, in the cell. */
 export function ChoiceEditor({ course, version, column, items, title, onClose, children }: ChoiceEditorProps) {
+  const opener = useOpener();
   const { set, values } = CHOICES[column];
   const choose = (value: string) => {
     router.post(
@@ -56,7 +57,7 @@ export function ChoiceEditor({ course, version, column, items, title, onClose, c
     >
       <Menu.Target>{children}</Menu.Target>
       <Menu.Dropdown>
-        <FocusBack />
+        <FocusBack to={opener} />
         <Menu.Label>{title}</Menu.Label>
         {values.map((value) => (
           <Menu.Item key={value} onClick={() => choose(value)}>

@@ -1,12 +1,13 @@
 import { useForm } from '@inertiajs/react';
 import { Button, Popover } from '@mantine/core';
-import { Fragment, type FormEvent, type ReactNode } from 'react';
+import { Fragment, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
 
 import { withQuery } from '../../lib/address';
 import { openings } from '../../lib/generated/rules';
 import type { SchoolTime } from '../../lib/time';
 import type { OpeningRule, OutlineRow, Sentence } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
+import { FocusBack, useOpener } from '../../ui/FocusBack';
 import { CountInput } from '../../ui/CountInput';
 import { WallInput } from '../../ui/WallInput';
 import { Words } from '../../ui/Words';
@@ -64,6 +65,13 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
   const body = { version, set: 'opens', plan: moved.plan, items: [moved.row.key], rule: next.rule, at: next.at, days: next.days, time: next.time, weekday: next.weekday };
   const form = useForm(body);
   const told = useAsked<{ lines: Sentence[] }>(withQuery(to('keep.draft.dates', { course }), { v: [vantage] }), body, 150);
+  const opener = useOpener();
+  const leave = (event: KeyboardEvent) => {
+    if (event.key === 'Escape' && !(event.target instanceof Element && event.target.closest('[data-picks]') !== null)) {
+      event.stopPropagation();
+      onClose();
+    }
+  };
   const keep = (event: FormEvent) => {
     event.preventDefault();
     form.transform(() => body);
@@ -72,10 +80,11 @@ export function MoveOpening({ course, version, vantage, moved, days, held, time,
   const was = moved.rule?.rule === 'on' ? time.words(time.instant(moved.rule.at ?? '') ?? moved.opens) : moved.rule === null || moved.rule.days === null ? say('lenses.move_opening.nothing_set') : String(moved.rule.days);
   const error = form.errors.days ?? form.errors.at ?? form.errors.rule;
   return (
-    <Popover opened onClose={onClose} position="bottom-start" width={480} withArrow trapFocus={!held} returnFocus closeOnClickOutside={!held}>
+    <Popover opened position="bottom-start" width={480} withArrow trapFocus={!held} returnFocus>
       <Popover.Target>{children}</Popover.Target>
       <Popover.Dropdown className={css.editor}>
-        <form onSubmit={keep} aria-label={say('lenses.move_opening.move_opening_title', { title: moved.row.title })} noValidate>
+        <FocusBack to={opener} />
+        <form onKeyDownCapture={leave} onSubmit={keep} aria-label={say('lenses.move_opening.move_opening_title', { title: moved.row.title })} noValidate>
           <p className={css.moveline}>
             {saying('lenses.move_opening.line', {
               title: <b key="title">{moved.row.title}</b>,
