@@ -23,7 +23,6 @@ return [
         'label' => 'label {label}',
         'not_label' => 'not label {label}',
         'title_shows' => 'title shows',
-        'hidden' => 'hidden',
         'mark' => 'by its learner’s mark',
         'visit' => 'by the first visit',
         'watch' => 'by watching {percent} % of its video',
@@ -51,6 +50,5 @@ return [
         'cannot' => 'Nothing was pasted: “{words}” is nothing that {column} of {title} can be.',
         'too_wide' => 'Nothing was pasted: what was copied is wider than the columns to the right of here.',
         'too_long' => 'Nothing was pasted: what was copied has {copied} rows, and from here on there {rows, plural, one {is #} other {are #}}.',
-        'cells_copied' => '{rows, plural, one {# row} other {# rows}} of {columns, plural, one {# column} other {# columns}} copied',
     ],
 ];

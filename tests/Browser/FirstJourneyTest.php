@@ -15,6 +15,9 @@ final class FirstJourneyTest extends BrowserTestCase
 
         // Rules: Tools and timber, 3 days after joining.
         $this->find('td[data-row=m-tools][data-column=opens]')->click();
+        $this->find('td[data-row=m-tools][data-column=opens]')->click();
+        self::assertSame('7 days after joining, 09:00', $this->find('input.entry')->getAttribute('value'));
+        $this->find('.entry-list button')->click();
         $days = $this->named('Days');
         self::assertSame('7', $days->getAttribute('value'));
         $days->sendKeys(WebDriverKeys::BACKSPACE.'3');
@@ -61,11 +64,11 @@ final class FirstJourneyTest extends BrowserTestCase
         $this->signIn('hege');
         $this->visit('/keep/courses/steam-frames');
         $this->find('td[data-row=m-wood][data-column=opens]');
-        $this->browser->executeScript('document.querySelector("td[tabindex=\'0\']").focus()');
+        $this->browser->executeScript('document.querySelector("[data-cell][tabindex=\'0\']").focus()');
         $keyboard = $this->browser->getKeyboard();
         $keyboard->sendKeys(WebDriverKeys::ARROW_DOWN.WebDriverKeys::ARROW_DOWN.WebDriverKeys::ARROW_DOWN.WebDriverKeys::ARROW_DOWN);
         self::assertSame('m-bend', $this->browser->switchTo()->activeElement()->getAttribute('data-row'));
-        $keyboard->sendKeys(WebDriverKeys::ENTER);
+        $keyboard->sendKeys(WebDriverKeys::F2.WebDriverKeys::F4);
         $this->waitForText('.editor', 'Over the trap opens');
         $keyboard->sendKeys(WebDriverKeys::ESCAPE);
         $this->waitUntilGone('.editor');

@@ -28,7 +28,7 @@ final class NoticesJourneyTest extends BrowserTestCase
         $this->signIn('hege');
         $this->visit('/keep/courses/clinker');
         $this->focusGrid();
-        $this->type('4');
+        $this->keys(Keys::ALT, '4');
         $this->find('td[data-row=l-planes][data-column=member] .met');
         $this->browser->executeScript('document.querySelector("td[data-row=l-planes][data-column=member]").focus()');
         $this->type(Keys::ENTER);

@@ -55,10 +55,10 @@ final class SheetJourneyTest extends BrowserTestCase
         $this->signIn('hege');
         $this->visit('/keep/courses/clinker');
         $this->find('td[data-row=l-bonus][data-column=forWhom]');
-        $this->browser->executeScript('document.querySelector("td[data-row=l-bonus][data-column=closes]").focus()');
+        $this->browser->executeScript('document.querySelector("[data-title=l-bonus]").focus()');
         $this->keys(Keys::CONTROL, 'c');
         $this->waitForText('.rail', 'The rules of Bonus: building the oars are copied');
-        $this->browser->executeScript('document.querySelector("td[data-row=l-garboard][data-column=closes]").focus()');
+        $this->browser->executeScript('document.querySelector("[data-title=l-garboard]").focus()');
         $this->keys(Keys::SHIFT, Keys::ARROW_DOWN);
         $this->waitForText('.rail', '2 rows selected');
         $this->keys(Keys::CONTROL, 'v');
@@ -88,8 +88,8 @@ final class SheetJourneyTest extends BrowserTestCase
 
         // The first window still shows what was; it is refused what collides, and may set it all the same.
         $this->browser->switchTo()->window($first);
-        $this->browser->executeScript('document.querySelector("td[data-row=l-heat][data-column=whenClosed]").click()');
-        $this->find('[role=menuitem]:nth-of-type(2)')->click();
+        $this->browser->executeScript('document.querySelector("td[data-row=l-heat][data-column=whenClosed]").focus()');
+        $this->typeAtFocus('h'.Keys::ENTER);
         $this->waitForText('td[data-row=l-heat][data-column=whenClosed]', 'hidden');
         $this->waitForText('td[data-row=l-heat][data-column=sample]', 'yes');
         $this->assertNoScriptErrors();
@@ -106,7 +106,7 @@ final class SheetJourneyTest extends BrowserTestCase
         $this->waitForText('.publish', 'By Hege Strand, 1 edit.');
         $this->find('.whenlive label:nth-of-type(2)')->click();
         $day = (new \DateTimeImmutable('@'.self::$loadedAt))->modify('+1 year');
-        $this->find('.publish input[type=datetime-local]')->sendKeys($day->format('mdY').Keys::TAB.'0900AM');
+        $this->named('Day and time, school time')->sendKeys($day->format('j M Y').' 9');
         $this->named('Note for the history')->click();
         $this->waitForText('.head', "as if published {$day->format('D j M Y')}, 09:00");
         $this->named('Set the time for 1 change')->click();
@@ -134,17 +134,17 @@ final class SheetJourneyTest extends BrowserTestCase
     {
         $this->signIn('hege');
         $this->visit('/keep/courses/clinker');
-        $here = fn (): array => (array) $this->browser->executeScript('return [document.activeElement.dataset.row ?? document.activeElement.tagName, [...document.querySelectorAll("tr[aria-selected=true]")].map((row) => row.querySelector("td").dataset.row)]');
+        $here = fn (): array => (array) $this->browser->executeScript('return [document.activeElement.dataset.title ?? document.activeElement.tagName, [...document.querySelectorAll("tr[aria-selected=true]")].map((row) => row.querySelector("td").dataset.row)]');
         $title = fn (string $row): RemoteWebElement => $this->browser->findElement(WebDriverBy::xpath("//td[@data-row='{$row}']/../th//span"));
         $this->find('td[data-row=l-timber]');
         $title('l-timber')->click();
-        $this->waitForFocus('td[data-row=l-timber]');
+        $this->waitForFocus('[data-title=l-timber]');
         self::assertSame(['l-timber', ['l-timber']], $here());
         // Clicked again it opens what is told of it.
         $title('l-timber')->click();
         $this->waitForText('.sheet h2', 'Choosing larch');
         // By keys on to the next row: the sheet goes with it, and nothing else stays selected.
-        $this->waitForFocus('td[data-row=l-timber]');
+        $this->waitForFocus('[data-title=l-timber]');
         $this->typeAtFocus(Keys::ARROW_DOWN);
         $this->waitForText('.sheet h2', 'Reading grain in oak');
         self::assertSame(['l-advanced', []], $here());

@@ -8,6 +8,7 @@ use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\WritableItem;
 use App\Models\Draft;
+use App\Models\DraftEdit;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
@@ -37,6 +38,27 @@ final class OutlineTest extends TestCase
 
         self::assertSame(['l-garboard', 'between', 'l-rivets'], $this->inside('m-planks'));
         self::assertSame('last', $this->inside(null)[6]);
+    }
+
+    public function test_an_outline_is_added_with_its_levels_in_one_edit(): void
+    {
+        $rows = [[0, 'module', 'Sails'], [1, 'lesson', 'Cutting'], [2, 'part', 'Twine'], [1, 'lesson', 'Sewing'], [0, 'module', 'Rope'], [1, 'board', 'Talk of rope']];
+        $named = static fn (array $rows): array => array_map(static fn (array $row): array => array_combine(['depth', 'kind', 'title'], $row), $rows);
+        $this->outline(['do' => 'rows', 'item' => 'm-tools', 'rows' => $named($rows)])->assertSessionHasNoErrors();
+        $titles = array_map(static fn ($place): string => str_repeat('>', $place->depth()).$place->item->title(), iterator_to_array($this->document()->read()->places(), preserve_keys: false));
+        $at = (int) array_search('Sails', $titles, true);
+        self::assertSame(['Sails', '>Cutting', '>>Twine', '>Sewing', 'Rope', '>Talk of rope', 'Hanging planks'], array_slice($titles, $at, 7));
+        self::assertSame(1, DraftEdit::query()->count());
+
+        // Before what is inside already, as a row is typed right below its module.
+        $this->outline(['do' => 'add', 'item' => 'm-tools', 'inside' => true, 'first' => true, 'kind' => 'lesson', 'titles' => 'First of all', 'version' => 1]);
+        self::assertSame('First of all', $this->document()->editItem('m-tools')?->inside()[0]->title());
+
+        // What stands in nothing, has no title, or no place there, is refused as a whole.
+        foreach ([[[1, 'lesson', 'X']], [[0, 'module', 'X'], [2, 'part', 'Y']], [[0, 'module', '']], [[0, 'chapter', 'X']], [[0, 'lesson', 'X'], [1, 'module', 'Y']], [[0, 'part', 'X']], []] as $wrong) {
+            $this->outline(['do' => 'rows', 'item' => 'm-tools', 'rows' => $named($wrong), 'version' => 2])->assertSessionHasErrors();
+        }
+        self::assertSame(2, DraftEdit::query()->count());
     }
 
     public function test_what_may_not_stand_there_is_refused_and_nothing_is_changed(): void

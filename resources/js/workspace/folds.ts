@@ -22,7 +22,7 @@ export function useFolds(): Folds {
 
 /** Which rows are folded up. It lives in the address, the same in every lens. */
 export function useFolding(rows: OutlineRow[]): Folds {
-  const [folded, setFolded] = useState<ReadonlySet<string>>(() => new Set(new URLSearchParams(window.location.search).getAll('fold')));
+  const [folded, setFolded] = useState<ReadonlySet<string>>(() => new Set(new URLSearchParams(window.location.search).getAll('fold[]')));
   const holds = useMemo(() => new Set(rows.filter((row, index) => (rows[index + 1]?.depth ?? 0) > row.depth).map(({ key }) => key)), [rows]);
   const show = (next: ReadonlySet<string>) => {
     setFolded(next);

@@ -424,7 +424,6 @@ export const keepWords = {
   'entry.words.label': "label {label}",
   'entry.words.not_label': "not label {label}",
   'entry.words.title_shows': "title shows",
-  'entry.words.hidden': "hidden",
   'entry.words.mark': "by its learner’s mark",
   'entry.words.visit': "by the first visit",
   'entry.words.watch': "by watching {percent} % of its video",
@@ -446,7 +445,6 @@ export const keepWords = {
   'entry.clip.cannot': "Nothing was pasted: “{words}” is nothing that {column} of {title} can be.",
   'entry.clip.too_wide': "Nothing was pasted: what was copied is wider than the columns to the right of here.",
   'entry.clip.too_long': "Nothing was pasted: what was copied has {copied} rows, and from here on there {rows, plural, one {is #} other {are #}}.",
-  'entry.clip.cells_copied': "{rows, plural, one {# row} other {# rows}} of {columns, plural, one {# column} other {# columns}} copied",
   'imports.bring_in.bring_people_in': "Bring people in",
   'imports.bring_in.back_to_people': "Back to people",
   'imports.bring_in.one_by_one': "One by one",
@@ -2084,7 +2082,6 @@ export interface KeepParts {
   'entry.words.label': 'label';
   'entry.words.not_label': 'label';
   'entry.words.title_shows': never;
-  'entry.words.hidden': never;
   'entry.words.mark': never;
   'entry.words.visit': never;
   'entry.words.watch': 'percent';
@@ -2106,7 +2103,6 @@ export interface KeepParts {
   'entry.clip.cannot': 'words' | 'column' | 'title';
   'entry.clip.too_wide': never;
   'entry.clip.too_long': 'copied' | 'rows';
-  'entry.clip.cells_copied': 'rows' | 'columns';
   'imports.bring_in.bring_people_in': never;
   'imports.bring_in.back_to_people': never;
   'imports.bring_in.one_by_one': never;

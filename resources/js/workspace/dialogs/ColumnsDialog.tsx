@@ -5,6 +5,7 @@ import { clsx } from 'clsx';
 import { say } from '../../lib/keepSay';
 import { CountInput } from '../../ui/CountInput';
 import { DialogForm } from '../../ui/DialogForm';
+import { COLUMN_TITLES } from '../entry/columnTitles';
 import { type Columns, USUAL, WIDTHS } from '../useColumns';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
@@ -43,12 +44,12 @@ export function ColumnsDialog({ columns, onClose }: ColumnsDialogProps) {
       <ul className={css.columns}>
         {list.map(({ id, width, on }, at) => (
           <li key={id}>
-            <Checkbox label={say(`lenses.columns.${id}`)} checked={on} onChange={({ currentTarget }) => change(at, { on: currentTarget.checked })} />
-            <CountInput aria-label={say('workspace.columns.width_of', { column: say(`lenses.columns.${id}`) })} size="xs" min={WIDTHS.least} max={WIDTHS.most} step={10} clampBehavior="blur" disabled={!on} value={width} onCount={(count) => change(at, { width: Math.max(WIDTHS.least, Math.min(WIDTHS.most, Math.round(count))) })} />
-            <button type="button" className={css.x} disabled={at === 0} aria-label={say('workspace.columns.to_the_left', { column: say(`lenses.columns.${id}`) })} onClick={() => move(at, -1)}>
+            <Checkbox label={COLUMN_TITLES[id]} checked={on} onChange={({ currentTarget }) => change(at, { on: currentTarget.checked })} />
+            <CountInput aria-label={say('workspace.columns.width_of', { column: COLUMN_TITLES[id] })} size="xs" min={WIDTHS.least} max={WIDTHS.most} step={10} clampBehavior="blur" disabled={!on} value={width} onCount={(count) => change(at, { width: Math.max(WIDTHS.least, Math.min(WIDTHS.most, Math.round(count))) })} />
+            <button type="button" className={css.x} disabled={at === 0} aria-label={say('workspace.columns.to_the_left', { column: COLUMN_TITLES[id] })} onClick={() => move(at, -1)}>
               ↑
             </button>
-            <button type="button" className={css.x} disabled={at === list.length - 1} aria-label={say('workspace.columns.to_the_right', { column: say(`lenses.columns.${id}`) })} onClick={() => move(at, 1)}>
+            <button type="button" className={css.x} disabled={at === list.length - 1} aria-label={say('workspace.columns.to_the_right', { column: COLUMN_TITLES[id] })} onClick={() => move(at, 1)}>
               ↓
             </button>
           </li>

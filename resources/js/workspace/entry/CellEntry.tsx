@@ -4,8 +4,9 @@ import { clsx } from 'clsx';
 
 import { say } from '../../lib/keepSay';
 import { type CellChoice, type CellContext, cellChoices, emptied } from './cellChoices';
+import { COLUMN_TITLES } from './columnTitles';
 import type { CellName } from './ruleSets';
-import css from '../workspace.module.css';
+import css from './entry.module.css';
 import ui from '../../ui/ui.module.css';
 
 /** Where the focus goes once a cell is left: rows down, columns to the right. */
@@ -32,15 +33,23 @@ export interface CellEntryProps {
 }
 
 /** The form of each column that says more than can be typed. */
-const FORMS: Partial<Record<CellName, { word: string; label: 'all_settings' | 'tiers' | 'condition' }[]>> = {
-  opens: [{ word: 'opens', label: 'all_settings' }],
-  closes: [{ word: 'closes', label: 'all_settings' }],
-  after: [{ word: 'after', label: 'all_settings' }],
+const FORMS: Partial<Record<CellName, { word: string; label: string }[]>> = {
+  opens: [{ word: 'opens', label: say('entry.cell.all_settings') }],
+  closes: [{ word: 'closes', label: say('entry.cell.all_settings') }],
+  after: [{ word: 'after', label: say('entry.cell.all_settings') }],
   forWhom: [
-    { word: 'tiers', label: 'tiers' },
-    { word: 'only', label: 'condition' },
+    { word: 'tiers', label: say('entry.cell.tiers') },
+    { word: 'only', label: say('entry.cell.condition') },
   ],
-  finish: [{ word: 'finish', label: 'all_settings' }],
+  finish: [{ word: 'finish', label: say('entry.cell.all_settings') }],
+};
+
+const EXAMPLES: Partial<Record<CellName, string>> = {
+  opens: say('entry.examples.opens'),
+  closes: say('entry.examples.closes'),
+  after: say('entry.examples.after'),
+  forWhom: say('entry.examples.forWhom'),
+  finish: say('entry.examples.finish'),
 };
 
 /** A cell being edited: what is typed, and what it can mean. Enter keeps and goes down, Tab keeps and goes right, Esc leaves. */
@@ -109,7 +118,7 @@ export function CellEntry({ column, context, present, typed: first, refused, las
     done.current = true;
     onForm(word);
   };
-  const examples = column in FORMS ? say(`entry.examples.${column as 'opens' | 'closes' | 'after' | 'forWhom' | 'finish'}`) : '';
+  const examples = EXAMPLES[column] ?? '';
   return (
     <Combobox store={store} withinPortal position={last ? 'bottom-end' : 'bottom-start'} width={column in FORMS ? 340 : 200} offset={2}>
       <Combobox.Target withKeyboardNavigation={false} withAriaAttributes={false}>
@@ -125,7 +134,7 @@ export function CellEntry({ column, context, present, typed: first, refused, las
           aria-controls={`${id}-list`}
           aria-activedescendant={at === -1 ? undefined : `${id}-${at}`}
           aria-invalid={problem !== null}
-          aria-label={say('entry.cell.label', { column: say(`lenses.columns.${column}`), title: context.rows.length > 1 ? say('keep.rows', { count: context.rows.length }) : context.row.title })}
+          aria-label={say('entry.cell.label', { column: COLUMN_TITLES[column], title: context.rows.length > 1 ? say('keep.rows', { count: context.rows.length }) : context.row.title })}
           value={typed}
           onFocus={({ currentTarget }) => currentTarget.setSelectionRange(currentTarget.value.length, currentTarget.value.length)}
           onChange={({ currentTarget }) => {
@@ -148,7 +157,7 @@ export function CellEntry({ column, context, present, typed: first, refused, las
             </button>
           </div>
         )}
-        <ul role="listbox" id={`${id}-list`} aria-label={say(`lenses.columns.${column}`)}>
+        <ul role="listbox" id={`${id}-list`} aria-label={COLUMN_TITLES[column]}>
           {choices.map((choice, index) => (
             <li key={choice.words} id={`${id}-${index}`} role="option" aria-selected={index === at} onMouseDown={() => take(choice, STAY)}>
               {choice.words}
@@ -159,8 +168,8 @@ export function CellEntry({ column, context, present, typed: first, refused, las
         {choices.length === 0 && !cleared && problem === null && <p className={ui.soft}>{say('entry.cell.nothing_such', { typed: typed.trim() })}</p>}
         {examples !== '' && (!isTyped || choices.length === 0) && <p className={ui.soft}>{say('entry.cell.what_here', { examples })}</p>}
         {forms.map(({ word, label }) => (
-          <button key={word} type="button" className={clsx(ui.linklike, css.linklike)} tabIndex={-1} onClick={() => form(word)}>
-            {say(`entry.cell.${label}`)} {word === forms[0]?.word && <kbd>{say('keep.keys.f4')}</kbd>}
+          <button key={word} type="button" className={clsx(ui.linklike, css['more-form'])} tabIndex={-1} onClick={() => form(word)}>
+            {label} {word === forms[0]?.word && <kbd>{say('keep.keys.f4')}</kbd>}
           </button>
         ))}
         <span className={ui.vh} role="status">

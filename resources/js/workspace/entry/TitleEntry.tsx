@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 
 import { say } from '../../lib/keepSay';
 import { type Onward, STAY } from './CellEntry';
-import css from '../workspace.module.css';
+import css from './entry.module.css';
 
 export interface TitleEntryProps {
   label: string;

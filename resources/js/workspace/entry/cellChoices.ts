@@ -195,6 +195,13 @@ function whomChoices(text: string, context: CellContext): CellChoice[] {
   ];
 }
 
+const WAYS = {
+  mark: () => say('entry.words.mark'),
+  visit: () => say('entry.words.visit'),
+  watch: (percent: number) => say('entry.words.watch', { percent }),
+  quiz: (percent: number) => say('entry.words.quiz', { percent }),
+};
+
 function finishChoices(text: string, context: CellContext): CellChoice[] {
   const number = Number(/(\d{1,3})\s*%?\s*(?:of its video)?$/.exec(text)?.[1] ?? Number.NaN);
   const word = text.replace(/[\d%\s]+(of its video)?$/, '').replace(/,? from$/, '').replace(/^by (a |its |the |watching$)?/i, (whole) => (whole.toLowerCase().includes('watch') ? 'watch' : '')).toLowerCase();
@@ -210,7 +217,7 @@ function finishChoices(text: string, context: CellContext): CellChoice[] {
     if (!names.some((name) => begins(name, word)) || (percent !== null && usual === null) || (asked !== null && (asked > 100 || asked < least))) {
       return [];
     }
-    return [choice(context, by === 'watch' || by === 'quiz' ? say(`entry.words.${by}`, { percent: asked ?? 0 }) : say(`entry.words.${by}`), { set: 'finish', by, percent: asked }, by !== 'mark')];
+    return [choice(context, WAYS[by](asked ?? 0), { set: 'finish', by, percent: asked }, by !== 'mark')];
   });
 }
 

@@ -1,6 +1,7 @@
 import type { OutlineRow, RuleRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { type CellContext, meant } from './cellChoices';
+import { COLUMN_TITLES } from './columnTitles';
 import { bare, type CellName, emptyRules, gathered, type Rule, type RuleSet, rulesOf } from './ruleSets';
 import type { PendingCell } from './shownRules';
 
@@ -91,7 +92,7 @@ export function putCells(cells: CopiedCells, grid: RulesGrid, rows: Span, column
       }
       const put = ruleOf(from, column, target, grid, empty);
       if (put === null) {
-        return refused(say('entry.clip.cannot', { words: from.words, column: say(`lenses.columns.${column}`), title: target.row.title }));
+        return refused(say('entry.clip.cannot', { words: from.words, column: COLUMN_TITLES[column], title: target.row.title }));
       }
       sets.push(...put.rules.map((rule) => ({ rule, item: target.row.key })));
       pending.push({ item: target.row.key, column, words: put.words, own: put.own, rules: put.rules });

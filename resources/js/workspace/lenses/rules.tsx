@@ -3,6 +3,7 @@ import { clsx } from 'clsx';
 
 import type { RuleCell, RuleRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
+import { COLUMN_TITLES } from '../entry/columnTitles';
 import type { CellName } from '../entry/ruleSets';
 import type { GridColumn } from '../grid/Grid';
 import css from '../workspace.module.css';
@@ -35,10 +36,10 @@ export function rulesColumns({ columns, plans, plan, addressOf, onPlans }: Rules
   return columns.map(({ id, width }) => ({
     id,
     width,
-    title: say(`lenses.columns.${id}`),
+    title: COLUMN_TITLES[id],
     head: (
       <div className={css.h}>
-        <b>{say(`lenses.columns.${id}`)}</b>
+        <b>{COLUMN_TITLES[id]}</b>
         {id === 'opens' ? (
           <span className={css.plans}>
             {plans.length > 1 ? (
