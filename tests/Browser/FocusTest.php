@@ -216,6 +216,12 @@ final class FocusTest extends BrowserTestCase
         $this->isAt('spiling/opens', 'Tab on a title');
 
         // The menu of a row, and what it opens.
+        $this->clickOn('tr:has([data-title=spiling]) .rowmenu');
+        $this->named('Duplicate');
+        $this->waitForStillness();
+        $this->strike(Keys::ESCAPE);
+        $this->waitUntilGone('[role=menu]');
+        $this->isAt('title spiling', 'the menu of a row, and Esc');
         foreach (['Add several rows' => 'textarea', 'Rename' => 'input.title-entry', 'Add a row below' => 'input.title-entry'] as $entry => $opens) {
             $this->clickOn('tr:has([data-title=spiling]) .rowmenu');
             $this->named($entry);

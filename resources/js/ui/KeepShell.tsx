@@ -63,7 +63,10 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
           </ul>
         </nav>
         <p className={ui.who}>
-          <b>{school.name}</b>, {school.zoneName} · <Link href={to('account')}>{signedIn?.name}</Link> ·{' '}
+          <span className={ui.whose}>
+            <b>{school.name}</b>, {school.zoneName}
+          </span>{' '}
+          · <Link href={to('account')}>{signedIn?.name}</Link> ·{' '}
           <button type="button" className={ui.linklike} onClick={() => router.post(to('sign-out'))}>
             {say('keep.keep_shell.sign_out')}
           </button>{' '}

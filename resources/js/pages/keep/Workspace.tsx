@@ -97,8 +97,12 @@ export default function Workspace(page: WorkspacePage) {
   }, [addressed]);
 
   const step = (way: 'undo' | 'redo') => {
-    if (mayEdit && (way === 'undo' ? course.edits : course.undone) > 0) {
-      edits.send(to(way === 'undo' ? 'keep.draft.undo' : 'keep.draft.redo', { course: course.key }), {});
+    if (mayEdit && (edits.areWaiting() || (way === 'undo' ? course.edits : course.undone) > 0)) {
+      if (way === 'undo') {
+        edits.undo();
+      } else {
+        edits.send(to('keep.draft.redo', { course: course.key }), {});
+      }
     }
   };
   const closeSheet = () => {

@@ -1,6 +1,6 @@
 import { useForm } from '@inertiajs/react';
 import { Menu, Select, Textarea } from '@mantine/core';
-import type { KeyboardEvent } from 'react';
+import { type KeyboardEvent, useState } from 'react';
 
 import type { Kind, OutlineRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
@@ -9,6 +9,7 @@ import type { DropPlace } from '../grid/useRowDrag';
 import type { Edits } from '../useEdits';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
+import { FocusBack } from '../../ui/FocusBack';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -71,14 +72,21 @@ export interface RowMenuProps {
 }
 
 export function RowMenu({ row, acts, onTask, onAdd, onRename, onCopy }: RowMenuProps) {
+  const [opened, setOpened] = useState(false);
+  const button = (
+    <button type="button" className={css.rowmenu} tabIndex={-1} aria-haspopup="menu" aria-expanded={opened} aria-label={say('edits.outline.what_can_be_done', { title: row.title })} onClick={(event) => [event.stopPropagation(), setOpened(true)]}>
+      +
+    </button>
+  );
+  // Menus of hundreds of rows, of which one is ever unfolded, would make each key wait.
+  if (!opened) {
+    return button;
+  }
   return (
-    <Menu position="bottom-start" width={236} withArrow transitionProps={{ duration: 0 }}>
-      <Menu.Target>
-        <button type="button" className={css.rowmenu} tabIndex={-1} aria-label={say('edits.outline.what_can_be_done', { title: row.title })} onClick={(event) => event.stopPropagation()}>
-          +
-        </button>
-      </Menu.Target>
+    <Menu opened onChange={setOpened} clickOutsideEvents={['mousedown', 'touchstart']} position="bottom-start" width={236} withArrow transitionProps={{ duration: 0 }}>
+      <Menu.Target>{button}</Menu.Target>
       <Menu.Dropdown onClick={(event) => event.stopPropagation()}>
+        <FocusBack />
         <Menu.Item rightSection={<kbd>{say('keep.keys.ctrl_enter')}</kbd>} onClick={() => closed(onAdd)}>
           {say('edits.outline.add_below')}
         </Menu.Item>

@@ -8,12 +8,14 @@ export interface PendingCell {
   words: string;
   own: boolean;
   rules: Rule[];
+  /** Whether it is other than what is published; left out: it is. */
+  edited?: boolean;
 }
 
 /** A row with what waits to be kept: so that it shows at once, and that what is copied from it is what one sees. */
 export function withPending(row: RuleRow, cells: PendingCell[]): RuleRow {
-  return cells.reduce((now, { column, words, own, rules }) => {
-    const told = column === 'finish' ? {} : { [column]: { words: words === '' ? now[column].words : words, ...(own ? { own } : {}), edited: true } };
+  return cells.reduce((now, { column, words, own, rules, edited = true }) => {
+    const told = column === 'finish' ? {} : { [column]: { words: words === '' ? now[column].words : words, ...(own ? { own } : {}), ...(edited ? { edited } : {}) } };
     return rules.reduce((next, rule) => ({ ...without(next, rule.set), ...ruleField(rule, words) }), { ...now, ...told });
   }, row);
 }

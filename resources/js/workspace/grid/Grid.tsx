@@ -76,7 +76,7 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
   // By key: where rows are added or taken out above, by whomever, the focus stays on its row.
   const [focus, setFocus] = useState(() => ({ key: startAt, row: Math.max(0, rows.findIndex(({ row }) => row.key === startAt)), column: 0 }));
   const folds = useFolds();
-  const [wantsFocus, setWantsFocus] = useState(false);
+  const wantsFocus = useRef(false);
   const range = useCellRange(rows.map(({ row }) => row.key), picked, onPicked);
   const { drop, drag } = useRowDrag(rows, picked?.rows, onDropRows);
   const virtual = useVirtualizer({
@@ -99,7 +99,7 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
         column: Math.max(TITLE, Math.min(columns.length - 1, column)),
       };
       setFocus({ key: rows[to.row]?.row.key ?? null, ...to });
-      setWantsFocus(true);
+      wantsFocus.current = true;
       virtual.scrollToIndex(to.row);
     },
     [rows, columns.length, virtual],
@@ -120,11 +120,13 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
   }, [virtual]);
 
   useEffect(() => {
-    if (wantsFocus) {
-      scroll.current?.querySelector<HTMLElement>('[data-cell][tabindex="0"]')?.focus();
-      setWantsFocus(false);
+    const wanted = wantsFocus.current ? scroll.current?.querySelector<HTMLElement>('[data-cell][tabindex="0"]') : null;
+    // A row far off is drawn only once the grid has been scrolled to it: until then it is still wanted.
+    if (wanted !== null && wanted !== undefined) {
+      wanted.focus();
+      wantsFocus.current = false;
     }
-  }, [wantsFocus, focus]);
+  });
 
   const walk = (selects: boolean, row: number, column: number) => {
     if (selects) {
