@@ -96,6 +96,12 @@ return [
     ],
     'sightlines_page_builder' => [
         'they_hold_until_when' => 'They hold it until {when}; a renewal begins then.',
+        'once_published' => 'Once the draft is published: {word}.',
+        'once_published_later' => 'Once the draft is published: it opens {when}.',
+        'once_published_gone' => 'Once the draft is published it is not there any more.',
+        'as_published' => 'As it is published now: {word}.',
+        'as_published_later' => 'As it is published now: it opens {when}.',
+        'as_published_gone' => 'As it is published now it is not there.',
         'one_gate_is_shut' => 'one gate is shut',
         'shut_gates_are_shut' => '{shut} gates are shut',
         'as_all_staff' => 'as it is to all staff',

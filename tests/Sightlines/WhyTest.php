@@ -61,6 +61,27 @@ final class WhyTest extends TestCase
         $this->getJson($ask.'&see=published&at=2026-03-20T12:00:00Z')->assertJsonPath('word', 'Open');
     }
 
+    public function test_what_the_draft_would_change_about_the_answer_is_said_beside_it(): void
+    {
+        $ask = '/keep/courses/clinker/why?item=l-planes&v[]=holder:4:apprentice-pass';
+        $this->getJson($ask)->assertJsonPath('otherwise', null);
+        $this->openAfter(0, 'm-tools', 3);
+        $said = function (string $query) use (&$ask): string {
+            return implode('', array_map(static fn (mixed $part): string => is_array($part) && is_string($part['text'] ?? null) ? $part['text'] : '', (array) $this->getJson($ask.$query)->assertOk()->json('otherwise.segments')));
+        };
+        self::assertSame('Once the draft is published: open.', $said('&see=published'));
+        self::assertStringStartsWith('As it is published now: it opens ', $said(''));
+        // The same by both.
+        self::assertSame('', $said('&see=published&at=2026-03-20T12:00:00Z'));
+        // In the draft alone there is no such row, or no longer.
+        $this->outline(1, ['do' => 'add', 'kind' => 'lesson', 'titles' => 'Whetting', 'item' => 'l-planes']);
+        $this->outline(2, ['do' => 'delete', 'items' => ['l-steam'], 'meant' => true]);
+        $ask = '/keep/courses/clinker/why?item=whetting&v[]=holder:4:apprentice-pass';
+        self::assertSame('As it is published now it is not there.', $said(''));
+        $ask = '/keep/courses/clinker/why?item=l-steam&v[]=holder:4:apprentice-pass';
+        self::assertSame('Once the draft is published it is not there any more.', $said('&see=published'));
+    }
+
     public function test_who_or_what_is_not_there_is_not_found(): void
     {
         foreach (['item=l-nothing&v[]=visitor', 'item=l-planes&v[]=person:99999', 'item=l-planes', 'item[]=l-planes&v[]=visitor', ''] as $query) {

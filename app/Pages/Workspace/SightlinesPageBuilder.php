@@ -37,6 +37,7 @@ use App\Words\Glyph;
 use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Decider;
+use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\Route;
 use SilentKeep\Core\Deciding\Samples;
@@ -96,6 +97,7 @@ final readonly class SightlinesPageBuilder
             look: Glyph::looksOnly($decision),
             word: ucfirst(Glyph::of($decision)->word()),
             summary: $decision->state === State::Open ? self::openBy($decision->via) : ($shut === 1 ? Say::text('pages.sightlines_page_builder.one_gate_is_shut') : Say::text('pages.sightlines_page_builder.shut_gates_are_shut', ['shut' => $shut])),
+            otherwise: $this->otherwise($course, $look, $item, $decision, $at),
             why: array_map(static fn (Reason $reason): string => $reason->value, $decision->why),
             gates: $gates,
             given: $seen->person === null ? [] : $this->given->of($cell, $position, $course, $seen->person),
@@ -106,6 +108,31 @@ final readonly class SightlinesPageBuilder
             plan: $plan,
             expected: $this->expectations->ofCell($course, $decider, $seen->point, $item),
         );
+    }
+
+    /** What somebody is told by the rules that are not looked at, where they differ: a draft is nothing to those who learn, and soon it is. */
+    private function otherwise(Course $course, Look $look, string $item, Decision $decision, int $at): ?Sentence
+    {
+        if ($course->draft === null || $course->liveRevision === null) {
+            return null;
+        }
+        $other = $look->see === RulesVersion::Published ? RulesVersion::Draft : RulesVersion::Published;
+        $said = $other === RulesVersion::Draft ? 'once_published' : 'as_published';
+        $decider = $this->decider($course, $other);
+        $seen = $this->vantages->stand($course, $decider, $look->points ?? [])[0] ?? null;
+        $position = $decider->course->outline->positionOf($item);
+        if ($seen === null || $position === null) {
+            return Sentence::say("pages.sightlines_page_builder.{$said}_gone");
+        }
+        $there = $this->plans->ask($decider, $seen->viewer, $at)->decisions()[$position];
+        [$is, $opens] = [Glyph::of($there), $there->next?->state === State::Open ? $there->next->at : null];
+        if ($is === Glyph::of($decision) && $opens === ($decision->next?->state === State::Open ? $decision->next->at : null) && Glyph::looksOnly($there) === Glyph::looksOnly($decision)) {
+            return null;
+        }
+
+        return $is === Glyph::Later && $opens !== null
+            ? Sentence::say("pages.sightlines_page_builder.{$said}_later", ['when' => $this->clock->words($opens)])
+            : Sentence::say("pages.sightlines_page_builder.{$said}", ['word' => $is->word()]);
     }
 
     /** Null where nobody is there. */

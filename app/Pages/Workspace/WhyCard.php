@@ -21,6 +21,7 @@ final readonly class WhyCard
     /**
      * @param  string  $word  the state in a word
      * @param  string  $summary  how many gates are shut, or by which way it is open
+     * @param  ?Sentence  $otherwise  what it is by the other rules: once the draft is published, or as it is published; null: the same
      * @param  list<string>  $why  reason codes
      * @param  list<Gate>  $gates  in the order in which they are tried
      * @param  list<Sentence>  $given  who or what gave that by which it is open
@@ -36,6 +37,7 @@ final readonly class WhyCard
         #[OA\Property] public bool $look,
         #[OA\Property] public string $word,
         #[OA\Property] public string $summary,
+        #[OA\Property] public ?Sentence $otherwise,
         #[OA\Property(items: new OA\Items(type: 'string', enum: Reason::class))] public array $why,
         #[OA\Property(items: new OA\Items(ref: Gate::class))] public array $gates,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $given,

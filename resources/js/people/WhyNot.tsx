@@ -94,6 +94,11 @@ function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExt
         <Arch glyph={card.glyph} look={card.look} silent />
         {card.word} <span>{card.summary}</span>
       </p>
+      {card.otherwise !== null && (
+        <p className={ui.otherwise}>
+          <Words segments={card.otherwise.segments} />
+        </p>
+      )}
       <ul className={clsx(ui.gates, css.gates)}>
         {card.gates.map((gate) => (
           <li key={`${gate.name} ${gate.inner} ${plainText(gate.words)}`} className={clsx(gate.passed ? ui.pass : clsx(ui.fail, css.fail), gate.inner && ui.inner)}>

@@ -1727,6 +1727,7 @@ export interface WhyCard {
   look: boolean;
   word: string;
   summary: string;
+  otherwise: Sentence | null;
   why: Reason[];
   gates: Gate[];
   given: Sentence[];

@@ -129,6 +129,11 @@ export function WhySheet(props: WhySheetProps) {
               <Arch glyph={card.glyph} look={card.look} silent />
               {card.word} <span>{card.look ? say('sheet.why_sheet.look_not_work_summary', { summary: card.summary }) : card.summary}</span>
             </p>
+            {card.otherwise !== null && (
+              <p className={ui.otherwise}>
+                <Words segments={card.otherwise.segments} />
+              </p>
+            )}
             <ul className={ui.gates}>
               {card.gates.map((gate) => (
                 <GateLine key={`${gate.name} ${gate.inner} ${plainText(gate.words)}`} gate={gate} {...props} />
