@@ -118,6 +118,20 @@ final class CourseDocument
         return $items;
     }
 
+    /** @return list<string> the keys of what is to be finished for an item to be: itself, and what is inside and not optional */
+    public function toFinish(string $item): array
+    {
+        $keys = [];
+        foreach ($this->read()->places() as $place) {
+            $inside = array_filter($place->path, static fn (DocumentItem $above): bool => $above->key() === $item) !== [];
+            if (in_array($place->item->kind(), ['lesson', 'part'], true) && ($place->item->key() === $item || ($inside && $place->item->optional() !== true))) {
+                $keys[] = $place->item->key();
+            }
+        }
+
+        return $keys;
+    }
+
     /**
      * What guests must say at the guest door; null: nothing. It is kept in `display`, which the core never reads and
      * no learner's page is sent.

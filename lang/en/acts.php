@@ -37,6 +37,12 @@ return [
         'get_it' => 'get it {until}',
         'get_it_carried_on' => 'get it {until}, its pacing carried on',
     ],
+    'finish_item' => [
+        'told' => 'Mark {title} as finished',
+        'have_it_finished' => 'have it finished from now on',
+        'have_already' => 'have finished it already',
+        'nothing_to_finish' => 'There is nothing in that row that can be finished.',
+    ],
     'give_try' => [
         'told' => 'Give one more try at {title}',
         'get_one' => 'get one more try, at once',

@@ -31,6 +31,7 @@ return [
         'pause_a_pass' => 'Pause a pass',
         'take_pass_up_again' => 'Take a pass up again',
         'end_a_pass' => 'End a pass',
+        'mark_something' => 'Mark something as finished',
         'hand_something_out' => 'Hand something out',
         'take_back_what_was' => 'Take back what was handed out',
         'give_a_label' => 'Give a label',
@@ -63,6 +64,7 @@ return [
     'act_dialog' => [
         'look_what_would_do' => 'Look what it would do',
         'from_left_empty_now' => 'From (left empty: now)',
+        'note' => 'Why, for their history (may stay empty)',
         'by_how_many_days' => 'By how many days, from its end',
         'meanwhile_its_days' => 'Meanwhile its days',
         'course' => 'Course',

@@ -14,6 +14,7 @@ return [
         'give_a_pass' => 'Give a pass…',
         'they_hold_no_pass' => 'They hold no pass.',
         'handed_out' => 'Handed out',
+        'mark_something' => 'Mark something as finished…',
         'hand_something_out' => 'Hand something out…',
         'nothing_was_handed_them' => 'Nothing was handed to them.',
         'for_good' => 'for good',

@@ -15,6 +15,7 @@ return [
         'please_choose_an_offer' => 'Please choose an offer.',
         'please_say_by_how' => 'Please say by how many days.',
         'between_one_day_and' => 'Between one day and ten years.',
+        'please_choose_what_finished' => 'Please choose what is finished.',
         'please_choose_what_handed' => 'Please choose what is handed out.',
         'please_choose_what_taken' => 'Please choose what is taken back.',
         'please_type_a_label' => 'Please type a label.',

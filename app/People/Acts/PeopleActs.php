@@ -22,7 +22,7 @@ use SilentKeep\Core\Time\InvalidTime;
 /** Makes acts of what a form says. */
 final readonly class PeopleActs
 {
-    public const KINDS = ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'try', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
+    public const KINDS = ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'finish', 'try', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
 
     public function __construct(private NewPasses $newPasses, private SchoolClock $clock, private CourseShelf $shelf, private ObserverLetters $observerLetters, private WriteLetters $write)
     {
@@ -55,6 +55,7 @@ final readonly class PeopleActs
             'change' => new ChangeOffer(PassRows::pass($number('pass')), $this->clock, $this->offer($text('offer'))),
             'grant' => $this->grant($text('course'), $text('item'), $instant('until')),
             'take-back' => $number('grant') > 0 ? TakeBackGrant::one($this->clock, $number('grant')) : $this->takeBack($text('course'), $text('item')),
+            'finish' => $this->finish($text('course'), $text('item'), $text('note')),
             'try' => $this->try($text('course'), $text('item')),
             'label' => new SetLabel($this->clock, $text('label'), has: true, until: $instant('until')),
             'unlabel' => new SetLabel($this->clock, $text('label'), has: false),
@@ -96,6 +97,17 @@ final readonly class PeopleActs
         }
 
         return new GiveTry($this->clock, $course, $item, $this->shelf->itemTitle($course->id, $item), QuizRules::of($content->quiz_rules));
+    }
+
+    private function finish(string $courseKey, string $item, string $note): FinishItem
+    {
+        $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct(Say::text('acts.people_acts.that_course_not_there'), 'item');
+        $keys = ($this->shelf->all()[$course->id][1] ?? null)?->toFinish($item) ?? [];
+        if ($keys === []) {
+            throw new CannotAct(Say::text('acts.finish_item.nothing_to_finish'), 'item');
+        }
+
+        return new FinishItem($this->clock, $course, $item, $this->shelf->itemTitle($course->id, $item), $keys, $note);
     }
 
     private function grant(string $courseKey, string $item, ?int $until): GrantItem

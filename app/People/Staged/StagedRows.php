@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 final class StagedRows
 {
     /** The tables that acts may write. */
-    private const TABLES = ['passes', 'labels', 'grants', 'given_tries', 'observer_ties', 'list_contacts'];
+    private const TABLES = ['passes', 'labels', 'grants', 'completions', 'given_tries', 'observer_ties', 'list_contacts'];
 
     /**
      * Lays rows down.
@@ -165,7 +165,9 @@ final class StagedRows
     {
         $names = implode(', ', array_map(static fn (string $column): string => "\"{$column}\"", $rows->columns));
         $values = implode(', ', array_map(static fn (string $column): string => "{$state}_{$column}", $rows->columns));
-        DB::insert("insert into {$rows->table} (id, {$names}) select row_id, {$values} from temp.{$rows->name}");
+        // Whoever has finished something themselves meanwhile keeps that.
+        $or = $rows->table === 'completions' ? ' or ignore' : '';
+        DB::insert("insert{$or} into {$rows->table} (id, {$names}) select row_id, {$values} from temp.{$rows->name}");
     }
 
     private static function delete(ReadRows $rows): void

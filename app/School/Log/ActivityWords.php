@@ -30,6 +30,7 @@ final readonly class ActivityWords
         return match ($line->action) {
             'item.granted' => Say::text('log.activity_words.handed_out', ['item' => $item, 'to' => $this->to($after['until'] ?? null)]),
             'quiz.try-given' => Say::text('log.activity_words.try_given', ['title' => $title]),
+            'item.finished-for' => Say::text('log.activity_words.finished_for', ['title' => $title, 'note' => self::text($after['note'] ?? ''), 'noted' => isset($after['note']) ? 'yes' : 'no']),
             'item.taken-back' => Say::text('log.activity_words.title_taken_back', ['title' => $title]),
             'item.finished' => Say::text('log.activity_words.finished_title', ['title' => $title]),
             'list.joined' => Say::text('log.activity_words.joined_list', ['label' => self::text($after['label'] ?? '')]),

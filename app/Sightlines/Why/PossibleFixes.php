@@ -40,6 +40,7 @@ final readonly class PossibleFixes
             ...$this->signedIn($item),
             ...$this->byOffers($item),
             ...$this->byPass($item, $decision->why),
+            ...$this->byMarking($item, $decision->why),
             ...$this->byGrant($item),
             ...$this->byLabel($item, $decision->why),
             ...$this->byRules($item),
@@ -170,6 +171,30 @@ final readonly class PossibleFixes
         };
 
         return [new PossibleFix('school', Sentence::say($words, titles: ['title' => $title]), Sentence::say('why.possible_fixes.opens_at_once_then'), byAct: $byAct)];
+    }
+
+    /**
+     * What comes first, marked as finished for them: of several, each that opens it by itself.
+     *
+     * @param  list<Reason>  $why
+     * @return list<PossibleFix>
+     */
+    private function byMarking(int $item, array $why): array
+    {
+        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
+        if (array_intersect(self::codes($why), ['progress', 'stuck']) === [] || ! $learner->signedIn) {
+            return [];
+        }
+        $ways = [];
+        foreach ($this->cell->waitsFor($item) as $first) {
+            $key = $this->cell->key($first);
+            $with = $learner->withDone($learner->done + array_fill_keys($this->cell->document->toFinish($key), $this->cell->at));
+            if ($this->opens($this->inPlaceOfLearner($with), $item)) {
+                $ways[] = new PossibleFix('school', Sentence::say($this->cell->viewer->observes === null ? 'why.possible_fixes.mark_title' : 'why.possible_fixes.mark_for_learner', titles: ['title' => $this->cell->title($first)]), Sentence::say('why.possible_fixes.opens_at_once_then'), byAct: $this->byAct('finish', Say::text('why.possible_fixes.mark_it'), item: $key));
+            }
+        }
+
+        return $ways;
     }
 
     /** @return list<PossibleFix> */

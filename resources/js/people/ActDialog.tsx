@@ -39,6 +39,7 @@ const FIELDS: Record<string, string[]> = {
   change: ['offer'],
   grant: ['item', 'until'],
   'take-back': ['item'],
+  finish: ['item', 'note'],
   label: ['label', 'until'],
   unlabel: ['label'],
   write: ['subject', 'body'],
@@ -51,7 +52,7 @@ const NEEDED = new Set(['offer', 'days', 'item', 'label', 'subject', 'body']);
 export function ActDialog({ title, act, whom, offers, courses, labels, onClose }: ActDialogProps) {
   const fields = (FIELDS[act.do] ?? []).filter((field) => !(field === 'offer' && act.pass !== undefined && act.do !== 'change') && !(field === 'item' && act.grant !== undefined));
   const form = useForm({
-    offer: act.offer ?? '', from: '', until: '', days: (act.days ?? 14) as number | '', anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: '', body: '',
+    offer: act.offer ?? '', from: '', until: '', days: (act.days ?? 14) as number | '', anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: '', body: '', note: '',
   });
   // One dialog does its work once, however often it is clicked.
   const [once] = useState(uuid);
@@ -126,6 +127,7 @@ export function ActDialog({ title, act, whom, offers, courses, labels, onClose }
       {fields.includes('until') && (
         <WallInput label={say('people.act_dialog.until_left_empty_for')} value={data.until} error={message('until')} onWall={(wall) => setData('until', wall)} />
       )}
+      {fields.includes('note') && <TextInput label={say('people.act_dialog.note')} maxLength={200} value={data.note} error={message('note')} onChange={(event) => setData('note', event.currentTarget.value)} />}
       {fields.includes('subject') && <TextInput label={say('people.act_dialog.subject')} maxLength={200} value={data.subject} error={message('subject')} data-autofocus onChange={(event) => setData('subject', event.currentTarget.value)} />}
       {fields.includes('body') && <Textarea label={say('people.act_dialog.letter_name_stands_for', { placeholder: '{name}' })} autosize minRows={5} maxRows={14} value={data.body} error={message('body')} onChange={(event) => setData('body', event.currentTarget.value)} />}
       {(message('do') ?? message('people')) !== undefined && <p className={ui.takes}>{message('do') ?? message('people')}</p>}

@@ -4,7 +4,7 @@ import type { FixByAct } from '../lib/generated/types';
 import { to } from '../lib/route';
 
 /** What assistants may do too. */
-const HELP = new Set(['grant', 'extend']);
+const HELP = new Set(['grant', 'extend', 'finish']);
 
 /** Whether a byAct is one step for this reader; an extension asks for how long, and is made from the person's page. */
 export function mayDo(what: FixByAct, mayRun: boolean): boolean {

@@ -125,6 +125,7 @@ final class ReasonsTest extends TestCase
                 'First: Sweeping up is not finished. [Order here]',
             ], [
                 'By the learner: Once Sweeping up is finished.',
+                'Mark Sweeping up as finished for them: It opens at once then.',
                 'Hand it to one person: Opens at once, whatever the gates say.',
                 'Another rule: Nothing comes before Tuning a plane.',
             ]],
@@ -132,6 +133,7 @@ final class ReasonsTest extends TestCase
                 'First: Sweeping up is not finished. [Order of the course]',
             ], [
                 'By the learner: Once Sweeping up is finished.',
+                'Mark Sweeping up as finished for them: It opens at once then.',
                 'Hand it to one person: Opens at once, whatever the gates say.',
                 'Another rule: The course opens in any order.',
             ]],
@@ -139,6 +141,7 @@ final class ReasonsTest extends TestCase
                 'First: Sweeping up is not finished, and this pass never lets them finish it. [Order here]',
             ], [
                 'Full pass: As soon as what comes first is finished.',
+                'Mark Sweeping up as finished for them: It opens at once then.',
                 'Hand it to one person: Opens at once, whatever the gates say.',
                 'Another rule: Nothing comes before Tuning a plane.',
             ]],
@@ -163,6 +166,7 @@ final class ReasonsTest extends TestCase
                 'By their learner: Once Sweeping up is finished.',
                 'Basic pass: As soon as what comes first is finished; ends Thu 18 Jun.',
                 'Full pass: As soon as what comes first is finished.',
+                'Mark Sweeping up as finished for their learner: It opens at once then.',
                 'Hand it to their learner: Opens at once, whatever the gates say.',
                 'Another rule: Nothing comes before Tuning a plane.',
             ]],

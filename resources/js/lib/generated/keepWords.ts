@@ -1018,6 +1018,7 @@ export const keepWords = {
   'people.people.pause_a_pass': "Pause a pass",
   'people.people.take_pass_up_again': "Take a pass up again",
   'people.people.end_a_pass': "End a pass",
+  'people.people.mark_something': "Mark something as finished",
   'people.people.hand_something_out': "Hand something out",
   'people.people.take_back_what_was': "Take back what was handed out",
   'people.people.give_a_label': "Give a label",
@@ -1048,6 +1049,7 @@ export const keepWords = {
   'people.people.never': "never",
   'people.act_dialog.look_what_would_do': "Look what it would do",
   'people.act_dialog.from_left_empty_now': "From (left empty: now)",
+  'people.act_dialog.note': "Why, for their history (may stay empty)",
   'people.act_dialog.by_how_many_days': "By how many days, from its end",
   'people.act_dialog.meanwhile_its_days': "Meanwhile its days",
   'people.act_dialog.course': "Course",
@@ -1110,6 +1112,7 @@ export const keepWords = {
   'person.person.give_a_pass': "Give a pass…",
   'person.person.they_hold_no_pass': "They hold no pass.",
   'person.person.handed_out': "Handed out",
+  'person.person.mark_something': "Mark something as finished…",
   'person.person.hand_something_out': "Hand something out…",
   'person.person.nothing_was_handed_them': "Nothing was handed to them.",
   'person.person.for_good': "for good",
@@ -2676,6 +2679,7 @@ export interface KeepParts {
   'people.people.pause_a_pass': never;
   'people.people.take_pass_up_again': never;
   'people.people.end_a_pass': never;
+  'people.people.mark_something': never;
   'people.people.hand_something_out': never;
   'people.people.take_back_what_was': never;
   'people.people.give_a_label': never;
@@ -2706,6 +2710,7 @@ export interface KeepParts {
   'people.people.never': never;
   'people.act_dialog.look_what_would_do': never;
   'people.act_dialog.from_left_empty_now': never;
+  'people.act_dialog.note': never;
   'people.act_dialog.by_how_many_days': never;
   'people.act_dialog.meanwhile_its_days': never;
   'people.act_dialog.course': never;
@@ -2768,6 +2773,7 @@ export interface KeepParts {
   'person.person.give_a_pass': never;
   'person.person.they_hold_no_pass': never;
   'person.person.handed_out': never;
+  'person.person.mark_something': never;
   'person.person.hand_something_out': never;
   'person.person.nothing_was_handed_them': never;
   'person.person.for_good': never;

@@ -23,6 +23,7 @@ const ACTS: { do: string; title: string; run: boolean }[] = [
   { do: 'resume', title: say('people.people.take_pass_up_again'), run: true },
   { do: 'end', title: say('people.people.end_a_pass'), run: true },
   { do: 'grant', title: say('people.people.hand_something_out'), run: false },
+  { do: 'finish', title: say('people.people.mark_something'), run: false },
   { do: 'take-back', title: say('people.people.take_back_what_was'), run: false },
   { do: 'label', title: say('people.people.give_a_label'), run: true },
   { do: 'unlabel', title: say('people.people.take_a_label_away'), run: true },

@@ -68,6 +68,9 @@ export default function Person(page: PersonPage) {
                 <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('person.asks.hand_out'), { do: 'grant', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
                   {say('person.person.hand_something_out')}
                 </button>
+                <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('people.people.mark_something'), { do: 'finish', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
+                  {say('person.person.mark_something')}
+                </button>
               </div>
               {grants.length === 0 && <p className={ui.soft}>{say('person.person.nothing_was_handed_them')}</p>}
               <ul className={css.held}>
