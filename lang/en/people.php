@@ -127,7 +127,7 @@ return [
         'see_whole_course_through' => 'See the whole course through their eyes',
     ],
     'outcome_list' => [
-        'line' => '{count} {what}',
+        'line' => '{what}: {count}',
         'names' => '{names}{more, plural, =0 {} other { and # more}}',
         'count' => '{count, number}',
     ],

@@ -77,7 +77,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->named('Do something with 4 people')->click();
         $this->named('Give a label')->click();
         $this->find('[role=dialog] input')->sendKeys('frames-bonus');
-        $this->waitForText('.outcomes', '4 get it');
+        $this->waitForText('.outcomes', 'Get it');
         $this->named('Give a label: 4 people')->click();
         $this->waitForText('.flash', 'done for 4 people');
 

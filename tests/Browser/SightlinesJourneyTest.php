@@ -121,6 +121,14 @@ final class SightlinesJourneyTest extends BrowserTestCase
         $this->waitForText('.notice', 'Your pass has ended');
         $this->waitForText('.standin-strip', 'Stand-in for Yard trial, day 12');
         $this->browser->switchTo()->defaultContent();
+
+        // Beside them anybody, by a part of their name.
+        $this->find('input[aria-label="Who is beside them"]')->click();
+        $this->typeAtFocus('eira');
+        $this->waitForText('[role=option]', 'Eira Holm · eira@alder.test');
+        $this->typeAtFocus(Keys::ENTER);
+        $this->waitForText('.standin section:nth-of-type(2) h2', 'Eira Holm');
+        self::assertStringContainsString('person', $this->browser->getCurrentURL());
         $this->assertNoScriptErrors();
     }
 

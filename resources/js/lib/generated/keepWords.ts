@@ -1102,7 +1102,7 @@ export const keepWords = {
   'people.why_not.reasons_could_not_be': "The reasons could not be loaded.",
   'people.why_not.looking_for_the_reasons': "Looking for the reasons…",
   'people.why_not.see_whole_course_through': "See the whole course through their eyes",
-  'people.outcome_list.line': "{count} {what}",
+  'people.outcome_list.line': "{what}: {count}",
   'people.outcome_list.names': "{names}{more, plural, =0 {} other { and # more}}",
   'people.outcome_list.count': "{count, number}",
   'person.person.letters': "Letters",
@@ -1572,7 +1572,13 @@ export const keepWords = {
   'setoff.take_back': "Take it back",
   'workspace.stand_in.stand_in_title': "Stand-in: {title}",
   'workspace.stand_in.back_to_now': "back to now",
-  'workspace.stand_in.nobody': "nobody",
+  'workspace.stand_in.who': "Who it is seen as",
+  'workspace.stand_in.who_beside': "Who is beside them",
+  'workspace.stand_in.type_a_name': "a vantage, or a name",
+  'workspace.stand_in.nobody_of_this_name': "Nobody is called that.",
+  'workspace.stand_in.vantages': "Vantages",
+  'workspace.stand_in.copy_link': "copy the link",
+  'workspace.stand_in.copied': "copied",
   'workspace.stand_in.which_rules_looked_at': "Which rules are looked at",
   'workspace.stand_in.as_published': "As published",
   'workspace.stand_in.with_the_changes': "With the changes",
@@ -2763,7 +2769,7 @@ export interface KeepParts {
   'people.why_not.reasons_could_not_be': never;
   'people.why_not.looking_for_the_reasons': never;
   'people.why_not.see_whole_course_through': never;
-  'people.outcome_list.line': 'count' | 'what';
+  'people.outcome_list.line': 'what' | 'count';
   'people.outcome_list.names': 'names' | 'more';
   'people.outcome_list.count': 'count';
   'person.person.letters': never;
@@ -3233,7 +3239,13 @@ export interface KeepParts {
   'setoff.take_back': never;
   'workspace.stand_in.stand_in_title': 'title';
   'workspace.stand_in.back_to_now': never;
-  'workspace.stand_in.nobody': never;
+  'workspace.stand_in.who': never;
+  'workspace.stand_in.who_beside': never;
+  'workspace.stand_in.type_a_name': never;
+  'workspace.stand_in.nobody_of_this_name': never;
+  'workspace.stand_in.vantages': never;
+  'workspace.stand_in.copy_link': never;
+  'workspace.stand_in.copied': never;
   'workspace.stand_in.which_rules_looked_at': never;
   'workspace.stand_in.as_published': never;
   'workspace.stand_in.with_the_changes': never;

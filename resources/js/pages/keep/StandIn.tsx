@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useMemo } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
@@ -9,6 +9,7 @@ import { typedTime } from '../../lib/typedTime';
 import type { StandInPage, Vantage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { capital } from '../../lib/words';
+import { StandInPick } from '../../workspace/StandInPick';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import css from '../../workspace/workspace.module.css';
@@ -23,8 +24,14 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
     withQuery(to('keep.stand-in', { course }), { v: changes.v ?? ids, at: changes.at === null ? null : isoOf(changes.at ?? at), see: changes.see ?? see, item });
   const go = (changes: { v?: string[]; at?: number | null; see?: string }) => router.get(address(changes), {}, { preserveState: true, replace: true });
   const view = (vantage: Vantage) => withQuery(to('keep.stand-in.view', item === null ? { course } : { course, item }), { v: [vantage.id], at: isoOf(at), see });
-  const beside = others.filter(({ id }) => id !== ids[0]);
-  const named = vantages[1] === undefined || beside.some(({ id }) => id === ids[1]) ? beside : [vantages[1], ...beside];
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [copied, setCopied] = useState(false);
+  /** Of just what one sees: at its instant, on the page to which one has gone in the frame. */
+  const copyLink = () => {
+    const shown = /\/view\/([^/]+)$/.exec(frame.current?.contentWindow?.location.pathname ?? '')?.[1];
+    const link = withQuery(to('keep.stand-in', { course }), { v: ids, at: isoOf(at), see, item: shown === undefined ? null : decodeURIComponent(shown) });
+    void navigator.clipboard?.writeText(window.location.origin + link).then(() => setCopied(true));
+  };
   return (
     <KeepShell title={say('workspace.stand_in.stand_in_title', { title })}>
       <div className={css['standin-head']}>
@@ -54,17 +61,9 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
             {say('workspace.stand_in.back_to_now')}
           </button>
         )}
-        <label>
-          {say('workspace.stand_in.beside')}{' '}
-          <select value={ids[1] ?? ''} onChange={(event) => go({ v: event.currentTarget.value === '' ? ids.slice(0, 1) : [...ids.slice(0, 1), event.currentTarget.value] })}>
-            <option value="">{say('workspace.stand_in.nobody')}</option>
-            {named.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <StandInPick key={ids[0]} course={course} label={say('workspace.stand_in.who')} value={vantages[0]} others={others} clearable={false} onPick={(id) => id !== null && go({ v: [id, ...ids.slice(1)] })} />
+        <span>{say('workspace.stand_in.beside')}</span>
+        <StandInPick key={`beside ${ids[1]}`} course={course} label={say('workspace.stand_in.who_beside')} value={vantages[1]} others={others.filter(({ id }) => id !== ids[0])} clearable onPick={(id) => go({ v: id === null ? ids.slice(0, 1) : [...ids.slice(0, 1), id] })} />
         {hasDraft && (
           <div className={css.seg} role="group" aria-label={say('workspace.stand_in.which_rules_looked_at')}>
             <button type="button" aria-pressed={see === 'published'} onClick={() => go({ see: 'published' })}>
@@ -75,10 +74,13 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
             </button>
           </div>
         )}
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={copyLink} onBlur={() => setCopied(false)}>
+          {say(copied ? 'workspace.stand_in.copied' : 'workspace.stand_in.copy_link')}
+        </button>
         <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>{say('workspace.stand_in.back_to_sightlines')}</Link>
       </div>
       <main className={clsx(css.standin, vantages.length > 1 && css['two-of-them'])}>
-        {vantages.map((vantage) => (
+        {vantages.map((vantage, index) => (
           <section key={vantage.id} aria-label={say('workspace.stand_in.what_name_sees', { name: vantage.name })}>
             <h2>{capital(vantage.name)}</h2>
             <p>
@@ -86,7 +88,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
             </p>
             {/* Our own page, which needs its scripts and the session: a sandbox with both would keep nothing in. */}
             {/* oxlint-disable-next-line react/iframe-missing-sandbox */}
-            <iframe key={view(vantage)} src={view(vantage)} title={say('workspace.stand_in.course_as_name_sees', { name: vantage.name })} />
+            <iframe ref={index === 0 ? frame : undefined} key={view(vantage)} src={view(vantage)} title={say('workspace.stand_in.course_as_name_sees', { name: vantage.name })} />
           </section>
         ))}
       </main>
