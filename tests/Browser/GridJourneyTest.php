@@ -113,6 +113,42 @@ final class GridJourneyTest extends BrowserTestCase
         $this->assertNoScriptErrors();
     }
 
+    public function test_what_goes_away_under_the_hand_leaves_the_focus_where_one_was(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker');
+        // What is taken out: the row that comes in its place has it.
+        $this->focus('[data-title=l-rivets]');
+        $at = (int) array_search('l-rivets', $this->titles(), true);
+        $this->typeAtFocus(Keys::DELETE);
+        $this->browser->wait(20, 50)->until(fn (): bool => ! in_array('l-rivets', $this->titles(), true));
+        $this->waitForFocus("[data-title={$this->titles()[$at]}]");
+        $this->keys(Keys::CONTROL, 'z');
+        $this->find('[data-title=l-rivets]');
+
+        // What is not looked for any more, once it is edited, stays in sight.
+        $this->typeAtFocus('/');
+        $this->typeAtFocus('guests');
+        $this->browser->wait(20, 50)->until(fn (): bool => ! in_array('m-tools', $this->titles(), true));
+        $shown = $this->titles();
+        $this->focus(self::cell($shown[0], 'guests'));
+        $this->typeAtFocus('as above'.Keys::ENTER);
+        $this->waitForText(self::cell($shown[0], 'guests'), 'no');
+        $this->waitForText('.acts', 'Review');
+        self::assertSame($shown, $this->titles());
+
+        // A row that is added to a module which is folded up is seen.
+        $this->visit('/keep/courses/clinker?fold[]=m-tools');
+        $this->focus('[data-title=m-tools]');
+        $this->keys(Keys::CONTROL, Keys::ENTER);
+        $this->find('input.title-entry');
+        $this->typeAtFocus('Spiling'.Keys::ENTER);
+        $this->waitForText('[data-title=spiling]', 'Spiling');
+        $this->typeAtFocus(Keys::ESCAPE);
+        $this->waitForFocus('[data-title=spiling]');
+        $this->assertNoScriptErrors();
+    }
+
     public function test_an_outline_is_pasted_on_a_title(): void
     {
         $this->signIn('hege');

@@ -14,7 +14,7 @@ import { useShortcuts } from '../../lib/shortcuts';
 import { rowMatches } from '../../lib/rowFilter';
 import { isoOf } from '../../lib/time';
 import { useSights } from '../../workspace/useSights';
-import type { WorkspacePage } from '../../lib/generated/types';
+import type { OutlineRow, WorkspacePage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { RuleSheet, type SheetRow } from '../../workspace/sheet/RuleSheet';
 import { NoticesLens } from '../../workspace/lenses/NoticesLens';
@@ -43,6 +43,11 @@ type Editing = { what: 'word'; word: string } | CellEditing;
 /** In the order of their keys. */
 const LENSES = ['rules', 'sightlines', 'timeline', 'notices'] as const;
 
+/** The rows that somebody looks for, among those that there are. */
+function foundIn(rows: OutlineRow[], typed: string): { matching: ReadonlySet<string>; known: ReadonlySet<string> } {
+  return { matching: new Set(rows.filter((row) => rowMatches(row, typed)).map(({ key }) => key)), known: new Set(rows.map(({ key }) => key)) };
+}
+
 /** Shows the same page with some of its address changed; what the page has put into the address itself is kept. */
 function show(query: Query) {
   router.get(withQuery(window.location.pathname + window.location.search, query), {}, { preserveState: true, preserveScroll: true, replace: true });
@@ -54,6 +59,8 @@ export default function Workspace(page: WorkspacePage) {
   const [asked] = useState(() => new URLSearchParams(url.split('?')[1]));
   const filterField = useRef<HTMLInputElement>(null);
   const [filter, setFilter] = useState(asked.get('find') ?? '');
+  // What is found stays in sight while it is edited, though it is not what was looked for any more; what is new is shown too.
+  const [found, setFound] = useState(() => foundIn(rows, asked.get('find') ?? ''));
   const [editing, setEditing] = useState<Editing | null>(null);
   // Only the one that was left or kept: an answer may come when another has been opened already.
   const leaveEditor = () => setEditing((now) => (now === editing ? null : now));
@@ -78,8 +85,8 @@ export default function Workspace(page: WorkspacePage) {
   const shown = useMemo(() => {
     const every = rows.map((row, index) => ({ row, index }));
     // What is looked for is found wherever it is folded up.
-    return filter.trim() === '' ? unfolded(every, folds.folded) : every.filter(({ row }) => rowMatches(row, filter));
-  }, [rows, filter, folds.folded]);
+    return filter.trim() === '' ? unfolded(every, folds.folded) : every.filter(({ row }) => found.matching.has(row.key) || !found.known.has(row.key));
+  }, [rows, filter, found, folds.folded]);
   const all = useMemo(
     () => rows.flatMap((row, index): SheetRow[] => (edits.rules[index] === undefined ? [] : [{ row, rule: edits.rules[index] }])),
     [rows, edits.rules],
@@ -120,7 +127,7 @@ export default function Workspace(page: WorkspacePage) {
   });
 
   const corner = (left: number) => (
-    <LensCorner lens={lens} row={addressed} filter={filter} field={filterField} onFilter={setFilter} shown={left} rows={rows.length} />
+    <LensCorner lens={lens} row={addressed} filter={filter} field={filterField} onFilter={(text) => [setFilter(text), setFound(foundIn(rows, text))]} shown={left} rows={rows.length} />
   );
 
   return (

@@ -106,7 +106,10 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
   );
   useImperativeHandle(ref, () => ({
     step: (down, right) => move(focused.row + down, focused.column + right),
-    toRow: (key) => move(Math.max(0, rows.findIndex(({ row }) => row.key === key)), focused.column),
+    toRow: (key) => {
+      const at = rows.findIndex(({ row }) => row.key === key);
+      move(at === -1 ? focused.row : at, focused.column);
+    },
     focus: () => move(focused.row, focused.column),
   }));
 
@@ -125,6 +128,9 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
     if (wanted !== null && wanted !== undefined) {
       wanted.focus();
       wantsFocus.current = false;
+    } else if (found === -1 && focus.key !== null && document.activeElement === document.body) {
+      // The row that had it was taken out: it goes to the one that has come in its place.
+      scroll.current?.querySelector<HTMLElement>('[data-cell][tabindex="0"]')?.focus();
     }
   });
 

@@ -9,6 +9,7 @@ import { bare, type CellName } from '../entry/ruleSets';
 import { TitleEntry } from '../entry/TitleEntry';
 import { useRulesActs } from '../entry/useRulesActs';
 import { NEW, useInsertion, withNew } from '../entry/useInsertion';
+import { useFolds } from '../folds';
 import { Grid, type GridHandle } from '../grid/Grid';
 import { type Picked, TITLE } from '../grid/useCellRange';
 import type { ConditionNames } from '../sheet/ConditionEditor';
@@ -58,6 +59,14 @@ export function RulesLens({ page, edits, names, columns, grid, corner, rows: sho
   const { course, rows: all, plan, mayEdit } = page;
   const [problem, setProblem] = useState<string | null>(null);
   const insertion = useInsertion(course.key, all, edits);
+  const folds = useFolds();
+  /** What is added inside is seen there. */
+  const addBelow = (row: string) => {
+    if (folds.folded.has(row)) {
+      folds.toggle(row);
+    }
+    insertion.begin(row);
+  };
   const rows = withNew(shown, insertion.insertion);
   const ids = columns.shown.map(({ id }) => id);
   const work = useRulesActs({ page, edits, ids, shown, here, picked, onProblem: setProblem, onCopied, onLines: (titles) => onTask({ task: 'add', row: all.find(({ key }) => key === here) ?? null, titles }) });
@@ -81,7 +90,7 @@ export function RulesLens({ page, edits, names, columns, grid, corner, rows: sho
       return false;
     }
     if ((held && event.key === 'Enter') || (free && event.key === 'Insert')) {
-      insertion.begin(row.key);
+      addBelow(row.key);
     } else if (held && event.key.toLowerCase() === 'd') {
       work.fillDown(column);
     } else if (column === TITLE && (event.key === 'F2' || (free && isTyped(event)))) {
@@ -181,7 +190,7 @@ export function RulesLens({ page, edits, names, columns, grid, corner, rows: sho
             />
           ) : undefined
         }
-        {...(mayEdit ? { rowMenu: (row: OutlineRow) => (row.key.startsWith(NEW) ? null : <RowMenu row={row} acts={acts} onTask={onTask} onAdd={() => insertion.begin(row.key)} onRename={() => onEditing({ what: 'title', row: row.key, typed: null })} onCopy={() => work.copyRows([row])} />), onDropRows: acts.place, onFill: work.fill } : {})}
+        {...(mayEdit ? { rowMenu: (row: OutlineRow) => (row.key.startsWith(NEW) ? null : <RowMenu row={row} acts={acts} onTask={onTask} onAdd={() => addBelow(row.key)} onRename={() => onEditing({ what: 'title', row: row.key, typed: null })} onCopy={() => work.copyRows([row])} />), onDropRows: acts.place, onFill: work.fill } : {})}
         onOpenRow={(index) => onSheet(all[index]?.key ?? '')}
         onEnter={(index) => onSheet(all[index]?.key ?? '')}
         onCell={(index, column, again) => {
