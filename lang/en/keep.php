@@ -45,6 +45,14 @@ return [
         'main' => 'Main',
         'sign_out' => 'Sign out',
     ],
+    'find' => [
+        'somebody' => 'Find',
+        'title' => 'Find somebody',
+        'then' => 'By a part of their name or address. On their page, go on typing what they cannot see: it says why, and what would open it.',
+        'found' => '{count, plural, =0 {Nobody} one {# person} other {# people}}',
+        'failed' => 'The search could not be made. Please try again.',
+        'nobody' => 'Nobody is called that.',
+    ],
     'dates' => [
         'like' => '9 Mar 9:00, in 3 weeks, next Monday 9',
         'clock_like' => '9:00',
@@ -61,6 +69,7 @@ return [
         'ctrl_d' => 'Ctrl D',
         'ctrl_shift_d' => 'Ctrl Shift D',
         'ctrl_enter' => 'Ctrl Enter',
+        'ctrl_k' => 'Ctrl K',
         'ctrl_up' => 'Ctrl ↑',
         'ctrl_down' => 'Ctrl ↓',
         'f4' => 'F4',

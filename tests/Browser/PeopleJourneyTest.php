@@ -131,6 +131,33 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->assertNoScriptErrors();
     }
 
+    public function test_why_somebody_cannot_see_something_is_three_steps_from_anywhere(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/offers');
+        $this->find('main');
+        $this->keys(Keys::CONTROL, 'k');
+        $this->waitForFocus('.mantine-Modal-content input');
+        $this->typeAtFocus('eira');
+        $this->waitForText('.found', 'Eira Holm');
+        $this->typeAtFocus(Keys::ENTER);
+        $this->waitForFocus('.whynot input');
+        $this->typeAtFocus('rivets');
+        $this->waitForText('[role=option]', 'Rivets and roves');
+        $this->typeAtFocus(Keys::ENTER);
+        $this->waitForText('.whynot', 'Hand it out');
+        $this->waitForText('.whynot', 'is not finished');
+
+        // Esc leaves it, and the focus is where it was.
+        $this->visit('/keep/offers');
+        $this->named('Find')->click();
+        $this->waitForFocus('.mantine-Modal-content input');
+        $this->typeAtFocus(Keys::ESCAPE);
+        $this->waitUntilGone('.mantine-Modal-content');
+        $this->browser->wait(20, 50)->until(fn (): bool => $this->browser->executeScript('return document.activeElement.textContent.trim()') === 'Find');
+        $this->assertNoScriptErrors();
+    }
+
     private function idOf(string $name): int
     {
         return (int) self::value("select id from people where email = '{$name}@alder.test'");

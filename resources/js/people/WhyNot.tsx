@@ -37,6 +37,8 @@ const MOST_WAYS = 4;
 export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, onExtend }: WhyNotProps) {
   const [asked] = useState(() => new URLSearchParams(window.location.search).get('why'));
   const [chosen, setChosen] = useState<string | null>(asked);
+  // Whoever was found from anywhere goes on typing.
+  const [asksWhy] = useState(() => new URLSearchParams(window.location.search).get('ask') === 'why');
   const [round, setRound] = useState(0);
   const sorted = courses.toSorted((one, other) => Number(theirs.includes(other.key)) - Number(theirs.includes(one.key)));
   const choose = (value: string | null) => {
@@ -56,6 +58,8 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
         placeholder={say('people.why_not.type_title_lesson_module')}
         searchable
         clearable
+        selectFirstOptionOnChange
+        autoFocus={asksWhy}
         data={sorted.map(({ key, title, rows }) => ({ group: title, items: rows.map((row) => ({ value: `${key}/${row.key}`, label: row.title })) }))}
         value={chosen}
         onChange={choose}

@@ -6,6 +6,7 @@ import { useShortcuts } from '../lib/shortcuts';
 import { Mark } from './Arch';
 import { useShared } from '../lib/page';
 import { FlashNote } from './FlashNote';
+import { FindSomebody } from './FindSomebody';
 import { KeysDialog } from './KeysDialog';
 import { to } from '../lib/route';
 import ui from './ui.module.css';
@@ -40,7 +41,8 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
   const { school, signedIn } = useShared();
   const { url } = usePage();
   const [keys, setKeys] = useState(false);
-  useShortcuts({ '?': () => setKeys(true) });
+  const [finds, setFinds] = useState(false);
+  useShortcuts({ '?': () => setKeys(true), 'ctrl+k': () => setFinds(true) });
   return (
     <div className={ui.keep}>
       <Head title={title} />
@@ -70,12 +72,17 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
           <button type="button" className={ui.linklike} onClick={() => router.post(to('sign-out'))}>
             {say('keep.keep_shell.sign_out')}
           </button>{' '}
+          · <kbd>{say('keep.keys.ctrl_k')}</kbd>{' '}
+          <button type="button" className={ui.linklike} aria-keyshortcuts="Control+K" onClick={() => setFinds(true)}>
+            {say('keep.find.somebody')}
+          </button>{' '}
           · <kbd>{say('keep.keys.question')}</kbd>{' '}
           <button type="button" className={ui.linklike} aria-keyshortcuts="?" onClick={() => setKeys(true)}>
             {say('keys.keys')}
           </button>
         </p>
       </header>
+      {finds && <FindSomebody onClose={() => setFinds(false)} />}
       {keys && <KeysDialog course={course} onClose={() => setKeys(false)} />}
       <FlashNote />
       {children}

@@ -12,6 +12,7 @@ const ARROWS = ['↑', '↓', '←', '→'];
 const EVERYWHERE: { title: string; keys: Keys } = {
   title: say('keys.everywhere.title'),
   keys: [
+    [[say('keep.keys.ctrl_k')], say('keys.everywhere.somebody')],
     [['?'], say('keys.everywhere.this_list')],
     [[say('keep.keys.tab'), say('keep.keys.enter')], say('keys.everywhere.to_the_page')],
     [['/'], say('keys.everywhere.find')],

@@ -38,6 +38,12 @@ export const keepWords = {
   'keep.keep_shell.school': "School",
   'keep.keep_shell.main': "Main",
   'keep.keep_shell.sign_out': "Sign out",
+  'keep.find.somebody': "Find",
+  'keep.find.title': "Find somebody",
+  'keep.find.then': "By a part of their name or address. On their page, go on typing what they cannot see: it says why, and what would open it.",
+  'keep.find.found': "{count, plural, =0 {Nobody} one {# person} other {# people}}",
+  'keep.find.failed': "The search could not be made. Please try again.",
+  'keep.find.nobody': "Nobody is called that.",
   'keep.dates.like': "9 Mar 9:00, in 3 weeks, next Monday 9",
   'keep.dates.clock_like': "9:00",
   'keep.dates.is': "that is {when}",
@@ -51,6 +57,7 @@ export const keepWords = {
   'keep.keys.ctrl_d': "Ctrl D",
   'keep.keys.ctrl_shift_d': "Ctrl Shift D",
   'keep.keys.ctrl_enter': "Ctrl Enter",
+  'keep.keys.ctrl_k': "Ctrl K",
   'keep.keys.ctrl_up': "Ctrl ↑",
   'keep.keys.ctrl_down': "Ctrl ↓",
   'keep.keys.f4': "F4",
@@ -499,6 +506,7 @@ export const keepWords = {
   'keys.title': "Keys",
   'keys.keys': "Keys",
   'keys.everywhere.title': "On every page",
+  'keys.everywhere.somebody': "Finds somebody, and why they cannot see something",
   'keys.everywhere.this_list': "This list",
   'keys.everywhere.to_the_page': "From the top of the page to what is on it",
   'keys.everywhere.find': "To the box that finds or filters",
@@ -1705,6 +1713,12 @@ export interface KeepParts {
   'keep.keep_shell.school': never;
   'keep.keep_shell.main': never;
   'keep.keep_shell.sign_out': never;
+  'keep.find.somebody': never;
+  'keep.find.title': never;
+  'keep.find.then': never;
+  'keep.find.found': 'count';
+  'keep.find.failed': never;
+  'keep.find.nobody': never;
   'keep.dates.like': never;
   'keep.dates.clock_like': never;
   'keep.dates.is': 'when';
@@ -1718,6 +1732,7 @@ export interface KeepParts {
   'keep.keys.ctrl_d': never;
   'keep.keys.ctrl_shift_d': never;
   'keep.keys.ctrl_enter': never;
+  'keep.keys.ctrl_k': never;
   'keep.keys.ctrl_up': never;
   'keep.keys.ctrl_down': never;
   'keep.keys.f4': never;
@@ -2166,6 +2181,7 @@ export interface KeepParts {
   'keys.title': never;
   'keys.keys': never;
   'keys.everywhere.title': never;
+  'keys.everywhere.somebody': never;
   'keys.everywhere.this_list': never;
   'keys.everywhere.to_the_page': never;
   'keys.everywhere.find': never;
