@@ -31,7 +31,7 @@ final class FocusTest extends BrowserTestCase
     private function isAt(string $where, string $after): void
     {
         try {
-            $this->browser->wait(10, 50)->until(fn (): bool => $this->here() === $where);
+            $this->browser->wait(60, 50)->until(fn (): bool => $this->here() === $where);
         } catch (TimeoutException) {
             // What it is instead is told.
         }
@@ -231,7 +231,7 @@ final class FocusTest extends BrowserTestCase
             $this->waitForStillness();
             $this->waitForFocus($opens);
             $this->strike(Keys::ESCAPE);
-            $this->browser->wait(20, 50)->until(fn (): bool => str_contains($this->here(), 'spiling'), "After {$entry} and Esc the focus is at ".$this->here());
+            $this->browser->wait(90, 50)->until(fn (): bool => str_contains($this->here(), 'spiling'), "After {$entry} and Esc the focus is at ".$this->here());
         }
         $this->assertNoScriptErrors();
     }
@@ -282,6 +282,8 @@ final class FocusTest extends BrowserTestCase
         }
         $this->visit('/keep/courses/clinker?lens=timeline&row=m-tools');
         $this->find('td[data-row=m-tools]');
+        // What can be moved is known once all of time is there.
+        $this->browser->wait(90, 50)->until(fn (): bool => $this->browser->executeScript('return document.querySelector(arguments[0]) !== null', [self::css('td[data-row=m-tools] .grip')]) === true);
         $this->focus('td[data-row=m-tools]');
         $this->strike(Keys::ENTER);
         $this->find('.moveline');

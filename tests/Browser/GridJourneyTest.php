@@ -81,7 +81,7 @@ final class GridJourneyTest extends BrowserTestCase
             $this->waitForText(self::cell($row, 'guests'), 'yes');
         }
         $this->waitForText('.acts', 'Review');
-        $this->browser->wait(30, 100)->until(static fn (): bool => self::value("SELECT COUNT(*) FROM draft_edits e JOIN drafts d ON d.id = e.draft_id JOIN courses c ON c.id = d.course_id WHERE c.key = 'steam-frames'") === '6');
+        $this->browser->wait(90, 100)->until(static fn (): bool => self::value("SELECT COUNT(*) FROM draft_edits e JOIN drafts d ON d.id = e.draft_id JOIN courses c ON c.id = d.course_id WHERE c.key = 'steam-frames'") === '6');
         $this->assertNoScriptErrors();
     }
 
@@ -93,14 +93,14 @@ final class GridJourneyTest extends BrowserTestCase
         $before = $this->titles();
         $at = (int) array_search('l-oakum', $before, true);
         $this->keys(Keys::ALT, Keys::ARROW_DOWN);
-        $this->browser->wait(20, 50)->until(fn (): bool => array_search('l-oakum', $this->titles(), true) === $at + 1);
+        $this->browser->wait(90, 50)->until(fn (): bool => array_search('l-oakum', $this->titles(), true) === $at + 1);
         // The focus goes with the row.
         $this->waitForFocus('[data-title=l-oakum]');
         $this->keys(Keys::CONTROL, 'z');
-        $this->browser->wait(20, 50)->until(fn (): bool => $this->titles() === $before);
+        $this->browser->wait(90, 50)->until(fn (): bool => $this->titles() === $before);
 
         $this->named('fold')->click();
-        $this->browser->wait(20, 50)->until(fn (): bool => ! in_array('l-oakum', $this->titles(), true));
+        $this->browser->wait(90, 50)->until(fn (): bool => ! in_array('l-oakum', $this->titles(), true));
         self::assertStringContainsString('fold', $this->browser->getCurrentURL());
         $this->browser->navigate()->refresh();
         $this->find('[data-title]');
@@ -121,7 +121,7 @@ final class GridJourneyTest extends BrowserTestCase
         $this->focus('[data-title=l-rivets]');
         $at = (int) array_search('l-rivets', $this->titles(), true);
         $this->typeAtFocus(Keys::DELETE);
-        $this->browser->wait(20, 50)->until(fn (): bool => ! in_array('l-rivets', $this->titles(), true));
+        $this->browser->wait(90, 50)->until(fn (): bool => ! in_array('l-rivets', $this->titles(), true));
         $this->waitForFocus("[data-title={$this->titles()[$at]}]");
         $this->keys(Keys::CONTROL, 'z');
         $this->find('[data-title=l-rivets]');
@@ -129,7 +129,7 @@ final class GridJourneyTest extends BrowserTestCase
         // What is not looked for any more, once it is edited, stays in sight.
         $this->typeAtFocus('/');
         $this->typeAtFocus('guests');
-        $this->browser->wait(20, 50)->until(fn (): bool => ! in_array('m-tools', $this->titles(), true));
+        $this->browser->wait(90, 50)->until(fn (): bool => ! in_array('m-tools', $this->titles(), true));
         $shown = $this->titles();
         $this->focus(self::cell($shown[0], 'guests'));
         $this->typeAtFocus('as above'.Keys::ENTER);
@@ -184,7 +184,7 @@ final class GridJourneyTest extends BrowserTestCase
         (new WebDriverActions($this->browser))->clickAndHold($handle)->moveByOffset(80, 0)->release()->perform();
         self::assertGreaterThan($before + 60, $wide());
         // Everywhere, from then on.
-        $this->browser->wait(20, 50)->until(static fn (): bool => str_contains(self::value("SELECT COALESCE(rule_columns, '') FROM people WHERE email = 'hege@alder.test'"), '"closes","width":1'));
+        $this->browser->wait(90, 50)->until(static fn (): bool => str_contains(self::value("SELECT COALESCE(rule_columns, '') FROM people WHERE email = 'hege@alder.test'"), '"closes","width":1'));
         $this->visit('/keep/courses/steam-frames');
         $this->find('[data-title]');
         self::assertSame(['Closes', 'Opens', 'After', 'For whom'], array_slice($heads(), 0, 4));

@@ -154,7 +154,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->waitForFocus('.mantine-Modal-content input');
         $this->typeAtFocus(Keys::ESCAPE);
         $this->waitUntilGone('.mantine-Modal-content');
-        $this->browser->wait(20, 50)->until(fn (): bool => $this->browser->executeScript('return document.activeElement.textContent.trim()') === 'Find');
+        $this->browser->wait(90, 50)->until(fn (): bool => $this->browser->executeScript('return document.activeElement.textContent.trim()') === 'Find');
         $this->assertNoScriptErrors();
     }
 
