@@ -83,7 +83,10 @@ final class SetUpByHandTest extends BrowserTestCase
         // Spars are for foremen, and their last lesson is a bonus for the keen.
         $this->strike(str_repeat(Keys::ARROW_RIGHT, 4).'f'.Keys::ENTER);
         $this->waitForText('td[data-row=spars][data-column=forWhom]', 'foreman');
-        $this->strike(Keys::HOME.'+');
+        $this->strike(Keys::HOME);
+        $this->waitForFocus('[data-title=spars]');
+        $this->strike('+');
+        $this->find('[data-title=spars-8]');
         $this->strikeHeld(Keys::CONTROL, Keys::ARROW_DOWN);
         $this->waitForFocus('[data-title=spars-8]');
         $this->strike(str_repeat(Keys::ARROW_RIGHT, 4).'y'.Keys::TAB.'label keen'.Keys::ENTER);
@@ -92,7 +95,11 @@ final class SetUpByHandTest extends BrowserTestCase
 
         // The first lesson is a sample.
         $this->strikeHeld(Keys::CONTROL, Keys::ARROW_UP);
-        $this->strike(Keys::HOME.'+'.Keys::ARROW_DOWN.str_repeat(Keys::ARROW_RIGHT, 6).'y'.Keys::ENTER);
+        $this->strike(Keys::HOME);
+        $this->waitForFocus('[data-title=seams]');
+        $this->strike('+');
+        $this->find('[data-title=seams-1]');
+        $this->strike(Keys::ARROW_DOWN.str_repeat(Keys::ARROW_RIGHT, 6).'y'.Keys::ENTER);
         $this->waitForText('td[data-row=seams-1][data-column=sample]', 'yes');
 
         $this->press('Review');
