@@ -143,7 +143,7 @@ final class GridJourneyTest extends BrowserTestCase
         $this->keys(Keys::CONTROL, Keys::ENTER);
         $this->find('input.title-entry');
         $this->typeAtFocus('Spiling'.Keys::ENTER);
-        $this->waitForText('[data-title=spiling]', 'Spiling');
+        $this->find('tr:has([data-title=spiling]) + tr input');
         $this->typeAtFocus(Keys::ESCAPE);
         $this->waitForFocus('[data-title=spiling]');
         $this->assertNoScriptErrors();
