@@ -23,14 +23,6 @@ export interface RuleEditorProps {
   children: ReactNode;
 }
 
-/** Which editor a cell opens in a course like this; null where there is nothing to set. */
-export function editorOf(column: string, plan: string | null, tiers: string[]): string | null {
-  if (column === 'forWhom') {
-    return tiers.length > 0 ? 'tiers' : 'only';
-  }
-  return plan === null && (column === 'opens' || column === 'closes') ? null : column;
-}
-
 /** The editor that fits a rule, for one row or for several at once. */
 export function RuleEditor({ course, version, plan, names, column, row, rows, onClose, children }: RuleEditorProps) {
   const items = rows.map((one) => one.key);
