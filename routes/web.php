@@ -47,6 +47,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/plan-file', [Staff\PlanFilesController::class, 'store'])->name('courses.from-file');
     Route::get('/courses/{course}/sightlines', [Staff\SightlinesController::class, 'show'])->name('sightlines');
     Route::get('/courses/{course}/why', [Staff\SightlinesController::class, 'why'])->name('why');
+    Route::get('/courses/{course}/expectations', [Staff\SightlinesController::class, 'expected'])->name('expectations');
     Route::post('/courses/{course}/draft/dates', [Staff\SightlinesController::class, 'dates'])->name('draft.dates');
     Route::post('/courses/{course}/draft/fixes', [Staff\DraftController::class, 'fix'])->name('draft.fix');
     Route::post('/courses/{course}/expectations', [Staff\ExpectationsController::class, 'store'])->name('expectations.keep');

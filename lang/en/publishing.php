@@ -40,8 +40,8 @@ return [
         'far' => '{done, number} of {of, number} people and observers. You can leave this page: it goes on by itself, and is here when you come back.',
     ],
     'expected' => [
-        'all_kept' => 'All {count, plural, one {# expectation} other {# expectations}} kept',
-        'not_kept' => '{broken, number} of {count, plural, one {# expectation} other {# expectations}} not kept',
+        'all_kept' => '{count, plural, one {The one expectation is kept} other {All # expectations kept}}',
+        'not_kept' => '{count, plural, one {The one expectation is not kept} other {{broken, number} of # expectations not kept}}',
     ],
     'block' => [
         'draft' => '{count, plural, one {# change} other {# changes}} in the draft',

@@ -67,6 +67,32 @@ final class SightlinesJourneyTest extends BrowserTestCase
         $this->assertNoScriptErrors();
     }
 
+    public function test_what_breaks_an_expectation_is_seen_while_it_is_edited(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/winter-refit?lens=sightlines');
+        $cell = 'td[data-row=l-oakum][data-column=visitor]';
+        $this->find("{$cell} [data-glyph=locked]")->click();
+        $this->named('Expect it never to open for them')->click();
+        $this->find("{$cell} .expects:not(.unkept)");
+        $this->waitForText('.title', 'The one expectation is kept');
+
+        $this->visit('/keep/courses/winter-refit');
+        $this->browser->executeScript('document.querySelector("td[data-row=l-oakum][data-column=sample]").focus()');
+        $this->type('y');
+        $this->find('[role=option]');
+        $this->type(Keys::ENTER);
+        $this->waitForText('.title', 'The one expectation is not kept');
+        $this->named('The one expectation is not kept')->click();
+        $this->named('show it')->click();
+        $this->find("{$cell} .expects.unkept");
+        $this->waitForText('aside', 'It is open as a sample.');
+        $this->named('Let it go')->click();
+        $this->waitUntilGone("{$cell} .expects");
+        $this->waitUntilGone('.title button');
+        $this->assertNoScriptErrors();
+    }
+
     public function test_a_guest_is_compared_with_a_visitor(): void
     {
         $this->signIn('hege');
@@ -114,7 +140,7 @@ final class SightlinesJourneyTest extends BrowserTestCase
         $this->find("td[data-row=l-planes][data-column='holder:12:yard-trial'] [data-glyph=over]");
         $this->find('[aria-label^="Yard trial, day 12"]')->click();
         $this->named('Stand in for them')->click();
-        $this->waitForText('.standin h2', 'Yard trial, day 12');
+        $this->waitForText('.frames h2', 'Yard trial, day 12');
         $this->browser->switchTo()->frame($this->find('iframe'));
         $this->waitForText('.standin-strip', 'Stand-in for Yard trial, day 12');
         $this->named('Tuning a plane')->click();
@@ -127,7 +153,7 @@ final class SightlinesJourneyTest extends BrowserTestCase
         $this->typeAtFocus('eira');
         $this->waitForText('[role=option]', 'Eira Holm · eira@alder.test');
         $this->typeAtFocus(Keys::ENTER);
-        $this->waitForText('.standin section:nth-of-type(2) h2', 'Eira Holm');
+        $this->waitForText('.frames section:nth-of-type(2) h2', 'Eira Holm');
         self::assertStringContainsString('person', $this->browser->getCurrentURL());
         $this->assertNoScriptErrors();
     }

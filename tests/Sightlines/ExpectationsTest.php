@@ -52,6 +52,31 @@ final class ExpectationsTest extends TestCase
         self::assertSame(['A visitor is never let into The steam box', false, 'It is open as a sample.', false], $this->rehearsed()[1]);
     }
 
+    /** @phpstan-impure */
+    private function stamp(): mixed
+    {
+        return $this->get('/keep/courses/clinker?lens=sightlines')->assertOk()->inertiaProps('expectations');
+    }
+
+    public function test_a_lens_is_told_which_cells_are_not_as_expected(): void
+    {
+        self::assertNull($this->stamp());
+        $this->get('/keep/courses/clinker/expectations')->assertOk()->assertExactJson([]);
+        $this->expect('holder:8:apprentice-pass', 'm-tools', 'open');
+        $first = $this->stamp();
+        self::assertIsString($first);
+        $this->openAfter(0, 'm-tools', 10);
+        $told = fn (string $see): array => array_map(static fn (mixed $one): array => is_array($one) ? [$one['vantage'], $one['item'], $one['kept']] : [], (array) $this->get("/keep/courses/clinker/expectations?see={$see}")->assertOk()->json());
+        self::assertSame([['holder:8:apprentice-pass', 'm-tools', false]], $told('draft'));
+        self::assertSame([['holder:8:apprentice-pass', 'm-tools', true]], $told('published'));
+        $this->expect('visitor', 'l-steam', 'never');
+        self::assertNotSame($first, $second = $this->stamp());
+        $this->delete('/keep/courses/clinker/expectations/'.Expectation::query()->max('id'));
+        self::assertNotSame($second, $this->stamp());
+        self::assertSame($first, $this->stamp());
+        $this->actingAs($this->person('eira'))->get('/keep/courses/clinker/expectations')->assertNotFound();
+    }
+
     public function test_what_is_broken_by_what_is_live_is_told_apart(): void
     {
         $this->expect('visitor', 'l-planes', 'open');

@@ -7,7 +7,7 @@ namespace App\Pages\People;
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
 use App\Database\Value;
-use App\Models\Completion;
+use App\Learning\Progress\HowFar;
 use App\Models\ItemVisit;
 use App\Models\Pass;
 use App\Models\Person;
@@ -28,7 +28,7 @@ final readonly class PeoplePageBuilder
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts, private PeoplesLabels $labels)
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts, private PeoplesLabels $labels, private HowFar $howFar)
     {
     }
 
@@ -77,19 +77,19 @@ final readonly class PeoplePageBuilder
     {
         $ids = $people->modelKeys();
         $course = $courseKey === null ? null : $this->shelf->byKey($courseKey)?->id;
-        $passes = $done = [];
+        $passes = $courses = [];
         $labels = $this->labels->of($ids);
         $looked = $samples ? $this->samples($ids) : [];
         foreach (Pass::query()->with('offer')->whereIn('person_id', $ids)->orderByDesc('starts_at')->orderByDesc('id')->get() as $pass) {
             $passes[$pass->person_id][] = $pass;
         }
-        foreach (Completion::query()->whereIn('person_id', $ids)->get(['person_id', 'course_id', 'item_key']) as $completion) {
-            $done[$completion->person_id][$completion->course_id][$completion->item_key] = true;
+        foreach ($people as $person) {
+            $courses[$person->id] = $course !== null ? [$course] : array_values(array_unique(array_map(static fn (Pass $pass): int => $pass->course_id, $passes[$person->id] ?? [])));
         }
+        $progress = $this->howFar->of($people, $courses);
         $rows = [];
         foreach ($people as $person) {
             $held = $passes[$person->id] ?? [];
-            $courses = $course !== null ? [$course] : array_values(array_unique(array_map(static fn (Pass $pass): int => $pass->course_id, $held)));
             $rows[] = new PersonRow(
                 $person->id,
                 $person->name,
@@ -97,7 +97,7 @@ final readonly class PeoplePageBuilder
                 $person->role?->value,
                 [...array_map($this->words->short(...), $held), ...$looked[$person->id] ?? []],
                 array_values(array_unique(array_map(static fn (HeldLabel $held): string => $held->label, $labels[$person->id] ?? []))),
-                $this->progress($courses, $done[$person->id] ?? []),
+                isset($progress[$person->id]) ? Say::text('pages.people_page_builder.finished_of_all', ['finished' => $progress[$person->id][0], 'all' => $progress[$person->id][1]]) : null,
                 $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
             );
         }
@@ -119,22 +119,6 @@ final readonly class PeoplePageBuilder
         }
 
         return $looked;
-    }
-
-    /**
-     * @param  list<int>  $courses
-     * @param  array<int, array<array-key, true>>  $done  item keys by course
-     */
-    private function progress(array $courses, array $done): ?string
-    {
-        $finished = $all = 0;
-        foreach ($courses as $course) {
-            $lessons = $this->shelf->lessons($course);
-            $all += count($lessons);
-            $finished += count(array_intersect_key(array_flip($lessons), $done[$course] ?? []));
-        }
-
-        return $all === 0 ? null : Say::text('pages.people_page_builder.finished_of_all', ['finished' => $finished, 'all' => $all]);
     }
 
     /** Everybody the filter lets through, as CSV, in bounded memory. */

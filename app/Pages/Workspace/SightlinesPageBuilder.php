@@ -18,6 +18,7 @@ use App\Offers\Takers;
 use App\Offers\Taking;
 use App\Offers\Terms;
 use App\Sightlines\Expectations\Expectations;
+use App\Sightlines\Expectations\Expected;
 use App\Sightlines\Openings;
 use App\Sightlines\SightFiles;
 use App\Sightlines\Sightlines;
@@ -108,6 +109,12 @@ final readonly class SightlinesPageBuilder
             plan: $plan,
             expected: $this->expectations->ofCell($course, $decider, $seen->point, $item),
         );
+    }
+
+    /** @return list<Expected> what is expected of the course, by the rules that are looked at, as of now */
+    public function expected(Course $course, Look $look): array
+    {
+        return $this->expectations->check($course, $this->decider($course, $look->see));
     }
 
     /** What somebody is told by the rules that are not looked at, where they differ: a draft is nothing to those who learn, and soon it is. */

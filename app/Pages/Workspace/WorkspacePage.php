@@ -34,6 +34,7 @@ final readonly class WorkspacePage
      * @param  list<Sentence>  $changes  what publishing would change
      * @param  list<SavedVantages>  $saved  of the one who reads; none in the Rules lens
      * @param  list<ZoneOffset>  $offsets  of the school's wall clock
+     * @param  ?string  $expectations  another one whenever what is expected of the course is; null: nothing is
      * @param  ?SightlinesGrid  $sightlines  null in the lenses of rules and of notices
      * @param  ?NoticesGrid  $notices  null in all other lenses
      */
@@ -52,6 +53,7 @@ final readonly class WorkspacePage
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
         #[OA\Property(items: new OA\Items(ref: SavedVantages::class))] public array $saved,
         #[OA\Property(items: new OA\Items(ref: ZoneOffset::class))] public array $offsets,
+        #[OA\Property] public ?string $expectations,
         #[OA\Property] public ?SightlinesGrid $sightlines,
         #[OA\Property] public ?NoticesGrid $notices,
         #[OA\Property] public bool $mayEdit,

@@ -29,6 +29,7 @@ use App\Pages\Courses\CourseSettings;
 use App\Pages\Courses\DraftNews;
 use App\Pages\Notices\NoticesLensBuilder;
 use App\People\PeoplesLabels;
+use App\Sightlines\Expectations\Expectations;
 use App\Sightlines\Sightlines;
 use App\Sightlines\Vantages\Look;
 use App\Sightlines\Vantages\RulesVersion;
@@ -45,7 +46,7 @@ final readonly class WorkspacePageBuilder
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
-    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private NoticesLensBuilder $notices)
+    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Sightlines $sightlines, private NoticesLensBuilder $notices, private Expectations $expectations)
     {
     }
 
@@ -73,6 +74,7 @@ final readonly class WorkspacePageBuilder
             changes: $draft === null ? [] : [...Differences::between($live, $draft)->sentences, ...array_map(static fn (DraftedContent $content): Sentence => $content->sentence(), DraftedContent::of($course, $draft))],
             saved: $lens === 'rules' ? [] : self::saved($course, $reader),
             offsets: $this->clock->offsets(),
+            expectations: $this->expectations->stamp($course),
             sightlines: $lens === 'rules' || $lens === 'notices' ? null : $this->sightlines->atOnce(
                 $course,
                 $this->plans->of($seen),

@@ -6,6 +6,7 @@ namespace App\Sightlines\Expectations;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\Expectation;
 use App\Sightlines\Vantages\SeenFrom;
@@ -26,6 +27,15 @@ final readonly class Expectations
 {
     public function __construct(private Plans $plans, private Vantages $vantages, private VantageWords $words, private SchoolClock $clock)
     {
+    }
+
+    /** Changes whenever one is kept or let go; null: nothing is expected of the course. */
+    public function stamp(Course $course): ?string
+    {
+        $row = Expectation::query()->where('course_id', $course->id)->toBase()->selectRaw('count(*) as count, max(id) as latest, sum(id) as ids')->first();
+        $count = $row === null ? 0 : Value::int($row->count);
+
+        return $row === null || $count === 0 ? null : "{$count}.".Value::int($row->latest).'.'.Value::int($row->ids);
     }
 
     /**
@@ -111,7 +121,7 @@ final readonly class Expectations
             default => $this->instead($expectation->must, $chronicle, $position),
         };
 
-        return new Expected($expectation->id, $words, $instead === null, $instead, $expectation->author->name ?? '');
+        return new Expected($expectation->id, $expectation->item_key, $expectation->vantage, $words, $instead === null, $instead, $expectation->author->name ?? '');
     }
 
     /**

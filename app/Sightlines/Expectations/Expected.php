@@ -12,12 +12,16 @@ use OpenApi\Attributes as OA;
 final readonly class Expected
 {
     /**
+     * @param  string  $item  key of the row that it is about
+     * @param  string  $vantage  who looks, as addresses name it
      * @param  bool  $kept  by the rules that are looked at
      * @param  bool  $broken  not kept by what is published already
      * @param  ?Sentence  $instead  what comes out where it is not kept
      */
     public function __construct(
         #[OA\Property] public int $id,
+        #[OA\Property] public string $item,
+        #[OA\Property] public string $vantage,
         #[OA\Property] public Sentence $words,
         #[OA\Property] public bool $kept,
         #[OA\Property] public ?Sentence $instead,
@@ -28,6 +32,6 @@ final readonly class Expected
 
     public function brokenAlready(): self
     {
-        return new self($this->id, $this->words, $this->kept, $this->instead, $this->by, broken: true);
+        return new self($this->id, $this->item, $this->vantage, $this->words, $this->kept, $this->instead, $this->by, broken: true);
     }
 }

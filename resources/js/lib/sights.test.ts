@@ -51,8 +51,23 @@ describe('a module', () => {
   const rows = [row('module', 0), row('lesson', 1), row('module', 1), row('lesson', 2), row('lesson', 2, true), row('lesson', 0)];
 
   it('sums up the lessons inside, drafts left out', () => {
-    expect(countInside(rows, 0, (at) => (at === 3 ? sight('open') : sight('locked')))).toEqual({ open: 1, all: 2 });
+    expect(countInside(rows, 0, (at) => (at === 3 ? sight('open') : sight('locked')))).toEqual({ open: 1, all: 2, shut: null });
     expect(countInside(rows, 1, () => sight('open'))).toBeNull();
+  });
+
+  it('counts what may be known of alone', () => {
+    expect(countInside(rows, 0, (at) => (at === 3 ? sight('open') : sight('hidden')))).toEqual({ open: 1, all: 1, shut: null });
+    expect(countInside(rows, 0, () => sight('hidden'))).toBeNull();
+  });
+
+  it.each([
+    ['one word', [{ word: 'other tier' }, { word: 'other tier' }], { glyph: 'locked', word: 'other tier', first: false }],
+    ['the first of several dates', [{ glyph: 'later', next: 300, word: '9 Apr' }, { glyph: 'later', next: 200, word: '2 Apr' }], { glyph: 'later', word: '2 Apr', first: true }],
+    ['several reasons', [{ word: 'other tier' }, { word: 'finish first', why: ['progress'] }], null],
+    ['no word for it', [{}, {}], null],
+    ['one is open', [{ word: 'other tier' }, { state: 'open' as const, word: 'to 9 Apr' }], null],
+  ])('says why nothing inside is open: %s', (_, [one, other], shut) => {
+    expect(countInside(rows, 0, (at) => ({ ...sight('locked'), ...(at === 1 ? one : other) }))?.shut).toEqual(shut);
   });
 });
 

@@ -40,25 +40,44 @@ export function differ(one: Sight | undefined, other: Sight | undefined): boolea
   return one?.glyph !== other?.glyph || one?.look !== other?.look || one?.word !== other?.word;
 }
 
-/** Modules sum up the lessons inside, drafts left out: open, of how many. Null for other rows. */
-export function countInside(rows: OutlineRow[], index: number, sight: (row: number) => Sight | undefined): { open: number; all: number } | null {
+/** What a module sums up of the lessons inside of which a viewer may know. */
+export interface Inside {
+  open: number;
+  all: number;
+  /** Why none is open, where it is for one reason: in a word, of the first that is to open where they have several. */
+  shut: { glyph: string; word: string; first: boolean } | null;
+}
+
+/** Modules sum up the lessons inside, drafts and what is hidden left out. Null for other rows, and where there is nothing to be summed up. */
+export function countInside(rows: OutlineRow[], index: number, sight: (row: number) => Sight | undefined): Inside | null {
   const module = rows[index];
   if (module?.kind !== 'module') {
     return null;
   }
-  let open = 0;
-  let all = 0;
+  const inside: Sight[] = [];
   for (let at = index + 1; at < rows.length; at++) {
     const row = rows[at];
     if (row === undefined || row.depth <= module.depth) {
       break;
     }
-    if (row.kind === 'lesson' && !row.draft) {
-      all++;
-      open += sight(at)?.state === 'open' ? 1 : 0;
+    const seen = row.kind === 'lesson' && !row.draft ? sight(at) : undefined;
+    if (seen !== undefined && seen.state !== 'hidden') {
+      inside.push(seen);
     }
   }
-  return { open, all };
+  return inside.length === 0 ? null : { open: inside.filter(({ state }) => state === 'open').length, all: inside.length, shut: oneReason(inside) };
+}
+
+function reason({ why, glyph }: Sight): string {
+  return `${glyph} ${why.join()}`;
+}
+
+function oneReason(inside: Sight[]): Inside['shut'] {
+  const first = inside.toSorted((one, other) => (one.next ?? Infinity) - (other.next ?? Infinity))[0];
+  if (first === undefined || first.word === null || inside.some((one) => one.state === 'open' || reason(one) !== reason(first))) {
+    return null;
+  }
+  return { glyph: first.glyph, word: first.word, first: inside.some(({ word }) => word !== first.word) };
 }
 
 /** An instant at which cells change, and how many of them open or shut. */

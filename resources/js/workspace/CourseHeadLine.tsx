@@ -2,17 +2,21 @@ import { Link, router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 import { clsx } from 'clsx';
 
-import type { CourseHead, Sentence, RulesVersion } from '../lib/generated/types';
+import type { CourseHead, Expected, Sentence, RulesVersion } from '../lib/generated/types';
 import { say, saying } from '../lib/keepSay';
 import { plainText } from '../lib/words';
 import { Words } from '../ui/Words';
 import { to } from '../lib/route';
+import { ExpectedNote } from './Expectations';
+import { RulesSeen } from './RulesSeen';
 import css from './workspace.module.css';
 import ui from '../ui/ui.module.css';
 
 export interface CourseHeadLineProps {
   course: CourseHead;
   changes: Sentence[];
+  /** Of the course, by the rules that are looked at. */
+  expected: Expected[];
   mayEdit: boolean;
   /** By which rules it is looked at; both at once only where they can be told apart. */
   seen: { see: RulesVersion; before?: unknown } | null;
@@ -23,14 +27,8 @@ export interface CourseHeadLineProps {
   onWho?: () => void;
 }
 
-const SEES = [
-  { see: 'published', title: say('workspace.course_head_line.as_published') },
-  { see: 'draft', title: say('workspace.course_head_line.with_the_changes') },
-  { see: 'both', title: say('workspace.course_head_line.both') },
-];
-
 /** What stands above the grid: who gets in, and what waits to be published. */
-export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, onCourse, onWho }: CourseHeadLineProps) {
+export function CourseHeadLine({ course, changes, expected, mayEdit, seen, onStep, onSee, onCourse, onWho }: CourseHeadLineProps) {
   return (
     <>
     {course.notPublished !== null && (
@@ -46,7 +44,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
       </div>
     )}
     <div className={ui.head}>
-      <div>
+      <div className={css.coursehead}>
         <div className={ui.title}>
           <h1>{course.title}</h1>
           {course.revision === null ? (
@@ -54,6 +52,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
           ) : (
             <span className={clsx(ui.state, ui[`state-${course.state}`])}>{course.state}</span>
           )}
+          <ExpectedNote course={course.key} expected={expected} see={seen?.see ?? 'draft'} mayEdit={mayEdit} />
         </div>
         <div className={css.doorline}>
           <p className={ui.doors}>
@@ -69,13 +68,7 @@ export function CourseHeadLine({ course, changes, mayEdit, seen, onStep, onSee, 
       </div>
       <div className={css.acts}>
         {seen !== null && changes.length > 0 && (
-          <div className={css.seg} role="group" aria-label={say('workspace.course_head_line.which_rules_looked_at')}>
-            {SEES.filter(({ see }) => see !== 'both' || seen.before !== undefined).map(({ see, title }) => (
-              <button key={see} type="button" aria-pressed={seen.see === see} disabled={course.revision === null && see !== 'draft'} onClick={() => onSee(see === 'draft' ? null : see)}>
-                {title}
-              </button>
-            ))}
-          </div>
+          <RulesSeen see={seen.see} both={seen.before !== undefined} onlyDraft={course.revision === null} onSee={(see) => onSee(see === 'draft' ? null : see)} />
         )}
         {onWho !== undefined && (
           <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={onWho}>

@@ -40,6 +40,12 @@ final readonly class SightlinesController
         return $card === null ? new JsonResponse(['message' => Say::text('told.sightlines_controller.row_or_viewer_not')], 404) : new JsonResponse($card);
     }
 
+    /** What is expected of the course, and what of it is not so. */
+    public function expected(LookRequest $request, Course $course): JsonResponse
+    {
+        return new JsonResponse($this->pages->expected($course, $request->look()));
+    }
+
     /** What a moved opening would mean for a viewer, before it is kept. */
     public function dates(EditRulesRequest $request, Course $course): JsonResponse
     {

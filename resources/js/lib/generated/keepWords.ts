@@ -660,6 +660,9 @@ export const keepWords = {
   'lenses.sightlines.not_live': "not live",
   'lenses.sightlines.becomes': "becomes",
   'lenses.sightlines.open_of_all': "{open} of {all}",
+  'lenses.sightlines.first': "first {word}",
+  'lenses.sightlines.as_expected': "As expected: {words}",
+  'lenses.sightlines.not_as_expected': "Not as expected: {words}",
   'lenses.sightlines.since': "from {date}, {diligent, select, yes {all finished so far} other {nothing finished}}",
   'lenses.sightlines.with_labels': "with {labels}",
   'lenses.sightlines.from_day': "from {day}",
@@ -1045,7 +1048,7 @@ export const keepWords = {
   'people.people.people_page_page_pages': "People, page {page} of {pages}",
   'people.people.choose_all_on_this': "Choose all on this page",
   'people.people.passes': "Passes",
-  'people.people.of_the_whole_course': "of the whole course",
+  'people.people.of_what_is_for_them': "of what is for them",
   'people.people.last_here': "Last here",
   'people.people.choose_name': "Choose {name}",
   'people.people.act_for': "{act} for {people}",
@@ -1089,7 +1092,7 @@ export const keepWords = {
   'people.filter_bar.ends_within': "Ends within",
   'people.filter_bar.ended_in_the_last': "Ended in the last",
   'people.filter_bar.not_here_for': "Not here for",
-  'people.filter_bar.progress_in': "Progress in",
+  'people.filter_bar.progress_in': "Finished, of the whole of",
   'people.filter_bar.sorted': "Sorted",
   'people.filter_bar.clear': "Clear",
   'people.saved_filters.forget': "Forget",
@@ -1194,8 +1197,8 @@ export const keepWords = {
   'publishing.progress.stopped': "It stopped: the server did not answer, or the draft is gone. {go_on}",
   'publishing.progress.go_on': "Go on",
   'publishing.progress.far': "{done, number} of {of, number} people and observers. You can leave this page: it goes on by itself, and is here when you come back.",
-  'publishing.expected.all_kept': "All {count, plural, one {# expectation} other {# expectations}} kept",
-  'publishing.expected.not_kept': "{broken, number} of {count, plural, one {# expectation} other {# expectations}} not kept",
+  'publishing.expected.all_kept': "{count, plural, one {The one expectation is kept} other {All # expectations kept}}",
+  'publishing.expected.not_kept': "{count, plural, one {The one expectation is not kept} other {{broken, number} of # expectations not kept}}",
   'publishing.block.draft': "{count, plural, one {# change} other {# changes}} in the draft",
   'publishing.block.live': "{count, plural, one {# change} other {# changes}} from what is live",
   'publishing.block.editors': "By {editors}.",
@@ -1587,9 +1590,6 @@ export const keepWords = {
   'workspace.stand_in.vantages': "Vantages",
   'workspace.stand_in.copy_link': "copy the link",
   'workspace.stand_in.copied': "copied",
-  'workspace.stand_in.which_rules_looked_at': "Which rules are looked at",
-  'workspace.stand_in.as_published': "As published",
-  'workspace.stand_in.with_the_changes': "With the changes",
   'workspace.stand_in.back_to_sightlines': "Back to Sightlines",
   'workspace.stand_in.what_name_sees': "What {name} sees",
   'workspace.stand_in.course_as_name_sees': "The course as {name} sees it",
@@ -1602,11 +1602,7 @@ export const keepWords = {
   'workspace.workspace.add_the_first_rows': "Add the first rows",
   'workspace.workspace.what_set_for_each': "What is set for each row of {title}",
   'workspace.workspace.type_titles': "{none} Type or paste their titles, one a line; openings, orders and samples are set in the grid afterwards.",
-  'workspace.course_head_line.as_published': "As published",
-  'workspace.course_head_line.with_the_changes': "With the changes",
-  'workspace.course_head_line.both': "Both",
   'workspace.course_head_line.change': "change",
-  'workspace.course_head_line.which_rules_looked_at': "Which rules are looked at",
   'workspace.course_head_line.goes_live_goes_live': "Goes live {goes_live}",
   'workspace.course_head_line.changed_since_was_set': "Changed since it was set for {goes_live}: set it again",
   'workspace.course_head_line.contents': "Contents",
@@ -1616,10 +1612,18 @@ export const keepWords = {
   'workspace.course_head_line.closing': "Its end",
   'workspace.course_head_line.run_again': "Run again",
   'workspace.course_head_line.who_looks': "{key} who looks",
-  'workspace.course_head_line.undo': "{key} undo the last edit",
+  'workspace.course_head_line.undo': "{key} undo",
   'workspace.course_head_line.redo': "{key} redo",
   'workspace.course_head_line.review': "Review {changes, plural, one {# unpublished change} other {# unpublished changes}}",
   'workspace.course_head_line.more_findings': "and {count, plural, one {# more finding} other {# more findings}}",
+  'workspace.rules_seen.which': "Which rules are looked at",
+  'workspace.rules_seen.as_published': "As published",
+  'workspace.rules_seen.with_the_changes': "With the changes",
+  'workspace.rules_seen.both': "Both",
+  'workspace.expected.title': "What is expected of this course",
+  'workspace.expected.as_published': "As of now, by what is published. What is expected of a cell is set in Sightlines, beside its reasons.",
+  'workspace.expected.with_the_changes': "As of now, with the changes that are not published yet. What is expected of a cell is set in Sightlines, beside its reasons.",
+  'workspace.expected.show': "show it",
   'workspace.draft_news_note.draft_was_published_or': "The draft was published or thrown away elsewhere.",
   'workspace.draft_news_note.somebody': "Somebody",
   'workspace.draft_news_note.editing_too': "{who} is editing this draft too{more, plural, =0 {.} other {:}}",
@@ -2335,6 +2339,9 @@ export interface KeepParts {
   'lenses.sightlines.not_live': never;
   'lenses.sightlines.becomes': never;
   'lenses.sightlines.open_of_all': 'open' | 'all';
+  'lenses.sightlines.first': 'word';
+  'lenses.sightlines.as_expected': 'words';
+  'lenses.sightlines.not_as_expected': 'words';
   'lenses.sightlines.since': 'date' | 'diligent';
   'lenses.sightlines.with_labels': 'labels';
   'lenses.sightlines.from_day': 'day';
@@ -2720,7 +2727,7 @@ export interface KeepParts {
   'people.people.people_page_page_pages': 'page' | 'pages';
   'people.people.choose_all_on_this': never;
   'people.people.passes': never;
-  'people.people.of_the_whole_course': never;
+  'people.people.of_what_is_for_them': never;
   'people.people.last_here': never;
   'people.people.choose_name': 'name';
   'people.people.act_for': 'act' | 'people';
@@ -2870,7 +2877,7 @@ export interface KeepParts {
   'publishing.progress.go_on': never;
   'publishing.progress.far': 'done' | 'of';
   'publishing.expected.all_kept': 'count';
-  'publishing.expected.not_kept': 'broken' | 'count';
+  'publishing.expected.not_kept': 'count' | 'broken';
   'publishing.block.draft': 'count';
   'publishing.block.live': 'count';
   'publishing.block.editors': 'editors';
@@ -3262,9 +3269,6 @@ export interface KeepParts {
   'workspace.stand_in.vantages': never;
   'workspace.stand_in.copy_link': never;
   'workspace.stand_in.copied': never;
-  'workspace.stand_in.which_rules_looked_at': never;
-  'workspace.stand_in.as_published': never;
-  'workspace.stand_in.with_the_changes': never;
   'workspace.stand_in.back_to_sightlines': never;
   'workspace.stand_in.what_name_sees': 'name';
   'workspace.stand_in.course_as_name_sees': 'name';
@@ -3277,11 +3281,7 @@ export interface KeepParts {
   'workspace.workspace.add_the_first_rows': never;
   'workspace.workspace.what_set_for_each': 'title';
   'workspace.workspace.type_titles': 'none';
-  'workspace.course_head_line.as_published': never;
-  'workspace.course_head_line.with_the_changes': never;
-  'workspace.course_head_line.both': never;
   'workspace.course_head_line.change': never;
-  'workspace.course_head_line.which_rules_looked_at': never;
   'workspace.course_head_line.goes_live_goes_live': 'goes_live';
   'workspace.course_head_line.changed_since_was_set': 'goes_live';
   'workspace.course_head_line.contents': never;
@@ -3295,6 +3295,14 @@ export interface KeepParts {
   'workspace.course_head_line.redo': 'key';
   'workspace.course_head_line.review': 'changes';
   'workspace.course_head_line.more_findings': 'count';
+  'workspace.rules_seen.which': never;
+  'workspace.rules_seen.as_published': never;
+  'workspace.rules_seen.with_the_changes': never;
+  'workspace.rules_seen.both': never;
+  'workspace.expected.title': never;
+  'workspace.expected.as_published': never;
+  'workspace.expected.with_the_changes': never;
+  'workspace.expected.show': never;
   'workspace.draft_news_note.draft_was_published_or': never;
   'workspace.draft_news_note.somebody': never;
   'workspace.draft_news_note.editing_too': 'who' | 'more';

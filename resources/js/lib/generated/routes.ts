@@ -70,6 +70,7 @@ export const routes = {
   'keep.draft.plans': '/keep/courses/{course}/draft/plans',
   'keep.draft.redo': '/keep/courses/{course}/draft/redo',
   'keep.draft.undo': '/keep/courses/{course}/draft/undo',
+  'keep.expectations': '/keep/courses/{course}/expectations',
   'keep.expectations.keep': '/keep/courses/{course}/expectations',
   'keep.expectations.let-go': '/keep/courses/{course}/expectations/{expectation}',
   'keep.forms': '/keep/triggers/forms',

@@ -422,6 +422,8 @@ export interface EffectCount {
 
 export interface Expected {
   id: number;
+  item: string;
+  vantage: string;
   words: Sentence;
   kept: boolean;
   instead: Sentence | null;
@@ -1788,6 +1790,7 @@ export interface WorkspacePage {
   changes: Sentence[];
   saved: SavedVantages[];
   offsets: ZoneOffset[];
+  expectations: string | null;
   sightlines: SightlinesGrid | null;
   notices: NoticesGrid | null;
   mayEdit: boolean;

@@ -141,7 +141,7 @@ export default function People(props: PeoplePage) {
                 <th scope="col">{say('people.people.passes')}</th>
                 <th scope="col">{say('keep.labels')}</th>
                 <th scope="col" className={ui.num}>
-                  {saying('people.people.finished', { whole: <span className={ui.soft}>{say('people.people.of_the_whole_course')}</span> })}
+                  {saying('people.people.finished', { whole: <span className={ui.soft}>{say('people.people.of_what_is_for_them')}</span> })}
                 </th>
                 <th scope="col">{say('people.people.last_here')}</th>
               </tr>

@@ -9,10 +9,11 @@ import { typedTime } from '../../lib/typedTime';
 import type { StandInPage, Vantage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { capital } from '../../lib/words';
+import { RulesSeen } from '../../workspace/RulesSeen';
 import { StandInPick } from '../../workspace/StandInPick';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
-import css from '../../workspace/workspace.module.css';
+import css from '../../workspace/standIn.module.css';
 import ui from '../../ui/ui.module.css';
 
 /** The learner's side through other eyes, in a frame that cannot be mistaken for the real thing. */
@@ -34,7 +35,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
   };
   return (
     <KeepShell title={say('workspace.stand_in.stand_in_title', { title })}>
-      <div className={css['standin-head']}>
+      <div className={css.head}>
         <h1>
           {saying('workspace.stand_in.heading', { title: <span key="title">{title}</span> })}
         </h1>
@@ -57,29 +58,20 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
           {school.zoneName}
         </label>
         {at !== now && (
-          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => go({ at: null })}>
+          <button type="button" className={ui.linklike} onClick={() => go({ at: null })}>
             {say('workspace.stand_in.back_to_now')}
           </button>
         )}
         <StandInPick key={ids[0]} course={course} label={say('workspace.stand_in.who')} value={vantages[0]} others={others} clearable={false} onPick={(id) => id !== null && go({ v: [id, ...ids.slice(1)] })} />
         <span>{say('workspace.stand_in.beside')}</span>
         <StandInPick key={`beside ${ids[1]}`} course={course} label={say('workspace.stand_in.who_beside')} value={vantages[1]} others={others.filter(({ id }) => id !== ids[0])} clearable onPick={(id) => go({ v: id === null ? ids.slice(0, 1) : [...ids.slice(0, 1), id] })} />
-        {hasDraft && (
-          <div className={css.seg} role="group" aria-label={say('workspace.stand_in.which_rules_looked_at')}>
-            <button type="button" aria-pressed={see === 'published'} onClick={() => go({ see: 'published' })}>
-              {say('workspace.stand_in.as_published')}
-            </button>
-            <button type="button" aria-pressed={see !== 'published'} onClick={() => go({ see: 'draft' })}>
-              {say('workspace.stand_in.with_the_changes')}
-            </button>
-          </div>
-        )}
-        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={copyLink} onBlur={() => setCopied(false)}>
+        {hasDraft && <RulesSeen see={see} onSee={(rules) => go({ see: rules })} />}
+        <button type="button" className={ui.linklike} onClick={copyLink} onBlur={() => setCopied(false)}>
           {say(copied ? 'workspace.stand_in.copied' : 'workspace.stand_in.copy_link')}
         </button>
         <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>{say('workspace.stand_in.back_to_sightlines')}</Link>
       </div>
-      <main className={clsx(css.standin, vantages.length > 1 && css['two-of-them'])}>
+      <main className={clsx(css.frames, vantages.length > 1 && css.two)}>
         {vantages.map((vantage, index) => (
           <section key={vantage.id} aria-label={say('workspace.stand_in.what_name_sees', { name: vantage.name })}>
             <h2>{capital(vantage.name)}</h2>

@@ -24,6 +24,7 @@ import { CourseHeadLine } from '../../workspace/CourseHeadLine';
 import { DraftNewsNote } from '../../workspace/DraftNewsNote';
 import type { GridHandle } from '../../workspace/grid/Grid';
 import { NOTHING_PICKED, type Picked } from '../../workspace/grid/useCellRange';
+import { useExpected } from '../../workspace/Expectations';
 import { useEdits } from '../../workspace/useEdits';
 import { LensCorner } from '../../workspace/LensCorner';
 import { FoldsProvider, unfolded, useFolding } from '../../workspace/folds';
@@ -76,6 +77,8 @@ export default function Workspace(page: WorkspacePage) {
   const looked = notices ?? (sights === null ? null : { ...sights.grid, at: sights.at });
   const columns = useColumns(page.columns);
   const edits = useEdits(page);
+  const see = (sightlines ?? notices)?.see ?? 'draft';
+  const expected = useExpected(page, see);
   const acts = useOutlineActs(course.key, edits);
   const news = useDraftNews(course.key, course.draftVersion);
   const { flash } = useShared();
@@ -136,10 +139,11 @@ export default function Workspace(page: WorkspacePage) {
       <CourseHeadLine
         course={course}
         changes={changes}
+        expected={expected}
         mayEdit={mayEdit}
         seen={sightlines ?? notices}
         onStep={step}
-        onSee={(see) => show({ see })}
+        onSee={(rules) => show({ see: rules })}
         onCourse={() => setDialog('course')}
         {...(looked === null ? {} : { onWho: () => setDialog('who') })}
       />
@@ -181,6 +185,7 @@ export default function Workspace(page: WorkspacePage) {
           <SightLenses
             page={page}
             sights={sights}
+            expected={expected}
             corner={corner}
             rows={shown}
             here={here}

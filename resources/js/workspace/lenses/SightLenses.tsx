@@ -7,7 +7,7 @@ import { useShortcuts } from '../../lib/shortcuts';
 import { countInside, differ, sightAt, ticksOf } from '../../lib/sights';
 import { isoOf, SchoolTime } from '../../lib/time';
 import { labelled } from '../../lib/vantage';
-import type { OutlineRow, Vantage, WorkspacePage } from '../../lib/generated/types';
+import type { Expected, OutlineRow, Vantage, WorkspacePage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import type { Sights } from '../useSights';
 import { WhySheet } from '../sheet/WhySheet';
@@ -24,6 +24,8 @@ import ui from '../../ui/ui.module.css';
 export interface SightLensesProps {
   page: WorkspacePage;
   sights: Sights;
+  /** Of the course, by the rules that are looked at. */
+  expected: Expected[];
   corner: (rows: number) => ReactNode;
   /** The rows that the filter lets through, with their indexes among all rows. */
   rows: { row: OutlineRow; index: number }[];
@@ -45,7 +47,7 @@ function changed(vantage: Vantage, day: number, diligent: boolean): string {
 }
 
 /** The lenses that show what comes out, with the time rail under them and the reasons beside them. */
-export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, onSheet, onVantages, onWho, onCourse, onRule }: SightLensesProps) {
+export function SightLenses({ page, sights, expected, corner, rows, here, onHere, sheet, onSheet, onVantages, onWho, onCourse, onRule }: SightLensesProps) {
   const { course, rows: all, offsets } = page;
   const { school } = useShared();
   const { grid, at, setAt } = sights;
@@ -60,6 +62,16 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
   });
   const [zoom, setZoom] = useState<Zoom>(() => ZOOMS.find((one) => one.zoom === asked.get('zoom'))?.zoom ?? 'week');
   const [who, setWho] = useState<string | null>(asked.get('who'));
+
+  // A link to the cell of somebody who is not among the columns brings them along.
+  const [sentTo] = useState(() => (who === null || ids.includes(who) ? null : who));
+  useEffect(() => {
+    if (sentTo !== null) {
+      onVantages([...ids, sentTo]);
+    }
+    // Once, as the page is come to.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
 
   const pair = compared.map((id) => ids.indexOf(id)).filter((index) => index >= 0);
   const comparing = pair.length === 2;
@@ -83,6 +95,8 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
       return before !== undefined && differ(before ?? undefined, sight(row, column));
     });
   const count = (row: number, column: number | undefined) => countInside(all, row, (inside) => sight(inside, column));
+  // They are asked of now: at another instant they say nothing of what is seen.
+  const expectedOf = (row: number, column: number | undefined) => (sights.isNow ? expected.filter(({ item, vantage }) => item === all[row]?.key && vantage === ids[column ?? -1]) : []);
   const inPairDiffers = (row: number) => differ(sight(row, pair[0]), sight(row, pair[1])) || count(row, pair[0])?.open !== count(row, pair[1])?.open;
   const shown = rows.filter(({ index }) => (!comparing || inPairDiffers(index)) && (!onlyChanged || grid.before === null || isChanged(index)));
   const ticks = useMemo(
@@ -242,7 +256,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
             onOpenRow={(index) => open(all[index]?.key ?? null, ids[chosen ?? -1] ?? null)}
             cell={(index, column) => {
               const before = published(index, columns[column]);
-              return <SightCell time={time} sight={sight(index, columns[column])} count={count(index, columns[column])} {...(before === undefined ? {} : { before })} />;
+              return <SightCell time={time} sight={sight(index, columns[column])} count={count(index, columns[column])} expected={expectedOf(index, columns[column])} {...(before === undefined ? {} : { before })} />;
             }}
           />
         )}
@@ -252,6 +266,7 @@ export function SightLenses({ page, sights, corner, rows, here, onHere, sheet, o
           course={course.key}
           version={course.draftVersion}
           revision={course.revision}
+          expectations={page.expectations}
           row={row}
           rows={all}
           tiers={page.tiers.length > 0}

@@ -3,11 +3,13 @@ import { useState } from 'react';
 import { clsx } from 'clsx';
 
 import { Arch } from '../../ui/Arch';
-import { differ } from '../../lib/sights';
+import { differ, type Inside } from '../../lib/sights';
 import type { SchoolTime } from '../../lib/time';
-import type { Sight, SightlinesGrid, Vantage } from '../../lib/generated/types';
+import type { Expected, Sight, SightlinesGrid, Vantage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import type { GridColumn } from '../grid/Grid';
+import { plainText } from '../../lib/words';
+import { insteadOf } from '../Expectations';
 import css from '../workspace.module.css';
 
 /** A pass may have begun, or begin, this many days from now. */
@@ -176,11 +178,13 @@ export interface SightCellProps {
   sight: Sight | undefined;
   /** As it is published, beside the draft; left out: not compared, null: the row is not there. */
   before?: Sight | null;
-  count: { open: number; all: number } | null;
+  count: Inside | null;
+  /** What is expected of it now. */
+  expected: Expected[];
   time: SchoolTime;
 }
 
-export function SightCell({ sight, before, count, time }: SightCellProps) {
+export function SightCell({ sight, before, count, expected, time }: SightCellProps) {
   if (sight === undefined) {
     return null;
   }
@@ -196,7 +200,24 @@ export function SightCell({ sight, before, count, time }: SightCellProps) {
       )}
       <Arch glyph={sight.glyph} look={sight.look} />
       {sight.word !== null && count === null && <span className={clsx(css.w, sight.glyph === 'later' && css.later)}>{sight.word}</span>}
-      {count !== null && <span className={clsx(css.n, count.open === 0 && css.none)}>{say('lenses.sightlines.open_of_all', { open: count.open, all: count.all })}</span>}
+      {count !== null && count.shut !== null && <span className={clsx(css.w, count.shut.glyph === 'later' && css.later)}>{count.shut.first ? say('lenses.sightlines.first', { word: count.shut.word }) : count.shut.word}</span>}
+      {count !== null && (
+        <span className={clsx(css.n, count.open === 0 && css.none)}>
+          {say('lenses.sightlines.open_of_all', { open: count.open, all: count.all })}
+        </span>
+      )}
+      {expected.length > 0 && <ExpectedMark expected={expected} />}
     </div>
+  );
+}
+
+/** That something is expected of a cell, and whether it is so. */
+function ExpectedMark({ expected }: { expected: Expected[] }) {
+  const broken = expected.filter(({ kept }) => !kept);
+  const told = broken.length > 0 ? say('lenses.sightlines.not_as_expected', { words: broken.map(insteadOf).join(' ') }) : say('lenses.sightlines.as_expected', { words: expected.map(({ words }) => plainText(words)).join('; ') });
+  return (
+    <span className={clsx(css.expects, broken.length > 0 && css.unkept)} role="img" aria-label={told} title={told}>
+      {broken.length > 0 ? '≠' : '='}
+    </span>
   );
 }

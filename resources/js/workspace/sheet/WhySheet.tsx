@@ -23,6 +23,8 @@ export interface WhySheetProps {
   /** Of the draft; what is published. */
   version: number;
   revision: number | null;
+  /** Another one whenever what is expected of the course is. */
+  expectations: string | null;
   row: OutlineRow;
   rows: OutlineRow[];
   /** Whether the course has any. */
@@ -42,8 +44,8 @@ export interface WhySheetProps {
 
 /** Beside a cell: the rule, why the cell is as it is, and what would open it. */
 export function WhySheet(props: WhySheetProps) {
-  const { course, version, revision, row, rows, tiers, vantage, at, see, time, mayEdit, onShow, onRule, onClose } = props;
-  const { card, state } = useWhy(course, row.key, vantage.id, at, see, `${revision ?? 0}.${version}`);
+  const { course, version, revision, expectations, row, rows, tiers, vantage, at, see, time, mayEdit, onShow, onRule, onClose } = props;
+  const { card, state } = useWhy(course, row.key, vantage.id, at, see, `${revision ?? 0}.${version}.${expectations ?? ''}`);
   const place = rows.findIndex(({ key }) => key === row.key);
   const above = rows.slice(0, place).findLast((one) => one.depth < row.depth);
   const fix = (fixes: FixByRule[]) => router.post(to('keep.draft.fix', { course }), { version, fixes: fixes.map((one) => ({ ...one })) }, { preserveScroll: true, preserveState: true });
@@ -264,7 +266,7 @@ function Keeping({ course, card, vantage, at, time, mayEdit }: { course: string;
   );
 }
 
-export function ExpectedLine({ course, expected, mayEdit }: { course: string; expected: Expected; mayEdit: boolean }) {
+export function ExpectedLine({ course, expected, mayEdit, children }: { course: string; expected: Expected; mayEdit: boolean; children?: ReactNode }) {
   return (
     <li>
       <span>
@@ -278,15 +280,14 @@ export function ExpectedLine({ course, expected, mayEdit }: { course: string; ex
           </>
         )}
       </span>
-      {mayEdit && (
-        <button
-          type="button"
-          className={clsx(ui.linklike, css.linklike)}
-          onClick={() => router.delete(to('keep.expectations.let-go', { course, expectation: expected.id }), { preserveScroll: true, preserveState: true })}
-        >
-          {say('sheet.why_sheet.let_it_go')}
-        </button>
-      )}
+      <span className={ui.lineacts}>
+        {children}
+        {mayEdit && (
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => router.delete(to('keep.expectations.let-go', { course, expectation: expected.id }), { preserveScroll: true, preserveState: true })}>
+            {say('sheet.why_sheet.let_it_go')}
+          </button>
+        )}
+      </span>
     </li>
   );
 }
