@@ -68,9 +68,11 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::post('/courses/{course}/draft/plans', [Staff\DraftController::class, 'plans'])->name('draft.plans');
     Route::post('/courses/{course}/draft/undo', [Staff\DraftController::class, 'undo'])->name('draft.undo');
     Route::post('/courses/{course}/draft/redo', [Staff\DraftController::class, 'redo'])->name('draft.redo');
+    Route::post('/courses/{course}/draft/given-up/{givenUp}', [Staff\DraftController::class, 'bringBack'])->whereNumber('givenUp')->name('draft.bring-back');
     Route::delete('/courses/{course}/draft', [Staff\DraftController::class, 'destroy'])->name('draft.discard');
     Route::get('/courses/{course}/rehearsal', [Staff\RehearsalController::class, 'show'])->name('rehearsal');
     Route::post('/courses/{course}/rehearsal', [Staff\RehearsalController::class, 'update'])->name('rehearsal.go-on');
+    Route::get('/courses/{course}/rehearsal/people', [Staff\RehearsalController::class, 'people'])->name('rehearsal.people');
     Route::put('/courses/{course}/publication', [Staff\PublicationController::class, 'update'])->name('publication.set');
     Route::delete('/courses/{course}/publication', [Staff\PublicationController::class, 'destroy'])->name('publication.unset');
     Route::get('/courses/{course}/plan.json', [Staff\PlanFilesController::class, 'show'])->name('plan-file');

@@ -7,6 +7,7 @@ namespace App\Console;
 use App\Database\Value;
 use App\Learning\Contents\LetContentsGo;
 use App\Models\ActRecord;
+use App\Models\GivenUp;
 use App\Models\Import;
 use App\Models\IncomingEvent;
 use App\Models\KeptAnswer;
@@ -65,6 +66,7 @@ final readonly class CleanUp
             'events of others' => self::delete(IncomingEvent::query()->where('received_at', '<', $this->before(self::LETTERS))),
             'events told outside' => self::delete(OutsideEvent::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'runs of triggers' => self::delete(TriggerRun::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
+            'what was tried in drafts and given up' => self::delete(GivenUp::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'items that were taken out, with what they held' => ($this->contents)(),

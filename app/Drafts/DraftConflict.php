@@ -60,6 +60,16 @@ final class DraftConflict extends \DomainException
         return new self(Say::text('drafts.draft_conflict.there_nothing_left_redo'));
     }
 
+    public static function notKept(): self
+    {
+        return new self(Say::text('drafts.draft_conflict.not_kept'));
+    }
+
+    public static function publishedSinceGivenUp(): self
+    {
+        return new self(Say::text('drafts.draft_conflict.published_since_given_up'));
+    }
+
     /** Another course is found at the address that this one is to have. */
     public static function addressTaken(string $address): self
     {

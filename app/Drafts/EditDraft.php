@@ -8,6 +8,7 @@ use App\Access\Plans;
 use App\Drafts\Edits\Aspects;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Edits\Edit;
+use App\Drafts\GivenUp\KeepGivenUp;
 use App\Drafts\Outline\DuplicateItem;
 use App\Drafts\Outline\ItemsCopied;
 use App\Drafts\Outline\TakenKeys;
@@ -25,7 +26,7 @@ use Psr\Clock\ClockInterface;
 /** Makes one edit in a course's draft. What learners see is not touched. */
 final readonly class EditDraft
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log, private Dispatcher $events)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log, private Dispatcher $events, private KeepGivenUp $keep)
     {
     }
 
@@ -98,13 +99,11 @@ final readonly class EditDraft
         if (! $there) {
             return false;
         }
-        if ($within !== null) {
-            $within();
-        }
         $draft->document = $after->toJson();
         $draft->version++;
         $draft->save();
         // From here on there is another way forward than the one that was undone.
+        $this->keep->ofUndone($draft, $author);
         $draft->edits()->whereNotNull('undone_from')->delete();
         DraftEdit::query()->create([
             'draft_id' => $draft->id,
@@ -117,6 +116,9 @@ final readonly class EditDraft
         $this->log->note('draft.edited', $author, $course, after: $edit->toArray());
         if ($edit instanceof DuplicateItem) {
             $this->events->dispatch(new ItemsCopied($course, $edit->copies($after), $author));
+        }
+        if ($within !== null) {
+            $within();
         }
 
         return true;

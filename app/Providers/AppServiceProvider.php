@@ -11,6 +11,7 @@ use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
 use App\Drafts\DraftDiscarded;
 use App\Drafts\DraftOfContents;
+use App\Drafts\GivenUp\DraftBroughtBack;
 use App\Drafts\Outline\ItemsCopied;
 use App\Http\Api\Middleware\NeedsAbility;
 use App\Http\CourseAddresses;
@@ -88,17 +89,7 @@ final class AppServiceProvider extends ServiceProvider
             RateLimiter::for($name, static fn (Request $request): Limit => Limit::perMinute($aMinute)->by("{$name} ".(NeedsAbility::token($request)->id ?? $request->ip())));
         }
         Route::bind('course', CourseAddresses::find(...));
-        Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
-        Event::listen(ItemsCopied::class, static fn (ItemsCopied $copied) => app(CopyContents::class)($copied->course, $copied->copies, $copied->author));
-        Event::listen(ContentsDrafted::class, static fn (ContentsDrafted $drafted) => app(DraftOfContents::class)($drafted->course));
-        Event::listen(DraftDiscarded::class, static fn (DraftDiscarded $discarded) => app(WriteContent::class)->leaveAll($discarded->course, $discarded->author));
-        Event::listen(ContentsTakenBack::class, static fn (ContentsTakenBack $back) => app(WriteContent::class)->bringBack($back->course, $back->items, $back->author));
-        Event::listen(DraftPublished::class, static fn (DraftPublished $published) => app(WriteContent::class)->publish($published->course, $published->author));
-        Event::listen(Login::class, static function (Login $login): void {
-            if ($login->user instanceof Person && request()->hasSession()) {
-                request()->session()->put(EndedSessions::KEY, (string) $login->user->session_key);
-            }
-        });
+        self::listen();
         Model::shouldBeStrict(! $this->app->isProduction());
         Gate::define('see-all', static fn (Person $person): Response => $person->isStaff() ? Response::allow() : Response::denyAsNotFound());
         // Whoever helps people: answers, hands items out, extends passes.
@@ -112,6 +103,23 @@ final class AppServiceProvider extends ServiceProvider
             $person->role === Role::Administrator => Response::allow(),
             $person->isStaff() => Response::deny(Say::text('refused.staff.sees')),
             default => Response::denyAsNotFound(),
+        });
+    }
+
+    /** What happens along with something else, in its transaction. */
+    private static function listen(): void
+    {
+        Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
+        Event::listen(ItemsCopied::class, static fn (ItemsCopied $copied) => app(CopyContents::class)($copied->course, $copied->copies, $copied->author));
+        Event::listen(ContentsDrafted::class, static fn (ContentsDrafted $drafted) => app(DraftOfContents::class)($drafted->course));
+        Event::listen(DraftDiscarded::class, static fn (DraftDiscarded $discarded) => app(WriteContent::class)->leaveAll($discarded->course, $discarded->author));
+        Event::listen(DraftBroughtBack::class, static fn (DraftBroughtBack $back) => app(WriteContent::class)->draftAgain($back->course, $back->contents, $back->author));
+        Event::listen(ContentsTakenBack::class, static fn (ContentsTakenBack $back) => app(WriteContent::class)->bringBack($back->course, $back->items, $back->author));
+        Event::listen(DraftPublished::class, static fn (DraftPublished $published) => app(WriteContent::class)->publish($published->course, $published->author));
+        Event::listen(Login::class, static function (Login $login): void {
+            if ($login->user instanceof Person && request()->hasSession()) {
+                request()->session()->put(EndedSessions::KEY, (string) $login->user->session_key);
+            }
         });
     }
 }

@@ -139,7 +139,7 @@ final readonly class Rehearsal
         foreach ($tally->items as $item => $counts) {
             $effects = self::counts($counts, $names);
             if ($effects !== []) {
-                $rows[] = new RehearsalRow($title((string) $item), $effects);
+                $rows[] = new RehearsalRow((string) $item, $title((string) $item), $effects);
             }
         }
 
@@ -162,6 +162,7 @@ final readonly class Rehearsal
         foreach (self::EFFECTS as $effect) {
             [$number, $ids] = $counts[$effect] ?? [0, []];
             if ($number > 0) {
+                $ids = array_slice($ids, 0, RehearsalTally::NAMES);
                 usort($ids, static fn (string $one, string $other): int => strcoll($names[$one] ?? '', $names[$other] ?? ''));
                 $told[] = new EffectCount(
                     $effect, Say::text("published.effects.{$effect}"), $number,

@@ -9,12 +9,17 @@ use SilentKeep\Core\Foresight\ImpactTally;
 
 /**
  * Impacts on groups of people, added up. Nobody may be in two groups. Of each number only so many people are
- * kept by name, so that it stays small however many there are.
+ * kept, so that it stays small however many there are.
  */
 final class RehearsalTally
 {
-    /** People that are told by name of each number. */
-    public const NAMES = 100;
+    /** People that are kept of each number of an item, and of each of those in all. */
+    public const KEPT = 2000;
+
+    public const KEPT_IN_ALL = 20000;
+
+    /** People that are told by name beside each number; the others in its list. */
+    public const NAMES = 24;
 
     private const TAKES = [Effect::Lose, Effect::Pause, Effect::LoseWork, Effect::Shorter, Effect::Later, Effect::Never];
 
@@ -52,7 +57,7 @@ final class RehearsalTally
         foreach (Effect::cases() as $effect) {
             $ids = $impact['touched'][$effect->value] ?? [];
             $ids = is_array($ids) ? $ids : [];
-            self::count($this->touched, $effect->value, $ids);
+            self::count($this->touched, $effect->value, $ids, self::KEPT_IN_ALL);
             if (in_array($effect, self::TAKES, true)) {
                 $losers += array_fill_keys($ids, true);
             }
@@ -63,7 +68,7 @@ final class RehearsalTally
             $this->items[$item] ??= [];
             foreach (Effect::cases() as $effect) {
                 $ids = $row[$effect->value] ?? [];
-                self::count($this->items[$item], $effect->value, is_array($ids) ? $ids : []);
+                self::count($this->items[$item], $effect->value, is_array($ids) ? $ids : [], self::KEPT);
             }
         }
     }
@@ -72,11 +77,11 @@ final class RehearsalTally
      * @param  array<string, array{int, list<string>}>  $counts
      * @param  list<string>  $ids
      */
-    private static function count(array &$counts, string $effect, array $ids): void
+    private static function count(array &$counts, string $effect, array $ids, int $most): void
     {
         if ($ids !== []) {
             [$number, $named] = $counts[$effect] ?? [0, []];
-            $counts[$effect] = [$number + count($ids), [...$named, ...array_slice($ids, 0, self::NAMES - count($named))]];
+            $counts[$effect] = [$number + count($ids), [...$named, ...array_slice($ids, 0, max(0, $most - count($named)))]];
         }
     }
 
@@ -86,7 +91,7 @@ final class RehearsalTally
         $ids = [];
         foreach ([$this->touched, ...$this->items] as $counts) {
             foreach ($counts as [, $named]) {
-                $ids += array_fill_keys($named, true);
+                $ids += array_fill_keys(array_slice($named, 0, self::NAMES), true);
             }
         }
 

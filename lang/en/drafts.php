@@ -25,6 +25,8 @@ return [
         'losers_people_have_something' => '{losers} people have something now that this takes away or puts off. Look at the rehearsal first; then it can be published.',
         'what_you_were_shown' => 'What you were shown is not what would happen now: it is more than a quarter of an hour ago, was for another time, or something was changed since. It is shown anew; look at it, then publish.',
         'may_not_publish' => '{who} may not publish any more. Somebody who may has to set the time again.',
+        'not_kept' => 'What was given up is not kept any more: it was brought back already, or is more than a day old.',
+        'published_since_given_up' => 'Something else has been published since that was given up; it would take that back, so it cannot be brought back. What it was to change is told in the history.',
         'address_taken' => 'Another course is found at /courses/{address}. Choose another one.',
         'whoever_set_time' => 'Whoever set the time',
     ],

@@ -59,6 +59,11 @@ return [
         'shut' => 'shut',
         'open_with_phrase' => 'open with a pass phrase',
     ],
+    'given_up_rows' => [
+        'discarded' => 'Thrown away {when}, by {who}',
+        'undone' => 'Undone, and something else set {when}, by {who}',
+        'contents' => 'What {title} was to hold',
+    ],
     'rehearsal_page_builder' => [
         'the_program' => 'the program',
         'count_edits' => ', {count} edits',

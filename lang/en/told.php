@@ -33,7 +33,8 @@ return [
         'something_speaks_what_you' => 'Something speaks of what you take out',
         'that_does_not_go' => 'That does not go: {message}.',
         'who_has_edited_draft' => '{who} has edited this draft too; both edits stand',
-        'draft_gone_what_live' => 'The draft is gone. What is live has not changed.',
+        'draft_gone_what_live' => 'The draft is gone. What is live has not changed. For a day what it came to is kept, under History.',
+        'brought_back' => 'What was given up is the draft again; undo takes that back.',
         'this_message' => 'This {message}.',
     ],
     'guest_link_controller' => [

@@ -56,7 +56,7 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type PlanChecked array{valid: bool, offences: list<PlanOffence>}
  * @phpstan-type PlanOffence array{pointer: string, detail: string}
  * @phpstan-type Publish array{version: int, receipt?: string|null, note?: string|null, at?: string|null}
- * @phpstan-type RehearsalRow array{title: string, effects: list<EffectCount>}
+ * @phpstan-type RehearsalRow array{item: string, title: string, effects: list<EffectCount>}
  * @phpstan-type RehearsalTold array{course: string, version: int, finished: bool, looked: int, of: int, at: string, losers: int, totals: list<EffectCount>, rows: list<RehearsalRow>, receipt: string|null}
  * @phpstan-type RevisionList array{items: list<RevisionTold>, next: string|null}
  * @phpstan-type RevisionTold array{number: int, published_at: string, author: string|null, note: string|null}

@@ -76,7 +76,7 @@ export type PlanOffence = { pointer: string; detail: string };
 
 export type Publish = { version: number; receipt?: string | null; note?: string | null; at?: string | null };
 
-export type RehearsalRow = { title: string; effects: Array<EffectCount> };
+export type RehearsalRow = { item: string; title: string; effects: Array<EffectCount> };
 
 export type RehearsalTold = { course: string; version: number; finished: boolean; looked: number; of: number; at: string; losers: number; totals: Array<EffectCount>; rows: Array<RehearsalRow>; receipt: string | null };
 

@@ -66,6 +66,28 @@ final class RehearsalTest extends TestCase
         }
     }
 
+    public function test_all_whom_it_touches_in_one_way_are_in_a_list(): void
+    {
+        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('sindre')->id]);
+        $this->edit(0, 'tiers', ['l-garboard'], ['value' => ['journeyman']]);
+        $page = $this->rehearsal();
+        $listed = fn (string $query): array => (array) $this->get("/keep/courses/clinker/rehearsal/people?{$query}")->assertOk()->json();
+        foreach ([['totals', ''], ['observerTotals', '&observers=1']] as [$totals, $more]) {
+            foreach ($page[$totals] as $effect) {
+                $list = $listed("effect={$effect['effect']}{$more}");
+                self::assertSame($effect['count'], $list['count']);
+                self::assertSame($effect['people'], array_column((array) $list['people'], 'id'));
+                self::assertSame($effect['names'], array_map(static fn (mixed $one): string => is_array($one) ? $one['name'].($one['with'] === null ? '' : ", with {$one['with']}") : '', (array) $list['people']));
+            }
+        }
+        self::assertSame([$this->person('sindre')->email], array_values(array_intersect(array_column((array) $listed('effect=lose&item=l-garboard')['people'], 'email'), ['sindre@alder.test'])));
+        self::assertSame(['count' => 0, 'people' => []], $listed('effect=lose&item=nothing'));
+        self::assertSame(['count' => 0, 'people' => []], $listed('effect[]=lose'));
+        $this->actingAs($this->person('eira'))->get('/keep/courses/clinker/rehearsal/people?effect=lose')->assertNotFound();
+        $this->actingAs($this->person('hege'))->delete('/keep/courses/clinker/draft', ['version' => 1]);
+        $this->get('/keep/courses/clinker/rehearsal/people?effect=lose')->assertStatus(410);
+    }
+
     public function test_what_it_says_of_three_people_is_what_deciding_before_and_after_says(): void
     {
         $this->edit(0, 'opens', ['m-tools'], ['plan' => 'weekly', 'rule' => 'after_start', 'days' => 3, 'time' => '09:00']);

@@ -30,7 +30,16 @@ trait WritesOnPages
         $lesson = '/keep/courses/clinker/contents/l-planes';
         $done = static fn (string $table, array $where): Closure => static fn (): bool => DB::table($table)->where($where)->exists();
 
+        $givenUp = static function (self $test) use ($admin): int {
+            $admin($test);
+            $test->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'sample', 'items' => ['l-steam'], 'value' => 'yes'])->assertSessionHasNoErrors();
+            $test->delete('/keep/courses/clinker/draft', ['version' => 1])->assertSessionHas('flash.kind', 'done');
+
+            return (int) DB::table('given_up')->max('id');
+        };
+
         return [
+            'bring back what was given up' => [$givenUp, static fn (self $test, mixed $id) => $test->post('/keep/courses/clinker/draft/given-up/'.(is_int($id) ? $id : 0), ['version' => 0])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('given_up')->doesntExist() && DB::table('drafts')->where('document', 'like', '%l-steam%')->exists()],
             'write what a course shows of itself' => [
                 static function (self $test) use ($admin, $face): array {
                     $admin($test);

@@ -87,6 +87,21 @@ final readonly class WriteContent
         }
     }
 
+    /**
+     * What was thrown away is drafted again, but for what somebody has drafted since; in the transaction in which the rules come back.
+     *
+     * @param  array<array-key, array{text: string, quiz: list<array{ask: string, answers: list<string>, right: list<int>}>, quiz_rules: ?array<string, mixed>, board: ?string, minutes: ?int, cover?: ?array{token: string, x: int, y: int}}>  $contents  by item
+     */
+    public function draftAgain(Course $course, array $contents, Person $author): void
+    {
+        foreach ($contents as $item => $columns) {
+            $content = self::find($course, (string) $item) ?? self::begun($course, (string) $item);
+            if ($content->drafted === null) {
+                $this->draft($course, (string) $item, Written::from($columns), $content->drafted_version ?? 0, $author);
+            }
+        }
+    }
+
     private function drop(Content $content, Course $course, Person $author): void
     {
         $this->log->note('content.draft-left', $author, $course, before: ['item' => $content->item_key, ...$content->drafted ?? []]);

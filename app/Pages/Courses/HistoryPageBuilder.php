@@ -8,13 +8,14 @@ use App\Access\SchoolClock;
 use App\Drafts\DraftedContent;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Pages\Rehearsal\GivenUpRows;
 use App\Words\Differences;
 use App\Words\Sentence;
 
 /** The revisions of a course, and what each changed. */
 final readonly class HistoryPageBuilder
 {
-    public function __construct(private CourseHeadBuilder $heads, private SchoolClock $clock)
+    public function __construct(private CourseHeadBuilder $heads, private SchoolClock $clock, private GivenUpRows $givenUp)
     {
     }
 
@@ -35,6 +36,6 @@ final readonly class HistoryPageBuilder
         }
         [$live, $draft] = $this->heads->documents($course);
 
-        return new HistoryPage($this->heads->of($course, $live ?? $draft ?? throw new \LogicException('A course has a revision or a draft.')), $rows, $mayEdit);
+        return new HistoryPage($this->heads->of($course, $live ?? $draft ?? throw new \LogicException('A course has a revision or a draft.')), $rows, $this->givenUp->of($course), $mayEdit);
     }
 }

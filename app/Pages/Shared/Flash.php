@@ -16,6 +16,7 @@ final readonly class Flash
      * @param  string  $kind  done, refused, asks or collision
      * @param  list<Sentence>  $lines
      * @param  ?int  $undo  number of what was done to people, where it can be taken back
+     * @param  ?string  $again  path at which it is asked to be taken back, otherwise
      * @param  list<Sentence>  $mine  in a collision: what was not saved
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Flash
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $lines,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $mine = [],
         #[OA\Property] public ?int $undo = null,
+        #[OA\Property] public ?string $again = null,
     ) {
     }
 
@@ -31,9 +33,9 @@ final readonly class Flash
      * @param  list<Sentence>  $lines
      * @return array{flash: array<string, mixed>} for the next page of a session
      */
-    public static function done(string $text, array $lines = [], ?int $undo = null): array
+    public static function done(string $text, array $lines = [], ?int $undo = null, ?string $again = null): array
     {
-        return (new self('done', $text, $lines, undo: $undo))->next();
+        return (new self('done', $text, $lines, undo: $undo, again: $again))->next();
     }
 
     /** @return array{flash: array<string, mixed>} */

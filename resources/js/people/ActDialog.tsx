@@ -52,7 +52,7 @@ const NEEDED = new Set(['offer', 'days', 'item', 'label', 'subject', 'body']);
 export function ActDialog({ title, act, whom, offers, courses, labels, onClose }: ActDialogProps) {
   const fields = (FIELDS[act.do] ?? []).filter((field) => !(field === 'offer' && act.pass !== undefined && act.do !== 'change') && !(field === 'item' && act.grant !== undefined));
   const form = useForm({
-    offer: act.offer ?? '', from: '', until: '', days: (act.days ?? 14) as number | '', anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: '', body: '', note: '',
+    offer: act.offer ?? '', from: '', until: '', days: (act.days ?? 14) as number | '', anew: false, stops: true, course: act.course ?? courses[0]?.key ?? '', item: act.item ?? '', label: act.label ?? '', subject: act.subject ?? '', body: act.body ?? '', note: '',
   });
   // One dialog does its work once, however often it is clicked.
   const [once] = useState(uuid);

@@ -9,6 +9,7 @@ import { say } from '../lib/keepSay';
 import { plainText } from '../lib/words';
 import { ExpectedLine } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
+import { GivenUp } from './GivenUp';
 import { to } from '../lib/route';
 import { wallWords } from '../lib/time';
 import { WallInput } from '../ui/WallInput';
@@ -83,6 +84,7 @@ export function PublishBlock({ page }: { page: RehearsalPage }) {
         <p className={ui.soft}>{say('publishing.block.unfinished')}</p>
       )}
       {mayEdit && back === null && <Discard course={course} changes={changes.length} />}
+      <GivenUp course={course} rows={page.givenUp} mayEdit={mayEdit} />
     </aside>
   );
 }

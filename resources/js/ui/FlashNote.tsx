@@ -37,6 +37,11 @@ export function FlashNote() {
               {say('take_it_back')}
             </button>
           )}
+          {shown.again !== null && (
+            <button type="button" onClick={() => shown.again !== null && router.post(shown.again, {}, { preserveScroll: true })}>
+              {say('take_it_back')}
+            </button>
+          )}
           <button type="button" onClick={() => setClosed(flash)}>
             {say('close')}
           </button>

@@ -12,6 +12,7 @@ use App\Drafts\EditDraft;
 use App\Drafts\Edits\CannotEdit;
 use App\Drafts\Edits\Edit;
 use App\Drafts\Edits\PasteRules;
+use App\Drafts\GivenUp\BringBackGivenUp;
 use App\Drafts\Outline\DeleteItems;
 use App\Drafts\Outline\DuplicateItem;
 use App\Drafts\Outline\MoveItem;
@@ -145,12 +146,31 @@ final readonly class DraftController
     public function destroy(DraftRequest $request, Course $course, DiscardDraft $discard): RedirectResponse
     {
         try {
-            $discard($course, $request->version(), WhoLooks::signedIn($request));
+            $kept = $discard($course, $request->version(), WhoLooks::signedIn($request));
         } catch (DraftConflict $e) {
             return self::refused($e->getMessage());
         }
 
-        return back()->with(Flash::done(Say::text('told.draft_controller.draft_gone_what_live')));
+        $again = $kept === null ? null : route('keep.draft.bring-back', ['course' => $course, 'givenUp' => $kept, 'version' => $course->draft()->value('version') ?? 0], absolute: false);
+
+        // Of a draft that is gone there is no rehearsal to go back to.
+        return redirect()->route('keep.course', $course)->with(Flash::done(Say::text('told.draft_controller.draft_gone_what_live'), again: $again));
+    }
+
+    /** What was given up is the draft again. */
+    public function bringBack(DraftRequest $request, Course $course, int $givenUp, BringBackGivenUp $again): RedirectResponse
+    {
+        try {
+            $again($course, $givenUp, $request->version(), WhoLooks::signedIn($request));
+        } catch (DraftCollision $e) {
+            return back()->with(Flash::collision($e->getMessage(), $e->theirs, $e->mine));
+        } catch (InvalidPlan $e) {
+            return self::refused(Say::text('told.draft_controller.that_does_not_go', ['message' => $e->offences[0]->message]));
+        } catch (CannotEdit|DraftConflict $e) {
+            return self::refused($e->getMessage());
+        }
+
+        return redirect()->route('keep.course', $course)->with(Flash::done(Say::text('told.draft_controller.brought_back')));
     }
 
     private static function refused(string $message): RedirectResponse

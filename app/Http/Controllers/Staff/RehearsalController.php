@@ -7,8 +7,9 @@ namespace App\Http\Controllers\Staff;
 use App\Access\SchoolClock;
 use App\Access\WhoLooks;
 use App\Http\Requests\RehearsalRequest;
+use App\Http\Text;
 use App\Models\Course;
-use App\Pages\Courses\RehearsalPageBuilder;
+use App\Pages\Rehearsal\RehearsalPageBuilder;
 use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -29,6 +30,14 @@ final readonly class RehearsalController
         $page = $this->pages->page($course, $request->back(), $request->setFor($this->clock), $request->anew(), $person, Gate::allows('edit-rules'));
 
         return $page === null ? redirect()->route('keep.course', $course) : Inertia::render('keep/Rehearsal', get_object_vars($page));
+    }
+
+    /** Whom it touches in one way, all of them. */
+    public function people(RehearsalRequest $request, Course $course): JsonResponse
+    {
+        $touched = $this->pages->touched($course, $request->back(), $request->setFor($this->clock), Text::of($request, 'effect', 20), Text::of($request, 'item', 100) ?: null, $request->boolean('observers'));
+
+        return $touched === null ? new JsonResponse(['message' => Say::text('told.rehearsal_controller.there_nothing_rehearse_any')], 410) : new JsonResponse($touched);
     }
 
     /** Begins a long rehearsal, or tells how far it has come. */

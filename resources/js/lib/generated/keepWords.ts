@@ -1190,7 +1190,6 @@ export const keepWords = {
   'publishing.rehearsal.kinds': "Kinds of viewers",
   'publishing.rehearsal.newcomers': "Those who come anew",
   'publishing.rehearsal.names': "{more, plural, =0 {} other { and # more}}",
-  'publishing.rehearsal.write': "Write to them",
   'publishing.progress.title': "Progress",
   'publishing.progress.heading': "Looking at everybody who holds something of it",
   'publishing.progress.looked': "People looked at",
@@ -1220,10 +1219,27 @@ export const keepWords = {
   'publishing.form.set': "Set the time for {count, plural, one {# change} other {# changes}}",
   'publishing.form.publish': "Publish {count, plural, one {# change} other {# changes}}",
   'publishing.form.live': "It is live from that moment, and can be taken back in one step.",
-  'publishing.discard.lost': "{count, plural, one {The change would be lost.} other {All # changes would be lost.}}",
+  'publishing.discard.lost': "{count, plural, one {The change leaves the draft} other {All # changes leave the draft}}; for a day it can be brought back, under History.",
   'publishing.discard.do': "Throw {count, plural, one {it away} other {all # away}}",
   'publishing.discard.keep': "Keep the draft",
   'publishing.discard.ask': "Discard the draft…",
+  'publishing.touched.list': "{count, plural, one {who} other {all #}}",
+  'publishing.touched.list_of': "All who {effect}: {count, number}",
+  'publishing.touched.tell': "tell them before",
+  'publishing.touched.tell_of': "Write to those who {effect}, before: {count, number}",
+  'publishing.touched.title': "{count, number} {effect}",
+  'publishing.touched.title_of': "{count, number} {effect}: {title}",
+  'publishing.touched.write': "Write to {count, plural, one {this one} other {these #}}",
+  'publishing.touched.failed': "This rehearsal is not known any more: the draft has changed, or it was too long ago. Rehearse it anew.",
+  'publishing.touched.looking': "Looking for all of them …",
+  'publishing.touched.found': "{found, number} of {people, number}",
+  'publishing.touched.not_all': "There are {count, number}; the first {kept, number} are kept by name.",
+  'publishing.touched.with': "with {name}",
+  'publishing.touched.more': "{count, number} more",
+  'publishing.given_up.title': "Tried and given up since yesterday: {count, number}",
+  'publishing.given_up.again': "Make it the draft again",
+  'publishing.given_up.instead': "Make it the draft, instead of what waits now",
+  'publishing.given_up.published_since': "Something else has been published since: it does not fit any more.",
   'publishing.history.title': "History of {course}",
   'publishing.history.heading': "History",
   'publishing.history.told': "{course} · every publication, the newest first · {file}",
@@ -2869,7 +2885,6 @@ export interface KeepParts {
   'publishing.rehearsal.kinds': never;
   'publishing.rehearsal.newcomers': never;
   'publishing.rehearsal.names': 'more';
-  'publishing.rehearsal.write': never;
   'publishing.progress.title': never;
   'publishing.progress.heading': never;
   'publishing.progress.looked': never;
@@ -2903,6 +2918,23 @@ export interface KeepParts {
   'publishing.discard.do': 'count';
   'publishing.discard.keep': never;
   'publishing.discard.ask': never;
+  'publishing.touched.list': 'count';
+  'publishing.touched.list_of': 'effect' | 'count';
+  'publishing.touched.tell': never;
+  'publishing.touched.tell_of': 'effect' | 'count';
+  'publishing.touched.title': 'count' | 'effect';
+  'publishing.touched.title_of': 'count' | 'effect' | 'title';
+  'publishing.touched.write': 'count';
+  'publishing.touched.failed': never;
+  'publishing.touched.looking': never;
+  'publishing.touched.found': 'found' | 'people';
+  'publishing.touched.not_all': 'count' | 'kept';
+  'publishing.touched.with': 'name';
+  'publishing.touched.more': 'count';
+  'publishing.given_up.title': 'count';
+  'publishing.given_up.again': never;
+  'publishing.given_up.instead': never;
+  'publishing.given_up.published_since': never;
   'publishing.history.title': 'course';
   'publishing.history.heading': never;
   'publishing.history.told': 'course' | 'file';

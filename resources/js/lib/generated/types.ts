@@ -482,6 +482,7 @@ export interface Flash {
   lines: Sentence[];
   mine: Sentence[];
   undo: number | null;
+  again: string | null;
 }
 
 export interface FormPage {
@@ -555,6 +556,13 @@ export interface Gate {
   inner: boolean;
 }
 
+export interface GivenUpRow {
+  id: number;
+  words: string;
+  changes: Sentence[];
+  fits: boolean;
+}
+
 export interface HeldGrant {
   id: number;
   course: string;
@@ -594,6 +602,7 @@ export interface HistoryLine {
 export interface HistoryPage {
   course: CourseHead;
   revisions: RevisionRow[];
+  givenUp: GivenUpRow[];
   mayEdit: boolean;
 }
 
@@ -1214,6 +1223,7 @@ export interface RehearsalPage {
   observerRows: RehearsalRow[];
   kinds: KindRow[];
   expected: Expected[];
+  givenUp: GivenUpRow[];
   losers: number;
   receipt: string | null;
   mayEdit: boolean;
@@ -1226,6 +1236,7 @@ export interface RehearsalProgress {
 }
 
 export interface RehearsalRow {
+  item: string;
   title: string;
   effects: EffectCount[];
 }
@@ -1613,6 +1624,18 @@ export interface TokensPage {
   open: number | null;
   secret: string | null;
   usualEnd: string;
+}
+
+export interface TouchedPeople {
+  count: number;
+  people: TouchedPerson[];
+}
+
+export interface TouchedPerson {
+  id: number;
+  name: string;
+  email: string;
+  with: string | null;
 }
 
 export interface TrialPreview {

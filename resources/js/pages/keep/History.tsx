@@ -8,11 +8,12 @@ import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
+import { GivenUp } from '../../publishing/GivenUp';
 import { to } from '../../lib/route';
 import css from '../../publishing/publishing.module.css';
 import ui from '../../ui/ui.module.css';
 
-export default function History({ course, revisions, mayEdit }: HistoryPage) {
+export default function History({ course, revisions, givenUp, mayEdit }: HistoryPage) {
   return (
     <KeepShell title={say('publishing.history.title', { course: course.title })}>
       <div className={ui.head}>
@@ -37,6 +38,7 @@ export default function History({ course, revisions, mayEdit }: HistoryPage) {
         </div>
       </div>
       <main className={ui.plainpage}>
+        <GivenUp course={course} rows={givenUp} mayEdit={mayEdit} />
         <ol className={css.history}>
           {revisions.map((revision) => (
             <li key={revision.number}>

@@ -1,17 +1,16 @@
 import { Link } from '@inertiajs/react';
 import { clsx } from 'clsx';
-import { Fragment, useState } from 'react';
+import { Fragment } from 'react';
 
 import { withQuery } from '../../lib/address';
 import type { EffectCount, KindRow, RehearsalPage, RehearsalRow } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
-import { ActDialog } from '../../people/ActDialog';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
-import { useShared } from '../../lib/page';
 import { to } from '../../lib/route';
 import { PublishBlock } from '../../publishing/PublishBlock';
+import { Touched } from '../../publishing/Touched';
 import { Progress } from '../../publishing/RehearsalProgress';
 import css from '../../publishing/publishing.module.css';
 import ui from '../../ui/ui.module.css';
@@ -59,16 +58,16 @@ export default function Rehearsal(page: RehearsalPage) {
             <>
               <section aria-label={say('publishing.rehearsal.in_all')}>
                 <h2>{say(totals.length > 0 ? 'publishing.rehearsal.holders' : observerTotals.length > 0 ? 'publishing.rehearsal.observers_alone' : 'publishing.rehearsal.nobody')}</h2>
-                {totals.length > 0 && <Totals totals={totals} />}
+                {totals.length > 0 && <Totals page={page} totals={totals} observers={false} />}
               </section>
-              {rows.length > 0 && <Items title={say('publishing.rehearsal.items')} rows={rows} />}
+              {rows.length > 0 && <Items title={say('publishing.rehearsal.items')} page={page} rows={rows} observers={false} />}
               {observerTotals.length > 0 && (
                 <section aria-label={say('publishing.rehearsal.observers')}>
                   <h2>{say('publishing.rehearsal.of_observers')}</h2>
-                  <Totals totals={observerTotals} />
+                  <Totals page={page} totals={observerTotals} observers />
                 </section>
               )}
-              {observerRows.length > 0 && <Items title={say('publishing.rehearsal.observers_items')} rows={observerRows} />}
+              {observerRows.length > 0 && <Items title={say('publishing.rehearsal.observers_items')} page={page} rows={observerRows} observers />}
               {kinds.length > 0 && <Kinds kinds={kinds} />}
             </>
           ) : (
@@ -81,30 +80,31 @@ export default function Rehearsal(page: RehearsalPage) {
   );
 }
 
-function Totals({ totals }: { totals: EffectCount[] }) {
+function Totals({ page, totals, observers }: { page: RehearsalPage; totals: EffectCount[]; observers: boolean }) {
   return (
     <ul className={css.totals}>
       {totals.map((total) => (
         <li key={total.effect} className={TAKES.has(total.effect) ? clsx(ui.takes, css.takes) : css.gives}>
-          <b>{total.count}</b> {total.words}
+          <b>{total.count}</b> {total.words} <Touched page={page} effect={total} row={null} observers={observers} />
         </li>
       ))}
     </ul>
   );
 }
 
-function Items({ title, rows }: { title: string; rows: RehearsalRow[] }) {
+function Items({ title, page, rows, observers }: { title: string; page: RehearsalPage; rows: RehearsalRow[]; observers: boolean }) {
   return (
     <section aria-label={title}>
       <h2>{title}</h2>
       <ul className={css.touched}>
         {rows.map((row) => (
-          <li key={row.title}>
+          <li key={row.item}>
             <b>{row.title}</b>
             <ul>
               {row.effects.map((effect) => (
-                <li key={effect.effect} className={TAKES.has(effect.effect) ? clsx(ui.takes, css.takes) : css.gives}>
+                <li key={effect.effect} className={clsx(css.effect, TAKES.has(effect.effect) ? clsx(ui.takes, css.takes) : css.gives)}>
                   <Named effect={effect} />
+                  <Touched page={page} effect={effect} row={row} observers={observers} />
                 </li>
               ))}
             </ul>
@@ -116,9 +116,6 @@ function Items({ title, rows }: { title: string; rows: RehearsalRow[] }) {
 }
 
 function Named({ effect }: { effect: EffectCount }) {
-  const more = effect.count - effect.names.length;
-  const [writing, setWriting] = useState(false);
-  const { signedIn } = useShared();
   return (
     <details>
       <summary>
@@ -131,17 +128,8 @@ function Named({ effect }: { effect: EffectCount }) {
             <Link href={to('keep.person', { person: effect.people[at] ?? 0 })}>{name}</Link>
           </Fragment>
         ))}
-        {say('publishing.rehearsal.names', { more: Math.max(0, more) })}
-        {more <= 0 && signedIn?.runs === true && (
-          <>
-            {' · '}
-            <button type="button" className={ui.linklike} onClick={() => setWriting(true)}>
-              {say('publishing.rehearsal.write')}
-            </button>
-          </>
-        )}
+        {say('publishing.rehearsal.names', { more: Math.max(0, effect.count - effect.names.length) })}
       </p>
-      {writing && <ActDialog title={say('person.asks.write_to_them')} act={{ do: 'write' }} whom={{ people: [...new Set(effect.people)] }} offers={[]} courses={[]} labels={[]} onClose={() => setWriting(false)} />}
     </details>
   );
 }

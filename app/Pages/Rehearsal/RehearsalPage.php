@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Courses;
+namespace App\Pages\Rehearsal;
 
+use App\Pages\Courses\CourseHead;
 use App\Publishing\EffectCount;
 use App\Publishing\KindRow;
 use App\Publishing\RehearsalRow;
@@ -37,6 +38,7 @@ final readonly class RehearsalPage
      * @param  list<RehearsalRow>  $observerRows
      * @param  list<KindRow>  $kinds
      * @param  list<Expected>  $expected  what is to stay so, by what is proposed
+     * @param  list<GivenUpRow>  $givenUp  within the last day, the last first
      * @param  int  $losers  people and observers from whom something is taken or put off
      * @param  ?string  $receipt  to be handed back when it is published: what this reader was shown
      */
@@ -63,6 +65,7 @@ final readonly class RehearsalPage
         #[OA\Property(items: new OA\Items(ref: RehearsalRow::class))] public array $observerRows,
         #[OA\Property(items: new OA\Items(ref: KindRow::class))] public array $kinds,
         #[OA\Property(items: new OA\Items(ref: Expected::class))] public array $expected,
+        #[OA\Property(items: new OA\Items(ref: GivenUpRow::class))] public array $givenUp,
         #[OA\Property] public int $losers,
         #[OA\Property] public ?string $receipt,
         #[OA\Property] public bool $mayEdit,

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Courses;
+namespace App\Pages\Rehearsal;
 
 use OpenApi\Attributes as OA;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Courses;
+namespace App\Pages\Rehearsal;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
@@ -10,13 +10,17 @@ use App\Drafts\DraftedContent;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
+use App\Pages\Courses\CourseHeadBuilder;
+use App\Pages\Courses\RetirementTold;
 use App\Publishing\LabelsElsewhere;
 use App\Publishing\Proposal;
 use App\Publishing\Receipt;
 use App\Publishing\Rehearsal;
 use App\Publishing\RehearsalRuns;
 use App\Publishing\Rehearsing;
+use App\Publishing\TouchedPeople;
 use App\Sightlines\Expectations\Expectations;
+use App\Sightlines\Expectations\Expected;
 use App\Words\Differences;
 use App\Words\RuleWords;
 use App\Words\Say;
@@ -24,7 +28,7 @@ use App\Words\Say;
 /** What publishing the draft, or going back, would do, as its page shows it. */
 final readonly class RehearsalPageBuilder
 {
-    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Rehearsal $rehearsal, private Rehearsing $rehearsing, private Expectations $expectations, private LabelsElsewhere $elsewhere)
+    public function __construct(private CourseHeadBuilder $heads, private Plans $plans, private SchoolClock $clock, private Rehearsal $rehearsal, private Rehearsing $rehearsing, private Expectations $expectations, private LabelsElsewhere $elsewhere, private GivenUpRows $givenUp)
     {
     }
 
@@ -58,10 +62,8 @@ final readonly class RehearsalPageBuilder
             return null;
         }
         $run = $this->rehearsing->look($proposal, $setFor, $anew);
-        $at = $run->instant->getTimestamp();
-        $finished = $run->finished_at !== null;
-        $told = $finished ? $this->rehearsal->tell($proposal, $at, RehearsalRuns::countOf($run)) : null;
-        $count = RehearsalRuns::countOf($run);
+        [$at, $finished, $count] = [$run->instant->getTimestamp(), $run->finished_at !== null, RehearsalRuns::countOf($run)];
+        $told = $finished ? $this->rehearsal->tell($proposal, $at, $count) : null;
 
         return new RehearsalPage(
             course: $this->heads->of($course, $this->plans->named($proposal->document)),
@@ -85,11 +87,18 @@ final readonly class RehearsalPageBuilder
             observerTotals: $told->observerTotals ?? [],
             observerRows: $told->observerRows ?? [],
             kinds: $told->kinds ?? [],
-            expected: $this->expectations->against($course, $this->plans->of($proposal->document), $proposal->live === null ? null : $this->plans->of($proposal->live), $at),
+            expected: $this->expected($proposal, $at),
+            givenUp: $back === null ? $this->givenUp->of($course) : [],
             losers: $told->losers ?? 0,
             receipt: $finished && $mayEdit ? Receipt::of($proposal, $setFor, $run->made_at->getTimestamp(), $reader) : null,
             mayEdit: $mayEdit,
         );
+    }
+
+    /** @return list<Expected> */
+    private function expected(Proposal $proposal, int $at): array
+    {
+        return $this->expectations->against($proposal->course, $this->plans->of($proposal->document), $proposal->live === null ? null : $this->plans->of($proposal->live), $at);
     }
 
     /** @return list<string> what lessons hold that went live with what is taken back, and is not taken back with it */
@@ -109,6 +118,23 @@ final readonly class RehearsalPageBuilder
         }
 
         return $lines;
+    }
+
+    /**
+     * Whom a rehearsal touches in one way, all of them. Null where nothing waits to be published, or it is not finished.
+     *
+     * @param  ?string  $item  key; null: in all
+     */
+    public function touched(Course $course, ?int $back, ?int $setFor, string $effect, ?string $item, bool $observers): ?TouchedPeople
+    {
+        $proposal = $this->proposal($course, $back);
+        $run = $proposal === null ? null : $this->rehearsing->look($proposal, $setFor);
+        if ($run?->finished_at === null) {
+            return null;
+        }
+        $count = RehearsalRuns::countOf($run);
+
+        return TouchedPeople::of($observers ? $count->observers : $count->people, $effect, $item);
     }
 
     /** How far a long rehearsal has come; it is begun where nobody has asked for it yet. Null where nothing waits to be published. */
