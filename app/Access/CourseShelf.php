@@ -6,6 +6,7 @@ namespace App\Access;
 
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Draft;
 use App\Models\Offer;
 
 /** The published courses of the school, as far as lists of people need them. Read once a request. */
@@ -68,13 +69,17 @@ final class CourseShelf
 
     /**
      * @param  list<int>  $first  ids of courses that stand before the others
+     * @param  bool  $withWaiting  with the rows that are in drafts alone
      * @return list<CoursePick>
      */
-    public function picks(bool $withRows, array $first = []): array
+    public function picks(bool $withRows, array $first = [], bool $withWaiting = false): array
     {
         $picks = $others = [];
+        $drafts = $withWaiting ? Draft::query()->whereIn('course_id', array_keys($this->all()))->get(['id', 'course_id', 'document'])->keyBy('course_id') : collect();
         foreach ($this->all() as $id => [$course, $document]) {
-            $pick = new CoursePick($course->key, $document->title(), $withRows ? $this->rows($id) : []);
+            $draft = $drafts->get($id);
+            $waiting = $draft === null ? [] : array_values(array_filter(self::rowsOf(CourseDocument::fromJson($draft->document)), static fn (OutlineRow $row): bool => ! isset($document->readItems()[$row->key])));
+            $pick = new CoursePick($course->key, $document->title(), $withRows ? $this->rows($id) : [], $waiting);
             $place = array_search($id, $first, true);
             $place === false ? $others[] = $pick : $picks[$place] = $pick;
         }
@@ -86,8 +91,16 @@ final class CourseShelf
     /** @return list<OutlineRow> of a published course */
     public function rows(int $course): array
     {
+        $document = $this->all()[$course][1] ?? null;
+
+        return $document === null ? [] : self::rowsOf($document);
+    }
+
+    /** @return list<OutlineRow> */
+    private static function rowsOf(CourseDocument $document): array
+    {
         $rows = [];
-        foreach (($this->all()[$course][1] ?? null)?->read()->places() ?? [] as $place) {
+        foreach ($document->read()->places() as $place) {
             $rows[] = new OutlineRow($place->item->key(), $place->item->title(), $place->item->kind(), $place->depth(), $place->isDraft);
         }
 

@@ -114,6 +114,15 @@ final class Plans
         return $this->deciders[$hash] ??= $this->prepare($document);
     }
 
+    /** As it would be in a school that lets guests in. */
+    public function asIfGuestsWereLetIn(CourseDocument $document): Decider
+    {
+        $school = (clone ($this->school)())->forceFill(['guests' => true]);
+        $plan = PlanReader::fromDecoded($this->named($document)->toPlan($school), array_map(strval(...), array_keys($this->offerNames())));
+
+        return new Decider($plan, array_values($plan->courses)[0]);
+    }
+
     private function prepare(CourseDocument $document): Decider
     {
         $plan = $this->read($document);

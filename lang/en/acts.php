@@ -73,6 +73,11 @@ return [
         'that_course_not_there' => 'That course is not there any more.',
         'that_row_not_published' => 'That row is not published, or not there any more.',
     ],
+    'begin_pass' => [
+        'let_pass_begin' => 'Let it begin now',
+        'has_begun' => 'have one that has begun',
+        'have_it_now' => 'have it from now on',
+    ],
     'resume_pass' => [
         'take_pass_up_again' => 'Take a pass up again',
         'are_not_paused' => 'are not paused',

@@ -27,6 +27,7 @@ return [
         'withdrawn' => '{offer} withdrawn',
         'withdrawn_again' => '{offer} withdrawn; {offers} in force again',
         'try_given' => 'one more try at {title}',
+        'begun' => '{offer} let begin at once',
         'finished_for' => '{title} marked as finished by the school{noted, select, yes {: {note}} other {}}',
         'handed_out' => '{item} handed out{to}',
         'joined_list' => 'came on the mailing list as {label}',

@@ -117,6 +117,8 @@ return [
         'tie_name' => 'Tie {name}',
     ],
     'why_not' => [
+        'not_live' => '{title} (not live yet)',
+        'for_everybody' => 'This would be so for everybody, once it is published.',
         'with_name' => 'With {name}',
         'as_themselves' => 'As themselves',
         'why_cant_they_see' => 'Why can’t they see…',

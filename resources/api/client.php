@@ -23,7 +23,7 @@ final class SilentKeepProblem extends RuntimeException
 /**
  * @phpstan-type Problem array{type: string, title: string, status: int, detail?: string, parameter?: string, errors?: list<array{pointer: string, detail: string}>}
  * @phpstan-type AboutStatements array{version: list<string>}
- * @phpstan-type Act array{do: 'give'|'extend'|'pause'|'resume'|'end'|'withdraw'|'give-back'|'change'|'grant'|'take-back'|'finish'|'try'|'label'|'unlabel'|'observe'|'unobserve'|'write', people: list<int>, offer?: string|null, pass?: int|null, grant?: int|null, course?: string|null, item?: string|null, from?: string|null, until?: string|null, days?: int|null, good?: bool, anew?: bool, stops?: bool, label?: string|null, observer?: int|null, note?: string|null, subject?: string|null, body?: string|null}
+ * @phpstan-type Act array{do: 'give'|'extend'|'begin'|'pause'|'resume'|'end'|'withdraw'|'give-back'|'change'|'grant'|'take-back'|'finish'|'try'|'label'|'unlabel'|'observe'|'unobserve'|'write', people: list<int>, offer?: string|null, pass?: int|null, grant?: int|null, course?: string|null, item?: string|null, from?: string|null, until?: string|null, days?: int|null, good?: bool, anew?: bool, stops?: bool, label?: string|null, observer?: int|null, note?: string|null, subject?: string|null, body?: string|null}
  * @phpstan-type ActOutcome array{words: string, count: int, changes: bool, names: list<string>}
  * @phpstan-type ActPreview array{told: string, people: int, canBeUndone: bool, long: bool, outcomes: list<ActOutcome>}
  * @phpstan-type ActTold array{id: int|null, told: string, touched: int}

@@ -10,7 +10,7 @@ export type Problem = { type: string; title: string; status: number; detail?: st
 
 export type AboutStatements = { version: Array<string> };
 
-export type Act = { do: 'give' | 'extend' | 'pause' | 'resume' | 'end' | 'withdraw' | 'give-back' | 'change' | 'grant' | 'take-back' | 'finish' | 'try' | 'label' | 'unlabel' | 'observe' | 'unobserve' | 'write'; people: Array<number>; offer?: string | null; pass?: number | null; grant?: number | null; course?: string | null; item?: string | null; from?: string | null; until?: string | null; days?: number | null; good?: boolean; anew?: boolean; stops?: boolean; label?: string | null; observer?: number | null; note?: string | null; subject?: string | null; body?: string | null };
+export type Act = { do: 'give' | 'extend' | 'begin' | 'pause' | 'resume' | 'end' | 'withdraw' | 'give-back' | 'change' | 'grant' | 'take-back' | 'finish' | 'try' | 'label' | 'unlabel' | 'observe' | 'unobserve' | 'write'; people: Array<number>; offer?: string | null; pass?: number | null; grant?: number | null; course?: string | null; item?: string | null; from?: string | null; until?: string | null; days?: number | null; good?: boolean; anew?: boolean; stops?: boolean; label?: string | null; observer?: number | null; note?: string | null; subject?: string | null; body?: string | null };
 
 export type ActOutcome = { words: string; count: number; changes: boolean; names: Array<string> };
 

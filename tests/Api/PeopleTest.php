@@ -109,6 +109,7 @@ final class PeopleTest extends TestCase
         yield 'extend by days' => [['do' => 'extend', 'people' => [3], 'pass' => 1, 'days' => 7], $end(1), '2026-09-05T11:00Z'];
         yield 'extend to an instant' => [['do' => 'extend', 'people' => [3], 'pass' => 1, 'until' => '2026-12-01T08:00:00Z'], $end(1), '2026-12-01T08:00Z'];
         yield 'extend for good' => [['do' => 'extend', 'people' => [3], 'offer' => 'apprentice-pass', 'good' => true], $end(1), null];
+        yield 'begin' => [['do' => 'begin', 'people' => [3], 'pass' => 1], static fn (self $test): int => ActRecord::query()->count(), 0];
         yield 'pause' => [['do' => 'pause', 'people' => [3], 'offer' => 'apprentice-pass'], $state(1), 'paused'];
         yield 'resume' => [['do' => 'resume', 'people' => [12], 'pass' => 10], $state(10), 'active'];
         yield 'end' => [['do' => 'end', 'people' => [3], 'pass' => 1], $end(1), '2026-03-10T12:00Z'];

@@ -9,6 +9,7 @@ use App\Models\ActRecord;
 use App\Models\Completion;
 use App\Models\Person;
 use App\People\ActOnPeople;
+use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 
 /** What the school marks as finished for somebody, and takes back. */
@@ -66,6 +67,19 @@ final class FinishForTest extends TestCase
         $this->post('/keep/people/acts', ['do' => 'finish', 'people' => [$person->id], 'course' => 'clinker', 'item' => 'nothing'])->assertSessionHasErrors('item');
         $this->post('/keep/people/acts', ['do' => 'finish', 'people' => [$person->id], 'course' => 'clinker'])->assertSessionHasErrors('item');
         $this->actingAs($person)->post('/keep/people/acts', ['do' => 'finish', 'people' => [$person->id], 'course' => 'clinker', 'item' => 'l-planes'])->assertNotFound();
+    }
+
+    public function test_several_are_marked_in_one_step_and_taken_back_in_one(): void
+    {
+        $person = $this->person('sunniva');
+        $before = $this->finished($person);
+        $this->post('/keep/people/acts', ['do' => 'finish', 'people' => [$person->id], 'course' => 'clinker', 'items' => ['l-planes', 'l-timber', 'nothing']])->assertSessionHasErrors('item');
+        self::assertSame($before, $this->finished($person));
+        $this->post('/keep/people/acts', ['do' => 'finish', 'people' => [$person->id], 'course' => 'clinker', 'items' => ['l-planes', 'l-timber']])->assertSessionHas('flash.kind', 'done');
+        self::assertSame([], array_diff(['l-planes', 'l-timber'], $this->finished($person)));
+        $this->get("/keep/people/{$person->id}")->assertInertia(fn (Page $page) => $page->where('history.0.words', 'Tuning a plane and Choosing larch marked as finished by the school'));
+        $this->post('/keep/people/acts/'.ActRecord::query()->max('id').'/undo');
+        self::assertSame($before, $this->finished($person));
     }
 
     public function test_why_offers_it_where_it_would_open_what_waits(): void

@@ -13,6 +13,7 @@ use App\Models\ObserverTie;
 use App\Models\Offer;
 use App\Models\Pass;
 use Illuminate\Support\Carbon;
+use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 
 final class PassActsTest extends TestCase
@@ -107,6 +108,20 @@ final class PassActsTest extends TestCase
         $this->act('resume', ['eira'], ['offer' => 'apprentice-pass']);
         $pass = $this->pass('eira');
         self::assertSame(['active', self::at($end->modify('+5 days')), '2026-03-07 13:00'], [$pass->state, self::at($pass->ends_at), self::at($pass->paced_from)]);
+    }
+
+    public function test_a_pass_that_was_to_begin_later_begins_now_and_ends_when_it_was_to_end(): void
+    {
+        self::assertSame(['have one that has begun' => 1], $this->previewed('begin', ['eira'], ['offer' => 'apprentice-pass']));
+        $this->act('begin', ['eira'], ['offer' => 'apprentice-pass'])->assertSessionHas('flash.kind', 'refused');
+        Pass::query()->whereKey($this->pass('eira')->id)->update(['starts_at' => '2026-03-12 08:00:00', 'paced_from' => '2026-03-14 08:00:00']);
+        $end = self::at($this->pass('eira')->ends_at);
+        self::assertSame(['have it from now on' => 1], $this->previewed('begin', ['eira'], ['offer' => 'apprentice-pass']));
+        $this->act('begin', ['eira'], ['pass' => $this->pass('eira')->id]);
+        self::assertSame(['2026-03-10 13:00', $end, null], [self::at($this->pass('eira')->starts_at), self::at($this->pass('eira')->ends_at), $this->pass('eira')->paced_from]);
+        $this->get("/keep/people/{$this->person('eira')->id}")->assertInertia(fn (Page $page) => $page->where('history.0.words', 'Apprentice pass let begin at once'));
+        $this->post('/keep/people/acts/'.ActRecord::query()->max('id').'/undo')->assertSessionHas('flash.kind', 'done');
+        self::assertSame('2026-03-12 09:00', self::at($this->pass('eira')->starts_at));
     }
 
     public function test_a_paused_pass_that_is_withdrawn_and_given_back_is_not_paused_any_more(): void

@@ -6,6 +6,7 @@ namespace Tests\Sightlines;
 
 use App\Models\Completion;
 use App\Models\DraftEdit;
+use Inertia\Testing\AssertableInertia as Page;
 use Tests\Drafts\EditsDrafts;
 use Tests\TestCase;
 
@@ -80,6 +81,50 @@ final class WhyTest extends TestCase
         self::assertSame('As it is published now it is not there.', $said(''));
         $ask = '/keep/courses/clinker/why?item=l-steam&v[]=holder:4:apprentice-pass';
         self::assertSame('Once the draft is published it is not there any more.', $said('&see=published'));
+    }
+
+    /** @return list<array{string, string, mixed}> title, words and link of each way */
+    private function ways(string $ask): array
+    {
+        $text = static fn (mixed $sentence): string => is_array($sentence) ? implode('', array_column((array) $sentence['segments'], 'text')) : '';
+
+        return array_map(static fn (mixed $way): array => is_array($way) ? [$text($way['title']), $text($way['words']), $way['link']['to'] ?? null] : ['', '', null], array_values((array) $this->getJson($ask)->assertOk()->json('ways')));
+    }
+
+    public function test_what_waits_in_the_draft_is_told_with_the_edit_that_it_waits_as(): void
+    {
+        $ask = '/keep/courses/clinker/why?item=l-planes&v[]=holder:4:apprentice-pass&see=published';
+        $publish = fn (string $of): array => array_values(array_filter($this->ways($of), static fn (array $way): bool => $way[2] === 'rehearsal'));
+        self::assertSame([], $publish($ask));
+        $this->edit(0, 'sample', ['l-steam'], ['value' => 'yes']);
+        $this->openAfter(1, 'm-tools', 3);
+        $this->edit(2, 'sample', ['l-timber'], ['value' => 'yes']);
+        self::assertSame([['Publish the draft', 'It waits in the draft as edit 2 of 3, and opens at once then.', 'rehearsal']], $publish($ask));
+        // By the draft it is open; and where it is not, publishing is no way.
+        self::assertSame([], $publish(str_replace('&see=published', '', $ask)));
+        self::assertSame([], $publish(str_replace('holder:4', 'holder:2', $ask)));
+        // As edit 3 again, once it was undone and something else was set first.
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => 3]);
+        $this->post('/keep/courses/clinker/draft/undo', ['version' => 4]);
+        $this->edit(5, 'sample', ['l-timber'], ['value' => 'yes']);
+        $this->openAfter(6, 'm-tools', 3);
+        self::assertSame('It waits in the draft as edit 3 of 3, and opens at once then.', $publish($ask)[0][1] ?? null);
+    }
+
+    public function test_of_a_row_that_is_in_the_draft_alone_that_is_told(): void
+    {
+        $this->outline(0, ['do' => 'add', 'kind' => 'lesson', 'titles' => 'Whetting', 'item' => 'l-welcome']);
+        $ask = '/keep/courses/clinker/why?item=whetting&see=published&v[]=holder:4:apprentice-pass';
+        $card = $this->getJson($ask)->assertOk()->assertJsonPath('glyph', 'hidden')->assertJsonPath('gates.0.link.to', 'rehearsal')->assertJsonPath('gates.0.passed', false);
+        self::assertSame('It is not in the course that is live; it waits in the draft as edit 1 of 1.', implode('', array_column((array) $card->json('gates.0.words.segments'), 'text')));
+        self::assertSame(['Publish the draft'], array_column($this->ways($ask), 0));
+        // To whom it would be no open item either.
+        $visitor = str_replace('holder:4:apprentice-pass', 'visitor', $ask);
+        self::assertSame([], $this->ways($visitor));
+        self::assertSame('Once the draft is published: locked.', implode('', array_column((array) $this->getJson($visitor)->json('otherwise.segments'), 'text')));
+        // On the page of a person it is among what can be asked about, and not among what can be handed out.
+        $this->get('/keep/people/'.$this->person('eira')->id)->assertInertia(fn (Page $page) => $page->where('courses.0.waiting.0.key', 'whetting')->where('courses.0.rows', fn (mixed $rows): bool => ! str_contains((string) json_encode($rows), 'whetting')));
+        $this->getJson('/keep/courses/clinker/why?item=l-nowhere&see=published&v[]=visitor')->assertNotFound();
     }
 
     public function test_who_or_what_is_not_there_is_not_found(): void

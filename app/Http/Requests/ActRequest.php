@@ -26,7 +26,7 @@ final class ActRequest extends FormRequest
     public function rules(): array
     {
         $do = $this->input('do');
-        $needsOffer = in_array($do, ['give', 'change'], true) || (in_array($do, ['extend', 'pause', 'resume', 'end', 'withdraw', 'give-back'], true) && ! $this->filled('pass'));
+        $needsOffer = in_array($do, ['give', 'change'], true) || (in_array($do, ['extend', 'begin', 'pause', 'resume', 'end', 'withdraw', 'give-back'], true) && ! $this->filled('pass'));
 
         return [
             'once' => ['nullable', 'string', 'max:60'],
@@ -43,7 +43,9 @@ final class ActRequest extends FormRequest
             'anew' => ['boolean'],
             'stops' => ['boolean'],
             'course' => ['nullable', 'string'],
-            'item' => [in_array($do, ['grant', 'finish', 'try'], true) || ($do === 'take-back' && ! $this->filled('grant')) ? 'required' : 'nullable', 'string'],
+            'items' => ['nullable', 'array', 'max:100'],
+            'items.*' => ['string', 'max:200'],
+            'item' => [in_array($do, ['grant', 'try'], true) || ($do === 'finish' && ! $this->filled('items')) || ($do === 'take-back' && ! $this->filled('grant')) ? 'required' : 'nullable', 'string'],
             'note' => ['nullable', 'string', 'max:200'],
             'label' => [in_array($do, ['label', 'unlabel'], true) ? 'required' : 'nullable', 'string', 'max:60', 'regex:/^[^,]+$/u'],
             'observer' => [in_array($do, ['observe', 'unobserve'], true) ? 'required' : 'nullable', 'integer'],

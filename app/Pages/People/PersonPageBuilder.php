@@ -68,7 +68,7 @@ final readonly class PersonPageBuilder
             progress: $this->progress($person, $courses),
             quizzes: $this->quizzes($person),
             history: $this->history($person),
-            courses: $this->shelf->picks(withRows: true, first: $courses),
+            courses: $this->shelf->picks(withRows: true, first: $courses, withWaiting: true),
             offers: $this->shelf->offers(),
             now: $this->clock->now(),
             mayRun: $mayRun,

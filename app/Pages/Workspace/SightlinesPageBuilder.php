@@ -25,12 +25,14 @@ use App\Sightlines\Sightlines;
 use App\Sightlines\SightlinesGrid;
 use App\Sightlines\Vantages\Look;
 use App\Sightlines\Vantages\RulesVersion;
+use App\Sightlines\Vantages\SeenFrom;
 use App\Sightlines\Vantages\Vantages;
 use App\Sightlines\Why\BlindSpots;
 use App\Sightlines\Why\CellContext;
 use App\Sightlines\Why\FindFixes;
 use App\Sightlines\Why\Gate;
 use App\Sightlines\Why\Gates;
+use App\Sightlines\Why\InTheDraft;
 use App\Sightlines\Why\PossibleFix;
 use App\Sightlines\Why\PossibleFixes;
 use App\Sightlines\Why\WhoGave;
@@ -61,6 +63,7 @@ final readonly class SightlinesPageBuilder
         private Terms $terms,
         private Takers $takers,
         private WhoGave $given,
+        private InTheDraft $draft,
     ) {
     }
 
@@ -80,25 +83,46 @@ final readonly class SightlinesPageBuilder
         $seen = $this->vantages->stand($course, $decider, $look->points ?? [])[0] ?? null;
         $position = $decider->course->outline->positionOf($item);
         if ($seen === null || $position === null) {
-            return null;
+            return $seen === null || $look->see !== RulesVersion::Published ? null : $this->notLive($course, $look, $seen, $item);
         }
         $at = $look->at ?? $this->clock->now();
         $answer = $this->plans->ask($decider, $seen->viewer, $at);
         $decision = $answer->decisions()[$position];
         $cell = new CellContext($answer, $document, $this->clock);
         $gates = (new Gates($cell))->of($position);
-        $ways = $decision->state === State::Open ? [] : (new PossibleFixes($cell, $this->fixing, fn (): array => $this->refusals($course, $answer, $seen->person)))->of($position, $decision);
-        $plan = ($seen->offer ?? null)?->plan->name ?? $decider->course->mainPlan?->name;
-        $rules = new RuleTable($document, null, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn(), fn (): Samples => $this->plans->of($document)->prepared->samples);
+        $ways = $decision->state === State::Open ? [] : [
+            ...self::onlyThere($look->see === RulesVersion::Published ? $this->draft->wayOut($course, $seen->point, $item, $at) : null),
+            ...(new PossibleFixes($cell, $this->fixing, fn (): array => $this->refusals($course, $answer, $seen->person)))->of($position, $decision),
+        ];
+
+        return $this->card($course, $look, $seen, $cell, $position, $decision, $gates, $ways);
+    }
+
+    /** @return list<PossibleFix> */
+    private static function onlyThere(?PossibleFix $way): array
+    {
+        return $way === null ? [] : [$way];
+    }
+
+    /**
+     * @param  list<Gate>  $gates
+     * @param  list<PossibleFix>  $ways
+     */
+    private function card(Course $course, Look $look, SeenFrom $seen, CellContext $cell, int $position, Decision $decision, array $gates, array $ways): WhyCard
+    {
+        $plan = ($seen->offer ?? null)?->plan->name ?? $cell->decider->course->mainPlan?->name;
+        $rules = new RuleTable($cell->document, null, $plan, $this->clock->year(), $this->plans->schoolLetsGuestsIn(), fn (): Samples => $this->plans->of($cell->document)->prepared->samples);
         $shut = count(array_filter($gates, static fn (Gate $gate): bool => ! $gate->passed));
+        $item = $cell->key($position);
 
         return new WhyCard(
             item: $item,
+            version: $course->draft->version ?? 0,
             glyph: Glyph::of($decision)->value,
             look: Glyph::looksOnly($decision),
             word: ucfirst(Glyph::of($decision)->word()),
-            summary: $decision->state === State::Open ? self::openBy($decision->via) : ($shut === 1 ? Say::text('pages.sightlines_page_builder.one_gate_is_shut') : Say::text('pages.sightlines_page_builder.shut_gates_are_shut', ['shut' => $shut])),
-            otherwise: $this->otherwise($course, $look, $item, $decision, $at),
+            summary: $decision->state === State::Open ? self::openBy($decision->via) : self::shut($shut),
+            otherwise: $this->otherwise($course, $look, $item, $decision, $cell->at),
             why: array_map(static fn (Reason $reason): string => $reason->value, $decision->why),
             gates: $gates,
             given: $seen->person === null ? [] : $this->given->of($cell, $position, $course, $seen->person),
@@ -107,8 +131,27 @@ final readonly class SightlinesPageBuilder
             blind: (new BlindSpots($this->fixing))->of($cell),
             rule: $rules->rows()[$position],
             plan: $plan,
-            expected: $this->expectations->ofCell($course, $decider, $seen->point, $item),
+            expected: $this->expectations->ofCell($course, $cell->decider, $seen->point, $item),
         );
+    }
+
+    private static function shut(int $gates): string
+    {
+        return $gates === 1 ? Say::text('pages.sightlines_page_builder.one_gate_is_shut') : Say::text('pages.sightlines_page_builder.shut_gates_are_shut', ['shut' => $gates]);
+    }
+
+    /** Of an item that is in the draft alone: as it will be there, with what is in the way now. */
+    private function notLive(Course $course, Look $look, SeenFrom $point, string $item): ?WhyCard
+    {
+        $draft = $this->why($course, new Look($look->at, $look->points, RulesVersion::Draft), $item);
+        if ($draft === null) {
+            return null;
+        }
+        $gate = $this->draft->gate($course, $item);
+        $ways = self::onlyThere($this->draft->wayOut($course, $point->point, $item, $look->at ?? $this->clock->now()));
+        $otherwise = $ways === [] ? Sentence::say('pages.sightlines_page_builder.once_published', ['word' => lcfirst($draft->word)]) : null;
+
+        return $draft->notLive(Glyph::Hidden->value, ucfirst(Glyph::Hidden->word()), self::shut(1), $otherwise, $gate, self::intro($ways), $ways);
     }
 
     /** @return list<Expected> what is expected of the course, by the rules that are looked at, as of now */

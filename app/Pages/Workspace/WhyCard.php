@@ -19,6 +19,7 @@ use SilentKeep\Core\Deciding\Reason;
 final readonly class WhyCard
 {
     /**
+     * @param  int  $version  of the draft; 0: there is none
      * @param  string  $word  the state in a word
      * @param  string  $summary  how many gates are shut, or by which way it is open
      * @param  ?Sentence  $otherwise  what it is by the other rules: once the draft is published, or as it is published; null: the same
@@ -33,6 +34,7 @@ final readonly class WhyCard
      */
     public function __construct(
         #[OA\Property] public string $item,
+        #[OA\Property] public int $version,
         #[OA\Property(enum: Glyph::class)] public string $glyph,
         #[OA\Property] public bool $look,
         #[OA\Property] public string $word,
@@ -48,5 +50,15 @@ final readonly class WhyCard
         #[OA\Property] public ?string $plan,
         #[OA\Property(items: new OA\Items(ref: Expected::class))] public array $expected,
     ) {
+    }
+
+    /**
+     * Of an item that is in the draft alone, to those who look at what is live.
+     *
+     * @param  list<PossibleFix>  $ways
+     */
+    public function notLive(string $glyph, string $word, string $summary, ?Sentence $otherwise, Gate $gate, Sentence $intro, array $ways): self
+    {
+        return new self($this->item, $this->version, $glyph, look: false, word: $word, summary: $summary, otherwise: $otherwise, why: [], gates: [$gate], given: [], intro: $intro, ways: $ways, blind: null, rule: $this->rule, plan: $this->plan, expected: $this->expected);
     }
 }

@@ -10,11 +10,15 @@ use App\Models\Course;
 use App\Words\Say;
 use Illuminate\Support\Collection;
 
-/** Marks an item as finished for people, with what is inside it and not optional, whatever finishes it otherwise. What they have finished themselves stays as it is. */
+/** Marks items as finished for people, with what is inside them and not optional, whatever finishes it otherwise. What they have finished themselves stays as it is. */
 final readonly class FinishItem implements PeopleAct
 {
-    /** @param  list<string>  $keys  of what is marked */
-    public function __construct(private SchoolClock $clock, private Course $course, private string $item, private string $title, private array $keys, private string $note)
+    /**
+     * @param  list<string>  $items  that were asked for
+     * @param  string  $title  of those
+     * @param  list<string>  $keys  of what is marked
+     */
+    public function __construct(private SchoolClock $clock, private Course $course, private array $items, private string $title, private array $keys, private string $note)
     {
     }
 
@@ -52,7 +56,7 @@ final readonly class FinishItem implements PeopleAct
                 ? new ActStep($person->id, Say::text('acts.finish_item.have_already'))
                 : new ActStep($person->id, Say::text('acts.finish_item.have_it_finished'), array_map(fn (string $key): RowChange => RowChange::made('completions', [
                     'person_id' => $person->id, 'course_id' => $this->course->id, 'item_key' => $key, 'completed_at' => $stored,
-                ]), $left), [], ['item' => $this->item] + ($this->note === '' ? [] : ['note' => $this->note]), $this->course->id);
+                ]), $left), [], (count($this->items) === 1 ? ['item' => $this->items[0]] : ['items' => $this->items]) + ($this->note === '' ? [] : ['note' => $this->note]), $this->course->id);
         }
 
         return $steps;

@@ -7,14 +7,24 @@ namespace App\People\Acts;
 use App\Access\CourseShelf;
 use App\Access\NewPasses;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Learning\Quizzes\QuizRules;
 use App\Models\Content;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Person;
+use App\People\Acts\Passes\BeginPass;
+use App\People\Acts\Passes\ChangeOffer;
+use App\People\Acts\Passes\EndPass;
+use App\People\Acts\Passes\ExtendPass;
+use App\People\Acts\Passes\GivePass;
+use App\People\Acts\Passes\PausePass;
+use App\People\Acts\Passes\ResumePass;
+use App\People\Acts\Passes\WithdrawPass;
 use App\People\ObserverLetters;
 use App\People\PassRows;
 use App\School\Letters\WriteLetters;
+use App\Words\RuleWords;
 use App\Words\Say;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\InvalidTime;
@@ -22,7 +32,7 @@ use SilentKeep\Core\Time\InvalidTime;
 /** Makes acts of what a form says. */
 final readonly class PeopleActs
 {
-    public const KINDS = ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'finish', 'try', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
+    public const KINDS = ['give', 'extend', 'begin', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'finish', 'try', 'label', 'unlabel', 'observe', 'unobserve', 'write'];
 
     public function __construct(private NewPasses $newPasses, private SchoolClock $clock, private CourseShelf $shelf, private ObserverLetters $observerLetters, private WriteLetters $write)
     {
@@ -47,6 +57,7 @@ final readonly class PeopleActs
         return match ($text('do')) {
             'give' => new GivePass($this->newPasses, $this->clock, $this->offer($text('offer')), $instant('from') ?? $this->clock->now(), ($form['anew'] ?? false) === true, giver: $actor),
             'extend' => new ExtendPass($passes(), $this->clock, max(1, $number('days')), ($form['good'] ?? false) === true ? Instant::NEVER : $instant('until')),
+            'begin' => new BeginPass($passes(), $this->clock),
             'pause' => new PausePass($passes(), $this->clock, ($form['stops'] ?? false) === true),
             'resume' => new ResumePass($passes(), $this->clock),
             'end' => new EndPass($passes(), $this->clock),
@@ -55,7 +66,7 @@ final readonly class PeopleActs
             'change' => new ChangeOffer(PassRows::pass($number('pass')), $this->clock, $this->offer($text('offer'))),
             'grant' => $this->grant($text('course'), $text('item'), $instant('until')),
             'take-back' => $number('grant') > 0 ? TakeBackGrant::one($this->clock, $number('grant')) : $this->takeBack($text('course'), $text('item')),
-            'finish' => $this->finish($text('course'), $text('item'), $text('note')),
+            'finish' => $this->finish($text('course'), $text('item') === '' ? Value::texts(is_array($form['items'] ?? null) ? $form['items'] : []) : [$text('item')], $text('note')),
             'try' => $this->try($text('course'), $text('item')),
             'label' => new SetLabel($this->clock, $text('label'), has: true, until: $instant('until')),
             'unlabel' => new SetLabel($this->clock, $text('label'), has: false),
@@ -99,15 +110,22 @@ final readonly class PeopleActs
         return new GiveTry($this->clock, $course, $item, $this->shelf->itemTitle($course->id, $item), QuizRules::of($content->quiz_rules));
     }
 
-    private function finish(string $courseKey, string $item, string $note): FinishItem
+    /** @param  list<string>  $items */
+    private function finish(string $courseKey, array $items, string $note): FinishItem
     {
         $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct(Say::text('acts.people_acts.that_course_not_there'), 'item');
-        $keys = ($this->shelf->all()[$course->id][1] ?? null)?->toFinish($item) ?? [];
-        if ($keys === []) {
-            throw new CannotAct(Say::text('acts.finish_item.nothing_to_finish'), 'item');
+        $document = $this->shelf->all()[$course->id][1] ?? null;
+        $keys = [];
+        foreach ($items as $item) {
+            $inside = $document?->toFinish($item) ?? [];
+            if ($inside === []) {
+                throw new CannotAct(Say::text('acts.finish_item.nothing_to_finish'), 'item');
+            }
+            array_push($keys, ...$inside);
         }
+        $title = RuleWords::enumeration(array_map(fn (string $item): string => $this->shelf->itemTitle($course->id, $item), $items), 'and');
 
-        return new FinishItem($this->clock, $course, $item, $this->shelf->itemTitle($course->id, $item), $keys, $note);
+        return new FinishItem($this->clock, $course, $items, $title, array_values(array_unique($keys)), $note);
     }
 
     private function grant(string $courseKey, string $item, ?int $until): GrantItem

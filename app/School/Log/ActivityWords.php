@@ -6,8 +6,10 @@ namespace App\School\Log;
 
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Models\Activity;
 use App\School\Letters\LetterKind;
+use App\Words\RuleWords;
 use App\Words\Say;
 
 /** Lines of the activity log about somebody, in plain words. */
@@ -25,7 +27,8 @@ final readonly class ActivityWords
         $key = self::text($after['offer'] ?? $before['offer'] ?? '');
         $offer = $offers[$key] ?? $key;
         $item = self::text($after['item'] ?? $before['item'] ?? '');
-        $title = $line->course_id === null ? $item : $this->shelf->itemTitle($line->course_id, $item);
+        $titles = array_map(fn (string $one): string => $line->course_id === null ? $one : $this->shelf->itemTitle($line->course_id, $one), is_array($after['items'] ?? null) ? Value::texts($after['items']) : [$item]);
+        $title = RuleWords::enumeration($titles, 'and');
 
         return match ($line->action) {
             'item.granted' => Say::text('log.activity_words.handed_out', ['item' => $item, 'to' => $this->to($after['until'] ?? null)]),
@@ -73,6 +76,7 @@ final readonly class ActivityWords
                 'by' => isset($after['by']) ? ', '.self::text($after['by']) : '', 'instead' => isset($after['instead']) ? Say::text('log.activity_words.instead', ['offers' => $names($after['instead'])]) : '',
             ]),
             'pass.extended' => Say::text('log.activity_words.extended', ['offer' => $offer, 'when' => $this->when($after['ends_at'] ?? null), 'was' => $this->when($before['ends_at'] ?? null)]),
+            'pass.begun' => Say::text('log.activity_words.begun', ['offer' => $offer]),
             'pass.paused' => Say::text(($after['clock_stops'] ?? false) ? 'log.activity_words.paused_still' : 'log.activity_words.paused_going_on', ['offer' => $offer]),
             'pass.resumed' => Say::text('log.activity_words.taken_up', ['offer' => $offer, 'to' => $this->to($after['ends_at'] ?? null)]),
             'pass.ended' => Say::text('log.activity_words.offer_ended', ['offer' => $offer]),

@@ -57,6 +57,11 @@ final readonly class FindFixes
         return [];
     }
 
+    public function opensOnceSchoolLetsGuestsIn(CellContext $cell, int $item): bool
+    {
+        return $this->plans->asIfGuestsWereLetIn($cell->document)->snapshot($cell->viewer, $cell->at)->standings[$item]->isOpen();
+    }
+
     /**
      * The fewest changes of the course itself that let somebody see anything at all who sees nothing.
      *

@@ -10,7 +10,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class FixByAct
 {
-    /** @param  string  $do  as acts on people are named */
+    /**
+     * @param  string  $do  as acts on people are named
+     * @param  list<string>  $items  where it is done with several
+     * @param  bool  $toLearner  it is done to whom the viewer looks in on, not to the viewer
+     */
     public function __construct(
         #[OA\Property] public string $do,
         #[OA\Property] public string $button,
@@ -18,6 +22,8 @@ final readonly class FixByAct
         #[OA\Property] public ?string $item = null,
         #[OA\Property] public ?string $offer = null,
         #[OA\Property] public ?string $label = null,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $items = [],
+        #[OA\Property] public bool $toLearner = false,
     ) {
     }
 }

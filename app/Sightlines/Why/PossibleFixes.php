@@ -15,9 +15,7 @@ use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Foresight\Reaching;
 use SilentKeep\Core\Foresight\WaysIn;
 use SilentKeep\Core\Time\Instant;
-use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;
-use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** What would open a closed item to a viewer. Each way is tried out on the core before it is said. */
@@ -39,10 +37,8 @@ final readonly class PossibleFixes
             ...$this->byLearner($item, $decision),
             ...$this->signedIn($item),
             ...$this->byOffers($item),
-            ...$this->byPass($item, $decision->why),
-            ...$this->byMarking($item, $decision->why),
-            ...$this->byGrant($item),
-            ...$this->byLabel($item, $decision->why),
+            ...(new FixesByActs($this->cell))->of($item, $decision->why),
+            ...$this->bySchool($item, $decision->why),
             ...$this->byRules($item),
         ];
     }
@@ -98,7 +94,7 @@ final readonly class PossibleFixes
     /** @return list<PossibleFix> */
     private function signedIn(int $item): array
     {
-        return $this->cell->viewer->signedIn || ! $this->opens($this->cell->viewer->signedIn(), $item) ? [] : [
+        return $this->cell->viewer->signedIn || ! $this->cell->decider->snapshot($this->cell->viewer->signedIn(), $this->cell->at)->standings[$item]->isOpen() ? [] : [
             new PossibleFix('learner', Sentence::say('why.possible_fixes.by_signing_in'), Sentence::say('why.possible_fixes.whoever_signed_in_let'), WhyLink::vantage(Say::text('why.possible_fixes.see_it_so'), 'member', $this->cell->at)),
         ];
     }
@@ -129,7 +125,7 @@ final readonly class PossibleFixes
                 $refusal === null ? Sentence::of(Sentence::title($title)) : Sentence::say('why.possible_fixes.give_title', titles: ['title' => $title]),
                 Sentence::of($refusal === null ? $detail : Say::text('why.possible_fixes.detail_they_cannot_take', ['detail' => $detail, 'refusal' => $refusal])),
                 abs($day) > VantagePoint::MOST_DAYS ? null : WhyLink::vantage(Say::text('why.possible_fixes.see_it_so'), (string) $vantage, $way->opens),
-                byAct: $this->byAct('give', Say::text('why.possible_fixes.give_it'), offer: $way->offer->key),
+                byAct: new FixByAct('give', Say::text('why.possible_fixes.give_it'), $this->cell->decider->course->key, offer: $way->offer->key),
             );
             $refusal === null ? $ways[] = $fix : $given[] = $fix;
         }
@@ -143,93 +139,16 @@ final readonly class PossibleFixes
     }
 
     /**
-     * What the school can do with a pass that lets nobody in.
+     * Where the school lets no guests in at all, which no rule of a course can change.
      *
      * @param  list<Reason>  $why
      * @return list<PossibleFix>
      */
-    private function byPass(int $item, array $why): array
+    private function bySchool(int $item, array $why): array
     {
-        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
-        $pass = ($this->cell->snapshot->learner() ?? $this->cell->snapshot)->latestPass();
-        if ($pass === null || array_intersect(self::codes($why), ['pass_ended', 'pass_paused', 'pass_revoked', 'pass_not_started']) === []) {
-            return [];
-        }
-        $active = new Pass($pass->offer, min($pass->from, $this->cell->at), $pass->until > $this->cell->at ? $pass->until : Instant::NEVER, PassState::Active, $pass->pacedFrom);
-        $passes = array_map(static fn (Pass $one): Pass => $one === $pass ? $active : $one, $learner->passes);
-        $with = $learner->withPasses($passes);
-        if (! $this->opens($this->inPlaceOfLearner($with), $item)) {
-            return [];
-        }
-        $title = $this->cell->decider->prepared->offerOf($pass)->title ?? $pass->offer;
-
-        [$words, $byAct] = match (true) {
-            in_array(Reason::PassPaused, $why, true) => ['why.possible_fixes.take_title_up', $this->byAct('resume', Say::text('why.possible_fixes.take_it_up'), offer: $pass->offer)],
-            in_array(Reason::PassRevoked, $why, true) => ['why.possible_fixes.give_title_back', $this->byAct('give-back', Say::text('why.possible_fixes.give_it_back'), offer: $pass->offer)],
-            in_array(Reason::PassEnded, $why, true) => ['why.possible_fixes.extend_title', $this->byAct('extend', Say::text('why.possible_fixes.extend_it'), offer: $pass->offer)],
-            default => ['why.possible_fixes.let_title_begin', null],
-        };
-
-        return [new PossibleFix('school', Sentence::say($words, titles: ['title' => $title]), Sentence::say('why.possible_fixes.opens_at_once_then'), byAct: $byAct)];
-    }
-
-    /**
-     * What comes first, marked as finished for them: of several, each that opens it by itself.
-     *
-     * @param  list<Reason>  $why
-     * @return list<PossibleFix>
-     */
-    private function byMarking(int $item, array $why): array
-    {
-        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
-        if (array_intersect(self::codes($why), ['progress', 'stuck']) === [] || ! $learner->signedIn) {
-            return [];
-        }
-        $ways = [];
-        foreach ($this->cell->waitsFor($item) as $first) {
-            $key = $this->cell->key($first);
-            $with = $learner->withDone($learner->done + array_fill_keys($this->cell->document->toFinish($key), $this->cell->at));
-            if ($this->opens($this->inPlaceOfLearner($with), $item)) {
-                $ways[] = new PossibleFix('school', Sentence::say($this->cell->viewer->observes === null ? 'why.possible_fixes.mark_title' : 'why.possible_fixes.mark_for_learner', titles: ['title' => $this->cell->title($first)]), Sentence::say('why.possible_fixes.opens_at_once_then'), byAct: $this->byAct('finish', Say::text('why.possible_fixes.mark_it'), item: $key));
-            }
-        }
-
-        return $ways;
-    }
-
-    /** @return list<PossibleFix> */
-    private function byGrant(int $item): array
-    {
-        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
-        if (! $learner->signedIn && $this->cell->viewer->observes === null) {
-            return [];
-        }
-        $with = $learner->withGrant(new Grant($this->cell->key($item), $this->cell->at));
-
-        return ! $this->opens($this->inPlaceOfLearner($with), $item) ? [] : [
-            new PossibleFix('school', Sentence::say($this->cell->viewer->observes === null ? 'why.possible_fixes.hand_one_person' : 'why.possible_fixes.hand_their_learner'), Sentence::say('why.possible_fixes.opens_at_once_whatever'), byAct: $this->byAct('grant', Say::text('why.possible_fixes.hand_it_out'), item: $this->cell->key($item))),
+        return $this->cell->decider->prepared->plan->guests || ! in_array(Reason::GuestsShut, $why, true) || ! $this->fixing->opensOnceSchoolLetsGuestsIn($this->cell, $item) ? [] : [
+            new PossibleFix('school', Sentence::say('why.possible_fixes.guests_in_school'), Sentence::say('why.possible_fixes.opens_for_guests'), WhyLink::school(Say::text('why.possible_fixes.to_the_school'))),
         ];
-    }
-
-    /**
-     * @param  list<Reason>  $why
-     * @return list<PossibleFix>
-     */
-    private function byLabel(int $item, array $why): array
-    {
-        if (! in_array(Reason::NotForYou, $why, true)) {
-            return [];
-        }
-        $learner = $this->cell->viewer->observes ?? $this->cell->viewer;
-        $ways = [];
-        foreach (array_diff($this->cell->labelsOnPath($item), $learner->labels) as $label) {
-            $with = $learner->withLabel($label);
-            if ($learner->signedIn && $this->opens($this->inPlaceOfLearner($with), $item)) {
-                $ways[] = new PossibleFix('school', Sentence::say('why.possible_fixes.give_them_label_label', titles: ['label' => $label]), Sentence::say('why.possible_fixes.opens_at_once_then'), byAct: $this->byAct('label', Say::text('why.possible_fixes.give_it'), label: $label));
-            }
-        }
-
-        return $ways;
     }
 
     /** @return list<PossibleFix> */
@@ -258,33 +177,5 @@ final readonly class PossibleFixes
         $clauses = array_map(static fn (Fix $fix): string => $fix->clause(array_map(static fn (string $key): string => ($document->readItems()[$key] ?? null)?->title() ?? $key, $fix->items)), $fixes);
 
         return Sentence::of(ucfirst(RuleWords::enumeration($clauses, 'and')).'.');
-    }
-
-    private function inPlaceOfLearner(Viewer $learner): Viewer
-    {
-        $observer = $this->cell->viewer;
-
-        return $observer->observes === null ? $learner
-            : $observer->observing($learner);
-    }
-
-    /** Only for the viewer themselves: whoever is observed is helped on their own page. */
-    private function byAct(string $do, string $button, ?string $item = null, ?string $offer = null, ?string $label = null): ?FixByAct
-    {
-        return $this->cell->viewer->observes !== null ? null : new FixByAct($do, $button, $this->cell->decider->course->key, $item, $offer, $label);
-    }
-
-    private function opens(Viewer $viewer, int $item): bool
-    {
-        return $this->cell->decider->snapshot($viewer, $this->cell->at)->standings[$item]->isOpen();
-    }
-
-    /**
-     * @param  list<Reason>  $why
-     * @return list<string>
-     */
-    private static function codes(array $why): array
-    {
-        return array_map(static fn (Reason $reason): string => $reason->value, $why);
     }
 }

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class WhyLink
 {
     /**
-     * @param  string  $to  rule, course, vantage or instant
+     * @param  string  $to  rule, course, vantage, instant, rehearsal or school
      * @param  ?string  $item  the row of the rule
      * @param  ?string  $word  the word of its sentence
      * @param  ?string  $plan  its release plan
@@ -19,7 +19,7 @@ final readonly class WhyLink
      * @param  ?int  $at  instant
      */
     private function __construct(
-        #[OA\Property(enum: ['rule', 'course', 'vantage', 'instant'])] public string $to,
+        #[OA\Property(enum: ['rule', 'course', 'vantage', 'instant', 'rehearsal', 'school'])] public string $to,
         #[OA\Property] public string $text,
         #[OA\Property] public ?string $item = null,
         #[OA\Property] public ?string $word = null,
@@ -48,5 +48,17 @@ final readonly class WhyLink
     public static function instant(string $text, int $at): self
     {
         return new self('instant', $text, at: $at);
+    }
+
+    /** What publishing the draft would do to the people, where it is published. */
+    public static function rehearsal(string $text): self
+    {
+        return new self('rehearsal', $text);
+    }
+
+    /** The settings of the school. */
+    public static function school(string $text): self
+    {
+        return new self('school', $text);
     }
 }

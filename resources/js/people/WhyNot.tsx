@@ -1,17 +1,17 @@
-import { Link } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { Select } from '@mantine/core';
 import { Fragment, useState } from 'react';
 import { clsx } from 'clsx';
 
 import { Arch } from '../ui/Arch';
 import { withQuery } from '../lib/address';
-import type { CoursePick, FoundPerson, WhyLink } from '../lib/generated/types';
+import type { CoursePick, FoundPerson, PossibleFix, WhyCard, WhyLink } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { plainText } from '../lib/words';
-import { useWhy } from '../workspace/sheet/WhySheet';
+import { pageOf, useWhy } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
 import { Given } from '../ui/Given';
-import { mayDo, byAct } from './byAct';
+import { byAct, doneTo, mayDo } from './byAct';
 import { to } from '../lib/route';
 import css from './people.module.css';
 import ui from '../ui/ui.module.css';
@@ -60,7 +60,7 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
         clearable
         selectFirstOptionOnChange
         autoFocus={asksWhy}
-        data={sorted.map(({ key, title, rows }) => ({ group: title, items: rows.map((row) => ({ value: `${key}/${row.key}`, label: row.title })) }))}
+        data={sorted.map(({ key, title, rows, waiting }) => ({ group: title, items: [...rows.map((row) => ({ value: `${key}/${row.key}`, label: row.title })), ...waiting.map((row) => ({ value: `${key}/${row.key}`, label: say('people.why_not.not_live', { title: row.title }) }))] }))}
         value={chosen}
         onChange={choose}
         limit={60}
@@ -87,7 +87,8 @@ interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | '
   onMended: () => void;
 }
 
-function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExtend, onMended }: ReasonsProps) {
+function Reasons(props: ReasonsProps) {
+  const { course, item, way: vantage, now, round } = props;
   const { card, state } = useWhy(course, item, vantage, now, 'published', String(round));
   if (card === null) {
     return <p className={state === 'failed' ? ui.takes : ui.soft}>{state === 'failed' ? say('people.why_not.reasons_could_not_be') : say('people.why_not.looking_for_the_reasons')}</p>;
@@ -121,28 +122,9 @@ function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExt
             <Words segments={card.intro.segments} />
           </p>
           <ul className={ui.ways}>
-            {card.ways
-              .filter(({ fixes }) => fixes.length === 0)
-              .map((way) => (
-                <li key={`${way.by} ${plainText(way.title)}`}>
-                  <b>
-                    <Words segments={way.title.segments} />
-                  </b>
-                  <span>
-                    <Words segments={way.words.segments} />
-                  </span>
-                  {way.byAct !== null && mayDo(way.byAct, mayRun) && (
-                    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => way.byAct !== null && byAct(person, way.byAct, onMended)}>
-                      {way.byAct.button}
-                    </button>
-                  )}
-                  {way.byAct?.do === 'extend' && (
-                    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onExtend(way.byAct?.offer ?? '')}>
-                      {way.byAct.button}…
-                    </button>
-                  )}
-                </li>
-              ))}
+            {card.ways.map((way) => (
+              <WayOut key={`${way.by} ${plainText(way.title)}`} way={way} card={card} vantage={vantage} course={course} item={item} person={props.person} now={now} round={round} mayRun={props.mayRun} onExtend={props.onExtend} onMended={props.onMended} />
+            ))}
           </ul>
         </>
       )}
@@ -153,6 +135,40 @@ function Reasons({ course, item, way: vantage, person, now, round, mayRun, onExt
   );
 }
 
+/** One way in which it opens, with what does it. */
+function WayOut({ way, card, course, vantage, person, mayRun, onExtend, onMended }: Omit<ReasonsProps, 'way'> & { way: PossibleFix; card: WhyCard; vantage: string }) {
+  const { byAct: act } = way;
+  const whom = act === null ? null : doneTo(act, vantage, person);
+  return (
+    <li>
+      <b>
+        <Words segments={way.title.segments} />
+      </b>
+      <span>
+        <Words segments={way.words.segments} />
+        {way.fixes.length > 0 && ` ${say('people.why_not.for_everybody')}`}
+      </span>
+      {way.link !== null && pageOf(way.link, course) !== null && <RuleLink course={course} link={way.link} />}
+      {act !== null && whom !== null && mayDo(act, mayRun) && (
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => byAct(whom, act, onMended)}>
+          {act.button}
+        </button>
+      )}
+      {act?.do === 'extend' && !act.toLearner && (
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onExtend(act.offer ?? '')}>
+          {act.button}…
+        </button>
+      )}
+      {way.fixes.length > 0 && mayRun && (
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => router.post(to('keep.draft.fix', { course }), { version: card.version, fixes: way.fixes.map((one) => ({ ...one })) }, { preserveScroll: true, preserveState: true, onSuccess: onMended })}>
+          {say('sheet.why_sheet.set_in_the_draft')}
+        </button>
+      )}
+    </li>
+  );
+}
+
 function RuleLink({ course, link }: { course: string; link: WhyLink }) {
-  return link.to === 'rule' && link.item !== null ? <Link href={withQuery(to('keep.course', { course }), { row: link.item, plan: link.plan })}>{link.text}</Link> : link.to === 'course' ? <Link href={to('keep.course', { course })}>{link.text}</Link> : null;
+  const page = pageOf(link, course);
+  return page !== null ? <Link href={page}>{link.text}</Link> : link.to === 'rule' && link.item !== null ? <Link href={withQuery(to('keep.course', { course }), { row: link.item, plan: link.plan })}>{link.text}</Link> : link.to === 'course' ? <Link href={to('keep.course', { course })}>{link.text}</Link> : null;
 }

@@ -15,7 +15,16 @@ export function mayDo(what: FixByAct, mayRun: boolean): boolean {
 export function byAct(person: number, what: FixByAct, onDone?: () => void): void {
   router.post(
     to('keep.people.act'),
-    { people: [person], do: what.do, course: what.course, item: what.item, offer: what.offer, label: what.label },
+    { people: [person], do: what.do, course: what.course, item: what.item, ...(what.items.length > 0 ? { items: what.items } : {}), offer: what.offer, label: what.label },
     { preserveScroll: true, preserveState: true, ...(onDone === undefined ? {} : { onSuccess: onDone }) },
   );
+}
+
+/** To whom it is done: the viewer, or whom they look in on; null where that is nobody in particular. */
+export function doneTo(what: FixByAct, vantage: string, viewer: number | null): number | null {
+  const of = /^(observer:)?person:(\d+)$/.exec(vantage);
+  if (what.toLearner) {
+    return of?.[1] === undefined ? null : Number(of[2]);
+  }
+  return of !== null && of[1] === undefined ? Number(of[2]) : viewer;
 }

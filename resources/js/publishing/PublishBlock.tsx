@@ -7,7 +7,7 @@ import { withQuery } from '../lib/address';
 import type { CourseHead, Expected, RehearsalPage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { plainText } from '../lib/words';
-import { ExpectedLine } from '../workspace/sheet/WhySheet';
+import { ExpectedLine } from '../workspace/sheet/Keeping';
 import { Words } from '../ui/Words';
 import { GivenUp } from './GivenUp';
 import { to } from '../lib/route';

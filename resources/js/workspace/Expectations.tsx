@@ -10,7 +10,7 @@ import { to } from '../lib/route';
 import { useAsked } from '../lib/useAsked';
 import { plainText } from '../lib/words';
 import { FocusBack } from '../ui/FocusBack';
-import { ExpectedLine } from './sheet/WhySheet';
+import { ExpectedLine } from './sheet/Keeping';
 import css from './workspace.module.css';
 import ui from '../ui/ui.module.css';
 

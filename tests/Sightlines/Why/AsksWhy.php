@@ -85,10 +85,16 @@ trait AsksWhy
     /** @return list<string> what would open it, as "title: sentence" */
     protected static function ways(CellContext $cell, string $item = 'plane'): array
     {
+        return array_map(static fn (PossibleFix $way): string => "{$way->title}: {$way->words}", self::fixesOf($cell, $item));
+    }
+
+    /** @return list<PossibleFix> */
+    protected static function fixesOf(CellContext $cell, string $item = 'plane'): array
+    {
         $position = self::position($cell, $item);
         $decision = CompiledDecider::of($cell->decider->prepared)->decide($cell->viewer, $cell->at)[$position];
 
-        return array_map(static fn (PossibleFix $way): string => "{$way->title}: {$way->words}", (new PossibleFixes($cell, app(FindFixes::class), static fn (): array => []))->of($position, $decision));
+        return (new PossibleFixes($cell, app(FindFixes::class), static fn (): array => []))->of($position, $decision);
     }
 
     /** @return list<FixByRule> */

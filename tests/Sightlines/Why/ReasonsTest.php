@@ -7,7 +7,6 @@ namespace Tests\Sightlines\Why;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Time\Instant;
-use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
@@ -223,6 +222,13 @@ final class ReasonsTest extends TestCase
             ], [
                 'Basic pass: At once; ends Thu 18 Jun.',
                 'Full pass: At once.',
+                'Let guests into the school: It opens to guests at once then, as all does that lets them in in any course.',
+            ], false],
+            'a school without guests, and a door that is shut' => ['guests_shut', $guest, [], [
+                'School: The school lets no guests in at all.',
+            ], [
+                'Basic pass: At once; ends Thu 18 Jun.',
+                'Full pass: At once.',
             ], false],
             'no row for guests' => ['guests_not_here', $guest, ['course' => ['guest_door' => ['open' => true]]], [
                 'Let in: In this course guests see only rows that are marked for them, and this one is not. [Guests here]',
@@ -282,13 +288,5 @@ final class ReasonsTest extends TestCase
                 'Other rules, together: Tuning a plane is for basic too, Tuning a plane has no condition, Tuning a plane opens at once and nothing comes before Tuning a plane.',
             ]],
         ];
-    }
-
-    public function test_a_grant_that_begins_later_is_waited_for(): void
-    {
-        $this->school();
-        $viewer = new Viewer(signedIn: true, grants: [new Grant('tools', Instant::parse('2026-03-12T08:00:00Z'))]);
-
-        self::assertContains('By itself: On Thu 12 Mar, 09:00, if nothing else is done.', self::ways($this->cell($viewer)));
     }
 }

@@ -12,12 +12,12 @@ final readonly class Act
 {
     /** What each needs; of those with a stroke between them, one. */
     public const NEEDS = [
-        'give' => ['offer'], 'extend' => ['pass|offer', 'days|until|good'], 'pause' => ['pass|offer'], 'resume' => ['pass|offer'], 'end' => ['pass|offer'], 'withdraw' => ['pass|offer'], 'give-back' => ['pass|offer'],
+        'give' => ['offer'], 'extend' => ['pass|offer', 'days|until|good'], 'begin' => ['pass|offer'], 'pause' => ['pass|offer'], 'resume' => ['pass|offer'], 'end' => ['pass|offer'], 'withdraw' => ['pass|offer'], 'give-back' => ['pass|offer'],
         'change' => ['pass', 'offer'], 'grant' => ['course', 'item'], 'take-back' => ['grant|item'], 'finish' => ['course', 'item'], 'try' => ['course', 'item'], 'label' => ['label'], 'unlabel' => ['label'], 'observe' => ['observer'], 'unobserve' => ['observer'], 'write' => ['subject', 'body'],
     ];
 
     /**
-     * @param  string  $do  give (a pass by `offer`), extend (a `pass`, or the one of `offer`, by `days`, to `until` or for `good`), pause, resume, end, withdraw, give-back (what was withdrawn), change (a `pass` to another `offer`), grant (an `item` of a `course`, to `until`), take-back (a `grant`, or those of an `item`), finish (an `item` of a `course`, marked so with a `note`), try (one more at the quiz of an `item` of a `course`), label, unlabel, observe (the people are looked in on by `observer`), unobserve, write (`subject`, `body`)
+     * @param  string  $do  give (a pass by `offer`), extend (a `pass`, or the one of `offer`, by `days`, to `until` or for `good`), begin (now, what was to begin later), pause, resume, end, withdraw, give-back (what was withdrawn), change (a `pass` to another `offer`), grant (an `item` of a `course`, to `until`), take-back (a `grant`, or those of an `item`), finish (an `item` of a `course`, marked so with a `note`), try (one more at the quiz of an `item` of a `course`), label, unlabel, observe (the people are looked in on by `observer`), unobserve, write (`subject`, `body`)
      * @param  list<int>  $people  their ids; twice the same is once
      * @param  ?string  $offer  key
      * @param  ?int  $pass  id
@@ -34,7 +34,7 @@ final readonly class Act
      * @param  ?string  $note  why an item is marked as finished, for their history
      */
     public function __construct(
-        #[OA\Property(enum: ['give', 'extend', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'finish', 'try', 'label', 'unlabel', 'observe', 'unobserve', 'write'])] public string $do,
+        #[OA\Property(enum: ['give', 'extend', 'begin', 'pause', 'resume', 'end', 'withdraw', 'give-back', 'change', 'grant', 'take-back', 'finish', 'try', 'label', 'unlabel', 'observe', 'unobserve', 'write'])] public string $do,
         #[OA\Property(minItems: 1, maxItems: 2000, items: new OA\Items(type: 'integer', minimum: 1, maximum: 2147483647))] public array $people,
         #[OA\Property(minLength: 1, maxLength: 200)] public ?string $offer = null,
         #[OA\Property(minimum: 1, maximum: 2147483647)] public ?int $pass = null,

@@ -1105,6 +1105,8 @@ export const keepWords = {
   'people.tie_dialog.on_whom_name_looks': "On whom {name} looks in",
   'people.tie_dialog.tie': "Tie",
   'people.tie_dialog.tie_name': "Tie {name}",
+  'people.why_not.not_live': "{title} (not live yet)",
+  'people.why_not.for_everybody': "This would be so for everybody, once it is published.",
   'people.why_not.with_name': "With {name}",
   'people.why_not.as_themselves': "As themselves",
   'people.why_not.why_cant_they_see': "Why can’t they see…",
@@ -2800,6 +2802,8 @@ export interface KeepParts {
   'people.tie_dialog.on_whom_name_looks': 'name';
   'people.tie_dialog.tie': never;
   'people.tie_dialog.tie_name': 'name';
+  'people.why_not.not_live': 'title';
+  'people.why_not.for_everybody': never;
   'people.why_not.with_name': 'name';
   'people.why_not.as_themselves': never;
   'people.why_not.why_cant_they_see': never;

@@ -322,6 +322,7 @@ export interface CoursePick {
   key: string;
   title: string;
   rows: OutlineRow[];
+  waiting: OutlineRow[];
 }
 
 export interface CourseProgress {
@@ -467,6 +468,8 @@ export interface FixByAct {
   item: string | null;
   offer: string | null;
   label: string | null;
+  items: string[];
+  toLearner: boolean;
 }
 
 export interface FixByRule {
@@ -1748,6 +1751,7 @@ export interface When {
 
 export interface WhyCard {
   item: string;
+  version: number;
   glyph: Glyph;
   look: boolean;
   word: string;
@@ -1765,7 +1769,7 @@ export interface WhyCard {
 }
 
 export interface WhyLink {
-  to: 'rule' | 'course' | 'vantage' | 'instant';
+  to: 'rule' | 'course' | 'vantage' | 'instant' | 'rehearsal' | 'school';
   text: string;
   item: string | null;
   word: string | null;

@@ -1,4 +1,4 @@
-import { router } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { Button } from '@mantine/core';
 import { type ReactNode } from 'react';
 import { clsx } from 'clsx';
@@ -6,14 +6,15 @@ import { clsx } from 'clsx';
 import { Arch } from '../../ui/Arch';
 import { withQuery } from '../../lib/address';
 import { isoOf, type SchoolTime } from '../../lib/time';
-import type { Expected, Gate, FixByRule, OutlineRow, Vantage, PossibleFix, WhyCard, WhyLink } from '../../lib/generated/types';
+import type { Gate, FixByRule, OutlineRow, Vantage, PossibleFix, WhyCard, WhyLink } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
-import { mayDo, byAct } from '../../people/byAct';
+import { byAct, doneTo, mayDo } from '../../people/byAct';
 import { Words } from '../../ui/Words';
 import { Given } from '../../ui/Given';
 import { RuleSentence } from './RuleSheet';
 import { to } from '../../lib/route';
+import { Keeping } from './Keeping';
 import { useAsked } from '../../lib/useAsked';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
@@ -151,7 +152,7 @@ export function WhySheet(props: WhySheetProps) {
               </p>
               <ul className={ui.ways}>
                 {card.ways.map((way) => (
-                  <WayLine key={`${way.by} ${plainText(way.title)}`} way={way} person={vantage.kind === 'person' ? Number(vantage.id.slice(7)) : null} onMend={fix} {...props} />
+                  <WayLine key={`${way.by} ${plainText(way.title)}`} way={way} point={vantage.id} onMend={fix} {...props} />
                 ))}
               </ul>
             </section>
@@ -174,9 +175,15 @@ export function useWhy(course: string, item: string, vantage: string, at: number
   return { card: answer ?? (state === 'waiting' && last?.item === item ? last : null), state };
 }
 
-type LinkProps = Pick<WhySheetProps, 'onAt' | 'onVantage' | 'onCourse' | 'onRule' | 'mayEdit'>;
+type LinkProps = Pick<WhySheetProps, 'course' | 'onAt' | 'onVantage' | 'onCourse' | 'onRule' | 'mayEdit'>;
 
-function Follow({ link, onAt, onVantage, onCourse, onRule, mayEdit }: LinkProps & { link: WhyLink }) {
+/** The page to which a link leads, where it is another one. */
+export function pageOf({ to: where }: WhyLink, course: string): string | null {
+  return where === 'rehearsal' ? to('keep.rehearsal', { course }) : where === 'school' ? to('keep.school') : null;
+}
+
+function Follow({ link, course, onAt, onVantage, onCourse, onRule, mayEdit }: LinkProps & { link: WhyLink }) {
+  const page = pageOf(link, course);
   const go = () => {
     if (link.to === 'course') {
       onCourse();
@@ -189,7 +196,9 @@ function Follow({ link, onAt, onVantage, onCourse, onRule, mayEdit }: LinkProps 
     }
   };
   // The form of the course is for those who may fill it in.
-  return link.to === 'course' && !mayEdit ? null : (
+  return link.to === 'course' && !mayEdit ? null : page !== null ? (
+    <Link href={page}>{link.text}</Link>
+  ) : (
     <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={go}>
       {link.text}
     </button>
@@ -208,7 +217,8 @@ function GateLine({ gate, ...links }: LinkProps & { gate: Gate }) {
   );
 }
 
-function WayLine({ way, person, onMend, ...links }: LinkProps & { way: PossibleFix; person: number | null; onMend: (fixes: FixByRule[]) => void }) {
+function WayLine({ way, point, onMend, ...links }: LinkProps & { way: PossibleFix; /** The vantage that is asked about. */ point: string; onMend: (fixes: FixByRule[]) => void }) {
+  const person = way.byAct === null ? null : doneTo(way.byAct, point, null);
   return (
     <li>
       <b>
@@ -217,7 +227,7 @@ function WayLine({ way, person, onMend, ...links }: LinkProps & { way: PossibleF
       <span>
         <Words segments={way.words.segments} />
       </span>
-      {way.link !== null && (person === null || way.byAct === null) && <Follow link={way.link} {...links} />}
+      {way.link !== null && person === null && <Follow link={way.link} {...links} />}
       {person !== null && way.byAct !== null && mayDo(way.byAct, links.mayEdit) && (
         <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => way.byAct !== null && byAct(person, way.byAct)}>
           {way.byAct.button}
@@ -228,66 +238,6 @@ function WayLine({ way, person, onMend, ...links }: LinkProps & { way: PossibleF
           {say('sheet.why_sheet.set_in_the_draft')}
         </button>
       )}
-    </li>
-  );
-}
-
-/** What is expected of this cell, which every rehearsal checks. */
-function Keeping({ course, card, vantage, at, time, mayEdit }: { course: string; card: WhyCard; vantage: Vantage; at: number; time: SchoolTime; mayEdit: boolean }) {
-  const open = card.glyph === 'open' || card.glyph === 'sample';
-  const now = vantage.since === null || vantage.day === null ? vantage.id : vantage.id.replace(`:${vantage.day}:`, `:${time.daysBetween(vantage.since, at)}:`);
-  const keep = (must: string) => router.post(to('keep.expectations.keep', { course }), { vantage: now, item: card.item, must }, { preserveScroll: true, preserveState: true });
-  if (!mayEdit && card.expected.length === 0) {
-    return null;
-  }
-  return (
-    <section>
-      <h3>{say('sheet.why_sheet.expected_whatever_is_edited')}</h3>
-      {card.expected.length > 0 && (
-        <ul className={clsx(ui.vains, css.vains)}>
-          {card.expected.map((one) => (
-            <ExpectedLine key={one.id} course={course} expected={one} mayEdit={mayEdit} />
-          ))}
-        </ul>
-      )}
-      {mayEdit && (
-        <p className={css.keeps}>
-          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => keep(open ? 'open' : 'closed')}>
-            {say(open ? 'sheet.why_sheet.expect_open' : 'sheet.why_sheet.expect_closed')}
-          </button>
-          {!open && (
-            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => keep('never')}>
-              {say('sheet.why_sheet.expect_never_open_for')}
-            </button>
-          )}
-        </p>
-      )}
-    </section>
-  );
-}
-
-export function ExpectedLine({ course, expected, mayEdit, children }: { course: string; expected: Expected; mayEdit: boolean; children?: ReactNode }) {
-  return (
-    <li>
-      <span>
-        <Words segments={expected.words.segments} />
-        {expected.instead !== null && (
-          <>
-            .{' '}
-            <b className={ui.takes}>
-              <Words segments={expected.instead.segments} />
-            </b>
-          </>
-        )}
-      </span>
-      <span className={ui.lineacts}>
-        {children}
-        {mayEdit && (
-          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => router.delete(to('keep.expectations.let-go', { course, expectation: expected.id }), { preserveScroll: true, preserveState: true })}>
-            {say('sheet.why_sheet.let_it_go')}
-          </button>
-        )}
-      </span>
     </li>
   );
 }

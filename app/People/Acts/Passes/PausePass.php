@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\People\Acts;
+namespace App\People\Acts\Passes;
 
 use App\Access\SchoolClock;
 use App\Models\Pass;
+use App\People\Acts\ActStep;
 use App\People\PassRows;
 use App\Words\Say;
 

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\People\Acts;
+namespace App\People\Acts\Passes;
 
 use App\Models\Pass;
+use App\People\Acts\ActStep;
 use App\Words\Say;
 
 /** Takes a paused pass up again. Where its clock stood still, its end and its pacing move by as long as it was paused. */

@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\People\Acts;
+namespace App\People\Acts\Passes;
 
 use App\Access\SchoolClock;
 use App\Models\Pass;
+use App\People\Acts\ActStep;
+use App\People\Acts\PeopleAct;
+use App\People\Acts\RowChange;
 use App\People\PassRows;
 use App\Words\Say;
 use Illuminate\Support\Collection;

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\People\Acts;
+namespace App\People\Acts\Passes;
 
 use App\Models\Pass;
+use App\People\Acts\ActStep;
 use App\Words\Say;
 
 /** Lets a pass end now, as if its time were over. */

@@ -2,12 +2,16 @@
 
 declare(strict_types=1);
 
-namespace App\People\Acts;
+namespace App\People\Acts\Passes;
 
 use App\Access\NewPasses;
 use App\Access\SchoolClock;
 use App\Models\Offer;
 use App\Models\Person;
+use App\People\Acts\ActStep;
+use App\People\Acts\CannotAct;
+use App\People\Acts\PeopleAct;
+use App\People\Acts\RowChange;
 use App\Words\Say;
 use Illuminate\Support\Collection;
 
