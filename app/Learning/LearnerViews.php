@@ -29,15 +29,17 @@ final readonly class LearnerViews
     }
 
     /**
-     * As it is published, to a viewer now; null where it never was.
+     * As it is published, to a viewer; null where it never was.
      *
      * @param  ?string  $as  how one looks, where not as oneself
+     * @param  ?int  $at  instant; null: now
      */
-    public function published(Course $course, Viewer $viewer, ?string $as = null): ?LearnerView
+    public function published(Course $course, Viewer $viewer, ?string $as = null, ?int $at = null): ?LearnerView
     {
         $decider = $this->plans->live($course);
+        $clock = $at === null ? $this->clock : $this->clock->stoppedAt($at);
 
-        return $decider === null ? null : new LearnerView($this->plans->ask($decider, $viewer, $this->clock->now()), $this->clock, $as, $course->getRouteKey());
+        return $decider === null ? null : new LearnerView($this->plans->ask($decider, $viewer, $clock->now()), $clock, $as, $course->getRouteKey());
     }
 
     /** As it is published; by its key, where it never was. */

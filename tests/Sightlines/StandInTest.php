@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Sightlines;
 
 use App\Models\Activity;
+use App\Models\Bundle;
 use App\Models\Completion;
 use App\Models\Content;
+use App\Models\Offer;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\Drafts\EditsDrafts;
 use Tests\TestCase;
@@ -55,6 +57,20 @@ final class StandInTest extends TestCase
             $this->actingAs($this->person('hege'));
             self::assertEquals($own, $stood);
         }
+    }
+
+    public function test_offers_and_bundles_stand_there_as_they_do_at_that_instant(): void
+    {
+        Offer::query()->where('key', 'taster')->update(['price' => 500, 'sold_from' => '2026-03-12 08:00:00', 'sold_until' => '2026-03-14 08:00:00']);
+        $bundle = Bundle::query()->create(['key' => 'both', 'name' => 'Both courses', 'price' => 9000, 'currency' => 'EUR']);
+        $bundle->offers()->sync(Offer::query()->whereIn('key', ['apprentice-pass', 'taster'])->pluck('id')->all());
+        $sold = function (string $at): array {
+            $page = $this->get("/keep/courses/clinker/stand-in/view?v[]=visitor&at={$at}")->assertOk();
+            $names = [...array_column(array_column((array) $page->inertiaProps('columns'), 'offer'), 'name'), ...array_column((array) $page->inertiaProps('offers'), 'name')];
+
+            return array_map(static fn (string $name): bool => in_array($name, $names, true), ['Taster', 'Both courses']);
+        };
+        self::assertSame([[false, false], [true, true], [false, false]], array_map($sold, ['2026-03-10T12:00:00Z', '2026-03-13T12:00:00Z', '2026-03-15T12:00:00Z']));
     }
 
     public function test_nothing_closed_is_in_its_pages(): void

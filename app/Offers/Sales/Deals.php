@@ -23,15 +23,18 @@ final readonly class Deals
     {
     }
 
-    /** @param  ?Person  $person  null: somebody who is not known */
-    public function of(Ware $ware, ?Person $person): Deal
+    /**
+     * @param  ?Person  $person  null: somebody who is not known
+     * @param  ?int  $at  instant at which it would be taken; null: now
+     */
+    public function of(Ware $ware, ?Person $person, ?int $at = null): Deal
     {
-        $now = $this->clock->now();
+        $now = $at ?? $this->clock->now();
         $paidUntil = $ware->every === null ? null : $this->memberships->paidUntil($now, $ware->every, 1);
         $parts = [];
         $refusal = $ware->bundle !== null && ($ware->price === null || $ware->offers === []) ? Say::text('learner.terms.not_sold') : null;
         foreach ($ware->offers as $offer) {
-            $taking = $this->part($ware, $offer, $person, $paidUntil === null ? null : $this->memberships->passUntil($paidUntil));
+            $taking = $this->part($ware, $offer, $person, $now, $paidUntil === null ? null : $this->memberships->passUntil($paidUntil));
             if ($ware->bundle === null || $taking->refusal === null) {
                 $parts[] = [$offer, $taking];
             }
@@ -45,13 +48,13 @@ final readonly class Deals
         return new Deal($refusal, $parts, $ware->bundle === null && $parts !== [] ? Prices::cents($parts[0][0], $parts[0][1]) : $ware->price ?? 0, $paidUntil);
     }
 
-    private function part(Ware $ware, Offer $offer, ?Person $person, ?int $until): Taking
+    private function part(Ware $ware, Offer $offer, ?Person $person, int $now, ?int $until): Taking
     {
         $decider = $this->plans->live($offer->course);
         if ($decider === null) {
             return Taking::refused(Say::text('learner.terms.not_sold'));
         }
-        $answer = $this->plans->ask($decider, $this->viewers->of($person, $offer->course), $this->clock->now());
+        $answer = $this->plans->ask($decider, $this->viewers->of($person, $offer->course), $now);
         $taking = $this->terms->of($offer, $answer, $this->takers->of($person, $answer), alone: $ware->bundle === null, until: $until);
         if ($ware->every === null || $taking->renews === null || $taking->pass === null || $until === null) {
             return $taking;

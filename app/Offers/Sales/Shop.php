@@ -67,7 +67,7 @@ final readonly class Shop
         $into = [];
         foreach ((new WaysIn($answer->decider, $answer->decider->prepared->plan->zone))->all($answer->viewer, $answer->at) as $position => $keys) {
             foreach ($keys as $key) {
-                if (isset($offers[$key]) || $bundled[$key] ??= $this->bundlesWith([$key], $buyer) !== []) {
+                if (isset($offers[$key]) || $bundled[$key] ??= $this->bundlesWith([$key], $buyer, $answer->at) !== []) {
                     $into[$position] = true;
                     break;
                 }
@@ -178,15 +178,16 @@ final readonly class Shop
      * Bundles that give one of some offers to somebody, where they may take them.
      *
      * @param  list<string>  $offers  by key
+     * @param  int  $at  instant at which one would be taken
      * @param  ?string  $item  to which one comes back
      * @return list<OfferCard>
      */
-    public function bundlesWith(array $offers, ?Person $person, ?string $item = null): array
+    public function bundlesWith(array $offers, ?Person $person, int $at, ?string $item = null): array
     {
         $cards = [];
         foreach ($offers === [] ? [] : Bundle::query()->whereNotNull('price')->whereHas('offers', static fn ($query) => $query->whereIn('offers.key', $offers))->with('offers.course.liveRevision')->orderBy('id')->get() as $bundle) {
             $ware = Ware::bundle($bundle);
-            $deal = $this->deals->of($ware, $person);
+            $deal = $this->deals->of($ware, $person, $at);
             $keys = array_map(static fn (array $part): string => $part[0]->key, $deal->parts);
             if ($deal->refusal === null && array_intersect($keys, $offers) !== []) {
                 $cards[] = new OfferCard("bundle {$bundle->key}", $bundle->name, Prices::words($deal->cents, $bundle->currency, $bundle->every), $deal->cents === 0, 'bundle', Say::text('learner.shop.bundle', ['count' => count($keys), 'offers' => implode(', ', array_map(static fn (array $part): string => $part[0]->name, $deal->parts))]), $ware->address($item));

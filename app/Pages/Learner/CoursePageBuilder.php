@@ -87,7 +87,7 @@ final readonly class CoursePageBuilder
     {
         return $view->isInside()
             ? $this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer))
-            : [...array_slice($this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer)), OfferColumnsBuilder::MOST), ...$this->shop->bundlesWith(array_map(static fn ($offer): string => $offer->key, $view->answer->decider->course->offers), $buyer)];
+            : [...array_slice($this->shop->offersOf($view->answer, $course, $this->takers->of($buyer, $view->answer)), OfferColumnsBuilder::MOST), ...$this->shop->bundlesWith(array_map(static fn ($offer): string => $offer->key, $view->answer->decider->course->offers), $buyer, $view->answer->at)];
     }
 
     /** @return list<OfferCard> bundles among them that give a pass which opens it */
@@ -95,7 +95,7 @@ final readonly class CoursePageBuilder
     {
         [$cards, $opening] = $this->shop->waysTo($view->answer, $course, $this->takers->of($buyer, $view->answer), $item);
 
-        return [...$cards, ...$this->shop->bundlesWith($opening, $buyer, $item)];
+        return [...$cards, ...$this->shop->bundlesWith($opening, $buyer, $view->answer->at, $item)];
     }
 
     private function last(Course $course, LearnerView $view, int $learner): ?PathRow

@@ -38,7 +38,7 @@ final readonly class RelatedBuilder
             $reader !== null => $this->viewers->of($reader, $related->other),
             $viewer->signedIn => Viewers::member(),
             default => Viewers::visitor(),
-        });
+        }, at: $view->answer->at);
         if ($there === null || $there->answer->isOver() || $there->isInside()) {
             return null;
         }
