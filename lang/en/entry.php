@@ -28,6 +28,16 @@ return [
         'watch' => 'by watching {percent} % of its video',
         'quiz' => 'by a quiz, from {percent} %',
     ],
+    'condition' => [
+        'not' => 'not {what}',
+        'tier' => 'tier {tier}',
+        'offer' => 'by offer {offer}',
+        'done' => 'who finished {title}',
+        'kind' => '{kind}s only',
+        'staff' => 'staff only',
+        'from' => 'from {when}',
+        'until' => 'until {when}',
+    ],
     'cell' => [
         'label' => '{column} of {title}',
         'now' => 'now',
@@ -43,7 +53,7 @@ return [
         'opens' => '14 · 2 weeks after joining, 9:00 · 9 Mar 9:00 · next Monday 9 · in 3 weeks · at once',
         'closes' => '30 · 9 Mar 18:00 · in 3 weeks · never',
         'after' => 'a title · several, with commas · the one before · nothing',
-        'forWhom' => 'a tier · label oar-bonus · not label cohort-b · every pass',
+        'forWhom' => 'a tier · label oar-bonus · label a and not label b · who finished a title · by offer … · learners only · from 9 Mar · every pass',
         'finish' => 'mark · visit · watch 90 · quiz 70',
     ],
     'clip' => [

@@ -435,6 +435,14 @@ export const keepWords = {
   'entry.words.visit': "by the first visit",
   'entry.words.watch': "by watching {percent} % of its video",
   'entry.words.quiz': "by a quiz, from {percent} %",
+  'entry.condition.not': "not {what}",
+  'entry.condition.tier': "tier {tier}",
+  'entry.condition.offer': "by offer {offer}",
+  'entry.condition.done': "who finished {title}",
+  'entry.condition.kind': "{kind}s only",
+  'entry.condition.staff': "staff only",
+  'entry.condition.from': "from {when}",
+  'entry.condition.until': "until {when}",
   'entry.cell.label': "{column} of {title}",
   'entry.cell.now': "now",
   'entry.cell.all_settings': "All its settings…",
@@ -447,7 +455,7 @@ export const keepWords = {
   'entry.examples.opens': "14 · 2 weeks after joining, 9:00 · 9 Mar 9:00 · next Monday 9 · in 3 weeks · at once",
   'entry.examples.closes': "30 · 9 Mar 18:00 · in 3 weeks · never",
   'entry.examples.after': "a title · several, with commas · the one before · nothing",
-  'entry.examples.forWhom': "a tier · label oar-bonus · not label cohort-b · every pass",
+  'entry.examples.forWhom': "a tier · label oar-bonus · label a and not label b · who finished a title · by offer … · learners only · from 9 Mar · every pass",
   'entry.examples.finish': "mark · visit · watch 90 · quiz 70",
   'entry.clip.cannot': "Nothing was pasted: “{words}” is nothing that {column} of {title} can be.",
   'entry.clip.too_wide': "Nothing was pasted: what was copied is wider than the columns to the right of here.",
@@ -2132,6 +2140,14 @@ export interface KeepParts {
   'entry.words.visit': never;
   'entry.words.watch': 'percent';
   'entry.words.quiz': 'percent';
+  'entry.condition.not': 'what';
+  'entry.condition.tier': 'tier';
+  'entry.condition.offer': 'offer';
+  'entry.condition.done': 'title';
+  'entry.condition.kind': 'kind';
+  'entry.condition.staff': never;
+  'entry.condition.from': 'when';
+  'entry.condition.until': 'when';
   'entry.cell.label': 'column' | 'title';
   'entry.cell.now': never;
   'entry.cell.all_settings': never;

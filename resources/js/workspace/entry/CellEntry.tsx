@@ -113,7 +113,8 @@ export function CellEntry({ column, context, present, typed: first, refused, las
     }
     keep(null);
   };
-  const forms = FORMS[column] ?? [];
+  // Of tiers there is nothing to be chosen in a course without any.
+  const forms = (FORMS[column] ?? []).filter(({ word }) => word !== 'tiers' || context.tiers.length > 0 || context.rule.tiers !== undefined);
   const form = (word: string) => {
     done.current = true;
     onForm(word);

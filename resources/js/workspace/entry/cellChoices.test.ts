@@ -27,7 +27,7 @@ const TIME = new SchoolTime([{ since: 0, seconds: 0 }], Date.parse('2026-03-04T1
 
 function context(more: Partial<CellContext> = {}): CellContext {
   const own = more.row ?? row(1);
-  return { rows: [own], row: own, rule: RULE, plan: 'weekly', outline: ROWS, tiers: ['apprentice', 'journeyman', 'master'], labels: ['cohort-b', 'oar-bonus'], now: '2026-03-04T10:30', words: (wall) => TIME.words(TIME.instant(wall) ?? 0), ...more };
+  return { rows: [own], row: own, rule: RULE, plan: 'weekly', outline: ROWS, tiers: ['apprentice', 'journeyman', 'master'], labels: ['cohort-b', 'oar-bonus'], offers: [{ key: 'trial', title: 'Yard trial', plan: null }], now: '2026-03-04T10:30', words: (wall) => TIME.words(TIME.instant(wall) ?? 0), ...more };
 }
 
 const words = (column: CellName, typed: string, more: Partial<CellContext> = {}) => cellChoices(column, typed, context(more)).map((one) => one.words);
@@ -120,7 +120,20 @@ describe('what can be typed into a cell', () => {
     ['oar', ['label oar-bonus']],
     ['no pass', ['no pass']],
     ['smith', []],
+    ['label oar-bonus and learners only', ['label oar-bonus and learners only']],
+    ['by offer yard', ['by offer Yard trial']],
+    ['master · label oar-bonus', ['master · label oar-bonus']],
+    ['master or jour · not label cohort-b and guests', ['journeyman or master · not label cohort-b and guests only']],
+    ['smith · label oar-bonus', []],
+    ['label oar-bonus and', []],
+    ['label a and label b or label c', []],
+    ['label sand and oil', ['label sand and oil']],
   ])('for whom: %s', (typed, told) => expect(words('forWhom', typed)).toEqual(told));
+
+  it('for whom: both are set as they are told', () => {
+    expect(set('forWhom', 'master · label a and label b')).toEqual([{ set: 'tiers', value: ['master'] }, { set: 'only', value: { all: [{ label: 'a' }, { label: 'b' }] } }]);
+    expect(set('forWhom', 'finished steam', { rule: { ...RULE, tiers: ['master'] } })).toEqual([{ set: 'tiers', value: ['master'] }, { set: 'only', value: { done: 'l-steam' } }]);
+  });
 
   it('for whom: a condition is not lost unseen', () => {
     const rule: RuleRow = { ...RULE, only: { label: 'oar-bonus' }, onlyWords: 'label oar-bonus' };

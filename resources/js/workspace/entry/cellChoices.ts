@@ -1,9 +1,11 @@
+import type { Condition } from '../../lib/condition';
 import { openings } from '../../lib/generated/rules';
 import type { OpeningKind, OutlineRow, RuleRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { typedTime } from '../../lib/typedTime';
 import { type CellName, type Rule, type RuleSet, emptyRules, gathered, timeRule } from './ruleSets';
 import { type TypedDelay, typedDelay } from './typedDelay';
+import { type ConditionContext, typedCondition } from './typedCondition';
 import { rowsLike, typedTitles } from './typedTitles';
 import { listed } from '../../lib/words';
 
@@ -16,20 +18,13 @@ export interface CellChoice {
   sets: RuleSet[];
 }
 
-export interface CellContext {
+export interface CellContext extends ConditionContext {
   /** The rows that are set together, the one whose cell it is among them. */
   rows: OutlineRow[];
   /** Of the cell's row. */
   row: OutlineRow;
   rule: RuleRow;
   plan: string | null;
-  outline: OutlineRow[];
-  tiers: string[];
-  labels: string[];
-  /** The school's wall clock now, `2026-03-09T09:00`. */
-  now: string;
-  /** A time of the school's wall clock in words. */
-  words: (wall: string) => string;
 }
 
 /** What is shown where nothing is typed yet, in days: for those who go by mouse. */
@@ -170,7 +165,21 @@ function byTier(value: string[] | null): Rule {
 function whomChoices(text: string, context: CellContext): CellChoice[] {
   const { rule, tiers, labels } = context;
   const every = choice(context, say('entry.words.every_pass'), [byTier(null), only(null)], false);
+  // As the cell tells both: which passes, and under which condition.
+  const [passes = '', asked] = text.split(/\s*·\s*/);
+  const condition = typedCondition(asked ?? text, context);
+  if (asked !== undefined) {
+    const found = typedTiers(passes, tiers);
+    return condition === null || found === null ? [] : [choice(context, `${listed(found, 'or')} · ${condition.words}`, [byTier(found), only(condition.condition)])];
+  }
+  if (condition !== null && !('label' in condition.condition) && !isNotLabel(condition.condition)) {
+    return [choice(context, condition.words, [byTier(rule.tiers ?? null), only(condition.condition)])];
+  }
   const given = /^(?:(not)\s+)?label\s*(.*)$/i.exec(text);
+  // A condition that is not typed to its end is no label of such a name.
+  if (given !== null && condition === null && /\s(?:and|or)(?:\s+(?:not\s+)?(?:label|tier|who|finished|by|from|until)\b.*)?$/i.test(text)) {
+    return [];
+  }
   if (given !== null) {
     const typed = (given[2] ?? '').trim();
     const known = labels.filter((label) => begins(label, typed));
@@ -182,9 +191,7 @@ function whomChoices(text: string, context: CellContext): CellChoice[] {
     ...(rule.only === undefined || rule.onlyWords === undefined ? [] : [choice(context, `${words} · ${rule.onlyWords}`, sets)]),
     choice(context, words, [...sets, only(null)]),
   ];
-  const wanted = text.split(/\s*(?:,|;|\+|&|\band\b|\bor\b)\s*/i).filter((word) => word !== '');
-  const found = wanted.map((word) => tiers.find((tier) => tier.toLowerCase() === word.toLowerCase()) ?? tiers.find((tier) => begins(tier, word)));
-  const several = wanted.length > 1 && found.every((tier) => tier !== undefined) ? tiers.filter((tier) => found.includes(tier)) : [];
+  const several = typedTiers(text, tiers) ?? [];
   const byLabel = labels.filter((label) => begins(label, text)).map((label) => choice(context, say('entry.words.label', { label }), [byTier(rule.tiers ?? null), only({ label })]));
   return [
     ...(begins(every.words, text) ? [every] : []),
@@ -193,6 +200,18 @@ function whomChoices(text: string, context: CellContext): CellChoice[] {
     ...byLabel,
     ...(tiers.length > 0 && begins(say('entry.words.no_pass'), text) && text !== '' ? kept(say('entry.words.no_pass'), [byTier([])]) : []),
   ];
+}
+
+/** Some of the tiers, in their order; null where a word is none of them. */
+function typedTiers(text: string, tiers: string[]): string[] | null {
+  const wanted = text.split(/\s*(?:,|;|\+|&|\band\b|\bor\b)\s*/i).filter((word) => word !== '');
+  const found = wanted.map((word) => tiers.find((tier) => tier.toLowerCase() === word.toLowerCase()) ?? tiers.find((tier) => begins(tier, word)));
+  return wanted.length > 0 && found.every((tier) => tier !== undefined) ? tiers.filter((tier) => found.includes(tier)) : null;
+}
+
+/** Of labels alone there may be more that begin so. */
+function isNotLabel({ not }: Condition): boolean {
+  return typeof not === 'object' && 'label' in not;
 }
 
 const WAYS = {

@@ -15,7 +15,7 @@ function grid(columns: CellName[], rules: RuleRow[], plan: string | null = 'week
     rows: outline.map((row, index) => ({ row, rule: rules[index] ?? BARE })),
     columns,
     plan,
-    contextOf: (row, rule) => ({ rows: [row], row, rule, plan, outline, tiers: ['hand', 'foreman'], labels: [], now: '2026-03-04T10:30', words: (wall) => wall }),
+    contextOf: (row, rule) => ({ rows: [row], row, rule, plan, outline, tiers: ['hand', 'foreman'], labels: [], offers: [], now: '2026-03-04T10:30', words: (wall) => wall }),
   };
 }
 

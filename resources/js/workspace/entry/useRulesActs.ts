@@ -43,6 +43,7 @@ export function useRulesActs({ page, edits, ids, shown, here, picked, onProblem,
     outline: all,
     tiers: page.tiers,
     labels: page.labels,
+    offers: page.offers,
     now: time.wall(opened),
     words: (wall) => time.words(time.instant(wall) ?? 0),
   });
