@@ -97,4 +97,10 @@ enum NoticeCase: string
     {
         return [Say::unfilled("cases.usual.{$this->value}.heading"), Say::unfilled("cases.usual.{$this->value}.text")];
     }
+
+    /** Whether those who meet it are not signed in: nothing is known of them, not their name either. */
+    public function isOfNobodyKnown(): bool
+    {
+        return in_array($this, [self::Unknown, self::Account, self::NoGuests], true);
+    }
 }

@@ -26,7 +26,7 @@ return [
         'release_plan_title_added' => 'The release plan {title} is added',
         'title_when_where_was' => '{title} {when} {is}{where} (was: {was})',
         'release_plan_title_taken' => 'The release plan {title} is taken out',
-        'as_what_stands_in' => 'as what it stands in',
+        'as_what_stands_in' => 'with the module or lesson around it',
         'offer_title_added' => 'The offer {title} is added',
         'offer_title_taken_out' => 'The offer {title} is taken out',
         'the_offer' => 'The offer {title}',

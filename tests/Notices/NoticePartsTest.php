@@ -189,6 +189,12 @@ final class NoticePartsTest extends TestCase
         self::assertEquals(Part::usual(), Part::of(NoticeText::query()->sole()));
     }
 
+    public function test_the_example_of_somebody_who_is_not_signed_in_names_nobody(): void
+    {
+        $heading = fn (string $case): mixed => $this->postJson('/keep/courses/clinker/notices/preview', ['case' => $case, 'heading' => '{name}, {pass}', 'text' => 'T'])->assertOk()->json('heading');
+        self::assertSame(['Eira Holm, Apprentice pass', 'a visitor, your pass', 'a visitor, your pass', 'a visitor, your pass'], array_map($heading, ['finish-first', 'unknown', 'account', 'no-guests']));
+    }
+
     public function test_the_preview_shows_parts_as_they_are_typed(): void
     {
         $preview = $this->postJson('/keep/courses/clinker/notices/preview', ['heading' => 'H', 'text' => 'T', 'item' => 'l-planes', 'parts' => [['kind' => 'heading', 'text' => 'Of {course}'], ['kind' => 'offers'], ['kind' => 'text', 'text' => '{title} {nothing}'], ['kind' => 'odd'], 7]])->assertOk()->json();

@@ -117,7 +117,7 @@ final class RuleWordsTest extends TestCase
         yield 'an opening among several plans' => [static function (CourseDocument $d): void {
             $d->raw()->plans->v = new \stdClass;
             unset($d->raw()->plans->w->a);
-        }, 'First opens as what it stands in in the w plan (was: only when handed out)', 'The release plan v is added'];
+        }, 'First opens with the module or lesson around it in the w plan (was: only when handed out)', 'The release plan v is added'];
         yield 'an item more' => [static function (CourseDocument $d): void {
             $d->raw()->items[] = (object) ['key' => 'n', 'kind' => 'lesson', 'title' => 'New'];
         }, 'New is added'];

@@ -59,7 +59,10 @@ final readonly class NoticePreviewBuilder
     {
         $parts = Part::of($typed);
         $shown = $place->course ?? Course::query()->with(['liveRevision', 'draft'])->whereNotNull('live_revision_id')->orderBy('id')->first();
-        $words = new Placeholders($this->values($shown === null ? null : SightlinesPageBuilder::seen($shown, RulesVersion::Draft), $place->item));
+        $words = new Placeholders([
+            ...$this->values($shown === null ? null : SightlinesPageBuilder::seen($shown, RulesVersion::Draft), $place->item),
+            ...($case?->isOfNobodyKnown() === true ? ['name' => '', 'pass' => '', 'left' => ''] : []),
+        ]);
         $pictures = $this->pictures->all(array_map(static fn (Part $part): string => $part->to, $parts));
         $said = [$typed->heading, $typed->text, ...array_map(static fn (Part $part): string => $part->text, $parts)];
 

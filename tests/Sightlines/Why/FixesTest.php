@@ -91,8 +91,8 @@ final class FixesTest extends TestCase
         return [
             'somebody who sees something' => [self::holder(), [], [], null],
             'the door is shut, rows would let in' => [$observer(self::holder()), ['observer_door' => ['default' => true]], [], 'The observer door is shut. > The observer door opens: then 3 of 3 rows are open to them.'],
-            'the door is shut and no row lets in' => [$observer(self::holder()), [], [], 'The observer door is shut. > The observer door opens and every row lets observers in that says nothing else: then 3 of 3 rows are open to them.'],
-            'the door is open and no row lets in' => [$observer(self::holder()), ['observer_door' => ['open' => true]], [], 'The observer door is open, but no row lets observers in. > Every row lets observers in that says nothing else: then 3 of 3 rows are open to them.'],
+            'the door is shut and no row lets in' => [$observer(self::holder()), [], [], 'The observer door is shut. > The observer door opens and every row lets observers in for which nothing else is set: then 3 of 3 rows are open to them.'],
+            'the door is open and no row lets in' => [$observer(self::holder()), ['observer_door' => ['open' => true]], [], 'The observer door is open, but no row lets observers in. > Every row lets observers in for which nothing else is set: then 3 of 3 rows are open to them.'],
             'the learner sees nothing either' => [$observer(self::holder()), ['observer_door' => ['open' => true, 'default' => true]], $held, 'They follow their learner, who sees nothing either: everything is handed out one by one, and nothing has been handed to them.'],
             'all handed out' => [self::holder(), [], $held, 'Everything is handed out one by one, and nothing has been handed to them.'],
             'all later' => [self::holder(), [], $later, 'Nothing is open yet: Sweeping up is the first, Sun 22 Mar, 13:00.'],

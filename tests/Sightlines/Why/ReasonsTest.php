@@ -244,7 +244,7 @@ final class ReasonsTest extends TestCase
                 'Another rule: Tuning a plane lets guests in.',
             ]],
             'days that guests do not have' => ['not_yet', $guest, ['course' => ['guest_door' => ['open' => true, 'default' => true]], 'plan' => ['tools' => ['opens' => ['rule' => 'after_start', 'days' => 14]]]], [
-                'Opening: Tools: opens some days after joining, and who has no pass has not joined. [Opening here]',
+                'Opening: Tools: its days are counted from joining, and somebody without a pass has not joined. [Opening here]',
             ], [
                 'Full pass: At once.',
                 'Basic pass: From Tue 24 Mar, 13:00, if taken now; ends Thu 18 Jun.',
