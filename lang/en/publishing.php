@@ -75,9 +75,8 @@ return [
     ],
     'touched' => [
         'list' => '{count, plural, one {who} other {all #}}',
-        'list_of' => 'All who {effect}: {count, number}',
+        'of' => 'who {effect}',
         'tell' => 'tell them before',
-        'tell_of' => 'Write to those who {effect}, before: {count, number}',
         'title' => '{count, number} {effect}',
         'title_of' => '{count, number} {effect}: {title}',
         'write' => 'Write to {count, plural, one {this one} other {these #}}',

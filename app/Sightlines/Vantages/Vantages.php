@@ -20,7 +20,7 @@ use SilentKeep\Core\Viewing\Viewer;
 final readonly class Vantages
 {
     /** Of columns in one view. */
-    public const MOST = 24;
+    public const MOST = 30;
 
     private const DAY_AT_FIRST = 3;
 

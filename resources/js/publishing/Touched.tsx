@@ -33,12 +33,12 @@ export function Touched(props: TouchedProps) {
   return (
     <>
       <span className={css.touchedacts}>
-        <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('publishing.touched.list_of', { count: effect.count, effect: effect.words })} onClick={({ currentTarget }) => setOpen({ at: 'list', from: currentTarget })}>
-          {say('publishing.touched.list', { count: effect.count })}
+        <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={({ currentTarget }) => setOpen({ at: 'list', from: currentTarget })}>
+          {say('publishing.touched.list', { count: effect.count })} <span className={ui.vh}>{say('publishing.touched.of', { effect: effect.words })}</span>
         </button>
         {signedIn?.runs === true && (
-          <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('publishing.touched.tell_of', { count: effect.count, effect: effect.words })} onClick={({ currentTarget }) => setOpen({ at: 'letter', from: currentTarget })}>
-            {say('publishing.touched.tell')}
+          <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={({ currentTarget }) => setOpen({ at: 'letter', from: currentTarget })}>
+            {say('publishing.touched.tell')} <span className={ui.vh}>{say('publishing.touched.of', { effect: effect.words })}</span>
           </button>
         )}
       </span>

@@ -24,22 +24,24 @@ export function useFolds(): Folds {
 export function useFolding(rows: OutlineRow[]): Folds {
   const [folded, setFolded] = useState<ReadonlySet<string>>(() => new Set(new URLSearchParams(window.location.search).getAll('fold[]')));
   const holds = useMemo(() => new Set(rows.filter((row, index) => (rows[index + 1]?.depth ?? 0) > row.depth).map(({ key }) => key)), [rows]);
-  const show = (next: ReadonlySet<string>) => {
-    setFolded(next);
-    window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { fold: next.size === 0 ? null : [...next] }));
-  };
-  return {
-    holds,
-    folded,
-    toggle: (key) => {
-      const next = new Set(folded);
-      if (!next.delete(key)) {
-        next.add(key);
-      }
-      show(next);
-    },
-    all: (up) => show(new Set(up ? rows.filter(({ key, kind }) => kind === 'module' && holds.has(key)).map(({ key }) => key) : [])),
-  };
+  return useMemo(() => {
+    const show = (next: ReadonlySet<string>) => {
+      setFolded(next);
+      window.history.replaceState(window.history.state, '', withQuery(window.location.pathname + window.location.search, { fold: next.size === 0 ? null : [...next] }));
+    };
+    return {
+      holds,
+      folded,
+      toggle: (key) => {
+        const next = new Set(folded);
+        if (!next.delete(key)) {
+          next.add(key);
+        }
+        show(next);
+      },
+      all: (up) => show(new Set(up ? rows.filter(({ key, kind }) => kind === 'module' && holds.has(key)).map(({ key }) => key) : [])),
+    };
+  }, [rows, holds, folded]);
 }
 
 /** Without what is inside rows that are folded up. */

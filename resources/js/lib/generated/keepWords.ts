@@ -1234,9 +1234,8 @@ export const keepWords = {
   'publishing.discard.keep': "Keep the draft",
   'publishing.discard.ask': "Discard the draft…",
   'publishing.touched.list': "{count, plural, one {who} other {all #}}",
-  'publishing.touched.list_of': "All who {effect}: {count, number}",
+  'publishing.touched.of': "who {effect}",
   'publishing.touched.tell': "tell them before",
-  'publishing.touched.tell_of': "Write to those who {effect}, before: {count, number}",
   'publishing.touched.title': "{count, number} {effect}",
   'publishing.touched.title_of': "{count, number} {effect}: {title}",
   'publishing.touched.write': "Write to {count, plural, one {this one} other {these #}}",
@@ -2939,9 +2938,8 @@ export interface KeepParts {
   'publishing.discard.keep': never;
   'publishing.discard.ask': never;
   'publishing.touched.list': 'count';
-  'publishing.touched.list_of': 'effect' | 'count';
+  'publishing.touched.of': 'effect';
   'publishing.touched.tell': never;
-  'publishing.touched.tell_of': 'effect' | 'count';
   'publishing.touched.title': 'count' | 'effect';
   'publishing.touched.title_of': 'count' | 'effect' | 'title';
   'publishing.touched.write': 'count';

@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type FocusEvent, type KeyboardEvent, type MouseEvent, type ReactNode, type Ref, useCallback, useEffect, useImperativeHandle, useRef, useState } from 'react';
+import { type FocusEvent, type KeyboardEvent, type MouseEvent, type ReactNode, type Ref, useCallback, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
 
 import type { OutlineRow } from '../../lib/generated/types';
 import { useFolds } from '../folds';
@@ -83,7 +83,8 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
     count: rows.length,
     getScrollElement: () => scroll.current,
     estimateSize: () => ROW_HEIGHT,
-    overscan: 12,
+    // Of many columns the rows are dear.
+    overscan: columns.length > 12 ? 4 : 12,
     scrollMargin: HEAD_HEIGHT,
     scrollPaddingStart: HEAD_HEIGHT,
     initialRect: { width: 1280, height: 800 },
@@ -223,6 +224,8 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
     }
   };
 
+  const called = columns.map(({ id }) => id).join('\n');
+  const ids = useMemo(() => called.split('\n'), [called]);
   // Columns keep their widths: what is left over goes to one that bears nothing, unless a column asks for it.
   const filled = columns.some((column) => column.width === undefined);
   // The outline at its narrowest, beside an open sheet.
@@ -267,8 +270,9 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
                 key={row.key}
                 row={row}
                 at={item.index}
-                columns={columns}
-                cell={(column) => cell(index, column)}
+                index={index}
+                columns={ids}
+                cell={cell}
                 editor={titleEditor?.(row)}
                 menu={rowMenu?.(row)}
                 focus={item.index === focused.row ? focused.column : null}

@@ -1,11 +1,10 @@
 import { clsx } from 'clsx';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 
 import type { OutlineRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { useFolds } from '../folds';
 import { TITLE } from './useCellRange';
-import type { GridColumn } from './Grid';
 import type { DropPlace, RowDrag } from './useRowDrag';
 import css from '../workspace.module.css';
 
@@ -13,8 +12,11 @@ export interface GridRowProps {
   row: OutlineRow;
   /** Where it stands among those that are shown. */
   at: number;
-  columns: GridColumn[];
-  cell: (column: number) => ReactNode;
+  /** Among all rows. */
+  index: number;
+  /** What the columns are called; the same list as long as they are. */
+  columns: string[];
+  cell: (index: number, column: number) => ReactNode;
   /** In place of the title, which is being edited; left out: it is not. */
   editor?: ReactNode;
   menu: ReactNode;
@@ -33,8 +35,8 @@ export interface GridRowProps {
   room: boolean;
 }
 
-/** A row of the grid: its title, which belongs to the outline, and its cells. */
-export function GridRow({ row, at, columns, cell, editor, menu, focus, selected, picked, handle, filling, drop, drag, room }: GridRowProps) {
+/** A row of the grid: its title, which belongs to the outline, and its cells. Drawn anew only where something of it is another. */
+export const GridRow = memo(function GridRow({ row, at, index: number, columns, cell, editor, menu, focus, selected, picked, handle, filling, drop, drag, room }: GridRowProps) {
   const folds = useFolds();
   const isFolded = folds.folded.has(row.key);
   const isPicked = (column: number) => selected === true && (picked === null || (column >= picked[0] && column <= picked[1]));
@@ -66,23 +68,23 @@ export function GridRow({ row, at, columns, cell, editor, menu, focus, selected,
       </th>
       {columns.map((column, index) => (
         <td
-          key={column.id}
+          key={column}
           data-cell
           data-at={at}
           data-col={index}
           data-row={row.key}
-          data-column={column.id}
+          data-column={column}
           tabIndex={focus === index ? 0 : -1}
           className={clsx(isPicked(index) && css.picked, filling && picked !== null && index >= picked[0] && index <= picked[1] && css.filling)}
         >
-          {cell(index)}
+          {cell(number, index)}
           {handle === index && <span className={css.fill} data-fill title={say('workspace.grid.drag_to_fill')} />}
         </td>
       ))}
       {room && <td aria-hidden />}
     </tr>
   );
-}
+});
 
 function RowTag({ row }: { row: OutlineRow }) {
   const tag = row.draft ? 'draft' : row.kind === 'board' || row.kind === 'part' ? row.kind : null;

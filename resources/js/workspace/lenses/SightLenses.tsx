@@ -1,10 +1,10 @@
-import { type ReactNode, useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import { useShared } from '../../lib/page';
 import { useShortcuts } from '../../lib/shortcuts';
-import { countInside, differ, sightAt, ticksOf } from '../../lib/sights';
+import { differ, ticksOf } from '../../lib/sights';
 import { isoOf, SchoolTime } from '../../lib/time';
 import { labelled } from '../../lib/vantage';
 import type { Expected, OutlineRow, Vantage, WorkspacePage } from '../../lib/generated/types';
@@ -17,6 +17,7 @@ import { capital } from '../../lib/words';
 import { LANES, type Zoom, ZOOMS } from './timeline';
 import { TimelineGrid } from './TimelineGrid';
 import { sightlineColumns, SightCell, type VantageActs } from './sightlines';
+import { useSightCells } from './useSightCells';
 import { to } from '../../lib/route';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
@@ -84,19 +85,9 @@ export function SightLenses({ page, sights, expected, corner, rows, here, onHere
     const now = lanes.includes(index) ? lanes.filter((lane) => lane !== index) : [...lanes, index].slice(-LANES);
     setBarred(now.map((lane) => ids[lane] ?? ''));
   };
-  const sight = (row: number, column: number | undefined) => sightAt(grid, grid.cells[row]?.[column ?? -1], at);
-  const published = (row: number, column: number | undefined) => {
-    const cell = grid.before?.[row]?.[column ?? -1];
-    return cell === undefined ? undefined : (sightAt(grid, cell, at) ?? null);
-  };
-  const isChanged = (row: number) =>
-    columns.some((column) => {
-      const before = published(row, column);
-      return before !== undefined && differ(before ?? undefined, sight(row, column));
-    });
-  const count = (row: number, column: number | undefined) => countInside(all, row, (inside) => sight(inside, column));
-  // They are asked of now: at another instant they say nothing of what is seen.
-  const expectedOf = (row: number, column: number | undefined) => (sights.isNow ? expected.filter(({ item, vantage }) => item === all[row]?.key && vantage === ids[column ?? -1]) : []);
+  const cells = useSightCells(grid, at, all, expected, sights.isNow);
+  const { sight, count } = cells;
+  const isChanged = (row: number) => cells.isChanged(row, columns);
   const inPairDiffers = (row: number) => differ(sight(row, pair[0]), sight(row, pair[1])) || count(row, pair[0])?.open !== count(row, pair[1])?.open;
   const shown = rows.filter(({ index }) => (!comparing || inPairDiffers(index)) && (!onlyChanged || grid.before === null || isChanged(index)));
   const ticks = useMemo(
@@ -105,7 +96,16 @@ export function SightLenses({ page, sights, expected, corner, rows, here, onHere
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [grid, rows, (page.lens === 'timeline' ? lanes : columns).join()],
   );
-  const blind = columns.map((column) => all.length > 0 && all.every((_, row) => sight(row, column)?.state !== 'open'));
+  const named = columns.join();
+  const blind = useMemo(() => columns.map((column) => all.length > 0 && all.every((_, row) => sight(row, column)?.state !== 'open')), [sight, all, named]); // eslint-disable-line react-hooks/exhaustive-deps
+  const cell = useCallback(
+    (index: number, place: number) => {
+      const before = cells.published(index, columns[place]);
+      return <SightCell time={time} sight={cells.sight(index, columns[place])} count={cells.count(index, columns[place])} expected={cells.expected(index, columns[place])} {...(before === undefined ? {} : { before })} />;
+    },
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [cells, time, named],
+  );
 
   // What is compared and which column the sheet is about live in the address, so that they can be sent to somebody.
   const addressed = sheet ? who : null;
@@ -135,8 +135,8 @@ export function SightLenses({ page, sights, expected, corner, rows, here, onHere
     ']': () => step(1),
     '0': () => setAt(null),
     w: () => {
-      const cell = document.activeElement instanceof HTMLElement ? document.activeElement.closest<HTMLElement>('td[data-row]') : null;
-      open(cell?.dataset['row'] ?? here ?? shown[0]?.row.key ?? null, cell?.dataset['column'] ?? who);
+      const focused = document.activeElement instanceof HTMLElement ? document.activeElement.closest<HTMLElement>('td[data-row]') : null;
+      open(focused?.dataset['row'] ?? here ?? shown[0]?.row.key ?? null, focused?.dataset['column'] ?? who);
     },
     v: onWho,
     ...(sheet ? { escape: close } : comparing ? { escape: () => setCompared([]) } : {}),
@@ -254,10 +254,7 @@ export function SightLenses({ page, sights, expected, corner, rows, here, onHere
             onCell={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
             onEnter={(index, column) => open(all[index]?.key ?? null, ids[columns[column] ?? -1] ?? null)}
             onOpenRow={(index) => open(all[index]?.key ?? null, ids[chosen ?? -1] ?? null)}
-            cell={(index, column) => {
-              const before = published(index, columns[column]);
-              return <SightCell time={time} sight={sight(index, columns[column])} count={count(index, columns[column])} expected={expectedOf(index, columns[column])} {...(before === undefined ? {} : { before })} />;
-            }}
+            cell={cell}
           />
         )}
       </div>
