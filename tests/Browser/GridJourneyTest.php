@@ -201,4 +201,22 @@ final class GridJourneyTest extends BrowserTestCase
     {
         $this->browser->executeScript('const clipboardData = new DataTransfer(); clipboardData.setData("text/plain", arguments[0]); document.dispatchEvent(new ClipboardEvent("paste", { clipboardData, bubbles: true, cancelable: true }))', [$text]);
     }
+
+    public function test_a_condition_is_typed_and_what_has_no_room_stands_below(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker');
+        $this->find(self::cell('l-rivets', 'forWhom'));
+        $this->browser->executeScript('document.querySelector(arguments[0]).focus()', [self::cell('l-rivets', 'forWhom')]);
+        $this->typeAtFocus('label oar-bonus and not who finished steam');
+        $this->waitForText('[role=option]', 'label oar-bonus and not who finished The steam box');
+        $this->typeAtFocus(Keys::ENTER);
+        $this->waitForText(self::cell('l-rivets', 'forWhom'), 'label oar-bonus and not who finished The steam box');
+        $this->waitForText('.head', 'Review 1 unpublished change');
+        $this->typeAtFocus(Keys::ARROW_UP);
+        $this->waitForText('.rail', 'For whom label oar-bonus and not who finished The steam box');
+        $this->typeAtFocus(Keys::ARROW_UP);
+        $this->waitForText('.rail', 'set a cell');
+        $this->assertNoScriptErrors();
+    }
 }

@@ -1,6 +1,8 @@
 import { clsx } from 'clsx';
 import type { OutlineRow } from '../lib/generated/types';
 import { say, saying } from '../lib/keepSay';
+import { COLUMN_TITLES } from './entry/columnTitles';
+import { useCutWords } from './useCutWords';
 import css from './workspace.module.css';
 import ui from '../ui/ui.module.css';
 
@@ -22,11 +24,18 @@ export interface RulesFootProps {
   onColumns: () => void;
 }
 
-/** Under the Rules lens: what the keys do, or how many rows are set together; and which columns there are. */
+/** Under the Rules lens: what its cell has no room for, what the keys do, or how many rows are set together; and which columns there are. */
 export function RulesFoot({ onColumns, ...told }: RulesFootProps) {
+  const cut = useCutWords();
   return (
     <>
-      <Hint {...told} />
+      {cut !== null && told.selected <= 1 && told.copied === null ? (
+        <p className={css.hint}>
+          <b>{COLUMN_TITLES[cut.column]}</b> {cut.words}
+        </p>
+      ) : (
+        <Hint {...told} />
+      )}
       <button type="button" className={clsx(ui.linklike, css.linklike, css.aside)} onClick={onColumns}>
         {say('workspace.columns.columns')}
       </button>

@@ -11,9 +11,9 @@ import ui from '../../ui/ui.module.css';
 
 /** Each column of the lens, as it is until somebody arranges them otherwise. */
 export const COLUMNS: { id: CellName; detail: string; width: number }[] = [
-  { id: 'opens', detail: '', width: 186 },
-  { id: 'closes', detail: '', width: 92 },
-  { id: 'after', detail: say('lenses.rules.finished_first'), width: 118 },
+  { id: 'opens', detail: '', width: 180 },
+  { id: 'closes', detail: '', width: 108 },
+  { id: 'after', detail: say('lenses.rules.finished_first'), width: 108 },
   { id: 'optional', detail: '', width: 76 },
   { id: 'forWhom', detail: say('lenses.rules.passes_labels'), width: 108 },
   { id: 'sample', detail: '', width: 72 },
@@ -77,10 +77,14 @@ function RuleWords({ cell }: { cell: RuleCell }) {
   return (
     <div className={clsx(css.r, cell.own === true && css.own, cell.edited === true && css.edit)} title={cell.vain ?? cell.words}>
       {cell.vain === undefined ? (
-        <span className={css.t}>{cell.words}</span>
+        <span className={css.t} data-words>
+          {cell.words}
+        </span>
       ) : (
         <>
-          <s className={css.t}>{cell.words}</s>
+          <s className={css.t} data-words>
+            {cell.words}
+          </s>
           <span className={ui.vh}> {say('lenses.rules.no_effect', { why: cell.vain })}</span>
         </>
       )}
