@@ -212,7 +212,7 @@ final class GridJourneyTest extends BrowserTestCase
         $this->waitForText('[role=option]', 'label oar-bonus and not who finished The steam box');
         $this->typeAtFocus(Keys::ENTER);
         $this->waitForText(self::cell('l-rivets', 'forWhom'), 'label oar-bonus and not who finished The steam box');
-        $this->waitForText('.head', 'Review 1 unpublished change');
+        $this->waitForText('.head', 'Review');
         $this->typeAtFocus(Keys::ARROW_UP);
         $this->waitForText('.rail', 'For whom label oar-bonus and not who finished The steam box');
         $this->typeAtFocus(Keys::ARROW_UP);
