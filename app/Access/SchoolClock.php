@@ -9,7 +9,6 @@ use App\Words\ReaderZone;
 use App\Words\Say;
 use App\Words\WallClock;
 use DateTimeImmutable;
-use DateTimeZone;
 use Psr\Clock\ClockInterface;
 use SilentKeep\Core\Time\InvalidTime;
 use SilentKeep\Core\Time\LocalTime;
@@ -139,6 +138,6 @@ final readonly class SchoolClock implements WallClock
 
     private function local(int $instant): DateTimeImmutable
     {
-        return (new DateTimeImmutable('@'.$instant))->setTimezone(new DateTimeZone($this->zone()));
+        return (new DateTimeImmutable('@'.$instant))->setTimezone(SchoolZone::named($this->zone())->native);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Words;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use SilentKeep\Core\Time\ZoneNames;
 
 /** The zone of whoever reads the page that is being made, as far as their browser has told: where its clock shows another time, times say whose they are. */
 final class ReaderZone
@@ -15,7 +16,7 @@ final class ReaderZone
     /** @param  ?string  $name  as whoever asks says it; what names no zone says nothing */
     public function read(?string $name): void
     {
-        $this->zone = $name !== null && in_array($name, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true) ? new DateTimeZone($name) : null;
+        $this->zone = $name !== null && ZoneNames::has($name) ? ZoneNames::zone($name) : null;
     }
 
     /**

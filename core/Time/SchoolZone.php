@@ -41,12 +41,13 @@ final class SchoolZone
 
     private int $wallNear = 0;
 
-    private readonly \DateTimeZone $zone;
+    /** The same for PHP's own dates. */
+    public readonly \DateTimeZone $native;
 
     private function __construct(public readonly string $name)
     {
-        $this->zone = new \DateTimeZone($name);
-        $transitions = $this->zone->getTransitions(self::TABLE_FROM, self::TABLE_UNTIL);
+        $this->native = ZoneNames::zone($name);
+        $transitions = $this->native->getTransitions(self::TABLE_FROM, self::TABLE_UNTIL);
         $before = null;
         $this->since = $this->offset = $this->wallSince = [];
         foreach ($transitions as $transition) {
@@ -60,7 +61,7 @@ final class SchoolZone
         }
         if ($this->since === []) {
             $this->since = [self::TABLE_FROM];
-            $this->offset = [$this->zone->getOffset(new \DateTimeImmutable('@0'))];
+            $this->offset = [$this->native->getOffset(new \DateTimeImmutable('@0'))];
             $this->wallSince = [PHP_INT_MIN];
         }
         $this->until = [...array_slice($this->since, 1), PHP_INT_MAX];
@@ -73,7 +74,7 @@ final class SchoolZone
         if (isset(self::$known[$name])) {
             return self::$known[$name];
         }
-        if (! in_array($name, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)) {
+        if (! ZoneNames::has($name)) {
             throw InvalidTime::unknownZone($name);
         }
 
@@ -163,7 +164,7 @@ final class SchoolZone
     private function offsetAt(int $instant): int
     {
         if ($instant < self::TABLE_FROM || $instant >= self::TABLE_UNTIL) {
-            return $this->zone->getOffset(new \DateTimeImmutable('@'.$instant));
+            return $this->native->getOffset(new \DateTimeImmutable('@'.$instant));
         }
 
         if ($instant < $this->since[$this->near] || $instant >= $this->until[$this->near]) {
