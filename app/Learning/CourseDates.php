@@ -8,6 +8,7 @@ use App\Access\Answer;
 use App\Access\SchoolClock;
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Pass;
 
 /** What time alone will change of a course for one viewer, of what may be known of now. */
 final readonly class CourseDates
@@ -61,6 +62,27 @@ final readonly class CourseDates
         }
 
         return $dates;
+    }
+
+    /**
+     * The same for a calendar: what closes together is one ending, and all that closes with the pass is its end.
+     *
+     * @return list<DateTurn> in order
+     */
+    public function turns(?Pass $pass): array
+    {
+        $turns = [];
+        foreach ($this->dates() as ['at' => $at, 'key' => $key, 'title' => $title, 'opens' => $opens, 'time' => $time]) {
+            $ending = ! $opens && $pass !== null && $at === $pass->until;
+            $last = $opens ? null : $turns["closes {$at}"] ?? null;
+            $turns[$opens ? "opens {$key} {$at}" : "closes {$at}"] = match (true) {
+                $ending => new DateTurn($at, null, [], opens: false, ending: true, mark: ['ends', $pass->offer]),
+                $last !== null => new DateTurn($at, $last->key, [...$last->titles, $title], opens: false, ending: false, mark: $last->mark),
+                default => new DateTurn($at, $key, [$title], $opens, ending: false, mark: [$key, $opens ? 'opens' : 'closes', (string) $time]),
+            };
+        }
+
+        return array_values($turns);
     }
 
     /** Seconds until something of what may be known of changes by time alone; null: nothing does within three weeks. */

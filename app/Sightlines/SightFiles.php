@@ -10,6 +10,7 @@ use App\Sightlines\Vantages\SeenFrom;
 use App\Sightlines\Vantages\VantageWords;
 use App\Words\CalendarFile;
 use App\Words\Glyph;
+use App\Words\RuleWords;
 use App\Words\Say;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
@@ -25,30 +26,45 @@ final readonly class SightFiles
     {
     }
 
-    /** The openings and closings of one viewer from an instant on, as iCalendar. */
-    public function calendar(Decider $decider, SeenFrom $seen, int $from): string
+    /**
+     * The openings and closings of one viewer from an instant on, as iCalendar: what opens or closes with what it lies in is told of by
+     * that alone, and what closes together is one ending.
+     *
+     * @param  int  $revised  instant since which nothing of it can have changed
+     * @param  int  $sequence  grows whenever something of it can have changed
+     */
+    public function calendar(Decider $decider, SeenFrom $seen, int $from, int $revised, int $sequence): string
     {
         $events = $times = [];
         $before = null;
         foreach ($this->plans->ask($decider, $seen->viewer, $from)->chronicle() as $at => $answers) {
+            $turned = [];
             foreach ($before === null ? [] : $answers->changedFrom($before) as $item) {
                 $open = $answers->decision($item)->state === State::Open;
-                if ($before !== null && $open !== ($before->decision($item)->state === State::Open)) {
-                    $one = $decider->course->outline->items[$item];
-                    $what = $open ? 'opens' : 'closes';
-                    // The same event again once its date has moved, and another one for the second time that a row opens.
-                    $time = $times[$one->key][$what] = ($times[$one->key][$what] ?? 0) + 1;
-                    $events[] = [
-                        'uid' => implode("\0", [$decider->course->key, (string) $seen->point, $one->key, $what, (string) $time]),
-                        'at' => $at,
-                        'summary' => ($one->title ?? $one->key)." {$what}",
-                    ];
+                if ($before === null || $open === ($before->decision($item)->state === State::Open)) {
+                    continue;
                 }
+                $turned[$item] = $open;
+                if (($turned[$decider->course->outline->parent[$item]] ?? null) === $open) {
+                    continue;
+                }
+                $one = $decider->course->outline->items[$item];
+                $what = $open ? 'opens' : 'closes';
+                // The same event again once its date has moved, and another one for the second time that a row opens.
+                $time = $times[$one->key][$what] = ($times[$one->key][$what] ?? 0) + 1;
+                $together = $open ? null : $events["closes {$at}"] ?? null;
+                $titles = [...$together['titles'] ?? [], $one->title ?? $one->key];
+                $events[$open ? "opens {$item} {$at}" : "closes {$at}"] = [
+                    'uid' => $together['uid'] ?? implode("\0", [$decider->course->key, (string) $seen->point, $one->key, $what, (string) $time]),
+                    'at' => $at,
+                    'titles' => $titles,
+                    'summary' => Say::text($open ? 'sightlines.sight_files.opens' : 'sightlines.sight_files.closes', ['list' => RuleWords::enumeration($titles, 'and'), 'count' => count($titles)]),
+                ];
             }
             $before = $answers;
         }
 
-        return CalendarFile::write(($decider->course->title ?? $decider->course->key).': '.$this->words->of($seen, $decider)->name, Say::text('sightlines.sight_files.what_a_viewer_sees'), $events, $this->clock->now());
+        return CalendarFile::write(($decider->course->title ?? $decider->course->key).': '.$this->words->of($seen, $decider)->name, Say::text('sightlines.sight_files.what_a_viewer_sees'), array_values(array_map(static fn (array $event): array => ['uid' => $event['uid'], 'at' => $event['at'], 'summary' => $event['summary']], $events)), $revised, $sequence);
     }
 
     /**

@@ -144,7 +144,7 @@ return [
         'calendar_why' => 'A calendar program can follow the dates of all your courses by a private link.',
         'make_link' => 'Make my private link',
         'give_link' => 'Give this link to your calendar program. Whoever has it can read your dates, so keep it to yourself.',
-        'link' => 'Private link',
+        'whole_days' => 'as events of whole days', 'link' => 'Private link',
         'copy' => 'Copy',
         'copied' => 'Copied',
         'change' => '{change} and the old one leads nowhere.',

@@ -88,7 +88,8 @@ return [
         'name' => 'My courses',
         'about' => 'Own openings',
         'opens' => '{course}: {item} opens',
-        'closes' => '{course}: {item} closes',
+        'closes' => '{course}: {item} {count, plural, one {closes} other {close}}',
+        'ends' => '{course}: your {offer} ends',
     ],
     'quiz' => [
         'no_tries' => 'You have tried as often as one may. If you need another try, ask the school.',

@@ -23,6 +23,8 @@ return [
         'and_more_more_follow' => 'And {more} more follow.',
     ],
     'sight_files' => [
+        'opens' => '{list} opens',
+        'closes' => '{list} {count, plural, one {closes} other {close}}',
         'what_a_viewer_sees' => 'What a viewer sees',
         'value_from_what' => '; {value} from {what}',
         'look_only' => ', look only',

@@ -144,7 +144,7 @@ return [
         'calendar_why' => 'Et kalenderprogram kan følge datoene i alle kursene dine med en privat lenke.',
         'make_link' => 'Lag min private lenke',
         'give_link' => 'Gi denne lenken til kalenderprogrammet ditt. Den som har den, kan lese datoene dine, så hold den for deg selv.',
-        'link' => 'Privat lenke',
+        'whole_days' => 'som hendelser for hele dager', 'link' => 'Privat lenke',
         'copy' => 'Kopier',
         'copied' => 'Kopiert',
         'change' => '{change}, så fører den gamle ingen steder.',

@@ -87,7 +87,8 @@ return [
         'name' => 'Mine kurs',
         'about' => 'Det som åpner for meg',
         'opens' => '{course}: {item} åpner',
-        'closes' => '{course}: {item} lukker',
+        'closes' => '{course}: {item} {count, plural, other {lukker}}',
+        'ends' => '{course}: {offer} tar slutt',
     ],
     'quiz' => [
         'no_tries' => 'Du har prøvd så ofte som man kan. Trenger du et forsøk til, så spør skolen.',

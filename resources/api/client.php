@@ -258,7 +258,7 @@ final class SilentKeep
      * A course in the eyes of several viewers, at an instant.
      *
      * @param  string  $course  Key of the course.
-     * @param  string|null  $vantages  At most 24, with spaces between them. Left out: the usual ones.
+     * @param  string|null  $vantages  At most 30, with spaces between them. Left out: the usual ones.
      * @param  'published'|'draft'|null  $rules  Which are looked at. Left out: what is published.
      * @param  string|null  $at  The instant. Left out: now.
      * @return SightlinesTold
@@ -420,7 +420,7 @@ final class SilentKeep
      * A course in the eyes of several viewers, as CSV.
      *
      * @param  string  $course  Key of the course.
-     * @param  string|null  $vantages  At most 24, with spaces between them. Left out: the usual ones.
+     * @param  string|null  $vantages  At most 30, with spaces between them. Left out: the usual ones.
      * @param  string|null  $at  The instant. Left out: now.
      * @throws SilentKeepProblem if it is refused
      */

@@ -191,7 +191,13 @@ final readonly class SightlinesPageBuilder
         $decider = $this->decider($course, $look->see);
         $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? [], 0, 1))[0] ?? null;
 
-        return $seen === null ? null : $this->files->calendar($decider, $seen, $this->clock->now() - self::CALENDAR_DAYS_BACK * 86400);
+        return $seen === null ? null : $this->files->calendar($decider, $seen, $this->clock->now() - self::CALENDAR_DAYS_BACK * 86400, self::revised($course), max($course->draft->version ?? 0, $course->last_draft_version));
+    }
+
+    /** When its rules were last set or published. */
+    private static function revised(Course $course): int
+    {
+        return max($course->liveRevision?->published_at->getTimestamp() ?? 0, (int) $course->draft?->updated_at?->getTimestamp());
     }
 
     public function csv(Course $course, Look $look): string

@@ -10,6 +10,8 @@ import ui from '../ui/ui.module.css';
 /** A link that a calendar program can follow without signing in. */
 export function Subscribe({ calendar, titled = true }: { calendar: string | null; titled?: boolean }) {
   const form = useForm({});
+  const [days, setDays] = useState(false);
+  const link = calendar === null || !days ? calendar : `${calendar}?days=1`;
   const change = () => form.post(to('calendar.change'), { preserveScroll: true });
   return (
     <section className={css.subscribe} aria-label={say('board.calendar')}>
@@ -27,10 +29,13 @@ export function Subscribe({ calendar, titled = true }: { calendar: string | null
           <TextInput
             label={say('board.link')}
             readOnly
-            value={calendar}
+            value={link ?? ''}
             onFocus={(event) => event.currentTarget.select()}
           />
-          <Copy text={calendar} />
+          <label>
+            <input type="checkbox" checked={days} onChange={(event) => setDays(event.currentTarget.checked)} /> {say('board.whole_days')}
+          </label>
+          <Copy key={link} text={link ?? ''} />
           <p>
             {saying('board.change', {
               change: (

@@ -42,11 +42,11 @@ final readonly class FormatsController
         $decider = $this->decider($course);
         $seen = $this->stand($course, $decider, VantageList::read((string) Asked::of($request)->text('vantage'), 'vantage'))[0] ?? throw Problem::parameter('vantage', Say::text('interface.gone.vantage'));
 
-        return new Response($this->files->calendar($decider, $seen, $this->clock->now()), 200, ['Content-Type' => 'text/calendar; charset=utf-8']);
+        return new Response($this->files->calendar($decider, $seen, $this->clock->now(), $course->liveRevision?->published_at->getTimestamp() ?? 0, $course->last_draft_version), 200, ['Content-Type' => 'text/calendar; charset=utf-8']);
     }
 
     #[Operation('A course in the eyes of several viewers, as CSV', answers: TextFile::class, type: 'text/csv')]
-    #[Parameter('vantages', 'At most 24, with spaces between them. Left out: the usual ones.')]
+    #[Parameter('vantages', 'At most 30, with spaces between them. Left out: the usual ones.')]
     #[Parameter('at', 'The instant. Left out: now.', ParameterType::Instant)]
     public function sightlines(Request $request, Course $course): Response
     {

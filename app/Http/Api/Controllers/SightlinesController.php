@@ -21,7 +21,7 @@ use Illuminate\Http\Request;
 final readonly class SightlinesController
 {
     #[Operation('A course in the eyes of several viewers, at an instant', answers: SightlinesTold::class, says: 'Vantages: `visitor`, `guest`, `member`, `person:12`, `holder:8:KEY` (whose pass of the offer KEY began eight days ago), `diligent:8:KEY` (who has finished each lesson as soon as it opened), `labelled:LABEL:` before either, `observer:` before a person, a holder or a diligent one.')]
-    #[Parameter('vantages', 'At most 24, with spaces between them. Left out: the usual ones.')]
+    #[Parameter('vantages', 'At most 30, with spaces between them. Left out: the usual ones.')]
     #[Parameter('rules', 'Which are looked at. Left out: what is published.', oneOf: ['published', 'draft'])]
     #[Parameter('at', 'The instant. Left out: now.', ParameterType::Instant)]
     public function show(Request $request, Course $course, SightlinesToldBuilder $sightlines): JsonResponse

@@ -71,12 +71,14 @@ final readonly class BoardController
     }
 
     /** Known by its link alone, so that a calendar program can ask for it. */
-    public function calendar(string $token, OwnCalendar $own): Response
+    public function calendar(Request $request, string $token, OwnCalendar $own): Response
     {
-        $file = $own->file($token);
+        $file = $own->file($token, $request->boolean('days'));
         abort_if($file === null, 404);
+        $answer = new Response($file, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-cache']);
+        $answer->setEtag(hash('xxh128', $file))->isNotModified($request);
 
-        return new Response($file, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-store']);
+        return $answer;
     }
 
     /** @return array<string, string> */

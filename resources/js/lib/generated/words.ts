@@ -134,6 +134,7 @@ export const words = {
   'board.calendar_why': "A calendar program can follow the dates of all your courses by a private link.",
   'board.make_link': "Make my private link",
   'board.give_link': "Give this link to your calendar program. Whoever has it can read your dates, so keep it to yourself.",
+  'board.whole_days': "as events of whole days",
   'board.link': "Private link",
   'board.copy': "Copy",
   'board.copied': "Copied",
@@ -401,6 +402,7 @@ export interface Parts {
   'board.calendar_why': never;
   'board.make_link': never;
   'board.give_link': never;
+  'board.whole_days': never;
   'board.link': never;
   'board.copy': never;
   'board.copied': never;

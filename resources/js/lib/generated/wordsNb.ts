@@ -136,6 +136,7 @@ export const wordsNb: Record<keyof typeof words, string> = {
   'board.calendar_why': "Et kalenderprogram kan følge datoene i alle kursene dine med en privat lenke.",
   'board.make_link': "Lag min private lenke",
   'board.give_link': "Gi denne lenken til kalenderprogrammet ditt. Den som har den, kan lese datoene dine, så hold den for deg selv.",
+  'board.whole_days': "som hendelser for hele dager",
   'board.link': "Privat lenke",
   'board.copy': "Kopier",
   'board.copied': "Kopiert",
