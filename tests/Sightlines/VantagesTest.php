@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Sightlines;
 
 use App\Models\VantageSet;
+use App\Sightlines\Vantages\Vantages;
 use App\Sightlines\Vantages\VantagePoint;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Factories\PersonFactory;
@@ -63,7 +64,7 @@ final class VantagesTest extends TestCase
         $this->post('/keep/courses/clinker/vantages', ['name' => '', 'vantages' => ['guest']])->assertSessionHasErrors(['name' => 'Please give it a name.']);
         $this->post('/keep/courses/clinker/vantages', ['name' => 'x', 'vantages' => []])->assertSessionHasErrors('vantages');
         $this->post('/keep/courses/clinker/vantages', ['name' => 'x', 'vantages' => ['king']])->assertSessionHasErrors('vantages.0');
-        $this->post('/keep/courses/clinker/vantages', ['name' => 'x', 'vantages' => array_fill(0, 25, 'guest')])->assertSessionHasErrors('vantages');
+        $this->post('/keep/courses/clinker/vantages', ['name' => 'x', 'vantages' => array_fill(0, Vantages::MOST + 1, 'guest')])->assertSessionHasErrors('vantages');
     }
 
     public function test_people_are_found_by_a_part_of_their_name_or_address(): void
