@@ -172,6 +172,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
         Route::post('/people/imports', [Staff\ImportController::class, 'store'])->name('imports.upload');
         Route::get('/people/imports/{import}', [Staff\ImportController::class, 'show'])->whereNumber('import')->name('import');
         Route::get('/people/imports/{import}/progress', [Staff\ImportController::class, 'progress'])->whereNumber('import')->name('import.progress');
+        Route::get('/people/imports/{import}/refused.csv', [Staff\ImportController::class, 'refused'])->whereNumber('import')->name('import.refused');
         Route::post('/people/imports/{import}/read', [Staff\ImportController::class, 'read'])->whereNumber('import')->name('import.read');
         Route::post('/people/imports/{import}', [Staff\ImportController::class, 'update'])->whereNumber('import')->name('import.bring-in');
     });

@@ -11,6 +11,9 @@ return [
         'what_name_opens_not' => 'What {name} opens is not published yet.',
     ],
     'read_people_file' => [
+        'line' => 'Line',
+        'why' => 'Why it is not brought in',
+        'which_column' => 'Choose the column with the e-mail address.',
         'file_being_brought_in' => 'This file is being brought in, or has been already.',
     ],
     'roster_people' => [
@@ -47,7 +50,12 @@ return [
         'labels' => '{count, plural, one {# label was given} other {# labels were given}}',
         'ties' => '{count, plural, one {# observer was tied} other {# observers were tied}}',
     ],
+    'plain_csv' => [
+        'no_text' => 'This is no text that could be read. Save it as CSV (UTF-8), and choose that.',
+        'workbook' => 'This is a workbook of a spreadsheet program. Save it as CSV (UTF-8) there, and choose that.',
+    ],
     'csv_people' => [
+        'two_dates' => '“{date}” could be two days: say above which comes first in this file',
         'no_address' => 'there is no e-mail address',
         'bad_address' => '“{address}” is not an e-mail address',
         'no_offer' => 'there is no offer “{offer}”',

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Sightlines;
 
 use App\Models\VantageSet;
-use App\Sightlines\Vantages\Vantages;
 use App\Sightlines\Vantages\VantagePoint;
+use App\Sightlines\Vantages\Vantages;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Factories\PersonFactory;
 use Tests\TestCase;

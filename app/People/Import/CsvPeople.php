@@ -10,25 +10,26 @@ use App\Words\Say;
 /** Reads people from a CSV file, a row at a time. */
 final readonly class CsvPeople
 {
-    /** What columns are often called. */
+    /** What columns are often called: in English, Norwegian, Danish and Swedish, German, French and Spanish. */
     private const GUESSES = [
-        'name' => ['name', 'full name', 'person', 'learner', 'student'],
-        'email' => ['email', 'e-mail', 'mail', 'e-mail address', 'email address'],
-        'labels' => ['labels', 'label', 'tags', 'tag'],
-        'offer' => ['offer', 'pass', 'product', 'course'],
-        'start' => ['start', 'from', 'begins', 'start date', 'joined'],
-        'observes' => ['observes', 'looks in on', 'observer of', 'parent of'],
+        'name' => ['name', 'full name', 'person', 'learner', 'student', 'navn', 'fullt navn', 'namn', 'vollständiger name', 'teilnehmer', 'nom', 'nom complet', 'nombre', 'nombre completo'],
+        'email' => ['email', 'e-mail', 'mail', 'e-mail address', 'email address', 'e-post', 'epost', 'e-postadresse', 'e-postadress', 'mailadresse', 'e-mail-adresse', 'e-mailadresse', 'courriel', 'adresse e-mail', 'correo', 'correo electrónico', 'correo electronico'],
+        'labels' => ['labels', 'label', 'tags', 'tag', 'merkelapper', 'etiketter', 'etiketten', 'étiquettes', 'etiquetas'],
+        'offer' => ['offer', 'pass', 'product', 'course', 'tilbud', 'kurs', 'produkt', 'erbjudande', 'angebot', 'offre', 'cours', 'produit', 'oferta', 'curso', 'producto'],
+        'start' => ['start', 'from', 'begins', 'start date', 'joined', 'fra', 'startdato', 'från', 'startdatum', 'beginn', 'ab', 'début', 'date de début', 'inicio', 'fecha de inicio'],
+        'observes' => ['observes', 'looks in on', 'observer of', 'parent of', 'forelder til', 'förälder till', 'elternteil von', 'parent de', 'padre de'],
     ];
 
-    private const LONGEST = 100_000;
+    private const ROWS_LOOKED_AT = 200;
 
     /**
      * @param  array<string, ?int>  $columns  by field, from 0; null: the file has none
      * @param  array<string, string>  $offers  keys by lower-case key or name
      * @param  ?string  $offer  key, for rows that name none
      * @param  list<string>  $labels  for every row
+     * @param  ?string  $dates  which comes first in dates that could be two days; null: nobody has said
      */
-    public function __construct(private string $path, private string $separator, private array $columns, private array $offers, private ?string $offer, private array $labels, private SchoolClock $clock)
+    public function __construct(private string $path, private string $separator, private array $columns, private array $offers, private ?string $offer, private array $labels, private SchoolClock $clock, private ?string $dates = null)
     {
     }
 
@@ -39,15 +40,30 @@ final readonly class CsvPeople
      */
     public static function look(string $path): array
     {
-        $file = fopen($path, 'r') ?: throw new \RuntimeException('The file cannot be read.');
-        $line = self::clean((string) fgets($file, self::LONGEST));
+        [$file, $separator, $head] = PlainCsv::open($path);
         fclose($file);
-        $best = ',';
-        foreach ([',', ';', "\t"] as $separator) {
-            $best = substr_count($line, $separator) > substr_count($line, $best) ? $separator : $best;
-        }
 
-        return [$best, array_map(static fn (mixed $cell): string => trim((string) $cell), str_getcsv(rtrim($line, "\r\n"), $best, escape: ''))];
+        return [$separator, $head];
+    }
+
+    /** The first of its dates that could be two days; null: none of the first rows has one. */
+    public static function ambiguousDate(string $path, ?int $column): ?string
+    {
+        if ($column === null) {
+            return null;
+        }
+        [$file, $separator] = PlainCsv::open($path);
+        for ($row = 0; $row < self::ROWS_LOOKED_AT && ($cells = fgetcsv($file, null, $separator, escape: '')) !== false; $row++) {
+            $text = trim(PlainCsv::clean((string) ($cells[$column] ?? '')));
+            if ($text !== '' && TypedDates::isAmbiguous($text)) {
+                fclose($file);
+
+                return $text;
+            }
+        }
+        fclose($file);
+
+        return null;
     }
 
     /**
@@ -75,17 +91,18 @@ final readonly class CsvPeople
      */
     public function read(int $from, int $line): \Generator
     {
-        $file = fopen($this->path, 'r') ?: throw new \RuntimeException('The file cannot be read.');
+        [$file, , , $head] = PlainCsv::open($this->path);
         if ($from === 0) {
-            fgets($file, self::LONGEST);
-            $line = 1;
+            $line = $head;
         } else {
             fseek($file, $from);
         }
         while (($cells = fgetcsv($file, null, $this->separator, escape: '')) !== false) {
             $line++;
-            if ($cells !== [null]) {
-                yield (int) ftell($file) => $this->line($cells, $line);
+            // A row of empty cells is none, and neither is an empty line.
+            if (trim(implode('', array_map(strval(...), $cells))) !== '') {
+                $one = $this->line($cells, $line);
+                yield (int) ftell($file) => $one instanceof WrongLine ? new WrongLine($line, $one->message, array_map(static fn (?string $cell): string => PlainCsv::clean((string) $cell), $cells)) : $one;
             }
         }
         fclose($file);
@@ -94,7 +111,7 @@ final readonly class CsvPeople
     /** @param  list<?string>  $cells */
     private function line(array $cells, int $line): PersonLine|WrongLine
     {
-        $cell = fn (string $field): string => ($this->columns[$field] ?? null) === null ? '' : trim(self::clean((string) ($cells[$this->columns[$field]] ?? '')));
+        $cell = fn (string $field): string => ($this->columns[$field] ?? null) === null ? '' : trim(PlainCsv::clean((string) ($cells[$this->columns[$field]] ?? '')));
         $email = mb_strtolower($cell('email'));
         if ($email === '') {
             return new WrongLine($line, Say::text('files.csv_people.no_address'));
@@ -111,7 +128,7 @@ final readonly class CsvPeople
         }
         $starts = $cell('start') === '' ? null : $this->instant($cell('start'));
         if ($cell('start') !== '' && $starts === null) {
-            return new WrongLine($line, Say::text('files.csv_people.bad_date', ['date' => $cell('start')]));
+            return new WrongLine($line, Say::text($this->dates === null && TypedDates::isAmbiguous($cell('start')) ? 'files.csv_people.two_dates' : 'files.csv_people.bad_date', ['date' => $cell('start')]));
         }
         $labels = array_values(array_filter(array_map(trim(...), preg_split('/[,;|]/', $cell('labels')) ?: []), static fn (string $label): bool => $label !== ''));
         foreach ($labels as $label) {
@@ -133,18 +150,8 @@ final readonly class CsvPeople
     /** A day begins at midnight by the school's clock. */
     private function instant(string $text): ?int
     {
-        if (preg_match('/^(\d{4}-\d{2}-\d{2})(?:[T ](\d{2}:\d{2})(?::\d{2})?)?$/D', $text, $found) !== 1) {
-            return null;
-        }
+        $wall = TypedDates::wall($text, $this->dates);
 
-        return $this->clock->instant($found[1].'T'.($found[2] ?? '00:00'));
-    }
-
-    /** Without the mark that some programs put before a file, and in UTF-8. */
-    private static function clean(string $text): string
-    {
-        $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
-
-        return mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
+        return $wall === null ? null : $this->clock->instant($wall);
     }
 }

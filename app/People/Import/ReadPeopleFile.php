@@ -47,6 +47,9 @@ final readonly class ReadPeopleFile
      */
     public function from(Import $import, array $options): void
     {
+        if ($import->kind === 'csv' && $options !== [] && ! is_numeric(((array) ($options['columns'] ?? []))['email'] ?? null)) {
+            throw new NotReadable(Say::text('files.read_people_file.which_column'));
+        }
         $begun = Import::query()->whereKey($import->id)->whereIn('state', ['new', 'reading', 'ready', 'refused'])->update([
             'options' => json_encode($options, JSON_THROW_ON_ERROR), 'state' => 'reading', 'position' => 0, 'rows' => 0, 'tally' => '[]', 'errors' => '[]', 'problem' => null,
         ]);
@@ -122,8 +125,25 @@ final readonly class ReadPeopleFile
         return $mine;
     }
 
+    /**
+     * The rows of a CSV file that cannot be brought in, as they stand in it, each with its number and the reason before; the first is the
+     * head.
+     *
+     * @return \Generator<int, list<string>>
+     */
+    public function refused(Import $import): \Generator
+    {
+        [, $head] = CsvPeople::look(Storage::path($import->path));
+        yield [Say::text('files.read_people_file.line'), Say::text('files.read_people_file.why'), ...$head];
+        foreach ($this->lines($import, 0, fromTheBeginning: true) as $one) {
+            if ($one instanceof WrongLine) {
+                yield [(string) $one->line, $one->message, ...$one->cells];
+            }
+        }
+    }
+
     /** @return \Generator<int, PersonLine|WrongLine> */
-    private function lines(Import $import, int $line): \Generator
+    private function lines(Import $import, int $line, bool $fromTheBeginning = false): \Generator
     {
         $options = $import->options;
         $labels = array_values(array_filter((array) ($options['labels'] ?? []), is_string(...)));
@@ -145,7 +165,7 @@ final readonly class ReadPeopleFile
         [$separator] = CsvPeople::look($path);
         $default = is_string($options['offer'] ?? null) && $options['offer'] !== '' ? $options['offer'] : null;
 
-        return (new CsvPeople($path, $separator, $columns, $offers, $default, $labels, $this->clock))->read($import->position, $line);
+        return (new CsvPeople($path, $separator, $columns, $offers, $default, $labels, $this->clock, in_array($options['dates'] ?? null, [TypedDates::DAY_FIRST, TypedDates::MONTH_FIRST], true) ? $options['dates'] : null))->read($fromTheBeginning ? 0 : $import->position, $line);
     }
 
     /** @return array<string, string> */

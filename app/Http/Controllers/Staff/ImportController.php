@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Staff;
 
 use App\Access\WhoLooks;
+use App\Http\CsvAnswer;
 use App\Http\Requests\ImportRequest;
 use App\Models\Import;
 use App\Pages\People\Import\ImportPageBuilder;
@@ -12,8 +13,11 @@ use App\Pages\Shared\Flash;
 use App\People\Import\ContinueReading;
 use App\People\Import\ImportPeople;
 use App\People\Import\NotReadable;
+use App\People\Import\PlainCsv;
 use App\People\Import\ReadPeopleFile;
 use App\People\Import\RosterPeople;
+use App\People\Import\Workbook;
+use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -22,6 +26,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final readonly class ImportController
 {
@@ -41,9 +46,10 @@ final readonly class ImportController
         $path = $file->storeAs('imports', bin2hex(random_bytes(12)));
         $kind = str_starts_with((string) file_get_contents($file->getRealPath(), length: 4), "PK\x03\x04") ? 'oneroster' : 'csv';
         try {
-            if ($kind === 'oneroster') {
-                RosterPeople::classes(Storage::path((string) $path));
+            if (Workbook::is(Storage::path((string) $path))) {
+                throw new NotReadable(Say::text('files.plain_csv.workbook'));
             }
+            $kind === 'oneroster' ? RosterPeople::classes(Storage::path((string) $path)) : PlainCsv::settle(Storage::path((string) $path));
         } catch (NotReadable $e) {
             Storage::delete((string) $path);
             throw ValidationException::withMessages(['file' => $e->getMessage()]);
@@ -75,6 +81,14 @@ final readonly class ImportController
     public function progress(Import $import): JsonResponse
     {
         return new JsonResponse($this->pages->progress($import));
+    }
+
+    /** The rows that cannot be brought in, to be put right and chosen again. */
+    public function refused(Import $import): StreamedResponse
+    {
+        abort_if($import->kind !== 'csv' || $import->path === '' || ! Storage::exists($import->path), 404);
+
+        return CsvAnswer::of($this->read->refused($import), 'refused.csv', marked: true);
     }
 
     public function update(Import $import): RedirectResponse

@@ -17,6 +17,7 @@ final readonly class ImportPage
      * @param  list<string>  $keys  of the classes, in their order; empty for CSV
      * @param  array<string, int|null>  $columns  the column of each field, as guessed or as said
      * @param  string  $offer  for rows that name none
+     * @param  ?AmbiguousDate  $dates  one of the file that could be two days; null: none is in sight
      * @param  ?string  $problem  why it could not be brought in
      * @param  list<ImportOutcome>  $rows  the first that were read
      * @param  list<string>  $outcomes  counts in words
@@ -33,6 +34,7 @@ final readonly class ImportPage
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $keys,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer', nullable: true))] public array $columns,
         #[OA\Property] public string $offer,
+        #[OA\Property] public ?AmbiguousDate $dates,
         #[OA\Property] public ?string $problem,
         #[OA\Property(items: new OA\Items(ref: ImportOutcome::class))] public array $rows,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $outcomes,

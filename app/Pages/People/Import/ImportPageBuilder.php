@@ -13,6 +13,7 @@ use App\Models\Person;
 use App\People\Import\CsvPeople;
 use App\People\Import\NotReadable;
 use App\People\Import\RosterPeople;
+use App\People\Import\TypedDates;
 use App\Words\Formats;
 use App\Words\Say;
 use Illuminate\Support\Facades\Storage;
@@ -60,10 +61,19 @@ final readonly class ImportPageBuilder
         return new ImportPage(
             $import->id, $import->kind, $import->name, $import->state, $import->rows, $head, $keys, $columns,
             is_string($import->options['offer'] ?? null) ? $import->options['offer'] : '',
+            $this->ambiguous($import, $columns['start'] ?? null),
             $import->problem, $this->rows($import), self::outcomes($import),
             array_map(static fn (array $error): string => Say::text('files.import_page_builder.line_line_message', ['line' => $error['line'], 'message' => $error['message']]), $import->errors),
             $this->shelf->offers(),
         );
+    }
+
+    private function ambiguous(Import $import, ?int $column): ?AmbiguousDate
+    {
+        $text = $import->kind === 'csv' && $import->path !== '' && Storage::exists($import->path) ? CsvPeople::ambiguousDate(Storage::path($import->path), $column) : null;
+        $told = fn (string $order): string => $this->clock->words($this->clock->instant((string) TypedDates::wall((string) $text, $order)) ?? 0);
+
+        return $text === null ? null : new AmbiguousDate($text, $told(TypedDates::DAY_FIRST), $told(TypedDates::MONTH_FIRST), is_string($import->options['dates'] ?? null) ? $import->options['dates'] : null);
     }
 
     public function progress(Import $import): ImportProgress

@@ -479,6 +479,12 @@ export const keepWords = {
   'imports.import.e_mail_address': "E-mail address",
   'imports.import.start': "Start",
   'imports.import.looks_in_on_addresses': "Looks in on (addresses)",
+  'imports.import.dates_like': "Dates like {date}",
+  'imports.import.which_day': "say which comes first",
+  'imports.import.day_first': "the day first: {day}",
+  'imports.import.month_first': "the month first: {day}",
+  'imports.import.which_column': "Choose the column with the e-mail address.",
+  'imports.import.refused_as_file': "The rows that are wrong, as a file with the reasons",
   'imports.import.reading': "Reading…",
   'imports.import.file_could_not_be': "The file could not be read. Please try again.",
   'imports.import.beginning': "Beginning…",
@@ -2183,6 +2189,12 @@ export interface KeepParts {
   'imports.import.e_mail_address': never;
   'imports.import.start': never;
   'imports.import.looks_in_on_addresses': never;
+  'imports.import.dates_like': 'date';
+  'imports.import.which_day': never;
+  'imports.import.day_first': 'day';
+  'imports.import.month_first': 'day';
+  'imports.import.which_column': never;
+  'imports.import.refused_as_file': never;
   'imports.import.reading': never;
   'imports.import.file_could_not_be': never;
   'imports.import.beginning': never;

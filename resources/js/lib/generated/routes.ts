@@ -84,6 +84,7 @@ export const routes = {
   'keep.import.bring-in': '/keep/people/imports/{import}',
   'keep.import.progress': '/keep/people/imports/{import}/progress',
   'keep.import.read': '/keep/people/imports/{import}/read',
+  'keep.import.refused': '/keep/people/imports/{import}/refused.csv',
   'keep.imports.upload': '/keep/people/imports',
   'keep.letters': '/keep/notices/letters',
   'keep.letters.again': '/keep/outbox/letters/{message}',

@@ -102,6 +102,13 @@ export interface AfterRule {
   inOrder: boolean;
 }
 
+export interface AmbiguousDate {
+  text: string;
+  dayFirst: string;
+  monthFirst: string;
+  order: string | null;
+}
+
 export interface AnswerRow {
   id: number;
   person: number | null;
@@ -635,6 +642,7 @@ export interface ImportPage {
   keys: string[];
   columns: Record<string, number | null>;
   offer: string;
+  dates: AmbiguousDate | null;
   problem: string | null;
   rows: ImportOutcome[];
   outcomes: string[];

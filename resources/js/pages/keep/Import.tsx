@@ -21,10 +21,12 @@ const FIELDS = [
 ];
 
 export default function Import(page: ImportPage) {
-  const { id, kind, name, state, read, head, keys, problem, rows, outcomes, errors, offers } = page;
+  const { id, kind, name, state, read, head, keys, dates, problem, rows, outcomes, errors, offers } = page;
   const [columns, setColumns] = useState<Record<string, number | null>>(page.columns);
   const [offer, setOffer] = useState(page.offer);
   const [labels, setLabels] = useState('');
+  const [order, setOrder] = useState(dates?.order ?? '');
+  const needsAddress = kind === 'csv' && (columns['email'] ?? null) === null;
   const [classes, setClasses] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState<string | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
@@ -33,7 +35,7 @@ export default function Import(page: ImportPage) {
   const lookAt = async () => {
     setFailed(null);
     setBusy(say('imports.import.reading'));
-    const options = { columns, offer, labels: labels.split(',').map((label) => label.trim()).filter((label) => label !== ''), classes };
+    const options = { columns, offer, labels: labels.split(',').map((label) => label.trim()).filter((label) => label !== ''), classes, dates: order === '' ? null : order };
     const begun = await postJson<ImportProgress>(to('keep.import.read', { import: id }), { options });
     setBusy(null);
     if (begun === null) {
@@ -109,9 +111,20 @@ export default function Import(page: ImportPage) {
                     </select>
                   </label>
                 )}
+                {dates !== null && (
+                  <label className={css.match}>
+                    <span>{say('imports.import.dates_like', { date: dates.text })}</span>
+                    <select value={order} onChange={(event) => setOrder(event.currentTarget.value)}>
+                      <option value="">{say('imports.import.which_day')}</option>
+                      <option value="dmy">{say('imports.import.day_first', { day: dates.dayFirst })}</option>
+                      <option value="mdy">{say('imports.import.month_first', { day: dates.monthFirst })}</option>
+                    </select>
+                  </label>
+                )}
+                {needsAddress && <p className={ui.takes}>{say('imports.import.which_column')}</p>}
                 <TextInput label={say('imports.import.labels_for_everybody_divided')} value={labels} onChange={(event) => setLabels(event.currentTarget.value)} />
                 <div className={clsx(ui['review-acts'], css['review-acts'])}>
-                  <Button variant={state === 'ready' ? 'default' : 'filled'} loading={busy !== null} onClick={() => void lookAt()}>
+                  <Button variant={state === 'ready' ? 'default' : 'filled'} loading={busy !== null} disabled={needsAddress} onClick={() => void lookAt()}>
                     {say('imports.import.see_what_would_do')}
                   </Button>
                 </div>
@@ -129,6 +142,11 @@ export default function Import(page: ImportPage) {
                     <p className={ui.takes}>
                       {saying('imports.import.put_right', { what: <b key="what">{read === 0 ? say('imports.import.file_has_no_rows') : say('imports.import.nobody_brought_in_while')}</b> })}
                     </p>
+                    {kind === 'csv' && errors.length > 0 && (
+                      <p>
+                        <a href={to('keep.import.refused', { import: id })}>{say('imports.import.refused_as_file')}</a>
+                      </p>
+                    )}
                     <ul className={css.wrong}>
                       {errors.map((error) => (
                         <li key={error}>{error}</li>
