@@ -10,16 +10,6 @@ use App\Words\Say;
 /** Reads people from a CSV file, a row at a time. */
 final readonly class CsvPeople
 {
-    /** What columns are often called: in English, Norwegian, Danish and Swedish, German, French and Spanish. */
-    private const GUESSES = [
-        'name' => ['name', 'full name', 'person', 'learner', 'student', 'navn', 'fullt navn', 'namn', 'vollständiger name', 'teilnehmer', 'nom', 'nom complet', 'nombre', 'nombre completo'],
-        'email' => ['email', 'e-mail', 'mail', 'e-mail address', 'email address', 'e-post', 'epost', 'e-postadresse', 'e-postadress', 'mailadresse', 'e-mail-adresse', 'e-mailadresse', 'courriel', 'adresse e-mail', 'correo', 'correo electrónico', 'correo electronico'],
-        'labels' => ['labels', 'label', 'tags', 'tag', 'merkelapper', 'etiketter', 'etiketten', 'étiquettes', 'etiquetas'],
-        'offer' => ['offer', 'pass', 'product', 'course', 'tilbud', 'kurs', 'produkt', 'erbjudande', 'angebot', 'offre', 'cours', 'produit', 'oferta', 'curso', 'producto'],
-        'start' => ['start', 'from', 'begins', 'start date', 'joined', 'fra', 'startdato', 'från', 'startdatum', 'beginn', 'ab', 'début', 'date de début', 'inicio', 'fecha de inicio'],
-        'observes' => ['observes', 'looks in on', 'observer of', 'parent of', 'forelder til', 'förälder till', 'elternteil von', 'parent de', 'padre de'],
-    ];
-
     private const ROWS_LOOKED_AT = 200;
 
     /**
@@ -73,7 +63,7 @@ final readonly class CsvPeople
     public static function guess(array $head): array
     {
         $columns = [];
-        foreach (self::GUESSES as $field => $names) {
+        foreach (ColumnNames::USUAL as $field => $names) {
             $columns[$field] = null;
             foreach ($head as $index => $cell) {
                 if ($columns[$field] === null && in_array(mb_strtolower($cell), $names, true)) {
