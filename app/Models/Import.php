@@ -21,7 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $position how far it is read
  * @property int $rows read so far
  * @property array<string, int> $tally counts of outcomes
- * @property list<array{line: int, message: string}> $errors the first lines that are wrong
+ * @property list<array{line: int, message: string, passed?: bool}> $errors the first lines that are wrong, or passed over
  * @property int $staged the last of its rows that is laid down
  * @property int $basis the last line of the log that was there when that was begun
  * @property int $basis_turn the last turn of acts, likewise

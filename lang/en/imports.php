@@ -34,6 +34,7 @@ return [
         'month_first' => 'the month first: {day}',
         'which_column' => 'Choose the column with the e-mail address.',
         'refused_as_file' => 'The rows that are wrong, as a file with the reasons',
+        'passed_over' => 'Of these nothing is done:',
         'reading' => 'Reading…',
         'file_could_not_be' => 'The file could not be read. Please try again.',
         'beginning' => 'Beginning…',

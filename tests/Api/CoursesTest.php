@@ -183,7 +183,7 @@ final class CoursesTest extends TestCase
 
         $this->ask('GET', '/courses/clinker/sightlines?rules=draft')->assertStatus(404);
         self::assertSame('vantages', $this->body($this->ask('GET', '/courses/clinker/sightlines?vantages=nobody')->assertStatus(422))['parameter']);
-        self::assertSame('vantages', $this->body($this->ask('GET', '/courses/clinker/sightlines?vantages='.implode('%20', array_map(static fn (int $day): string => "holder:{$day}:taster", range(1, 25))))->assertStatus(422))['parameter']);
+        self::assertSame('vantages', $this->body($this->ask('GET', '/courses/clinker/sightlines?vantages='.implode('%20', array_map(static fn (int $day): string => "holder:{$day}:taster", range(0, \App\Sightlines\Vantages\Vantages::MOST))))->assertStatus(422))['parameter']);
     }
 
     public function test_a_course_is_known_by_its_key_whatever_its_address(): void

@@ -175,7 +175,7 @@ final class BringInTest extends TestCase
         self::assertSame('oneroster', $import->kind);
         self::assertSame(['Planking, spring', 'Frames, spring'], $this->get("/keep/people/imports/{$import->id}")->inertiaProps('head'));
         $import = $this->read($import, ['classes' => ['c1' => 'apprentice-pass', 'c2' => '']]);
-        self::assertSame(['ready', ['new' => 3, 'known' => 1]], [$import->state, $import->tally]);
+        self::assertSame(['ready', ['new' => 3, 'known' => 1, 'passed' => 1]], [$import->state, $import->tally]);
         $this->bringIn($import);
         self::assertSame('2026-03-16 00:00', self::at($this->pass('alva')->starts_at));
         self::assertSame(['mor@alder.test'], ObserverTie::query()->with('observer')->get()->map(static fn (ObserverTie $tie): string => $tie->observer->email)->unique()->values()->all());

@@ -96,7 +96,7 @@ final class PlainCsv
         } while ($text !== false && ($named || trim($line, ",;\t\"") === ''));
         fseek($file, $at);
         $separator ??= self::divides(self::clean((string) $text));
-        $head = fgetcsv($file, null, $separator, escape: '');
+        $head = fgetcsv($file, self::LONGEST, $separator, escape: '');
 
         return [$file, $separator, array_map(static fn (?string $cell): string => trim((string) preg_replace('/\s+/u', ' ', self::clean((string) $cell))), is_array($head) && $head !== [null] ? $head : []), $row];
     }

@@ -94,20 +94,25 @@ final readonly class ReadPeopleFile
     }
 
     /**
-     * @param  array<int, PersonLine|WrongLine>  $group  by the byte after each
+     * @param  array<int, PersonLine|WrongLine|PassedLine>  $group  by the byte after each
      * @return bool false: somebody else reads it, or has it read anew
      */
     private function keep(Import $import, array $group, bool $last): bool
     {
         $tally = $import->tally;
-        $people = array_values(array_filter($group, static fn (PersonLine|WrongLine $one): bool => $one instanceof PersonLine));
-        $wrong = array_values(array_filter($group, static fn (PersonLine|WrongLine $one): bool => $one instanceof WrongLine));
+        $people = array_values(array_filter($group, static fn (PersonLine|WrongLine|PassedLine $one): bool => $one instanceof PersonLine));
+        $wrong = array_values(array_filter($group, static fn (PersonLine|WrongLine|PassedLine $one): bool => $one instanceof WrongLine));
+        $passed = array_values(array_filter($group, static fn (PersonLine|WrongLine|PassedLine $one): bool => $one instanceof PassedLine));
         $rows = $this->rows($import, $people, $tally);
         if ($wrong !== []) {
             $tally['wrong'] = ($tally['wrong'] ?? 0) + count($wrong);
         }
+        if ($passed !== []) {
+            $tally['passed'] = ($tally['passed'] ?? 0) + count($passed);
+        }
         $read = $import->rows + count($group);
-        $errors = array_slice([...$import->errors, ...array_map(static fn (WrongLine $one): array => ['line' => $one->line, 'message' => $one->message], $wrong)], 0, self::ERRORS);
+        $told = static fn (WrongLine|PassedLine $one): array => ['line' => $one->line, 'message' => $one->message, ...($one instanceof PassedLine ? ['passed' => true] : [])];
+        $errors = array_slice([...$import->errors, ...array_map($told, [...$wrong, ...$passed])], 0, self::ERRORS);
 
         $mine = DB::transaction(static function () use ($import, $group, $last, $tally, $rows, $read, $errors): bool {
             $mine = Import::query()->whereKey($import->id)->where('state', 'reading')->where('rows', $import->rows)->update([
@@ -142,7 +147,7 @@ final readonly class ReadPeopleFile
         }
     }
 
-    /** @return \Generator<int, PersonLine|WrongLine> */
+    /** @return \Generator<int, PersonLine|WrongLine|PassedLine> */
     private function lines(Import $import, int $line, bool $fromTheBeginning = false): \Generator
     {
         $options = $import->options;

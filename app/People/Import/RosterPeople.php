@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\People\Import;
 
 use App\Access\SchoolClock;
+use App\Models\Person;
 use App\Words\Say;
 
 /**
  * Reads people from a OneRoster 1.1 CSV bundle: users, the classes they are enrolled in as students, and guardians, who
- * come as agents of students and look in on them.
+ * come as agents of students and look in on them. What ends somebody's access is told and left to whoever brings them in.
  */
 final class RosterPeople
 {
@@ -17,9 +18,6 @@ final class RosterPeople
 
     /** Of one file in the bundle, unpacked. */
     private const MOST = 200_000_000;
-
-    /** Of one line. */
-    private const LONGEST = 100_000;
 
     /**
      * @param  array<string, string>  $offers  offer keys by the sourcedId of a class; classes without one are passed over
@@ -38,9 +36,9 @@ final class RosterPeople
     public static function classes(string $path, int $most = self::MOST): array
     {
         $classes = [];
-        foreach (self::rows(self::open($path, $most), 'classes.csv', $most) as $row) {
+        foreach ((new RosterBundle($path, $most))->rows('classes') as $row) {
             if (self::isThere($row)) {
-                $classes[$row['sourcedId'] ?? ''] = $row['title'] ?? '';
+                $classes[$row['sourcedid'] ?? ''] = $row['title'] ?? '';
             }
         }
 
@@ -48,154 +46,138 @@ final class RosterPeople
     }
 
     /**
-     * @return \Generator<int, PersonLine|WrongLine> by row
+     * @return \Generator<int, PersonLine|WrongLine|PassedLine> by row
      *
      * @throws NotReadable
      */
     public function read(): \Generator
     {
-        $zip = self::open($this->path);
-        $enrolled = [];
-        foreach (self::rows($zip, 'enrollments.csv') as $row) {
-            $offer = $this->offers[$row['classSourcedId'] ?? ''] ?? null;
-            if (self::isThere($row) && ($row['role'] ?? '') === 'student' && $offer !== null) {
-                $enrolled[$row['userSourcedId'] ?? ''][] = [$offer, $row['beginDate'] ?? ''];
-            }
-        }
-        // Guardians are named by their wards, who may stand before or after them.
-        $emails = $wards = [];
-        foreach (self::rows($zip, 'users.csv') as $row) {
-            $email = mb_strtolower(trim($row['email'] ?? ''));
-            $emails[$row['sourcedId'] ?? ''] = $email;
-            foreach (self::isThere($row) && ($row['role'] ?? '') === 'student' ? self::listed($row['agentSourcedIds'] ?? '') : [] as $agent) {
-                $wards[$agent][] = $email;
-            }
-        }
+        $bundle = new RosterBundle($this->path, self::MOST);
+        [$enrolled, $passed] = $this->enrolments($bundle);
+        $wards = $this->wards($bundle, $enrolled);
         $number = 0;
-        foreach (self::rows($zip, 'users.csv') as $line => $row) {
-            if (! self::isThere($row)) {
-                continue;
-            }
-            foreach ($this->lines($row, $line, $enrolled[$row['sourcedId'] ?? ''] ?? [], $wards[$row['sourcedId'] ?? ''] ?? []) as $one) {
+        foreach ($passed as $one) {
+            yield ++$number => $one;
+        }
+        foreach ($bundle->rows('users') as $line => $row) {
+            $id = $row['sourcedid'] ?? '';
+            foreach ($this->lines($row, $line, $enrolled[$id] ?? [], $wards[$id] ?? []) as $one) {
                 yield ++$number => $one;
             }
         }
     }
 
+    /** @return array{array<string, list<array{string, string, int}>>, list<PassedLine>} offers, beginnings and lines by user; and what is passed over */
+    private function enrolments(RosterBundle $bundle): array
+    {
+        $enrolled = $passed = [];
+        $today = substr($this->clock->wall($this->clock->now()), 0, 10);
+        foreach ($bundle->rows('enrollments') as $line => $row) {
+            $offer = $this->offers[$row['classsourcedid'] ?? ''] ?? null;
+            $user = $row['usersourcedid'] ?? '';
+            if (($row['role'] ?? '') !== 'student' || $offer === null) {
+                continue;
+            }
+            $ends = substr($row['enddate'] ?? '', 0, 10);
+            if (! self::isThere($row)) {
+                $passed[] = new PassedLine($line, Say::text('files.roster_people.enrolment_gone', ['id' => $user]));
+            } elseif ($ends !== '' && $ends <= $today) {
+                $passed[] = new PassedLine($line, Say::text('files.roster_people.enrolment_over', ['id' => $user, 'date' => $ends]));
+            } else {
+                $enrolled[$user][] = [$offer, $row['begindate'] ?? '', $line];
+            }
+        }
+
+        return [$enrolled, $passed];
+    }
+
+    /**
+     * Guardians are named by their wards and wards by their guardians, who may stand before or after them. Only those to whom they will be
+     * tied: who comes by this file, or is here already.
+     *
+     * @param  array<string, mixed>  $enrolled  by user
+     * @return array<string, list<string>> addresses of wards by guardian
+     */
+    private function wards(RosterBundle $bundle, array $enrolled): array
+    {
+        $emails = $pairs = [];
+        foreach ($bundle->rows('users') as $row) {
+            $id = $row['sourcedid'] ?? '';
+            $isStudent = ($row['role'] ?? '') === 'student';
+            if (! self::isThere($row)) {
+                continue;
+            }
+            if ($isStudent) {
+                $emails[$id] = mb_strtolower($row['email'] ?? '');
+            }
+            foreach (self::listed($row['agentsourcedids'] ?? '') as $other) {
+                $pairs[] = $isStudent ? [$other, $id] : [$id, $other];
+            }
+        }
+        $absent = array_values(array_diff_key($emails, $enrolled));
+        $known = [];
+        foreach (array_chunk($absent, 500) as $some) {
+            $known += Person::query()->whereIn('email', $some)->pluck('id', 'email')->all();
+        }
+        $wards = [];
+        foreach ($pairs as [$guardian, $ward]) {
+            $email = $emails[$ward] ?? '';
+            if ($email !== '' && filter_var($email, FILTER_VALIDATE_EMAIL) !== false && (isset($enrolled[$ward]) || isset($known[$email]))) {
+                $wards[$guardian][$email] = $email;
+            }
+        }
+
+        return array_map(array_values(...), $wards);
+    }
+
     /**
      * @param  array<string, string>  $row
-     * @param  list<array{string, string}>  $enrolled  offers and beginnings
+     * @param  list<array{string, string, int}>  $enrolled  offers, beginnings and lines
      * @param  list<string>  $wards
-     * @return list<PersonLine|WrongLine>
+     * @return list<PersonLine|WrongLine|PassedLine>
      */
     private function lines(array $row, int $line, array $enrolled, array $wards): array
     {
         $role = $row['role'] ?? '';
         $guards = in_array($role, self::GUARDIANS, true);
+        $id = $row['sourcedid'] ?? '';
         if (($role !== 'student' || $enrolled === []) && ! ($guards && $wards !== [])) {
             // Teachers, and whoever is enrolled in nothing that is brought in.
-            return [];
+            return self::isThere($row) || ($role !== 'student' && ! $guards) ? [] : [new PassedLine($line, Say::text('files.roster_people.user_gone', ['id' => $id]))];
         }
-        $email = mb_strtolower(trim($row['email'] ?? ''));
+        if (! self::isThere($row) || mb_strtolower($row['enableduser'] ?? '') === 'false') {
+            return [new PassedLine($line, Say::text(self::isThere($row) ? 'files.roster_people.not_enabled' : 'files.roster_people.user_gone', ['id' => $id]))];
+        }
+        $email = mb_strtolower($row['email'] ?? '');
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
-            return [new WrongLine($line, Say::text('files.roster_people.no_address', ['id' => $row['sourcedId'] ?? '']))];
+            return [new WrongLine($line, Say::text('files.roster_people.no_address', ['id' => $id]))];
         }
-        $name = trim(($row['givenName'] ?? '').' '.($row['familyName'] ?? ''));
-        $name = $name === '' ? $email : $name;
+        $name = trim(($row['givenname'] ?? '').' '.($row['familyname'] ?? ''));
+        $name = mb_substr($name === '' ? $email : $name, 0, 200);
         if ($guards) {
-            return [new PersonLine($line, $email, $name, $this->labels, observes: array_values(array_unique(array_filter($wards, static fn (string $ward): bool => $ward !== ''))))];
+            return [new PersonLine($line, $email, $name, $this->labels, observes: $wards)];
         }
-        $lines = [];
-        foreach ($enrolled as [$offer, $begin]) {
-            $starts = $begin === '' ? null : $this->clock->instant(substr($begin, 0, 10).'T00:00');
-            $lines[] = $begin !== '' && $starts === null
-                ? new WrongLine($line, Say::text('files.roster_people.enrollments_csv_begin_not', ['begin' => $begin]))
+
+        return array_map(function (array $one) use ($line, $email, $name): PersonLine|WrongLine {
+            [$offer, $begin, $at] = $one;
+            $wall = $begin === '' ? null : TypedDates::wall(substr($begin, 0, 10), null);
+            $starts = $wall === null ? null : $this->clock->instant($wall);
+
+            return $begin !== '' && $starts === null
+                ? new WrongLine($at, Say::text('files.roster_people.enrollments_csv_begin_not', ['begin' => $begin]))
                 : new PersonLine($line, $email, $name, $this->labels, $offer, $starts);
-        }
-
-        return $lines;
+        }, $enrolled);
     }
 
-    /** @throws NotReadable */
-    private static function open(string $path, int $most = self::MOST): \ZipArchive
-    {
-        $zip = new \ZipArchive;
-        if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
-            throw new NotReadable(Say::text('files.roster_people.not_zip_file'));
-        }
-        foreach (['users.csv', 'classes.csv', 'enrollments.csv'] as $name) {
-            $found = $zip->statName($name);
-            if ($found === false) {
-                throw new NotReadable(Say::text('files.roster_people.bundle_has_no_name', ['name' => $name]));
-            }
-            if ($found['size'] > $most) {
-                throw new NotReadable(Say::text('files.roster_people.name_is_too_large', ['name' => $name]));
-            }
-        }
-
-        return $zip;
-    }
-
-    /** @return \Generator<int, array<string, string>> by line */
-    private static function rows(\ZipArchive $zip, string $name, int $most = self::MOST): \Generator
-    {
-        $stream = $zip->getStream($name);
-        if ($stream === false) {
-            throw new NotReadable(Say::text('files.roster_people.name_cannot_be_read', ['name' => $name]));
-        }
-        $head = null;
-        // What the bundle says of its sizes need not be so: what comes out is counted.
-        $read = 0;
-        for ($line = 1; ($text = self::line($stream)) !== null; $line++) {
-            $read += strlen($text);
-            if ($read > $most || strlen($text) >= self::LONGEST) {
-                throw new NotReadable(Say::text('files.roster_people.name_too_large_or', ['name' => $name]));
-            }
-            $cells = str_getcsv(rtrim($text, "\r\n"), ',', escape: '');
-            if ($cells === [null]) {
-                continue;
-            }
-            $cells = array_map(static fn (?string $cell): string => trim((string) $cell, " \u{FEFF}"), $cells);
-            if ($head === null) {
-                $head = $cells;
-            } else {
-                $row = [];
-                foreach ($head as $index => $column) {
-                    $row[$column] = $cells[$index] ?? '';
-                }
-                yield $line => $row;
-            }
-        }
-        fclose($stream);
-    }
-
-    /**
-     * A line of the file, with the line breaks that stand in quoted cells; null at the end.
-     *
-     * @param  resource  $stream
-     */
-    private static function line($stream): ?string
-    {
-        $text = '';
-        $quotes = 0;
-        do {
-            $next = fgets($stream, max(2, self::LONGEST - strlen($text) + 1));
-            $text .= $next === false ? '' : $next;
-            $quotes += $next === false ? 0 : substr_count($next, '"');
-        } while ($next !== false && $quotes % 2 === 1 && strlen($text) < self::LONGEST);
-
-        return $text === '' ? null : $text;
-    }
-
-    /** @param  array<string, string>  $row  whose status is given in files of changes only */
+    /** @param  array<string, string>  $row */
     private static function isThere(array $row): bool
     {
-        return ($row['status'] ?? '') !== 'tobedeleted';
+        return mb_strtolower($row['status'] ?? '') !== 'tobedeleted';
     }
 
     /** @return list<string> */
     private static function listed(string $cell): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(',', $cell)), static fn (string $one): bool => $one !== ''));
+        return array_values(array_filter(array_map(trim(...), preg_split('/[,;]/', $cell) ?: []), static fn (string $one): bool => $one !== ''));
     }
 }

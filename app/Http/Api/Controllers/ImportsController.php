@@ -18,6 +18,7 @@ use App\Pages\Api\Formats\ImportTold;
 use App\Pages\Api\Formats\TextFile;
 use App\People\Import\ContinueReading;
 use App\People\Import\CsvPeople;
+use App\People\Import\FileKind;
 use App\People\Import\ImportPeople;
 use App\People\Import\NotReadable;
 use App\People\Import\ReadPeopleFile;
@@ -51,12 +52,15 @@ final readonly class ImportsController
         $asked = Asked::of($request);
         Body::type($request, self::CSV, self::BUNDLE);
         $path = KeptBody::of($request, self::LARGEST);
-        $isBundle = str_starts_with((string) file_get_contents(Storage::path($path), length: 4), "PK\x03\x04");
         try {
+            $isBundle = FileKind::of(Storage::path($path)) === 'oneroster';
             $options = $isBundle ? self::bundle($path, $asked) : self::csv($path, $asked);
         } catch (Problem $e) {
             Storage::delete($path);
             throw $e;
+        } catch (NotReadable $e) {
+            Storage::delete($path);
+            throw new Problem(ProblemKind::Invalid, $e->getMessage());
         }
         $labels = array_values(array_filter(array_map(trim(...), explode(',', $asked->text('labels') ?? '')), static fn (string $one): bool => $one !== '' && mb_strlen($one) <= 60));
         $import = $this->read->begin($isBundle ? 'oneroster' : 'csv', $asked->text('name') ?? ($isBundle ? 'oneroster.zip' : 'people.csv'), $path, [], WhoLooks::signedIn($request));

@@ -11,13 +11,10 @@ use App\Models\Import;
 use App\Pages\People\Import\ImportPageBuilder;
 use App\Pages\Shared\Flash;
 use App\People\Import\ContinueReading;
+use App\People\Import\FileKind;
 use App\People\Import\ImportPeople;
 use App\People\Import\NotReadable;
-use App\People\Import\PlainCsv;
 use App\People\Import\ReadPeopleFile;
-use App\People\Import\RosterPeople;
-use App\People\Import\Workbook;
-use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -44,12 +41,8 @@ final readonly class ImportController
         $file = $request->file('file');
         assert($file instanceof UploadedFile);
         $path = $file->storeAs('imports', bin2hex(random_bytes(12)));
-        $kind = str_starts_with((string) file_get_contents($file->getRealPath(), length: 4), "PK\x03\x04") ? 'oneroster' : 'csv';
         try {
-            if (Workbook::is(Storage::path((string) $path))) {
-                throw new NotReadable(Say::text('files.plain_csv.workbook'));
-            }
-            $kind === 'oneroster' ? RosterPeople::classes(Storage::path((string) $path)) : PlainCsv::settle(Storage::path((string) $path));
+            $kind = FileKind::of(Storage::path((string) $path));
         } catch (NotReadable $e) {
             Storage::delete((string) $path);
             throw ValidationException::withMessages(['file' => $e->getMessage()]);

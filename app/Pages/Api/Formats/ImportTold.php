@@ -31,6 +31,6 @@ final readonly class ImportTold
 
     public static function of(Import $import): self
     {
-        return new self($import->id, $import->kind, $import->state, $import->rows, (object) $import->tally, array_map(static fn (array $one): WrongRow => new WrongRow($one['line'], $one['message']), $import->errors), $import->problem);
+        return new self($import->id, $import->kind, $import->state, $import->rows, (object) $import->tally, array_map(static fn (array $one): WrongRow => new WrongRow($one['line'], $one['message']), array_values(array_filter($import->errors, static fn (array $one): bool => ! ($one['passed'] ?? false)))), $import->problem);
     }
 }

@@ -22,6 +22,7 @@ final readonly class ImportPage
      * @param  list<ImportOutcome>  $rows  the first that were read
      * @param  list<string>  $outcomes  counts in words
      * @param  list<string>  $errors  by line
+     * @param  list<string>  $passed  rows of which nothing is done, by line
      * @param  list<OfferPick>  $offers
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class ImportPage
         #[OA\Property(items: new OA\Items(ref: ImportOutcome::class))] public array $rows,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $outcomes,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $errors,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $passed,
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
     ) {
     }

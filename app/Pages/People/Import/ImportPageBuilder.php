@@ -24,7 +24,7 @@ final readonly class ImportPageBuilder
     private const ROWS = 100;
 
     /** Outcomes of which there are words. */
-    private const OUTCOMES = ['new', 'known', 'twice', 'wrong', 'changed', 'unchanged', 'passes', 'labels', 'ties'];
+    private const OUTCOMES = ['new', 'known', 'twice', 'wrong', 'passed', 'changed', 'unchanged', 'passes', 'labels', 'ties'];
 
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf)
     {
@@ -59,13 +59,20 @@ final readonly class ImportPageBuilder
         }
 
         return new ImportPage(
-            $import->id, $import->kind, $import->name, $import->state, $import->rows, $head, $keys, $columns,
+            $import->id, $import->kind, $import->name, $import->state, $import->rows - ($import->tally['passed'] ?? 0), $head, $keys, $columns,
             is_string($import->options['offer'] ?? null) ? $import->options['offer'] : '',
             $this->ambiguous($import, $columns['start'] ?? null),
             $import->problem, $this->rows($import), self::outcomes($import),
-            array_map(static fn (array $error): string => Say::text('files.import_page_builder.line_line_message', ['line' => $error['line'], 'message' => $error['message']]), $import->errors),
+            self::told($import, passed: false),
+            self::told($import, passed: true),
             $this->shelf->offers(),
         );
+    }
+
+    /** @return list<string> */
+    private static function told(Import $import, bool $passed): array
+    {
+        return array_map(static fn (array $error): string => Say::text('files.import_page_builder.line_line_message', ['line' => $error['line'], 'message' => $error['message']]), array_values(array_filter($import->errors, static fn (array $error): bool => ($error['passed'] ?? false) === $passed)));
     }
 
     private function ambiguous(Import $import, ?int $column): ?AmbiguousDate

@@ -485,6 +485,7 @@ export const keepWords = {
   'imports.import.month_first': "the month first: {day}",
   'imports.import.which_column': "Choose the column with the e-mail address.",
   'imports.import.refused_as_file': "The rows that are wrong, as a file with the reasons",
+  'imports.import.passed_over': "Of these nothing is done:",
   'imports.import.reading': "Reading…",
   'imports.import.file_could_not_be': "The file could not be read. Please try again.",
   'imports.import.beginning': "Beginning…",
@@ -2195,6 +2196,7 @@ export interface KeepParts {
   'imports.import.month_first': 'day';
   'imports.import.which_column': never;
   'imports.import.refused_as_file': never;
+  'imports.import.passed_over': never;
   'imports.import.reading': never;
   'imports.import.file_could_not_be': never;
   'imports.import.beginning': never;

@@ -647,6 +647,7 @@ export interface ImportPage {
   rows: ImportOutcome[];
   outcomes: string[];
   errors: string[];
+  passed: string[];
   offers: OfferPick[];
 }
 

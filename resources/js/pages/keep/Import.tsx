@@ -21,7 +21,7 @@ const FIELDS = [
 ];
 
 export default function Import(page: ImportPage) {
-  const { id, kind, name, state, read, head, keys, dates, problem, rows, outcomes, errors, offers } = page;
+  const { id, kind, name, state, read, head, keys, dates, problem, rows, outcomes, errors, passed, offers } = page;
   const [columns, setColumns] = useState<Record<string, number | null>>(page.columns);
   const [offer, setOffer] = useState(page.offer);
   const [labels, setLabels] = useState('');
@@ -150,6 +150,16 @@ export default function Import(page: ImportPage) {
                     <ul className={css.wrong}>
                       {errors.map((error) => (
                         <li key={error}>{error}</li>
+                      ))}
+                    </ul>
+                  </>
+                )}
+                {passed.length > 0 && (
+                  <>
+                    <p>{say('imports.import.passed_over')}</p>
+                    <ul className={clsx(ui.soft, css.wrong)}>
+                      {passed.map((one) => (
+                        <li key={one}>{one}</li>
                       ))}
                     </ul>
                   </>
