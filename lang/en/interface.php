@@ -77,6 +77,7 @@ return [
         'actor' => 'An agent, by mbox, or by an account of {root}.',
         'activity' => 'The address of a lesson: {root}/courses/KEY/ITEM.',
         'future' => 'It lies in the future.',
+        'collides_id' => 'The statement {id} was taken before and said something else.',
         'collides' => 'Another statement has this id.',
         'version' => 'Send X-Experience-API-Version: 1.0.3.',
     ],

@@ -161,14 +161,14 @@ final class SmallPartsTest extends TestCase
     public function test_a_statement_is_read_as_far_as_it_is_believed(): void
     {
         $id = '6F1DD5BA-45F8-4C62-9C5C-5C0A3A5B0E11';
-        $json = json_encode(['id' => $id, 'verb' => ['id' => 'https://w3id.org/xapi/video/verbs/paused'], 'result' => ['completion' => true, 'extensions' => ['https://w3id.org/xapi/video/extensions/played-segments' => '0[.]5[,]7[.]9', 'https://w3id.org/xapi/video/extensions/progress' => 1]]]);
-        [$one] = Statement::readAll((string) $json);
+        $json = json_encode(['id' => $id, 'verb' => ['id' => 'https://w3id.org/xapi/video/verbs/paused'], 'object' => ['id' => 'https://alder.test/courses/clinker/l%20steam'], 'result' => ['completion' => true, 'extensions' => ['https://w3id.org/xapi/video/extensions/played-segments' => '0[.]5[,]7[.]9', 'https://w3id.org/xapi/video/extensions/progress' => 1]]]);
+        [$one] = Statement::readAll((string) $json, ['/courses/clinker/l steam']);
 
         self::assertSame(strtolower($id), $one->id);
         self::assertSame('0[.]5[,]7[.]9', $one->text);
         self::assertEquals([[0.0, 5.0], [7.0, 9.0]], WatchedStretches::none(10)->with($one->played)->segments);
-        self::assertCount(2, Statement::readAll("[{$json},{$json}]"));
-        self::assertSame([], Statement::readAll('[]'));
+        self::assertCount(2, Statement::readAll("[{$json},{$json}]", []));
+        self::assertSame([], Statement::readAll('[]', []));
     }
 
     #[DataProvider('files')]

@@ -195,6 +195,29 @@ final class WatchingTest extends TestCase
         $this->postJson(self::LESSON.'/statements', $completed)->assertOk()->assertJson(['finished' => false, 'share' => 0]);
     }
 
+    public function test_only_what_names_this_video_by_the_verbs_of_its_profile_counts(): void
+    {
+        $this->get(self::LESSON);
+        $this->later(60);
+        foreach ([['object' => ['id' => 'https://alder.test/courses/clinker/l-planes']], ['object' => ['id' => 'https://films.test/watch?v=1']], ['object' => []], ['verb' => ['id' => 'http://adlnet.gov/expapi/verbs/experienced']]] as $other) {
+            $this->postJson(self::LESSON.'/statements', [...self::statement('0[.]30'), ...$other])->assertOk()->assertJson(['share' => 0, 'finished' => false]);
+        }
+        $share = $this->report('0[.]30')->assertOk()->json('share');
+        self::assertGreaterThan(0, $share);
+    }
+
+    public function test_another_statement_with_the_same_id_is_refused(): void
+    {
+        $this->get(self::LESSON);
+        $this->later(60);
+        $id = (string) Str::uuid();
+        $this->postJson(self::LESSON.'/statements', self::statement('0[.]10', $id))->assertOk();
+        $this->postJson(self::LESSON.'/statements', self::statement('0[.]10', strtoupper($id)))->assertOk();
+        $this->postJson(self::LESSON.'/statements', [self::statement('0[.]5'), self::statement('0[.]20', $id)])->assertStatus(409);
+        // All of a list or none of it.
+        self::assertSame(1, WatchReport::query()->count());
+    }
+
     #[DataProvider('nonsense')]
     public function test_nonsense_is_refused(mixed $given): void
     {

@@ -25,6 +25,8 @@ final readonly class ReportWatched
      * @param  list<Statement>  $statements  one that came before counts no more
      * @param  float  $needed  the share that finishes the lesson
      * @return ?Watch  what is believed now; null: the video has no length that could be watched
+     *
+     * @throws OtherStatement if one has the id of another
      */
     public function __invoke(Person $person, Course $course, Medium $medium, array $statements, float $needed): ?Watch
     {
@@ -34,12 +36,15 @@ final readonly class ReportWatched
                 return null;
             }
             $now = $this->clock->now()->getTimestamp();
-            $known = WatchReport::query()->whereIn('id', array_map(static fn (Statement $statement): string => $statement->id, $statements))->pluck('id')->flip()->all();
+            $known = WatchReport::query()->whereIn('id', array_map(static fn (Statement $statement): string => $statement->id, $statements))->pluck('played', 'id')->all();
             $new = [];
             $position = null;
             foreach ($statements as $statement) {
+                if (isset($known[$statement->id]) && $known[$statement->id] !== $statement->text) {
+                    throw OtherStatement::named($statement->id);
+                }
                 if (! isset($known[$statement->id])) {
-                    $known[$statement->id] = true;
+                    $known[$statement->id] = $statement->text;
                     $new[] = $statement->played;
                     $position = $statement->at ?? $position;
                     WatchReport::query()->create(['id' => $statement->id, 'watch_id' => $record->id, 'played' => $statement->text, 'stored_at' => $now]);

@@ -17,6 +17,9 @@ final readonly class Statement
 
     private const TIME = 'https://w3id.org/xapi/video/extensions/time';
 
+    /** Verbs of the video profile of xAPI: what others say of a video is not that it was played. */
+    private const VERBS = ['https://w3id.org/xapi/video/verbs/played', 'https://w3id.org/xapi/video/verbs/paused', 'https://w3id.org/xapi/video/verbs/seeked', 'https://w3id.org/xapi/video/verbs/interacted', 'http://adlnet.gov/expapi/verbs/initialized', 'http://adlnet.gov/expapi/verbs/completed', 'http://adlnet.gov/expapi/verbs/terminated', 'https://w3id.org/xapi/video/verbs/initialized', 'https://w3id.org/xapi/video/verbs/completed', 'https://w3id.org/xapi/video/verbs/terminated'];
+
     /** @param  ?float  $at  seconds; where the player stood, where it says so */
     private function __construct(public string $id, public string $text, public PlayedSegments $played, public ?float $at)
     {
@@ -24,11 +27,12 @@ final readonly class Statement
 
     /**
      * @param  string  $json  one, or a list of them
+     * @param  list<string>  $paths  of the lesson, in its addresses: what is said of anything else brings nothing here
      * @return list<self>
      *
      * @throws InvalidReport if any is no statement, or there are too many
      */
-    public static function readAll(string $json): array
+    public static function readAll(string $json, array $paths): array
     {
         $given = json_decode($json, true, 32);
         if (! is_array($given)) {
@@ -39,15 +43,16 @@ final readonly class Statement
             throw InvalidReport::tooMany(self::BATCH);
         }
 
-        return array_map(self::read(...), $given);
+        return array_map(static fn (mixed $one): self => self::read($one, $paths), $given);
     }
 
     /**
      * @param  mixed  $given  decoded JSON
+     * @param  list<string>  $paths
      *
      * @throws InvalidReport if it is no statement, or its segments are none
      */
-    private static function read(mixed $given): self
+    private static function read(mixed $given, array $paths): self
     {
         $id = self::at($given, 'id');
         $verb = self::at($given, 'verb', 'id');
@@ -60,8 +65,12 @@ final readonly class Statement
         }
 
         $time = self::at($given, 'result', 'extensions', self::TIME);
+        $played = PlayedSegments::parse($segments);
+        $object = self::at($given, 'object', 'id');
+        $path = is_string($object) ? parse_url($object, PHP_URL_PATH) : null;
+        $counts = in_array($verb, self::VERBS, true) && is_string($path) && in_array(rawurldecode($path), $paths, true);
 
-        return new self(strtolower($id), $segments, PlayedSegments::parse($segments), (is_int($time) || is_float($time)) && is_finite((float) $time) && $time >= 0 ? (float) $time : null);
+        return new self(strtolower($id), $segments, $counts ? $played : PlayedSegments::parse(''), (is_int($time) || is_float($time)) && is_finite((float) $time) && $time >= 0 ? (float) $time : null);
     }
 
     private static function at(mixed $given, string ...$path): mixed

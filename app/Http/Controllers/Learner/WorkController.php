@@ -13,6 +13,7 @@ use App\Learning\LearnerView;
 use App\Learning\LearnerViews;
 use App\Learning\Quizzes\NoMoreTries;
 use App\Learning\Quizzes\TryQuiz;
+use App\Learning\Watching\OtherStatement;
 use App\Learning\Watching\ReportWatched;
 use App\Learning\Watching\Statement;
 use App\Models\Course;
@@ -41,11 +42,15 @@ final readonly class WorkController
         $video = LessonContents::video($contents);
         abort_if($view->finishableBy($item) !== FinishedBy::Watch || $needed === null || $video === null, 403);
         try {
-            $statements = Statement::readAll($request->getContent());
+            $statements = Statement::readAll($request->getContent(), ["/courses/{$course->getRouteKey()}/{$item}", "/courses/{$course->key}/{$item}"]);
         } catch (InvalidReport $e) {
             return new JsonResponse(['message' => $e->getMessage()], 422);
         }
-        $watch = $report($person, $course, $video, $statements, $needed);
+        try {
+            $watch = $report($person, $course, $video, $statements, $needed);
+        } catch (OtherStatement $e) {
+            return new JsonResponse(['message' => $e->getMessage()], 409);
+        }
         abort_if($watch === null, 403);
 
         return new JsonResponse(new Watched(
