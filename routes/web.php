@@ -58,6 +58,7 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::get('/courses/{course}/stand-in/view/{item?}', [Staff\StandInController::class, 'view'])->name('stand-in.view');
     Route::get('/courses/{course}/people', [Staff\SightlinesController::class, 'people'])->name('people');
     Route::post('/columns', [Staff\ColumnsController::class, 'store'])->name('columns');
+    Route::put('/csv-form', [Staff\ColumnsController::class, 'csv'])->name('csv-form');
     Route::post('/courses/{course}/vantages', [Staff\VantageSetsController::class, 'store'])->name('vantages.save');
     Route::delete('/courses/{course}/vantages/{set}', [Staff\VantageSetsController::class, 'destroy'])->whereNumber('set')->name('vantages.forget');
     Route::post('/courses/{course}/draft/outline', [Staff\DraftController::class, 'outline'])->name('draft.outline');

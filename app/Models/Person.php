@@ -19,6 +19,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property ?Role $role
  * @property ?string $calendar_token of the private link to their own openings
  * @property ?Language $language of the learner's side; null: that of the school
+ * @property ?CsvForm $csv_form in which they are given CSV files; null: as each is usually
  * @property ?array<array-key, mixed> $rule_columns of the Rules lens, as they have arranged them; null: as they are at first
  * @property ?\DateTimeImmutable $seen_at last time that they opened a page signed in
  */
@@ -33,7 +34,7 @@ final class Person extends User
 
     protected $hidden = ['password', 'remember_token', 'session_key'];
 
-    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class, 'language' => Language::class, 'rule_columns' => 'array'];
+    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class, 'language' => Language::class, 'rule_columns' => 'array', 'csv_form' => CsvForm::class];
 
     public function isStaff(): bool
     {

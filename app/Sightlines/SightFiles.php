@@ -19,9 +19,6 @@ use SilentKeep\Core\Deciding\State;
 /** What others see, in files for other programs. */
 final readonly class SightFiles
 {
-    /** A spreadsheet program would take a cell that begins so for a formula. */
-    private const FORMULA = '/^[=+\-@\t\r]/';
-
     public function __construct(private Plans $plans, private SchoolClock $clock, private VantageWords $words)
     {
     }
@@ -68,24 +65,20 @@ final readonly class SightFiles
     }
 
     /**
-     * The grid at one instant, as CSV (RFC 4180): a row an item, a column a vantage.
+     * The grid at one instant, for CSV: a row an item, a column a vantage.
      *
      * @param  list<SeenFrom>  $seen
+     * @return list<list<string>>
      */
-    public function grid(Decider $decider, array $seen, int $at): string
+    public function grid(Decider $decider, array $seen, int $at): array
     {
         $columns = array_map(fn (SeenFrom $one): array => $this->plans->ask($decider, $one->viewer, $at)->decisions(), $seen);
         $rows = [['Row', 'Kind', 'Depth', ...array_map(fn (SeenFrom $one): string => $this->words->of($one, $decider)->name, $seen)]];
         foreach ($decider->course->outline->items as $item => $it) {
             $rows[] = [$it->title ?? $it->key, $it->kind->value, (string) $decider->course->outline->depth[$item], ...array_map(fn (array $decisions): string => $this->cell($decisions[$item]), $columns)];
         }
-        $stream = fopen('php://memory', 'w+') ?: throw new \RuntimeException('No memory for a file.');
-        foreach ($rows as $row) {
-            fputcsv($stream, array_map(static fn (string $text): string => preg_replace(self::FORMULA, "'$0", $text) ?? $text, $row), escape: '', eol: "\r\n");
-        }
-        rewind($stream);
 
-        return (string) stream_get_contents($stream);
+        return $rows;
     }
 
     private function cell(Decision $decision): string

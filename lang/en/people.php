@@ -102,6 +102,14 @@ return [
         'sorted' => 'Sorted',
         'clear' => 'Clear',
     ],
+    'csv' => [
+        'form' => 'Form of CSV files, for you',
+        'usual' => 'CSV as usual',
+        'comma' => 'commas',
+        'comma_marked' => 'commas, marked as UTF-8',
+        'semicolon' => 'semicolons',
+        'semicolon_marked' => 'semicolons, marked as UTF-8',
+    ],
     'saved_filters' => [
         'forget' => 'Forget',
         'filter_list_and_keep' => 'Filter the list, and keep the filter here under a name.',

@@ -14,6 +14,7 @@ use App\People\ChosenPeople;
 use App\People\PeopleFilter;
 use App\People\PeopleQuery;
 use Illuminate\Support\Facades\DB;
+use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Factories\PersonFactory;
 use Tests\TestCase;
@@ -207,5 +208,24 @@ final class PeopleListTest extends TestCase
         self::assertSame($sorted, ChosenPeople::named($ids)->ids());
         $all = ChosenPeople::filtered(app(PeopleQuery::class), new PeopleFilter(sort: 'newest'))->ids();
         self::assertSame(Person::query()->orderBy('id')->pluck('id')->all(), $all);
+    }
+
+    public function test_csv_files_come_in_the_form_that_somebody_has_chosen_for_themselves(): void
+    {
+        $first = fn (string $path): string => explode("\r\n", $this->get($path)->assertOk()->streamedContent(), 2)[0];
+        self::assertStringStartsWith('Name,E-mail,', $first('/keep/people.csv'));
+        foreach (['semicolon-marked' => "\u{FEFF}Name;E-mail;", 'semicolon' => 'Name;E-mail;', 'comma-marked' => "\u{FEFF}Name,E-mail,"] as $form => $begins) {
+            $this->put('/keep/csv-form', ['form' => $form])->assertSessionHasNoErrors();
+            self::assertStringStartsWith($begins, $first('/keep/people.csv'));
+            $this->get('/keep/people')->assertInertia(fn (Page $page) => $page->where('csvForm', $form));
+        }
+        self::assertStringStartsWith("\u{FEFF}Row,Kind,", $first('/keep/courses/clinker/sightlines.csv?v[]=visitor'));
+        $this->put('/keep/csv-form', ['form' => 'pipes'])->assertSessionHasErrors('form');
+        $this->put('/keep/csv-form', ['form' => ''])->assertSessionHasNoErrors();
+        self::assertStringStartsWith('Name,E-mail,', $first('/keep/people.csv'));
+        // For them alone.
+        $this->put('/keep/csv-form', ['form' => 'semicolon']);
+        $this->actingAs($this->person('aksel'));
+        self::assertStringStartsWith('Name,E-mail,', $first('/keep/people.csv'));
     }
 }

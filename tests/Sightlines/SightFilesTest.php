@@ -39,7 +39,7 @@ final class SightFilesTest extends TestCase
     {
         foreach (['=1+1', '+1', '-1', '@SUM(A1)'] as $version => $title) {
             $this->post('/keep/courses/clinker/draft/outline', ['version' => $version, 'do' => 'rename', 'item' => 'l-planes', 'title' => $title])->assertSessionHasNoErrors();
-            self::assertStringContainsString("'{$title}", (string) $this->get('/keep/courses/clinker/sightlines.csv?v[]=visitor&see=draft')->getContent());
+            self::assertStringContainsString("'{$title}", $this->get('/keep/courses/clinker/sightlines.csv?v[]=visitor&see=draft')->streamedContent());
         }
     }
 
@@ -72,7 +72,7 @@ final class SightFilesTest extends TestCase
     {
         $this->outline(0, ['do' => 'rename', 'item' => 'l-rivets', 'title' => '=HYPERLINK("x"), "burrs"']);
         $response = $this->get('/keep/courses/clinker/sightlines.csv?v[]=visitor&v[]=holder:3:apprentice-pass')->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8');
-        $rows = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim((string) $response->getContent())));
+        $rows = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim($response->streamedContent())));
         self::assertSame(['Row', 'Kind', 'Depth', 'a visitor', 'Apprentice pass, day 3'], $rows[0]);
         self::assertSame(['Tools and timber', 'module', '0', 'locked', 'opens later; open from 2026-03-14 09:00'], $rows[6]);
         self::assertCount(19, $rows);

@@ -6,6 +6,7 @@ namespace App\Pages\People;
 
 use App\Access\CoursePick;
 use App\Access\OfferPick;
+use App\Models\CsvForm;
 use OpenApi\Attributes as OA;
 
 /** People, filtered and sorted, a page of them. */
@@ -23,6 +24,7 @@ final readonly class PeoplePage
      * @param  list<string>  $labels
      * @param  list<SavedFilterRow>  $segments
      * @param  list<ActUnderWay>  $underWay  what the queue prepares or takes back, and what waits to be done
+     * @param  ?string  $csvForm  in which the one who reads is given CSV files; null: as each is usually
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: PersonRow::class))] public array $people,
@@ -35,6 +37,7 @@ final readonly class PeoplePage
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
         #[OA\Property(items: new OA\Items(ref: SavedFilterRow::class))] public array $segments,
         #[OA\Property(items: new OA\Items(ref: ActUnderWay::class))] public array $underWay,
+        #[OA\Property(enum: CsvForm::class)] public ?string $csvForm,
         #[OA\Property] public bool $mayRun,
     ) {
     }

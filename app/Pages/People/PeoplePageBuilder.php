@@ -52,6 +52,7 @@ final readonly class PeoplePageBuilder
             labels: PeoplesLabels::known(self::LABELS),
             segments: $this->segments($reader),
             underWay: $this->acts->underWay($reader, $mayRun),
+            csvForm: $reader->csv_form?->value,
             mayRun: $mayRun,
         );
     }

@@ -200,7 +200,8 @@ final readonly class SightlinesPageBuilder
         return max($course->liveRevision?->published_at->getTimestamp() ?? 0, (int) $course->draft?->updated_at?->getTimestamp());
     }
 
-    public function csv(Course $course, Look $look): string
+    /** @return list<list<string>> */
+    public function csv(Course $course, Look $look): array
     {
         $decider = $this->decider($course, $look->see);
         $points = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);

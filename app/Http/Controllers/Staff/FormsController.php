@@ -45,10 +45,10 @@ final readonly class FormsController
         return back()->with($this->save->change($form, $request->fields(), $request->integer('version'), WhoLooks::signedIn($request)) ? Flash::done(Say::text('told.forms_controller.changed')) : Flash::meanwhile(Say::text('told.forms_controller.this_form')));
     }
 
-    public function csv(Form $form): StreamedResponse
+    public function csv(Request $request, Form $form): StreamedResponse
     {
         Gate::authorize('run-school');
 
-        return CsvAnswer::of($this->pages->csv($form), "form-{$form->id}.csv", marked: true);
+        return CsvAnswer::of($this->pages->csv($form), "form-{$form->id}.csv", marked: true, form: WhoLooks::signedIn($request)->csv_form);
     }
 }

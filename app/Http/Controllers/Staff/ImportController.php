@@ -77,11 +77,11 @@ final readonly class ImportController
     }
 
     /** The rows that cannot be brought in, to be put right and chosen again. */
-    public function refused(Import $import): StreamedResponse
+    public function refused(Request $request, Import $import): StreamedResponse
     {
         abort_if($import->kind !== 'csv' || $import->path === '' || ! Storage::exists($import->path), 404);
 
-        return CsvAnswer::of($this->read->refused($import), 'refused.csv', marked: true);
+        return CsvAnswer::of($this->read->refused($import), 'refused.csv', marked: true, form: WhoLooks::signedIn($request)->csv_form);
     }
 
     public function update(Import $import): RedirectResponse

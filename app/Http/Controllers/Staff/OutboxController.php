@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\WhoLooks;
 use App\Http\CsvAnswer;
 use App\Models\Purchase;
 use App\Offers\Sales\ShopEvents;
@@ -40,7 +41,7 @@ final readonly class OutboxController
 
     public function contactsCsv(Request $request, MailingListPageBuilder $list): StreamedResponse
     {
-        return CsvAnswer::of($list->csv(self::said($request->validate(['label' => ['nullable', 'string', 'max:60']]), 'label')), 'mailing-list.csv', marked: true);
+        return CsvAnswer::of($list->csv(self::said($request->validate(['label' => ['nullable', 'string', 'max:60']]), 'label')), 'mailing-list.csv', marked: true, form: WhoLooks::signedIn($request)->csv_form);
     }
 
     public function wire(Request $request, WirePageBuilder $wire): Response

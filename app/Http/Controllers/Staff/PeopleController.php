@@ -73,6 +73,6 @@ final readonly class PeopleController
 
     public function csv(PeopleRequest $request): StreamedResponse
     {
-        return CsvAnswer::of($this->pages->csv($request->filter()), 'people.csv');
+        return CsvAnswer::of($this->pages->csv($request->filter()), 'people.csv', form: WhoLooks::signedIn($request)->csv_form);
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\WhoLooks;
 use App\Drafts\Edits\CannotEdit;
+use App\Http\CsvAnswer;
 use App\Http\Requests\EditRulesRequest;
 use App\Http\Requests\LookRequest;
 use App\Http\Text;
@@ -17,6 +19,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use SilentKeep\Core\Format\InvalidPlan;
 use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What the lenses ask about what others see, beside the pages themselves. */
 final readonly class SightlinesController
@@ -65,14 +68,19 @@ final readonly class SightlinesController
         return self::file($file, 'text/calendar', "{$course->key}.ics");
     }
 
-    public function csv(LookRequest $request, Course $course): Response
+    public function csv(LookRequest $request, Course $course): StreamedResponse
     {
-        return self::file($this->pages->csv($course, $request->look()), 'text/csv', "{$course->key}.sightlines.csv");
+        return CsvAnswer::of($this->pages->csv($course, $request->look()), self::named("{$course->key}.sightlines.csv"), form: WhoLooks::signedIn($request)->csv_form);
     }
 
     private static function file(string $content, string $type, string $name): Response
     {
-        return new Response($content, 200, ['Content-Type' => $type.'; charset=utf-8', 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name, preg_replace('/[^A-Za-z0-9._-]/', '-', $name) ?? 'file')]);
+        return new Response($content, 200, ['Content-Type' => $type.'; charset=utf-8', 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name, self::named($name))]);
+    }
+
+    private static function named(string $name): string
+    {
+        return preg_replace('/[^A-Za-z0-9._-]/', '-', $name) ?? 'file';
     }
 
     /** People to be pinned as a column. */

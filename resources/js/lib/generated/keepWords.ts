@@ -1110,6 +1110,12 @@ export const keepWords = {
   'people.filter_bar.progress_in': "Finished, of the whole of",
   'people.filter_bar.sorted': "Sorted",
   'people.filter_bar.clear': "Clear",
+  'people.csv.form': "Form of CSV files, for you",
+  'people.csv.usual': "CSV as usual",
+  'people.csv.comma': "commas",
+  'people.csv.comma_marked': "commas, marked as UTF-8",
+  'people.csv.semicolon': "semicolons",
+  'people.csv.semicolon_marked': "semicolons, marked as UTF-8",
   'people.saved_filters.forget': "Forget",
   'people.saved_filters.filter_list_and_keep': "Filter the list, and keep the filter here under a name.",
   'people.saved_filters.keep_this_filter_as': "Keep this filter as",
@@ -2821,6 +2827,12 @@ export interface KeepParts {
   'people.filter_bar.progress_in': never;
   'people.filter_bar.sorted': never;
   'people.filter_bar.clear': never;
+  'people.csv.form': never;
+  'people.csv.usual': never;
+  'people.csv.comma': never;
+  'people.csv.comma_marked': never;
+  'people.csv.semicolon': never;
+  'people.csv.semicolon_marked': never;
   'people.saved_filters.forget': never;
   'people.saved_filters.filter_list_and_keep': never;
   'people.saved_filters.keep_this_filter_as': never;

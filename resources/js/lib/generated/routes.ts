@@ -59,6 +59,7 @@ export const routes = {
   'keep.courses': '/keep/courses',
   'keep.courses.from-file': '/keep/courses/plan-file',
   'keep.courses.make': '/keep/courses',
+  'keep.csv-form': '/keep/csv-form',
   'keep.draft.bring-back': '/keep/courses/{course}/draft/given-up/{givenUp}',
   'keep.draft.course': '/keep/courses/{course}/draft/course',
   'keep.draft.dates': '/keep/courses/{course}/draft/dates',

@@ -1086,6 +1086,7 @@ export interface PeoplePage {
   labels: string[];
   segments: SavedFilterRow[];
   underWay: ActUnderWay[];
+  csvForm: 'comma' | 'comma-marked' | 'semicolon' | 'semicolon-marked' | null;
   mayRun: boolean;
 }
 

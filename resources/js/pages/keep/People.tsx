@@ -111,6 +111,7 @@ export default function People(props: PeoplePage) {
           )}
           <SavedFilters filter={filter} segments={segments} />
           <a href={addressOf(filter, 1, to('keep.people.csv'))}>{say('people.people.these_as_csv')}</a>
+          <CsvForm form={props.csvForm} />
         </div>
         {people.length === 0 ? (
           <div className={ui.empty}>
@@ -169,6 +170,19 @@ export default function People(props: PeoplePage) {
         {act !== null && <ActDialog title={act.title} act={act.act} whom={whom} offers={offers} courses={courses} labels={labels} onClose={() => setAct(null)} />}
       </main>
     </KeepShell>
+  );
+}
+
+/** In which form one is given this and every other CSV file. */
+function CsvForm({ form }: { form: PeoplePage['csvForm'] }) {
+  return (
+    <select aria-label={say('people.csv.form')} title={say('people.csv.form')} value={form ?? ''} onChange={(event) => router.put(to('keep.csv-form'), { form: event.currentTarget.value }, { preserveScroll: true, preserveState: true })}>
+      <option value="">{say('people.csv.usual')}</option>
+      <option value="comma">{say('people.csv.comma')}</option>
+      <option value="comma-marked">{say('people.csv.comma_marked')}</option>
+      <option value="semicolon">{say('people.csv.semicolon')}</option>
+      <option value="semicolon-marked">{say('people.csv.semicolon_marked')}</option>
+    </select>
   );
 }
 

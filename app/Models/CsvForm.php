@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** What divides the columns of CSV files, and whether the files begin with the mark by which spreadsheet programs know UTF-8. */
+enum CsvForm: string
+{
+    case Comma = 'comma';
+    case CommaMarked = 'comma-marked';
+    case Semicolon = 'semicolon';
+    case SemicolonMarked = 'semicolon-marked';
+
+    public function separator(): string
+    {
+        return $this === self::Comma || $this === self::CommaMarked ? ',' : ';';
+    }
+
+    public function isMarked(): bool
+    {
+        return $this === self::CommaMarked || $this === self::SemicolonMarked;
+    }
+}
