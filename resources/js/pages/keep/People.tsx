@@ -176,7 +176,7 @@ export default function People(props: PeoplePage) {
 /** In which form one is given this and every other CSV file. */
 function CsvForm({ form }: { form: PeoplePage['csvForm'] }) {
   return (
-    <select aria-label={say('people.csv.form')} title={say('people.csv.form')} value={form ?? ''} onChange={(event) => router.put(to('keep.csv-form'), { form: event.currentTarget.value }, { preserveScroll: true, preserveState: true })}>
+    <select className={css.csvform} aria-label={say('people.csv.form')} title={say('people.csv.form')} value={form ?? ''} onChange={(event) => router.put(to('keep.csv-form'), { form: event.currentTarget.value }, { preserveScroll: true, preserveState: true })}>
       <option value="">{say('people.csv.usual')}</option>
       <option value="comma">{say('people.csv.comma')}</option>
       <option value="comma-marked">{say('people.csv.comma_marked')}</option>
