@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Format;
+
+use PHPUnit\Framework\TestCase;
+use SilentKeep\Core\Format\AskReader;
+use SilentKeep\Core\Format\InvalidAsk;
+use SilentKeep\Core\Format\InvalidPlan;
+use SilentKeep\Core\Format\Offence;
+use SilentKeep\Core\Format\PlanReader;
+use Tests\Core\Documents;
+
+/** Whatever single thing is altered in plans and asks: schema and reader differ in what no schema can say, and in nothing else. */
+final class SchemaMutationTest extends TestCase
+{
+    /** What a schema cannot say of a plan; the schema's own description names each. */
+    private const BEYOND_A_SCHEMA = [
+        'names a tier that the course does not have', 'names an item that the course does not have', 'names an item that is not there',
+        'names a course that is not there', 'names a release plan that the course does not have', 'Not a time zone of the IANA database',
+        'Not a local date and time', 'is used twice in this course', 'is used for two offers', 'is used for two courses',
+        'an item cannot wait for itself',
+    ];
+
+    public function test_plans(): void
+    {
+        $mutants = new Mutants;
+        $tried = $refused = 0;
+        foreach (['corner', 'labels'] as $file) {
+            foreach (Documents::objects(Documents::recorded("{$file}.cases")) as $set) {
+                foreach ($mutants->of($set->plan) as $what => $plan) {
+                    $offences = self::offences($plan);
+                    $tried++;
+                    $refused += $offences === [] ? 0 : 1;
+                    if (Schemas::accepts('plan', $plan)) {
+                        $sayable = array_filter($offences, static fn (Offence $o): bool => ! array_filter(self::BEYOND_A_SCHEMA, static fn (string $known): bool => str_starts_with($o->message, $known)));
+                        self::assertSame([], array_map(strval(...), $sayable), "{$what}: the schema could say this");
+                    } else {
+                        self::assertNotSame([], $offences, "{$what}: the schema alone refuses it");
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(2000, $tried);
+        self::assertGreaterThan(1500, $refused);
+    }
+
+    /** Beside keys that the plan lacks: days that no month has, and whole numbers written with an exponent. */
+    public function test_asks(): void
+    {
+        $mutants = new Mutants;
+        $differences = [];
+        $tried = 0;
+        foreach (['corner', 'labels'] as $file) {
+            foreach (Documents::objects(Documents::recorded("{$file}.cases")) as $set) {
+                $reader = new AskReader(PlanReader::fromDecoded($set->plan));
+                foreach (Documents::objects($set->cases) as $case) {
+                    foreach ($mutants->of($case->ask) as $what => $ask) {
+                        $tried++;
+                        try {
+                            $reader->ask($ask);
+                            self::assertTrue(Schemas::accepts('ask', $ask), "{$what}: the schema alone refuses it");
+                        } catch (InvalidAsk $e) {
+                            if (Schemas::accepts('ask', $ask)) {
+                                $differences[(string) preg_replace('/\d/', '*', str_contains($e->getMessage(), 'there is no such') ? 'a key that the plan lacks' : $what)] = true;
+                            }
+                        }
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(800, $tried);
+        ksort($differences);
+        self::assertSame([], array_filter(array_keys($differences), static fn (string $what): bool => ! str_ends_with($what, ' = "****-**-**T**:**:**Z"') && ! in_array($what, ['a key that the plan lacks', 'id = *.*e+**'], true)));
+    }
+
+    /** @return list<Offence> */
+    private static function offences(mixed $plan): array
+    {
+        try {
+            PlanReader::fromDecoded($plan);
+
+            return [];
+        } catch (InvalidPlan $e) {
+            return $e->offences;
+        }
+    }
+}
