@@ -94,7 +94,11 @@ final readonly class ConditionReader
             default => true,
         };
         if (! $known) {
-            $fields->offend($key, ($key === 'done' ? 'names an item' : "names a {$key}").' that is not there: '.$name);
+            $fields->offend($key, match ($key) {
+                'done' => 'names an item',
+                'offer' => 'names an offer',
+                default => "names a {$key}",
+            }.' that is not there: '.$name);
 
             return null;
         }

@@ -16,25 +16,23 @@ use Tests\Core\Documents;
 final class SchemaMutationTest extends TestCase
 {
     /** What a schema cannot say of a plan; the schema's own description names each. */
-    private const BEYOND_A_SCHEMA = [
-        'names a tier that the course does not have', 'names an item that the course does not have', 'names an item that is not there',
-        'names a course that is not there', 'names a release plan that the course does not have', 'Not a time zone of the IANA database',
-        'Not a local date and time', 'is used twice in this course', 'is used for two offers', 'is used for two courses',
-        'an item cannot wait for itself',
-    ];
+    private const BEYOND_A_SCHEMA = '~^(names (a tier|an item|a release plan) that the course does not have|names (a tier|an item|a course|an offer) that is not there'
+        .'|Not a time zone of the IANA database|Not a local date and time such as 2026-03-01T09:00: "2026-02-30T09:00"'
+        .'|is used twice in this course|is used for two (offers|courses)|an item cannot wait for itself'
+        .'|must be a whole number from 1 to \d+, not the number [1-9])~';
 
     public function test_plans(): void
     {
         $mutants = new Mutants;
         $tried = $refused = 0;
-        foreach (['corner', 'labels'] as $file) {
-            foreach (Documents::objects(Documents::recorded("{$file}.cases")) as $set) {
+        foreach (['corner', 'labels', 'random'] as $file) {
+            foreach (array_slice(Documents::objects(Documents::recorded("{$file}.cases")), 0, 8) as $set) {
                 foreach ($mutants->of($set->plan) as $what => $plan) {
                     $offences = self::offences($plan);
                     $tried++;
                     $refused += $offences === [] ? 0 : 1;
                     if (Schemas::accepts('plan', $plan)) {
-                        $sayable = array_filter($offences, static fn (Offence $o): bool => ! array_filter(self::BEYOND_A_SCHEMA, static fn (string $known): bool => str_starts_with($o->message, $known)));
+                        $sayable = array_filter($offences, static fn (Offence $o): bool => preg_match(self::BEYOND_A_SCHEMA, $o->message) !== 1);
                         self::assertSame([], array_map(strval(...), $sayable), "{$what}: the schema could say this");
                     } else {
                         self::assertNotSame([], $offences, "{$what}: the schema alone refuses it");
