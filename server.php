@@ -20,7 +20,15 @@ if (preg_match('#^/build/assets/[\w.-]+$#D', $path) === 1 && is_file($public.$pa
     header('Content-Type: '.($types[pathinfo($path, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
     header('Cache-Control: public, max-age=31536000, immutable');
     header('Vary: Accept-Encoding');
+    $tag = '"'.basename($path).$ending.'"';
+    header("ETag: {$tag}");
     header('X-Content-Type-Options: nosniff');
+    // A list of tags, each perhaps marked as weak: quotes keep one from being found within another.
+    if (str_contains((string) ($_SERVER['HTTP_IF_NONE_MATCH'] ?? ''), $tag)) {
+        http_response_code(304);
+
+        return true;
+    }
     if ($coding !== null) {
         header("Content-Encoding: {$coding}");
     }
