@@ -30,6 +30,12 @@
         <meta name="theme-color" media="(prefers-color-scheme: light)" content="#FFFFFF">
         <meta name="theme-color" media="(prefers-color-scheme: dark)" content="#1A242A">
     @endif
+    @if ($side === App\Http\Side::School)
+        {{-- Both are in the first lines of every page: else they are asked for when the styles are there. --}}
+        @foreach (['sans', 'serif'] as $font)
+            <link rel="preload" as="font" type="font/woff2" crossorigin href="{{ Vite::asset("resources/fonts/{$font}.woff2") }}">
+        @endforeach
+    @endif
     @viteReactRefresh
     @php($rests = $side === App\Http\Side::School && App\Http\Plain\PlainPages::rests($page['component'], json_decode(json_encode($page['props']), true)))
     @vite($rests ? [$side->script()] : [$side->script(), "resources/js/pages/{$page['component']}.tsx"])

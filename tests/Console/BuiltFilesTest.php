@@ -18,7 +18,7 @@ final class BuiltFilesTest extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        self::$school = new SchoolServer(demo: false);
+        self::$school = new SchoolServer;
         self::$school->start();
         self::$server = self::$school->address();
     }
@@ -60,6 +60,34 @@ final class BuiltFilesTest extends TestCase
             }
             self::assertSame(200, self::asked($path, ["If-None-Match: {$small['etag']}"])[0]);
         }
+    }
+
+    /** The most that the front sends before anybody turns to something, uncompressed: 60 kB of styles and 150 kB of scripts. */
+    public function test_the_front_is_light_and_asks_for_its_fonts_at_once(): void
+    {
+        $page = self::asked('/')[2];
+        $weigh = static fn (string $named): int => array_sum(array_map(static fn (string $path): int => strlen(self::asked($path)[2]), self::named($page, $named)));
+        self::assertGreaterThan(20_000, $weigh('rel="stylesheet"'));
+        self::assertLessThan(60_000, $weigh('rel="stylesheet"'));
+        self::assertGreaterThan(500, $weigh('rel="modulepreload"|<script'));
+        self::assertLessThan(150_000, $weigh('rel="modulepreload"|<script'));
+
+        $styles = implode('', array_map(static fn (string $path): string => self::asked($path)[2], self::named($page, 'rel="stylesheet"')));
+        $fonts = self::named($page, 'as="font"');
+        self::assertCount(2, $fonts);
+        foreach ($fonts as $font) {
+            self::assertStringContainsString(basename($font), $styles);
+            self::assertLessThan(25_000, strlen(self::asked($font)[2]));
+        }
+    }
+
+    /** @return list<string> the built files that a page names in tags which match */
+    private static function named(string $page, string $pattern): array
+    {
+        preg_match_all('#<(?:link|script)\b[^>]*>#', $page, $tags);
+        $named = array_filter($tags[0], static fn (string $tag): bool => preg_match("~{$pattern}~", $tag) === 1);
+
+        return array_values(array_unique(array_filter(array_map(static fn (string $tag): string => preg_match('#/build/assets/[^"]+#', $tag, $found) === 1 ? $found[0] : '', $named))));
     }
 
     public function test_what_is_not_there_is_no_file_of_these(): void
