@@ -81,6 +81,7 @@ return [
         'drag_to_fill' => 'Drag to fill further rows',
     ],
     'lens_corner' => [
+        'course_in_lens' => '{course} · {lens}',
         'rules' => 'Rules',
         'sightlines' => 'Sightlines',
         'timeline' => 'Timeline',

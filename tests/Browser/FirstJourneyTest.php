@@ -39,6 +39,7 @@ final class FirstJourneyTest extends BrowserTestCase
             $this->find("{$cell} [data-glyph={$glyph}]");
         }
         self::assertStringContainsString('lens=sightlines', $this->browser->getCurrentURL());
+        self::assertStringContainsString('Sightlines', $this->browser->getTitle());
         $this->assertNoScriptErrors();
 
         // The learner on day 2 is shown the right date.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 
@@ -200,6 +201,25 @@ final class GridJourneyTest extends BrowserTestCase
     private function paste(string $text): void
     {
         $this->browser->executeScript('const clipboardData = new DataTransfer(); clipboardData.setData("text/plain", arguments[0]); document.dispatchEvent(new ClipboardEvent("paste", { clipboardData, bubbles: true, cancelable: true }))', [$text]);
+    }
+
+    public function test_paper_gets_all_rows_though_few_are_in_sight(): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker');
+        $all = (int) $this->find('table[role=grid]')->getAttribute('aria-rowcount') - 1;
+        $tools->execute('Emulation.setDeviceMetricsOverride', ['width' => 1280, 'height' => 220, 'deviceScaleFactor' => 1, 'mobile' => false]);
+        try {
+            $this->browser->wait(90, 50)->until(fn (): bool => count($this->titles()) < $all);
+            $this->browser->executeScript('window.addEventListener("beforeprint", () => { window.printed = document.querySelectorAll("[data-title]").length })');
+            $tools->execute('Page.printToPDF');
+            self::assertSame($all, $this->browser->executeScript('return window.printed'));
+            $this->browser->wait(90, 50)->until(fn (): bool => count($this->titles()) < $all);
+        } finally {
+            $tools->execute('Emulation.clearDeviceMetricsOverride');
+        }
+        $this->assertNoScriptErrors();
     }
 
     public function test_a_condition_is_typed_and_what_has_no_room_stands_below(): void

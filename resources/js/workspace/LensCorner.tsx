@@ -28,6 +28,11 @@ interface LensCornerProps {
   rows: number;
 }
 
+/** What a browser calls the page of a course in this lens. */
+export function titleIn(lens: WorkspacePage['lens'], course: string): string {
+  return say('workspace.lens_corner.course_in_lens', { course, lens: LENSES.find(({ id }) => id === lens)?.title ?? '' });
+}
+
 /** Above the outline: the lenses, and what is looked for in the rows. */
 export function LensCorner({ lens, row, filter, field, onFilter, shown, rows }: LensCornerProps) {
   const { url } = usePage();

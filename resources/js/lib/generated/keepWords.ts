@@ -1677,6 +1677,7 @@ export const keepWords = {
   'workspace.grid.fold_out': "Fold {title} out",
   'workspace.grid.widen': "Width of {column}",
   'workspace.grid.drag_to_fill': "Drag to fill further rows",
+  'workspace.lens_corner.course_in_lens': "{course} · {lens}",
   'workspace.lens_corner.rules': "Rules",
   'workspace.lens_corner.sightlines': "Sightlines",
   'workspace.lens_corner.timeline': "Timeline",
@@ -3394,6 +3395,7 @@ export interface KeepParts {
   'workspace.grid.fold_out': 'title';
   'workspace.grid.widen': 'column';
   'workspace.grid.drag_to_fill': never;
+  'workspace.lens_corner.course_in_lens': 'course' | 'lens';
   'workspace.lens_corner.rules': never;
   'workspace.lens_corner.sightlines': never;
   'workspace.lens_corner.timeline': never;

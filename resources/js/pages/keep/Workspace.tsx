@@ -26,7 +26,7 @@ import type { GridHandle } from '../../workspace/grid/Grid';
 import { NOTHING_PICKED, type Picked } from '../../workspace/grid/useCellRange';
 import { useExpected } from '../../workspace/Expectations';
 import { useEdits } from '../../workspace/useEdits';
-import { LensCorner } from '../../workspace/LensCorner';
+import { LensCorner, titleIn } from '../../workspace/LensCorner';
 import { FoldsProvider, unfolded, useFolding } from '../../workspace/folds';
 import { KeepShell } from '../../ui/KeepShell';
 import { LeavingDialog } from '../../workspace/dialogs/LeavingDialog';
@@ -134,7 +134,7 @@ export default function Workspace(page: WorkspacePage) {
   );
 
   return (
-    <KeepShell title={course.title} course>
+    <KeepShell title={titleIn(lens, course.title)} course>
       <FoldsProvider value={folds}>
       <CourseHeadLine
         course={course}

@@ -3,6 +3,7 @@ import { type FocusEvent, type KeyboardEvent, type MouseEvent, type ReactNode, t
 
 import type { OutlineRow } from '../../lib/generated/types';
 import { useFolds } from '../folds';
+import { usePrinting } from '../../lib/usePrinting';
 import { GridRow } from './GridRow';
 import { type Picked, TITLE, useCellRange } from './useCellRange';
 import { WidthHandle } from './WidthHandle';
@@ -79,12 +80,13 @@ export function Grid({ ref, caption, corner, columns, rows, cell, titleEditor, o
   const wantsFocus = useRef(false);
   const range = useCellRange(rows.map(({ row }) => row.key), picked, onPicked);
   const { drop, drag } = useRowDrag(rows, picked?.rows, onDropRows);
+  const printing = usePrinting();
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroll.current,
     estimateSize: () => ROW_HEIGHT,
-    // Of many columns the rows are dear.
-    overscan: columns.length > 12 ? 4 : 12,
+    // Of many columns the rows are dear; on paper all are in sight.
+    overscan: printing ? rows.length : columns.length > 12 ? 4 : 12,
     scrollMargin: HEAD_HEIGHT,
     scrollPaddingStart: HEAD_HEIGHT,
     initialRect: { width: 1280, height: 800 },
