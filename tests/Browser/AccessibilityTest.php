@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -59,6 +60,25 @@ final class AccessibilityTest extends BrowserTestCase
             $this->find('[role=dialog]');
         }
         $this->assertNothingSerious($path);
+    }
+
+    /** Grids and tables scroll inside themselves; the page does not, on a phone or at 400 %. */
+    public function test_no_page_of_the_keep_scrolls_sideways_on_a_narrow_screen(): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $this->as('hege');
+        try {
+            foreach (['courses', 'courses/clinker', 'courses/clinker?lens=sightlines', 'courses/clinker?lens=timeline', 'courses/clinker?lens=notices', 'courses/clinker/revisions', 'courses/clinker/contents', 'courses/clinker/rehearsal', 'people', 'people/4', 'offers', 'notices', 'notices/letters', 'triggers', 'outbox', 'school'] as $path) {
+                $tools->execute('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => false]);
+                $this->visit("/keep/{$path}");
+                $this->find('main');
+                self::assertLessThanOrEqual(390, $this->browser->executeScript('return document.documentElement.scrollWidth'), $path);
+                $tools->execute('Emulation.setDeviceMetricsOverride', ['width' => 320, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => false]);
+                self::assertLessThanOrEqual(320, $this->browser->executeScript('return document.documentElement.scrollWidth'), $path);
+            }
+        } finally {
+            $tools->execute('Emulation.clearDeviceMetricsOverride');
+        }
     }
 
     /** @return array<string, array{0: string, 1: string, 2: string, 3?: string}> */
