@@ -7,6 +7,7 @@ import { getJson, postJson } from '../../lib/http';
 import type { ImportPage, ImportProgress } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
+import { shortened } from '../../lib/shortened';
 import { to } from '../../lib/route';
 import css from '../../people/people.module.css';
 import ui from '../../ui/ui.module.css';
@@ -79,7 +80,7 @@ export default function Import(page: ImportPage) {
                           <option value="">{say('imports.import.not_in_the_file')}</option>
                           {head.map((column, index) => (
                             <option key={`${column} ${head.indexOf(column) === index ? '' : index}`} value={index}>
-                              {column}
+                              {shortened(column, 60)}
                             </option>
                           ))}
                         </select>
@@ -87,7 +88,7 @@ export default function Import(page: ImportPage) {
                     ))
                   : keys.map((key, index) => (
                       <label key={key} className={css.match}>
-                        <span>{head[index]}</span>
+                        <span>{shortened(head[index] ?? '', 80)}</span>
                         <select value={classes[key] ?? ''} onChange={(event) => setClasses({ ...classes, [key]: event.currentTarget.value })}>
                           <option value="">{say('imports.import.nothing_pass_it_over')}</option>
                           {offers.map((one) => (
@@ -149,7 +150,7 @@ export default function Import(page: ImportPage) {
                     )}
                     <ul className={css.wrong}>
                       {errors.map((error) => (
-                        <li key={error}>{error}</li>
+                        <li key={error}>{shortened(error, 300)}</li>
                       ))}
                     </ul>
                   </>
@@ -159,7 +160,7 @@ export default function Import(page: ImportPage) {
                     <p>{say('imports.import.passed_over')}</p>
                     <ul className={clsx(ui.soft, css.wrong)}>
                       {passed.map((one) => (
-                        <li key={one}>{one}</li>
+                        <li key={one}>{shortened(one, 300)}</li>
                       ))}
                     </ul>
                   </>
@@ -194,8 +195,8 @@ export default function Import(page: ImportPage) {
                 <tr key={`${row.line} ${row.gets} ${row.email}`}>
                   <td className={ui.num}>{row.line}</td>
                   <th scope="row">
-                    {row.name}
-                    <span>{row.email}</span>
+                    {shortened(row.name, 80)}
+                    <span>{shortened(row.email, 80)}</span>
                   </th>
                   <td>{row.outcome}</td>
                   <td>{row.gets}</td>
