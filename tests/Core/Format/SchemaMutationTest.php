@@ -61,7 +61,7 @@ final class SchemaMutationTest extends TestCase
                             self::assertTrue(Schemas::accepts('ask', $ask), "{$what}: the schema alone refuses it");
                         } catch (InvalidAsk $e) {
                             if (Schemas::accepts('ask', $ask)) {
-                                $differences[(string) preg_replace('/\d/', '*', str_contains($e->getMessage(), 'there is no such') ? 'a key that the plan lacks' : $what)] = true;
+                                $differences[str_contains($e->getMessage(), 'there is no such') ? 'a key that the plan lacks' : $what] = true;
                             }
                         }
                     }
@@ -70,7 +70,7 @@ final class SchemaMutationTest extends TestCase
         }
         self::assertGreaterThan(800, $tried);
         ksort($differences);
-        self::assertSame([], array_filter(array_keys($differences), static fn (string $what): bool => ! str_ends_with($what, ' = "****-**-**T**:**:**Z"') && ! in_array($what, ['a key that the plan lacks', 'id = *.*e+**'], true)));
+        self::assertSame([], array_filter(array_keys($differences), static fn (string $what): bool => ! str_ends_with($what, ' = "2026-02-30T09:00:00Z"') && ! in_array($what, ['a key that the plan lacks', 'id = 1.0e+30'], true)));
     }
 
     /** @return list<Offence> */
