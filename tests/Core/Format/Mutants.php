@@ -13,7 +13,7 @@ final class Mutants
         null, true, false, 0, -1, 7, 1.5, 1e30, '', ' ', 'x', "x\n",
         '2026-03-02T09:00', "2026-03-02T09:00\n", '0000-01-01T00:00', '2026-02-30T09:00',
         '2026-03-02T09:00:00Z', "2026-03-02T09:00:00Z\n", '0000-01-01T00:00:00Z', '2026-02-30T09:00:00Z',
-        '09:00', "09:00\n", '24:00', '٢٠٢٦-03-02T09:00', 'module', 'lesson', 'part', 'board', 'Europe/Oslo', [], [1], ['x', 'x'],
+        '2026-03-02T09:00:00', '2026-03-32T09:00:00Z', '09:00', "09:00\n", '24:00', '٢٠٢٦-03-02T09:00', 'module', 'lesson', 'part', 'board', 'Europe/Oslo', [], [1], ['x', 'x'],
     ];
 
     /** Members of these have names of their own choosing: one of them speaks for all. */
