@@ -53,6 +53,7 @@ Route::name('api.')->group(function () use ($may, $number): void {
         Route::post('/imports', [Controllers\ImportsController::class, 'store'])->middleware(OnceByKey::class)->name('formats.import');
         Route::get('/imports/{import}', [Controllers\ImportsController::class, 'show'])->where('import', $number)->name('formats.import-progress');
         Route::post('/imports/{import}/people', [Controllers\ImportsController::class, 'update'])->where('import', $number)->name('formats.bring-in');
+        Route::delete('/imports/{import}', [Controllers\ImportsController::class, 'destroy'])->where('import', $number)->name('formats.take-back');
     });
 });
 

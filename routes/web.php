@@ -176,6 +176,8 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
         Route::get('/people/imports/{import}/refused.csv', [Staff\ImportController::class, 'refused'])->whereNumber('import')->name('import.refused');
         Route::post('/people/imports/{import}/read', [Staff\ImportController::class, 'read'])->whereNumber('import')->name('import.read');
         Route::post('/people/imports/{import}', [Staff\ImportController::class, 'update'])->whereNumber('import')->name('import.bring-in');
+        Route::get('/people/imports/{import}/back', [Staff\ImportController::class, 'back'])->whereNumber('import')->name('import.back');
+        Route::delete('/people/imports/{import}', [Staff\ImportController::class, 'destroy'])->whereNumber('import')->name('import.take-back');
     });
     Route::get('/people/rows/{course}', [Staff\PeopleController::class, 'rows'])->name('people.rows');
     Route::get('/people/find', [Staff\PeopleController::class, 'find'])->name('people.find');

@@ -18,6 +18,8 @@ use App\Models\SignInLink;
 use App\Models\TriggerRun;
 use App\Models\WatchReport;
 use App\Notices\Met\Meetings;
+use App\People\Import\Back\TakeImportBack;
+use App\People\Import\StagedImport;
 use App\People\LeaveAct;
 use App\Standins\Mail\Postbox;
 use Illuminate\Database\Eloquent\Builder;
@@ -35,6 +37,8 @@ final readonly class CleanUp
     private const PREPARED = 1;
 
     private const UPLOADED = 7;
+
+    private const BROUGHT_IN = ['done', 'taking back', 'taken back'];
 
     private const LINKS = 30;
 
@@ -74,15 +78,21 @@ final readonly class CleanUp
         ];
     }
 
-    /** Lists that were brought in leave their rows at once; those that were not are kept for a week to be gone on with. */
+    /** Lists that were brought in leave their rows at once, and can be taken back for a month; those that were not are kept for a week to be gone on with. */
     private function imports(): int
     {
         $gone = 0;
         foreach (Import::query()->where('made_at', '<', $this->before(self::UPLOADED))->where('path', '!=', '')->get() as $import) {
             Storage::delete($import->path);
             self::delete($import->rows()->getQuery());
-            $import->update(['path' => '', 'state' => $import->state === 'done' ? 'done' : 'gone']);
+            $import->update(['path' => '', 'state' => in_array($import->state, self::BROUGHT_IN, true) ? $import->state : 'gone']);
             $gone++;
+        }
+        // Each of them once: what is let go of is looked for in the days after.
+        foreach (Import::query()->where('state', 'done')->whereBetween('finished_at', [$this->before(TakeImportBack::DAYS + self::UPLOADED), $this->before(TakeImportBack::DAYS)])->get() as $import) {
+            foreach (StagedImport::TABLES as $table) {
+                StagedImport::deleteOf($table, $import);
+            }
         }
 
         return $gone;

@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name of the file
  * @property string $path below storage/app
  * @property array<string, mixed> $options which column is what, and what applies to every row
- * @property string $state new, reading, ready, bringing in, done or refused
+ * @property string $state new, reading, ready, bringing in, done, taking back, taken back, refused, or gone where it was never brought in
  * @property int $position how far it is read
  * @property int $rows read so far
  * @property array<string, int> $tally counts of outcomes
@@ -28,6 +28,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?int $lettered the last of its people who were written to; null: nobody is to be written to yet, or any more
  * @property ?int $lettered_observers the last of those who look in on somebody new who was written to; null likewise
  * @property ?string $problem why it was not brought in
+ * @property ?int $taken_back_by person
+ * @property ?\DateTimeImmutable $taken_back_at
  * @property \DateTimeImmutable $made_at
  * @property ?\DateTimeImmutable $finished_at
  */
@@ -37,7 +39,7 @@ final class Import extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['options' => 'array', 'tally' => 'array', 'errors' => 'array', 'made_at' => UtcInstant::class, 'finished_at' => UtcInstant::class];
+    protected $casts = ['options' => 'array', 'tally' => 'array', 'errors' => 'array', 'made_at' => UtcInstant::class, 'finished_at' => UtcInstant::class, 'taken_back_at' => UtcInstant::class];
 
     /** @return HasMany<ImportRow, $this> */
     public function rows(): HasMany

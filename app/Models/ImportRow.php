@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<string> $labels
  * @property ?int $offer_id
  * @property ?\DateTimeImmutable $starts_at
+ * @property ?\DateTimeImmutable $ends_at when the pass ends, if that is sooner than it would
+ * @property bool $takes passes of that offer end, instead of one being given
  * @property list<string> $observes addresses of the learners that they look in on
  */
 final class ImportRow extends Model
@@ -26,5 +28,5 @@ final class ImportRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['labels' => 'array', 'observes' => 'array', 'starts_at' => UtcInstant::class];
+    protected $casts = ['labels' => 'array', 'observes' => 'array', 'starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class, 'takes' => 'boolean'];
 }

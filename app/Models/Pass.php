@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $state
  * @property string $source what gave it, in words
  * @property ?int $given_by
+ * @property ?int $import_id the file that gave it
  * @property ?int $purchase_id by which it was bought or claimed
  * @property ?int $ended_by purchase of an upgrade in whose favour it ended
  * @property ?\DateTimeImmutable $would_end_at while ended_by stands: when it would have ended; null: never

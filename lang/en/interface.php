@@ -85,6 +85,7 @@ return [
         'empty' => 'Nothing was sent.',
         'no_address' => 'No column is called e-mail.',
         'class' => '{pair} names no class of the bundle, or no offer of the school.',
+        'endings' => 'Only `left` can be said of what a bundle ends.',
     ],
     'gone' => [
         'vantage' => 'Nobody stands there: the person or the offer is not there.',

@@ -9,6 +9,9 @@ return [
     'activity_words' => [
         'for_good' => 'for good',
         'offer_ended' => '{offer} ended',
+        'offer_taken_back' => '{offer} taken back, which came {by}',
+        'goes_on' => '{offer} goes on{to}, as a file had ended it and was taken back',
+        'file_taken_back' => 'What {file} brought was taken back',
         'offer_given_back' => '{offer} given back',
         'title_taken_back' => '{title} taken back',
         'finished_title' => 'Finished {title}',

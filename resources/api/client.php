@@ -42,7 +42,7 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type EventTaken array{id: string, again: bool}
  * @phpstan-type EventTold array{id: int, system: string, state: 'waiting'|'taken'|'failed', tries: int, made_at: string, tried_at: string|null, status: int|null, event: array<string, mixed>}
  * @phpstan-type GrantTold array{id: int, course: string, item: string, from: string, until: string|null}
- * @phpstan-type ImportTold array{id: int, kind: 'csv'|'oneroster', state: 'new'|'reading'|'ready'|'refused'|'bringing in'|'done'|'gone', rows: int, tally: array<string, int>, errors: list<WrongRow>, problem: string|null}
+ * @phpstan-type ImportTold array{id: int, kind: 'csv'|'oneroster', state: 'new'|'reading'|'ready'|'refused'|'bringing in'|'done'|'taking back'|'taken back'|'gone', rows: int, tally: array<string, int>, errors: list<WrongRow>, problem: string|null}
  * @phpstan-type ItemDecision array{item: string, state: 'open'|'locked'|'hidden', via: 'staff'|'pass'|'grant'|'anyone'|'sample'|'observer'|'guest'|null, act: bool, why: list<'course_draft'|'course_retired'|'course_not_open'|'course_over'|'draft'|'not_in_pass'|'tier'|'not_for_you'|'not_yet'|'held'|'closed'|'progress'|'stuck'|'observers_shut'|'observers_not_here'|'learner_cannot'|'pass_revoked'|'pass_paused'|'pass_ended'|'pass_not_started'|'guests_shut'|'guests_not_here'|'sample_needs_account'|'no_pass'|'not_signed_in'>, next: StateThen|null, words: string|null}
  * @phpstan-type LabelTold array{label: string, until: string|null, by_pass: bool, source: string}
  * @phpstan-type ManyDecisions array{course: string, at: string, missing: list<int>, people: list<PersonDecisions>}
@@ -380,14 +380,15 @@ final class SilentKeep
      * @param  string|null  $offer  Key of the offer for those for whom the file names none.
      * @param  string|null  $labels  For everybody in it, with commas between them.
      * @param  string|null  $classes  Of a bundle: which class is which offer, as CLASS=OFFER, with spaces between them. Other classes are passed over.
+     * @param  string|null  $endings  Of a bundle: `left`, and nothing ends by it. Otherwise passes end that files gave to whoever is enrolled no more.
      * @param  string|null  $idempotencyKey  Made by whoever asks: what is asked twice with the same key within a day is done once, and answered twice.
      * @return ImportTold
      * @throws SilentKeepProblem if it is refused
      */
-    public function formatsImport(string $body, ?string $name = null, ?string $offer = null, ?string $labels = null, ?string $classes = null, ?string $idempotencyKey = null): array
+    public function formatsImport(string $body, ?string $name = null, ?string $offer = null, ?string $labels = null, ?string $classes = null, ?string $endings = null, ?string $idempotencyKey = null): array
     {
         /** @var ImportTold */
-        return self::json($this->send('POST', '/imports', [], ['name' => $name, 'offer' => $offer, 'labels' => $labels, 'classes' => $classes], ['Idempotency-Key' => $idempotencyKey], $body, 'text/csv'));
+        return self::json($this->send('POST', '/imports', [], ['name' => $name, 'offer' => $offer, 'labels' => $labels, 'classes' => $classes, 'endings' => $endings], ['Idempotency-Key' => $idempotencyKey], $body, 'text/csv'));
     }
 
     /**
@@ -427,6 +428,19 @@ final class SilentKeep
     public function formatsSightlines(string $course, ?string $vantages = null, ?string $at = null): string
     {
         return $this->send('GET', '/courses/{course}/sightlines.csv', ['course' => $course], ['vantages' => $vantages, 'at' => $at], [], null, null);
+    }
+
+    /**
+     * Takes back what a file brought, as far as it has not been changed since.
+     *
+     * @param  int  $importId  Id of a file that was read.
+     * @return ImportTold
+     * @throws SilentKeepProblem if it is refused
+     */
+    public function formatsTakeBack(int $importId): array
+    {
+        /** @var ImportTold */
+        return self::json($this->send('DELETE', '/imports/{import}', ['import' => $importId], [], [], null, null));
     }
 
     /**

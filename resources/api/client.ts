@@ -48,7 +48,7 @@ export type EventTold = { id: number; system: string; state: 'waiting' | 'taken'
 
 export type GrantTold = { id: number; course: string; item: string; from: string; until: string | null };
 
-export type ImportTold = { id: number; kind: 'csv' | 'oneroster'; state: 'new' | 'reading' | 'ready' | 'refused' | 'bringing in' | 'done' | 'gone'; rows: number; tally: Record<string, number>; errors: Array<WrongRow>; problem: string | null };
+export type ImportTold = { id: number; kind: 'csv' | 'oneroster'; state: 'new' | 'reading' | 'ready' | 'refused' | 'bringing in' | 'done' | 'taking back' | 'taken back' | 'gone'; rows: number; tally: Record<string, number>; errors: Array<WrongRow>; problem: string | null };
 
 export type ItemDecision = { item: string; state: 'open' | 'locked' | 'hidden'; via: 'staff' | 'pass' | 'grant' | 'anyone' | 'sample' | 'observer' | 'guest' | null; act: boolean; why: Array<'course_draft' | 'course_retired' | 'course_not_open' | 'course_over' | 'draft' | 'not_in_pass' | 'tier' | 'not_for_you' | 'not_yet' | 'held' | 'closed' | 'progress' | 'stuck' | 'observers_shut' | 'observers_not_here' | 'learner_cannot' | 'pass_revoked' | 'pass_paused' | 'pass_ended' | 'pass_not_started' | 'guests_shut' | 'guests_not_here' | 'sample_needs_account' | 'no_pass' | 'not_signed_in'>; next: StateThen | null; words: string | null };
 
@@ -237,8 +237,8 @@ export class SilentKeep {
   }
 
   /** Reads a file of people. */
-  async formatsImport(body: string, more: { name?: string; offer?: string; labels?: string; classes?: string; idempotencyKey?: string } = {}): Promise<ImportTold> {
-    return JSON.parse(await this.send('POST', '/imports', {  }, { 'name': more.name, 'offer': more.offer, 'labels': more.labels, 'classes': more.classes }, { 'Idempotency-Key': more.idempotencyKey }, body, 'text/csv')) as ImportTold;
+  async formatsImport(body: string, more: { name?: string; offer?: string; labels?: string; classes?: string; endings?: string; idempotencyKey?: string } = {}): Promise<ImportTold> {
+    return JSON.parse(await this.send('POST', '/imports', {  }, { 'name': more.name, 'offer': more.offer, 'labels': more.labels, 'classes': more.classes, 'endings': more.endings }, { 'Idempotency-Key': more.idempotencyKey }, body, 'text/csv')) as ImportTold;
   }
 
   /** How far a file of people has come. */
@@ -254,6 +254,11 @@ export class SilentKeep {
   /** A course in the eyes of several viewers, as CSV. */
   async formatsSightlines(course: string, more: { vantages?: string; at?: string } = {}): Promise<string> {
     return this.send('GET', '/courses/{course}/sightlines.csv', { 'course': course }, { 'vantages': more.vantages, 'at': more.at }, {  });
+  }
+
+  /** Takes back what a file brought, as far as it has not been changed since. */
+  async formatsTakeBack(importId: number): Promise<ImportTold> {
+    return JSON.parse(await this.send('DELETE', '/imports/{import}', { 'import': importId }, {  }, {  })) as ImportTold;
   }
 
   /** Does something to people. */

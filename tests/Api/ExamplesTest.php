@@ -129,6 +129,7 @@ final class ExamplesTest extends TestCase
             'events.list' => self::toldOutside('waiting'),
             'events.replay' => self::toldOutside('taken'),
             'formats.import-progress', 'formats.bring-in' => $this->imported(),
+            'formats.take-back' => $this->broughtIn(),
             default => null,
         };
     }
@@ -150,5 +151,12 @@ final class ExamplesTest extends TestCase
         $this->send('POST', '/imports?offer=taster', "name,e-mail\r\nVigdis Holm,vigdis@alder.test\r\n", $this->token(Ability::cases()), ['Content-Type' => 'text/csv'])->assertStatus(202);
         app(\App\People\Import\ReadPeopleFile::class)->read(\App\Models\Import::query()->firstOrFail());
         self::assertNotSame([], Storage::files('imports'));
+    }
+
+    private function broughtIn(): void
+    {
+        $this->imported();
+        app(\App\People\Import\ImportPeople::class)(\App\Models\Import::query()->firstOrFail());
+        (new \App\People\Import\ContinueImport(1))->handle(app(\App\People\Import\ImportInParts::class));
     }
 }

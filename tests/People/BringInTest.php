@@ -150,7 +150,7 @@ final class BringInTest extends TestCase
         self::assertSame(['mor@alder.test: You can look in on Gro Tangen'], array_slice($letters(), 2));
         // Whose pass has ended: there is no course to look at.
         self::assertMatchesRegularExpression('~\nGro Tangen\n +http~', (string) Message::query()->latest('id')->first()?->body);
-        self::assertSame(0, DB::table('import_ties')->count());
+        self::assertSame(0, DB::table('imports')->where(fn ($query) => $query->whereNotNull('lettered')->orWhereNotNull('lettered_observers'))->count(), 'Nobody is to be written to any more.');
     }
 
     public function test_addresses_are_the_same_whatever_their_case(): void

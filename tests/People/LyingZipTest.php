@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\People;
 
 use App\People\Import\NotReadable;
-use App\People\Import\RosterPeople;
+use App\People\Import\Roster\RosterPeople;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

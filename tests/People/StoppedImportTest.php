@@ -66,11 +66,9 @@ final class StoppedImportTest extends TestCase
         (new ContinueImport($import->id))->handle(app(ImportInParts::class));
         (new ContinueImport($import->id))->handle(app(ImportInParts::class));
         self::assertSame([$before[0] + 1700, $before[1] + 1700, $before[2] + 1700, $before[3] + 1700, 0], self::counts());
-        self::assertSame(['done', ['new' => 1700, 'changed' => 0, 'unchanged' => 0, 'passes' => 1700, 'labels' => 1700, 'ties' => 0]], [$import->refresh()->state, $import->tally]);
+        self::assertSame(['done', ['new' => 1700, 'changed' => 0, 'unchanged' => 0, 'passes' => 1700, 'labels' => 1700, 'ended' => 0, 'ties' => 0]], [$import->refresh()->state, $import->tally]);
         self::assertSame(0, DB::table('people')->join('passes', 'passes.person_id', '=', 'people.id')->where('passes.source', 'from people.csv')->whereRaw("people.email not like 'p%@many.test'")->count());
-        foreach (['import_rows', 'import_people', 'import_passes', 'import_labels', 'import_ties'] as $table) {
-            self::assertSame(0, DB::table($table)->count(), $table);
-        }
+        self::assertSame(0, DB::table('import_rows')->count());
     }
 
     public function test_letters_stop_and_go_on_without_one_being_sent_twice(): void
@@ -104,7 +102,7 @@ final class StoppedImportTest extends TestCase
         $this->actingAs($this->person('hege'))->post('/keep/people/acts', ['do' => 'give', 'people' => [Person::query()->where('email', 'p1@many.test')->sole()->id], 'offer' => 'yard-trial'])->assertSessionHas('flash.kind', 'done');
         (new ContinueImport($import->id))->handle(app(ImportInParts::class));
 
-        self::assertSame(['new' => 2, 'changed' => 1, 'unchanged' => 0, 'passes' => 2, 'labels' => 3, 'ties' => 0], $import->refresh()->tally);
+        self::assertSame(['new' => 2, 'changed' => 1, 'unchanged' => 0, 'passes' => 2, 'labels' => 3, 'ended' => 0, 'ties' => 0], $import->refresh()->tally);
         $quick = Person::query()->where('email', 'p1@many.test')->sole();
         self::assertSame(['Quick', 2], [$quick->name, Pass::query()->where('person_id', $quick->id)->count()]);
     }

@@ -74,6 +74,13 @@ final class Caller
         return $answer;
     }
 
+    public function upload(string $path, string $name, string $content): ResponseInterface
+    {
+        $token = $this->cookies->getCookieByName('XSRF-TOKEN')?->getValue();
+
+        return $this->client->post($path, ['multipart' => [['name' => 'file', 'filename' => $name, 'contents' => $content]], 'headers' => ['X-XSRF-TOKEN' => urldecode((string) $token), 'Referer' => $this->address.'/', 'Accept' => 'text/html']]);
+    }
+
     /**
      * Begins to send; the answer comes later.
      *

@@ -103,4 +103,18 @@ final class PagesTenAtOnceTest extends TestCase
         self::assertSame(1, $copies);
         self::assertSame($copies, substr_count((string) self::$school->value("select document from drafts where course_id = (select id from courses where key = 'steam-frames')"), '"l-log-'));
     }
+
+    public function test_a_file_of_people_that_ten_take_back_is_taken_back_once(): void
+    {
+        self::$hege->upload('/keep/people/imports', 'people.csv', "name,email,labels,offer\nAlva,alva@alder.test,keen,taster\n");
+        $import = '/keep/people/imports/'.self::$school->value('select max(id) from imports');
+        self::$hege->send('POST', "{$import}/read", ['options' => ['columns' => ['name' => 0, 'email' => 1, 'labels' => 2, 'offer' => 3]]])->wait();
+        self::$school->command('queue:work', '--stop-when-empty')->mustRun();
+        self::$hege->send('POST', $import, [])->wait();
+        self::$school->command('queue:work', '--stop-when-empty')->mustRun();
+        self::assertSame(1, self::rows("people where email = 'alva@alder.test'"));
+        self::ten(self::$hege, 'DELETE', $import, []);
+        self::$school->command('queue:work', '--stop-when-empty')->mustRun();
+        self::assertSame([0, 1, 'taken back'], [self::rows("people where email = 'alva@alder.test'"), self::rows("activities where action = 'import.taken-back'"), self::$school->value('select state from imports order by id desc limit 1')]);
+    }
 }

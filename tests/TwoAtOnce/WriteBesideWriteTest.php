@@ -12,7 +12,6 @@ use App\Models\BoardPost;
 use App\Models\Bundle;
 use App\Models\Content;
 use App\Models\Draft;
-use App\Models\Import;
 use App\Models\Label;
 use App\Models\Medium;
 use App\Models\Offer;
@@ -46,6 +45,7 @@ final class WriteBesideWriteTest extends TestCase
 {
     use Buys;
     use WritesAtDoors;
+    use WritesOfFiles;
 
     /** Seconds for which the other process holds the lock. */
     private const HELD = 1.5;
@@ -182,17 +182,7 @@ final class WriteBesideWriteTest extends TestCase
                 static fn (): bool => Activity::query()->where('action', 'act.undone')->exists(),
             ],
             'bring one person in' => [$admin, $post('/keep/people', ['name' => 'Alva', 'email' => 'alva@alder.test', 'labels' => 'keen', 'offer' => 'yard-trial']), static fn (): bool => Person::query()->where('email', 'alva@alder.test')->exists()],
-            'bring people in from a file' => [
-                static function (self $test): int {
-                    $test->actingAs($test->person('hege'))->post('/keep/people/imports', ['file' => UploadedFile::fake()->createWithContent('people.csv', "name,email\nAlva,alva@alder.test\n")]);
-                    $import = Import::query()->sole();
-                    $test->postJson("/keep/people/imports/{$import->id}/read", ['options' => ['columns' => ['name' => 0, 'email' => 1]]])->assertOk();
-
-                    return $import->id;
-                },
-                static fn (self $test, mixed $import) => $test->post('/keep/people/imports/'.(is_int($import) ? $import : 0))->assertRedirect(),
-                static fn (): bool => Person::query()->where('email', 'alva@alder.test')->exists(),
-            ],
+            ...self::ofFiles(),
             'change an offer' => [$admin, static fn (self $test) => $test->put('/keep/offers/'.Offer::query()->where('key', 'taster')->sole()->id, ['name' => 'Tasting', 'sale' => 'price', 'price' => 5, 'currency' => 'EUR', 'labels' => '', 'trial' => false, 'erases' => false])->assertSessionHasNoErrors(), static fn (): bool => Offer::query()->where('name', 'Tasting')->exists()],
             'change the school' => [$admin, static fn (self $test) => $test->put('/keep/school', ['name' => 'Alder, Tide & Co', 'currency' => 'EUR', 'guests' => true, 'contactName' => '', 'contactEmail' => '', 'warnDays' => 3, 'graceDays' => 7])->assertSessionHasNoErrors(), static fn (): bool => DB::table('schools')->where('name', 'Alder, Tide & Co')->exists()],
             ...self::atDoors($admin, $post, $draft),

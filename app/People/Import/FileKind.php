@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Import;
 
+use App\People\Import\Roster\RosterPeople;
 use App\Words\Say;
 
 /** What a file of people is; and it is put into a form in which it can be read. */

@@ -62,10 +62,9 @@ final readonly class ImportLetters
                 $this->mailer->send($letters);
             }
         });
+
         if (! $more) {
-            foreach (['import_people', 'import_passes', 'import_labels'] as $table) {
-                StagedImport::deleteOf($table, $import);
-            }
+            StagedImport::forgetWhoWasKnown($import);
         }
 
         return $more || $import->lettered_observers !== null;
@@ -97,9 +96,6 @@ final readonly class ImportLetters
                 $this->mailer->send(array_values(array_filter($letters)));
             }
         });
-        if (! $more) {
-            StagedImport::deleteOf('import_ties', $import);
-        }
 
         return $more;
     }

@@ -16,13 +16,14 @@ use App\People\Staged\Numbers;
 use App\Words\Say;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use SilentKeep\Core\Time\Instant;
 
 /**
  * Lays down what rows of a file come to: who is new, and what each gets. Nobody is there by that, and nothing is anybody's yet.
  */
 final readonly class LayRows
 {
-    public function __construct(private SchoolClock $clock, private NewPasses $newPasses)
+    public function __construct(private SchoolClock $clock, private NewPasses $newPasses, private Endings $endings)
     {
     }
 
@@ -35,6 +36,7 @@ final readonly class LayRows
         $people = $this->people($import, $rows);
         $labels = $this->labels($import, $rows, $people);
         $passes = $this->passes($import, $rows, $people);
+        $endings = $this->endings->laid($import, $rows, $people);
         $ties = [];
         foreach ($rows as $row) {
             foreach ($row->observes as $learner) {
@@ -43,12 +45,12 @@ final readonly class LayRows
                 }
             }
         }
-        DB::transaction(static function () use ($import, $people, $labels, $passes, $ties, $upTo): void {
+        DB::transaction(static function () use ($import, $people, $labels, $passes, $endings, $ties, $upTo): void {
             if ($upTo !== null && Import::query()->whereKey($import->id)->where('state', 'bringing in')->where('staged', $import->staged)->update(['staged' => $upTo]) !== 1) {
                 // Another worker has laid down the same group.
                 return;
             }
-            foreach (['import_people' => array_column($people, 'row'), 'import_labels' => $labels, 'import_passes' => $passes, 'import_ties' => $ties] as $table => $columns) {
+            foreach (['import_people' => array_column($people, 'row'), 'import_labels' => $labels, 'import_passes' => $passes, 'import_endings' => $endings, 'import_ties' => $ties] as $table => $columns) {
                 foreach (array_chunk(array_values(array_filter($columns)), 100) as $some) {
                     DB::table($table)->insertOrIgnore($some);
                 }
@@ -63,12 +65,15 @@ final readonly class LayRows
      */
     private function people(Import $import, Collection $rows): array
     {
+        $known = Person::query()->whereIn('email', $rows->pluck('email')->unique()->all())->get()->keyBy('email');
         $names = [];
         foreach ($rows as $row) {
-            $names[$row->email] ??= $row->name;
+            // Nobody comes in to lose something.
+            if (! $row->takes || $known->has($row->email)) {
+                $names[$row->email] ??= $row->name;
+            }
         }
         $emails = array_map(strval(...), array_keys($names));
-        $known = Person::query()->whereIn('email', $emails)->get()->keyBy('email');
         $kept = DB::table('import_people')->where('import_id', $import->id)->whereIn('email', $emails)->pluck('person_id', 'email');
         $missing = array_values(array_filter($emails, static fn (string $email): bool => ! $known->has($email) && ! $kept->has($email)));
         $number = self::keepNumbers(count($missing));
@@ -113,8 +118,8 @@ final readonly class LayRows
         }
         $new = [];
         foreach ($rows as $row) {
-            $person = $people[$row->email]['person'];
             foreach ($row->labels as $label) {
+                $person = $people[$row->email]['person'];
                 if (! isset($has[$person->id][$label])) {
                     $has[$person->id][$label] = true;
                     $new[] = ['import_id' => $import->id, 'person_id' => $person->id, 'label' => $label];
@@ -140,7 +145,7 @@ final readonly class LayRows
         $offers = $wanted === [] ? new Collection : Offer::query()->with('course.liveRevision')->get()->keyBy('id')->toBase();
         $new = [];
         foreach ($wanted as $what => $some) {
-            [$offerId, $from] = array_map(intval(...), explode(' ', $what));
+            [$offerId, $from, $ends] = array_map(intval(...), explode(' ', $what));
             $offer = $offers->get($offerId) ?? throw new NotReadable(Say::text('files.lay_rows.offer_file_not_there'));
             $columns = $this->newPasses->columnsForAll(new Collection($some), $offer, $from, pacesAnew: false) ?? throw new NotReadable(Say::text('files.lay_rows.what_name_opens_not', ['name' => $offer->name]));
             foreach ($some as $person) {
@@ -148,7 +153,7 @@ final readonly class LayRows
                     // One line of the log says of somebody new that they have come, and with what.
                     $comes = ! $person->exists && ! isset($came[$person->id]);
                     $came[$person->id] = true;
-                    $new[] = self::pass($import, $person, $offer, $columns[$person->id], $comes);
+                    $new[] = self::pass($import, $person, $offer, [...$columns[$person->id], 'ends_at' => self::sooner($columns[$person->id]['ends_at'], $ends)], $comes);
                 }
             }
         }
@@ -181,26 +186,36 @@ final readonly class LayRows
      * @param  Collection<int, ImportRow>  $rows
      * @param  array<string, array{person: Person, row: ?array<string, mixed>}>  $people
      * @param  array<int, array<int, list<array{int, ?int}>>>  $held
-     * @return array<string, list<Person>> by offer and beginning, for those are made alike
+     * @return array<string, list<Person>> by offer, beginning and end, for those are made alike
      */
     private function wanted(Collection $rows, array $people, array $held): array
     {
         $now = $this->clock->now();
         $wanted = [];
         foreach ($rows as $row) {
-            if ($row->offer_id === null) {
+            if ($row->offer_id === null || $row->takes) {
                 continue;
             }
             $person = $people[$row->email]['person'];
             $starts = $row->starts_at?->getTimestamp();
+            if ($row->ends_at !== null && $row->ends_at->getTimestamp() <= ($starts ?? $now)) {
+                continue;
+            }
             $has = array_filter($held[$person->id][$row->offer_id] ?? [], static fn (array $pass): bool => $starts !== null ? $pass[0] === $starts : $pass[1] === null || $pass[1] > $now);
             if ($has === []) {
                 $held[$person->id][$row->offer_id][] = [$starts ?? $now, null];
-                $wanted["{$row->offer_id} ".($starts ?? $now)][] = $person;
+                $wanted["{$row->offer_id} ".($starts ?? $now).' '.($row->ends_at?->getTimestamp() ?? Instant::NEVER)][] = $person;
             }
         }
 
         return $wanted;
+    }
+
+    private static function sooner(?int $own, int $named): ?int
+    {
+        $ends = min($own ?? Instant::NEVER, $named);
+
+        return $ends === Instant::NEVER ? null : $ends;
     }
 
     /**

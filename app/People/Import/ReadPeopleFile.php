@@ -10,6 +10,7 @@ use App\Models\Import;
 use App\Models\ImportRow;
 use App\Models\Offer;
 use App\Models\Person;
+use App\People\Import\Roster\RosterPeople;
 use App\Words\Say;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -25,7 +26,7 @@ final readonly class ReadPeopleFile
     /** Errors that are told; the others are counted. */
     private const ERRORS = 100;
 
-    public function __construct(private SchoolClock $clock)
+    public function __construct(private SchoolClock $clock, private Endings $endings)
     {
     }
 
@@ -94,21 +95,27 @@ final readonly class ReadPeopleFile
     }
 
     /**
-     * @param  array<int, PersonLine|WrongLine|PassedLine>  $group  by the byte after each
+     * @param  array<int, PersonLine|EndingLine|WrongLine|PassedLine>  $group  by the byte after each
      * @return bool false: somebody else reads it, or has it read anew
      */
     private function keep(Import $import, array $group, bool $last): bool
     {
         $tally = $import->tally;
-        $people = array_values(array_filter($group, static fn (PersonLine|WrongLine|PassedLine $one): bool => $one instanceof PersonLine));
-        $wrong = array_values(array_filter($group, static fn (PersonLine|WrongLine|PassedLine $one): bool => $one instanceof WrongLine));
-        $passed = array_values(array_filter($group, static fn (PersonLine|WrongLine|PassedLine $one): bool => $one instanceof PassedLine));
-        $rows = $this->rows($import, $people, $tally);
-        if ($wrong !== []) {
-            $tally['wrong'] = ($tally['wrong'] ?? 0) + count($wrong);
-        }
-        if ($passed !== []) {
-            $tally['passed'] = ($tally['passed'] ?? 0) + count($passed);
+        $of = static fn (string $kind): array => array_values(array_filter($group, static fn (PersonLine|EndingLine|WrongLine|PassedLine $one): bool => $one instanceof $kind));
+        /** @var list<WrongLine> $wrong */
+        $wrong = $of(WrongLine::class);
+        /** @var list<EndingLine> $ending */
+        $ending = $of(EndingLine::class);
+        [$endings, $unmoved, $ends] = $this->endings->rows($import, $ending);
+        /** @var list<PassedLine> $passed */
+        $passed = [...$of(PassedLine::class), ...$unmoved];
+        /** @var list<PersonLine> $people */
+        $people = $of(PersonLine::class);
+        $rows = [...$endings, ...$this->rows($import, $people, $tally)];
+        foreach (['ends' => $ends, 'wrong' => count($wrong), 'passed' => count($passed)] as $outcome => $count) {
+            if ($count > 0) {
+                $tally[$outcome] = ($tally[$outcome] ?? 0) + $count;
+            }
         }
         $read = $import->rows + count($group);
         $told = static fn (WrongLine|PassedLine $one): array => ['line' => $one->line, 'message' => $one->message, ...($one instanceof PassedLine ? ['passed' => true] : [])];
@@ -147,7 +154,7 @@ final readonly class ReadPeopleFile
         }
     }
 
-    /** @return \Generator<int, PersonLine|WrongLine|PassedLine> */
+    /** @return \Generator<int, PersonLine|EndingLine|WrongLine|PassedLine> */
     private function lines(Import $import, int $line, bool $fromTheBeginning = false): \Generator
     {
         $options = $import->options;
@@ -205,7 +212,7 @@ final readonly class ReadPeopleFile
             $rows[] = [
                 'import_id' => $import->id, 'line' => $line->line, 'email' => $line->email, 'name' => $line->name,
                 'labels' => json_encode($line->labels, JSON_THROW_ON_ERROR), 'offer_id' => $line->offer === null ? null : $offers[$line->offer] ?? null,
-                'starts_at' => $line->starts === null ? null : gmdate('Y-m-d H:i:s', $line->starts), 'observes' => json_encode($line->observes, JSON_THROW_ON_ERROR),
+                'starts_at' => $line->starts === null ? null : gmdate('Y-m-d H:i:s', $line->starts), 'ends_at' => $line->ends === null ? null : gmdate('Y-m-d H:i:s', $line->ends), 'takes' => false, 'observes' => json_encode($line->observes, JSON_THROW_ON_ERROR),
             ];
         }
 

@@ -24,6 +24,9 @@ final readonly class StagedImport
 {
     private const GROUP = 500;
 
+    /** What is laid down, by kind. */
+    public const TABLES = ['import_people', 'import_passes', 'import_labels', 'import_endings', 'import_ties'];
+
     /** So often are those laid down anew who were changed at the last moment. */
     private const TRIES = 5;
 
@@ -88,7 +91,7 @@ final readonly class StagedImport
     public function giveUp(Import $import, string $why): void
     {
         Import::query()->whereKey($import->id)->where('state', 'bringing in')->update(['state' => 'ready', 'problem' => $why]);
-        foreach (['import_people', 'import_passes', 'import_labels', 'import_ties'] as $table) {
+        foreach (self::TABLES as $table) {
             self::deleteOf($table, $import);
         }
     }
@@ -115,7 +118,7 @@ final readonly class StagedImport
         $changed = self::changedMeanwhile($import);
         foreach (array_chunk($changed, self::GROUP) as $ids) {
             $emails = DB::table('import_people')->where('import_id', $import->id)->whereIn('person_id', $ids)->pluck('email')->all();
-            foreach (['import_people', 'import_passes', 'import_labels'] as $table) {
+            foreach (['import_people', 'import_passes', 'import_labels', 'import_endings'] as $table) {
                 DB::table($table)->where('import_id', $import->id)->whereIn('person_id', $ids)->delete();
             }
             $this->rows->lay($import, $import->rows()->whereIn('email', $emails)->orderBy('id')->get()->toBase(), null);
@@ -133,7 +136,7 @@ final readonly class StagedImport
         DB::statement('drop table if exists temp.came_without_pass');
         DB::statement("create temp table came_without_pass as select person_id from import_people p where p.import_id = {$import->id} and p.is_new = 1 and not exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id)");
         $known = DB::table('import_people')->where('import_id', $import->id)->where('is_new', false)->count();
-        $changed = DB::scalar('select count(*) from import_people p where p.import_id = ? and p.is_new = 0 and (exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id) or exists (select 1 from import_labels l where l.import_id = p.import_id and l.person_id = p.person_id))', [$import->id]);
+        $changed = DB::scalar('select count(*) from import_people p where p.import_id = ? and p.is_new = 0 and (exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id) or exists (select 1 from import_labels l where l.import_id = p.import_id and l.person_id = p.person_id) or exists (select 1 from import_endings e where e.import_id = p.import_id and e.person_id = p.person_id))', [$import->id]);
         $changed = is_numeric($changed) ? (int) $changed : 0;
 
         return ['changed' => $changed, 'unchanged' => $known - $changed];
@@ -158,11 +161,12 @@ final readonly class StagedImport
         $new = DB::affectingStatement('insert into people (id, name, email, created_at, updated_at) select person_id, name, email, ?, ? from import_people where import_id = ? and is_new = 1 order by person_id', [$now, $now, $import->id]);
         DB::insert('insert into activities (actor_id, person_id, action, after, happened_at) select ?, person_id, ?, ?, ? from temp.came_without_pass order by person_id', [$import->author_id, 'person.made', $made, $now]);
         $passes = DB::affectingStatement(
-            "insert into passes (person_id, course_id, offer_id, starts_at, ends_at, paced_from, state, source, given_by, created_at, updated_at) select person_id, course_id, offer_id, starts_at, ends_at, paced_from, 'active', ?, ?, ?, ? from import_passes where import_id = ? order by person_id, id",
-            [$source, $import->author_id, $now, $now, $import->id],
+            "insert into passes (person_id, course_id, offer_id, starts_at, ends_at, paced_from, state, source, given_by, import_id, created_at, updated_at) select person_id, course_id, offer_id, starts_at, ends_at, paced_from, 'active', ?, ?, ?, ?, ? from import_passes where import_id = ? order by person_id, id",
+            [$source, $import->author_id, $import->id, $now, $now, $import->id],
         );
         DB::insert('insert into activities (actor_id, course_id, person_id, action, after, happened_at) select ?, course_id, person_id, ?, line, ? from import_passes where import_id = ? order by person_id, id', [$import->author_id, 'pass.given', $now, $import->id]);
-        $labels = DB::affectingStatement('insert into labels (person_id, label, source) select person_id, label, ? from import_labels where import_id = ? order by person_id, label', [mb_substr($import->name, 0, 200), $import->id]);
+        $labels = DB::affectingStatement('insert into labels (person_id, label, source) select person_id, label, ? from import_labels where import_id = ? order by person_id, label', [self::labelSource($import), $import->id]);
+        $ended = self::end($import, $by, $now);
         // Who looks in on somebody already is not written to again.
         DB::delete('delete from import_ties where import_id = ? and exists (select 1 from observer_ties s join people o on o.id = s.observer_id join people l on l.id = s.learner_id where o.email = import_ties.observer and l.email = import_ties.learner)', [$import->id]);
         // Observers may stand before those they look in on; who is nowhere is passed over.
@@ -170,23 +174,47 @@ final readonly class StagedImport
             'insert or ignore into observer_ties (observer_id, learner_id, created_at, updated_at) select o.id, l.id, ?, ? from import_ties t join people o on o.email = t.observer join people l on l.email = t.learner where t.import_id = ? order by t.id',
             [$now, $now, $import->id],
         );
-        $done = ['new' => $new, ...$counts, 'passes' => $passes, 'labels' => $labels, 'ties' => $ties];
+        $done = ['new' => $new, ...$counts, 'passes' => $passes, 'labels' => $labels, 'ended' => $ended, 'ties' => $ties];
         $import->update(['state' => 'done', 'tally' => $done, 'finished_at' => $this->clock->now(), 'lettered' => 0, 'lettered_observers' => 0]);
 
         return $done;
     }
 
-    /** The rows that were read are not needed any more; whom to write to is. */
+    /** Passes of files end as was laid down; one that has not begun ends as it begins. */
+    private static function end(Import $import, string $by, string $now): int
+    {
+        $ended = DB::update('update passes as p set ends_at = max(p.starts_at, coalesce(e.becomes, ?)), updated_at = ? from import_endings e where e.import_id = ? and e.pass_id = p.id', [$now, $now, $import->id]);
+        DB::insert(
+            "insert into activities (actor_id, course_id, person_id, action, before, after, happened_at) select ?, course_id, person_id, 'pass.ended', json_object('offer', offer, 'ends_at', was), json_object('offer', offer, 'ends_at', coalesce(becomes, ?), 'by', ?), ? from import_endings where import_id = ? order by person_id, id",
+            [$import->author_id, $now, $by, $now, $import->id],
+        );
+
+        return $ended;
+    }
+
+    /** The rows that were read are not needed any more; what was laid down is kept for a time, to be taken back. */
     private function sweep(Import $import): void
     {
         self::deleteOf('import_rows', $import);
     }
 
+    /** What is said to have given its labels. */
+    public static function labelSource(Import $import): string
+    {
+        return mb_substr($import->name, 0, 200);
+    }
+
+    /** Who was here before and is written to no more need not be remembered: what they got stands by itself. */
+    public static function forgetWhoWasKnown(Import $import): void
+    {
+        self::deleteOf('import_people', $import, 'is_new = 0');
+    }
+
     /** Some thousands at a time, so that nobody waits for long. */
-    public static function deleteOf(string $table, Import $import): void
+    public static function deleteOf(string $table, Import $import, string $where = '1'): void
     {
         do {
-            $gone = DB::delete("delete from {$table} where id in (select id from {$table} where import_id = ? limit 5000)", [$import->id]);
+            $gone = DB::delete("delete from {$table} where id in (select id from {$table} where import_id = ? and {$where} limit 5000)", [$import->id]);
         } while ($gone === 5000);
     }
 }

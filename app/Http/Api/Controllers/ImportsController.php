@@ -16,19 +16,21 @@ use App\Models\Import;
 use App\Models\Offer;
 use App\Pages\Api\Formats\ImportTold;
 use App\Pages\Api\Formats\TextFile;
+use App\People\Import\Back\TakeImportBack;
 use App\People\Import\ContinueReading;
 use App\People\Import\CsvPeople;
+use App\People\Import\Endings;
 use App\People\Import\FileKind;
 use App\People\Import\ImportPeople;
 use App\People\Import\NotReadable;
 use App\People\Import\ReadPeopleFile;
-use App\People\Import\RosterPeople;
+use App\People\Import\Roster\RosterPeople;
 use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 
-/** Files of people: CSV, and OneRoster 1.1 or 1.2 as a bundle of CSV. */
+/** Files of people: CSV, and OneRoster 1.1 as a bundle of CSV. */
 final readonly class ImportsController
 {
     /** Bytes. */
@@ -47,6 +49,7 @@ final readonly class ImportsController
     #[Parameter('offer', 'Key of the offer for those for whom the file names none.')]
     #[Parameter('labels', 'For everybody in it, with commas between them.')]
     #[Parameter('classes', 'Of a bundle: which class is which offer, as CLASS=OFFER, with spaces between them. Other classes are passed over.')]
+    #[Parameter('endings', 'Of a bundle: `left`, and nothing ends by it. Otherwise passes end that files gave to whoever is enrolled no more.')]
     public function store(Request $request): JsonResponse
     {
         $asked = Asked::of($request);
@@ -81,6 +84,18 @@ final readonly class ImportsController
     {
         try {
             $bring($import);
+        } catch (NotReadable $e) {
+            throw new Problem(ProblemKind::Collision, $e->getMessage());
+        }
+
+        return new JsonResponse(ImportTold::of($import->refresh()), 202, ['Location' => "/api/v1/imports/{$import->id}"]);
+    }
+
+    #[Operation('Takes back what a file brought, as far as it has not been changed since', answers: ImportTold::class, status: 202, says: 'For 30 days after it was brought in. People who came by it, have not been here and have nothing else go as well.', problems: [ProblemKind::Collision], headers: ['Location'])]
+    public function destroy(Request $request, Import $import, TakeImportBack $takeBack): JsonResponse
+    {
+        try {
+            $takeBack($import, WhoLooks::signedIn($request));
         } catch (NotReadable $e) {
             throw new Problem(ProblemKind::Collision, $e->getMessage());
         }
@@ -126,6 +141,8 @@ final readonly class ImportsController
             $classes[$class] = $offer;
         }
 
-        return ['classes' => $classes];
+        $endings = $asked->text('endings');
+
+        return $endings === null || $endings === Endings::LEFT ? ['classes' => $classes, 'endings' => $endings] : throw Problem::parameter('endings', Say::text('interface.files.endings'));
     }
 }

@@ -10,6 +10,7 @@ use App\Http\Requests\ImportRequest;
 use App\Models\Import;
 use App\Pages\People\Import\ImportPageBuilder;
 use App\Pages\Shared\Flash;
+use App\People\Import\Back\TakeImportBack;
 use App\People\Import\ContinueReading;
 use App\People\Import\FileKind;
 use App\People\Import\ImportPeople;
@@ -88,6 +89,25 @@ final readonly class ImportController
     {
         try {
             ($this->bring)($import);
+        } catch (NotReadable $e) {
+            return back()->with(Flash::refused($e->getMessage()));
+        }
+
+        return redirect()->route('keep.import', $import->id);
+    }
+
+    /** What would come of taking it back. Nothing is changed. */
+    public function back(Import $import): JsonResponse
+    {
+        abort_unless(TakeImportBack::isPossible($import), 404);
+
+        return new JsonResponse($this->pages->back($import));
+    }
+
+    public function destroy(Request $request, Import $import, TakeImportBack $takeBack): RedirectResponse
+    {
+        try {
+            $takeBack($import, WhoLooks::signedIn($request));
         } catch (NotReadable $e) {
             return back()->with(Flash::refused($e->getMessage()));
         }

@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ImportLine
 {
-    public function __construct(#[OA\Property] public int $id, #[OA\Property] public string $name, #[OA\Property] public string $when, #[OA\Property] public string $state, #[OA\Property] public string $told)
+    public function __construct(#[OA\Property] public int $id, #[OA\Property] public string $name, #[OA\Property] public string $when, #[OA\Property] public string $state, #[OA\Property] public bool $goesOn, #[OA\Property] public string $told)
     {
     }
 }

@@ -24,6 +24,8 @@ final readonly class ImportPage
      * @param  list<string>  $errors  by line
      * @param  list<string>  $passed  rows of which nothing is done, by line
      * @param  list<OfferPick>  $offers
+     * @param  ?int  $canBeTakenBack  for so many days after it was brought in; null: it cannot
+     * @param  bool  $endingsLeft  by choice, nothing ends by it
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -42,6 +44,8 @@ final readonly class ImportPage
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $errors,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $passed,
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
+        #[OA\Property] public ?int $canBeTakenBack,
+        #[OA\Property] public bool $endingsLeft,
     ) {
     }
 }

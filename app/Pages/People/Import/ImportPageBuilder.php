@@ -6,16 +6,23 @@ namespace App\Pages\People\Import;
 
 use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Database\Value;
 use App\Models\Import;
 use App\Models\ImportRow;
 use App\Models\Offer;
+use App\Models\Pass;
 use App\Models\Person;
+use App\People\Import\Back\TakeImportBack;
+use App\People\Import\Back\WhatGoesBack;
 use App\People\Import\CsvPeople;
+use App\People\Import\Endings;
+use App\People\Import\GivenByFiles;
 use App\People\Import\NotReadable;
-use App\People\Import\RosterPeople;
+use App\People\Import\Roster\RosterPeople;
 use App\People\Import\TypedDates;
 use App\Words\Formats;
 use App\Words\Say;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
 /** Puts together what is seen of files of people. */
@@ -24,7 +31,7 @@ final readonly class ImportPageBuilder
     private const ROWS = 100;
 
     /** Outcomes of which there are words. */
-    private const OUTCOMES = ['new', 'known', 'twice', 'wrong', 'passed', 'changed', 'unchanged', 'passes', 'labels', 'ties'];
+    private const OUTCOMES = ['new', 'known', 'twice', 'wrong', 'ends', 'passed', 'changed', 'unchanged', 'passes', 'labels', 'ended', 'ties', 'back_passes', 'back_labels', 'back_endings', 'back_ties', 'back_people', 'back_stay'];
 
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf)
     {
@@ -34,10 +41,31 @@ final readonly class ImportPageBuilder
     {
         $imports = [];
         foreach (Import::query()->orderByDesc('id')->limit(20)->get() as $import) {
-            $imports[] = new ImportLine($import->id, $import->name, $this->clock->words($import->made_at->getTimestamp()), $import->state, implode(', ', self::outcomes($import)));
+            $imports[] = new ImportLine($import->id, $import->name, $this->clock->words($import->made_at->getTimestamp()), self::state($import), in_array($import->state, ['new', 'reading', 'ready', 'refused'], true), implode(', ', self::outcomes($import)));
         }
 
         return new ImportsPage($this->shelf->offers(), $imports);
+    }
+
+    private static function state(Import $import): string
+    {
+        return Say::text('files.states.'.self::stands($import));
+    }
+
+    /** It is taken back once those are gone as well who go. */
+    private static function stands(Import $import): string
+    {
+        return $import->state === 'taken back' && DB::table('import_people')->where('import_id', $import->id)->exists() ? 'taking back' : $import->state;
+    }
+
+    /** What would go and what would stay if it were taken back. */
+    public function back(Import $import): ImportBack
+    {
+        $counts = WhatGoesBack::find($import);
+        $counts['stay'] = WhatGoesBack::stay($counts);
+        $told = static fn (array $what): array => array_values(array_map(static fn (string $one): string => Say::text("files.take_back.{$one}", ['count' => $counts[$one]]), array_filter($what, static fn (string $one): bool => $counts[$one] > 0)));
+
+        return new ImportBack($told(['passes', 'labels', 'endings', 'ties', 'people']), $told(['stay', 'people_stay']));
     }
 
     /** @throws NotReadable */
@@ -59,13 +87,15 @@ final readonly class ImportPageBuilder
         }
 
         return new ImportPage(
-            $import->id, $import->kind, $import->name, $import->state, $import->rows - ($import->tally['passed'] ?? 0), $head, $keys, $columns,
+            $import->id, $import->kind, $import->name, self::stands($import), $import->rows - ($import->tally['passed'] ?? 0), $head, $keys, $columns,
             is_string($import->options['offer'] ?? null) ? $import->options['offer'] : '',
             $this->ambiguous($import, $columns['start'] ?? null),
             $import->problem, $this->rows($import), self::outcomes($import),
             self::told($import, passed: false),
             self::told($import, passed: true),
             $this->shelf->offers(),
+            TakeImportBack::isPossible($import) ? TakeImportBack::DAYS : null,
+            ($import->options['endings'] ?? null) === Endings::LEFT,
         );
     }
 
@@ -85,7 +115,7 @@ final readonly class ImportPageBuilder
 
     public function progress(Import $import): ImportProgress
     {
-        return new ImportProgress($import->state, $import->rows, $import->rows()->where('id', '<=', $import->staged)->count());
+        return new ImportProgress(self::stands($import), $import->rows, $import->rows()->where('id', '<=', $import->staged)->count());
     }
 
     /** @return list<string> */
@@ -101,30 +131,45 @@ final readonly class ImportPageBuilder
         return $words;
     }
 
-    private static function given(mixed $offer, ?string $from): string
+    /** @param  list<Pass>  $held  of that offer, which files gave */
+    private function given(ImportRow $row, string $offer, array $held): string
     {
-        $name = is_string($offer) ? $offer : '';
+        $ends = $row->ends_at?->getTimestamp();
+        if ($row->takes) {
+            return Say::text('files.import_page_builder.ends', ['offer' => $offer]);
+        }
+        foreach ($held as $pass) {
+            $has = $pass->ends_at?->getTimestamp();
+            if ($ends !== null && $has !== $ends) {
+                $was = $has === null ? Say::text('files.import_page_builder.for_good') : $this->clock->words($has);
 
-        return $from === null ? $name : Say::text('files.import_page_builder.offer_from', ['offer' => $name, 'when' => $from]);
+                return Say::text(GivenByFiles::endsLater($pass, $ends) ? 'files.import_page_builder.ends_sooner' : 'files.import_page_builder.ends_as_it_is', ['offer' => $offer, 'when' => $this->clock->words($ends), 'was' => $was]);
+            }
+        }
+        $told = $row->starts_at === null ? $offer : Say::text('files.import_page_builder.offer_from', ['offer' => $offer, 'when' => $this->clock->words($row->starts_at->getTimestamp())]);
+
+        return $ends === null ? $told : Say::text('files.import_page_builder.until', ['offer' => $told, 'when' => $this->clock->words($ends)]);
     }
 
     /** @return list<ImportOutcome> */
     private function rows(Import $import): array
     {
-        $rows = ImportRow::query()->where('import_id', $import->id)->orderBy('id')->limit(self::ROWS)->get();
-        $known = Person::query()->whereIn('email', $rows->pluck('email')->all())->pluck('name', 'email');
+        $rows = ImportRow::query()->where('import_id', $import->id)->orderByDesc('takes')->orderBy('id')->limit(self::ROWS)->get();
+        $known = Person::query()->whereIn('email', $rows->pluck('email')->all())->get(['id', 'name', 'email'])->keyBy('email');
+        $given = GivenByFiles::to(Value::ints($known->pluck('id')), $this->clock->now());
         $offers = Offer::query()->pluck('name', 'id');
         $seen = $told = [];
         foreach ($rows as $row) {
-            $name = $known->get($row->email);
+            $person = $known->get($row->email);
+            $offer = $offers->get($row->offer_id);
             $gets = array_filter([
-                $row->offer_id === null ? '' : self::given($offers->get($row->offer_id), $row->starts_at === null ? null : $this->clock->words($row->starts_at->getTimestamp())),
+                $row->offer_id === null ? '' : $this->given($row, is_string($offer) ? $offer : '', $given[$person->id ?? 0][$row->offer_id] ?? []),
                 $row->labels === [] ? '' : Say::text('files.import_page_builder.labels', ['labels' => implode(', ', $row->labels)]),
                 $row->observes === [] ? '' : Say::text('files.import_page_builder.looks_in_on', ['people' => implode(', ', $row->observes)]),
             ], static fn (string $part): bool => $part !== '');
             $told[] = new ImportOutcome($row->line, $row->name, $row->email, match (true) {
                 isset($seen[$row->email]) => Say::text('files.import_page_builder.once_more'),
-                is_string($name) => $name === $row->name ? Say::text('files.import_page_builder.known') : Say::text('files.import_page_builder.known_as_name_who', ['name' => $name]),
+                $person !== null => $person->name === $row->name ? Say::text('files.import_page_builder.known') : Say::text('files.import_page_builder.known_as_name_who', ['name' => $person->name]),
                 default => Say::text('files.import_page_builder.new'),
             }, implode('; ', $gets));
             $seen[$row->email] = true;

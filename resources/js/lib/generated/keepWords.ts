@@ -476,6 +476,7 @@ export const keepWords = {
   'imports.bring_in.look_at_the_file': "Look at the file",
   'imports.bring_in.files_so_far': "Files so far",
   'imports.bring_in.go_on': "Go on",
+  'imports.bring_in.look': "Look",
   'imports.import.e_mail_address': "E-mail address",
   'imports.import.start': "Start",
   'imports.import.looks_in_on_addresses': "Looks in on (addresses)",
@@ -492,6 +493,21 @@ export const keepWords = {
   'imports.import.oneroster_1_1_bundle': "OneRoster 1.1 bundle",
   'imports.import.back': "Back",
   'imports.import.it_is_brought_in': "It is brought in:",
+  'imports.import.take_back': "Take it back",
+  'imports.import.take_back_for': "For {days} days after it was brought in.",
+  'imports.import.take_back_title': "Take back what this file brought?",
+  'imports.import.take_back_unknown': "What would go could not be found out. Please try again.",
+  'imports.import.looking': "Looking at what is still as the file left it…",
+  'imports.import.nothing_goes': "Nothing is as the file left it: there is nothing to take back.",
+  'imports.import.goes': "This goes:",
+  'imports.import.stays': "This stays:",
+  'imports.import.not_written': "Letters that the file had written and that are not sent yet are not sent. What was finished meanwhile stays recorded.",
+  'imports.import.it_is_taken_back': "It was taken back:",
+  'imports.import.taking_it_back': "Taking it back",
+  'imports.import.taken_at_once': "What it brought goes at once, then the people who came by it. You can leave this page: it goes on by itself.",
+  'imports.import.what_it_ends': "What the bundle ends",
+  'imports.import.ends_here': "passes end that files gave",
+  'imports.import.ends_left': "nothing ends",
   'imports.import.to_the_people': "To the people",
   'imports.import.reading_the_file': "Reading the file",
   'imports.import.bringing_them_in': "Bringing them in",
@@ -2194,6 +2210,7 @@ export interface KeepParts {
   'imports.bring_in.look_at_the_file': never;
   'imports.bring_in.files_so_far': never;
   'imports.bring_in.go_on': never;
+  'imports.bring_in.look': never;
   'imports.import.e_mail_address': never;
   'imports.import.start': never;
   'imports.import.looks_in_on_addresses': never;
@@ -2210,6 +2227,21 @@ export interface KeepParts {
   'imports.import.oneroster_1_1_bundle': never;
   'imports.import.back': never;
   'imports.import.it_is_brought_in': never;
+  'imports.import.take_back': never;
+  'imports.import.take_back_for': 'days';
+  'imports.import.take_back_title': never;
+  'imports.import.take_back_unknown': never;
+  'imports.import.looking': never;
+  'imports.import.nothing_goes': never;
+  'imports.import.goes': never;
+  'imports.import.stays': never;
+  'imports.import.not_written': never;
+  'imports.import.it_is_taken_back': never;
+  'imports.import.taking_it_back': never;
+  'imports.import.taken_at_once': never;
+  'imports.import.what_it_ends': never;
+  'imports.import.ends_here': never;
+  'imports.import.ends_left': never;
   'imports.import.to_the_people': never;
   'imports.import.reading_the_file': never;
   'imports.import.bringing_them_in': never;

@@ -616,11 +616,17 @@ export interface HistoryPage {
   mayEdit: boolean;
 }
 
+export interface ImportBack {
+  goes: string[];
+  stays: string[];
+}
+
 export interface ImportLine {
   id: number;
   name: string;
   when: string;
   state: string;
+  goesOn: boolean;
   told: string;
 }
 
@@ -649,6 +655,8 @@ export interface ImportPage {
   errors: string[];
   passed: string[];
   offers: OfferPick[];
+  canBeTakenBack: number | null;
+  endingsLeft: boolean;
 }
 
 export interface ImportProgress {

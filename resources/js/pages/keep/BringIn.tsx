@@ -77,7 +77,7 @@ export default function BringIn({ offers, imports }: ImportsPage) {
                         {line.when} · {line.state}
                         {line.told !== '' && ` · ${line.told}`}
                       </span>
-                      {line.state !== 'done' && <Link href={to('keep.import', { import: line.id })}>{say('imports.bring_in.go_on')}</Link>}
+                      <Link href={to('keep.import', { import: line.id })}>{say(line.goesOn ? 'imports.bring_in.go_on' : 'imports.bring_in.look')}</Link>
                     </li>
                   ))}
                 </ul>

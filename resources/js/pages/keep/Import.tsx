@@ -1,12 +1,14 @@
 import { Link, router } from '@inertiajs/react';
 import { Button, TextInput } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { clsx } from 'clsx';
 
-import { getJson, postJson } from '../../lib/http';
+import { postJson } from '../../lib/http';
 import type { ImportPage, ImportProgress } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { KeepShell } from '../../ui/KeepShell';
+import { FirstRows, GOING_ON, UnderWay, useImportProgress } from '../../people/importing';
+import { TakeImportBack } from '../../people/TakeImportBack';
 import { shortened } from '../../lib/shortened';
 import { to } from '../../lib/route';
 import css from '../../people/people.module.css';
@@ -22,13 +24,14 @@ const FIELDS = [
 ];
 
 export default function Import(page: ImportPage) {
-  const { id, kind, name, state, read, head, keys, dates, problem, rows, outcomes, errors, passed, offers } = page;
+  const { id, kind, name, state, read, head, keys, dates, problem, rows, outcomes, errors, passed, offers, canBeTakenBack } = page;
   const [columns, setColumns] = useState<Record<string, number | null>>(page.columns);
   const [offer, setOffer] = useState(page.offer);
   const [labels, setLabels] = useState('');
   const [order, setOrder] = useState(dates?.order ?? '');
   const needsAddress = kind === 'csv' && (columns['email'] ?? null) === null;
   const [classes, setClasses] = useState<Record<string, string>>({});
+  const [endings, setEndings] = useState(page.endingsLeft ? 'left' : '');
   const [busy, setBusy] = useState<string | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
 
@@ -36,7 +39,7 @@ export default function Import(page: ImportPage) {
   const lookAt = async () => {
     setFailed(null);
     setBusy(say('imports.import.reading'));
-    const options = { columns, offer, labels: labels.split(',').map((label) => label.trim()).filter((label) => label !== ''), classes, dates: order === '' ? null : order };
+    const options = { columns, offer, labels: labels.split(',').map((label) => label.trim()).filter((label) => label !== ''), classes, dates: order === '' ? null : order, endings: endings === '' ? null : endings };
     const begun = await postJson<ImportProgress>(to('keep.import.read', { import: id }), { options });
     setBusy(null);
     if (begun === null) {
@@ -55,18 +58,16 @@ export default function Import(page: ImportPage) {
           </div>
           <Link href={to('keep.bring-in')}>{say('imports.import.back')}</Link>
         </div>
-        {state === 'done' ? (
-          <p>
-            <b>{say('imports.import.it_is_brought_in')}</b> {outcomes.join(', ')}. <Link href={to('keep.people.list')}>{say('imports.import.to_the_people')}</Link>
-          </p>
-        ) : state === 'reading' || state === 'bringing in' ? (
-          <section className={clsx(ui.progress, css.progress)}>
-            <h2>{state === 'reading' ? say('imports.import.reading_the_file') : say('imports.import.bringing_them_in')}</h2>
-            <progress {...(state === 'bringing in' ? { max: read, value: progress?.in ?? 0 } : {})} aria-label={say('imports.import.rows')} />
-            <p role="status">
-              {state === 'reading' ? say('imports.import.read_rows', { rows: say('keep.rows', { count: progress?.read ?? read }) }) : say('imports.import.prepared', { in: progress?.in ?? 0, rows: say('keep.rows', { count: read }) })}
+        {state === 'done' || state === 'taken back' ? (
+          <>
+            <p>
+              <b>{state === 'done' ? say('imports.import.it_is_brought_in') : say('imports.import.it_is_taken_back')}</b> {outcomes.join(', ')}. <Link href={to('keep.people.list')}>{say('imports.import.to_the_people')}</Link>
             </p>
-          </section>
+            {problem !== null && <p className={ui.takes}>{problem}</p>}
+            {canBeTakenBack !== null && <TakeImportBack id={id} days={canBeTakenBack} />}
+          </>
+        ) : GOING_ON.includes(state) ? (
+          <UnderWay state={state} read={read} progress={progress} />
         ) : (
           <div className={css.personcols}>
             <section>
@@ -119,6 +120,15 @@ export default function Import(page: ImportPage) {
                       <option value="">{say('imports.import.which_day')}</option>
                       <option value="dmy">{say('imports.import.day_first', { day: dates.dayFirst })}</option>
                       <option value="mdy">{say('imports.import.month_first', { day: dates.monthFirst })}</option>
+                    </select>
+                  </label>
+                )}
+                {kind === 'oneroster' && (
+                  <label className={css.match}>
+                    <span>{say('imports.import.what_it_ends')}</span>
+                    <select value={endings} onChange={(event) => setEndings(event.currentTarget.value)}>
+                      <option value="">{say('imports.import.ends_here')}</option>
+                      <option value="left">{say('imports.import.ends_left')}</option>
                     </select>
                   </label>
                 )}
@@ -177,56 +187,8 @@ export default function Import(page: ImportPage) {
             </section>
           </div>
         )}
-        {rows.length > 0 && (
-          <table className={clsx(ui.list, css.list, css.people)}>
-            <caption className={ui.vh}>{say('imports.import.first_rows_file_and')}</caption>
-            <thead>
-              <tr>
-                <th scope="col" className={ui.num}>
-                  {say('imports.import.line')}
-                </th>
-                <th scope="col">{say('keep.name')}</th>
-                <th scope="col">{say('imports.import.is')}</th>
-                <th scope="col">{say('imports.import.gets')}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map((row) => (
-                <tr key={`${row.line} ${row.gets} ${row.email}`}>
-                  <td className={ui.num}>{row.line}</td>
-                  <th scope="row">
-                    {shortened(row.name, 80)}
-                    <span>{shortened(row.email, 80)}</span>
-                  </th>
-                  <td>{row.outcome}</td>
-                  <td>{row.gets}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
-        {rows.length > 0 && read > rows.length && <p className={ui.soft}>{say('imports.import.first_of', { shown: rows.length, rows: say('keep.rows', { count: read }) })}</p>}
+        <FirstRows rows={rows} read={read} />
       </main>
     </KeepShell>
   );
-}
-
-/** How far the server has come with what it does by itself; the page is loaded anew once that is over. */
-function useImportProgress(id: number, state: string): ImportProgress | null {
-  const [progress, setProgress] = useState<ImportProgress | null>(null);
-  useEffect(() => {
-    if (state !== 'reading' && state !== 'bringing in') {
-      return undefined;
-    }
-    const timer = window.setInterval(() => {
-      void getJson<ImportProgress>(to('keep.import.progress', { import: id })).then((now) => {
-        setProgress(now);
-        if (now !== null && now.state !== state) {
-          router.reload();
-        }
-      });
-    }, 700);
-    return () => window.clearInterval(timer);
-  }, [id, state]);
-  return progress;
 }

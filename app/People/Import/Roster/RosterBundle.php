@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\People\Import;
+namespace App\People\Import\Roster;
 
+use App\People\Import\NotReadable;
+use App\People\Import\PlainCsv;
 use App\Words\Say;
 
 /**
