@@ -15,7 +15,7 @@ $number = '[0-9]{1,9}';
 
 $may = static fn (Ability $ability): array => ['auth:sanctum', 'throttle:api', "may:{$ability->value}"];
 
-Route::name('api.')->group(function () use ($may, $number): void {
+Route::name('api.')->group(function () use ($may): void {
     Route::get('/token', [Controllers\TokenController::class, 'show'])->middleware(['auth:sanctum', 'throttle:api'])->name('token.show');
     Route::middleware($may(Ability::Decide))->group(function (): void {
         Route::get('/decisions', [Controllers\DecisionsController::class, 'one'])->name('decisions.one');
@@ -40,6 +40,9 @@ Route::name('api.')->group(function () use ($may, $number): void {
         Route::delete('/courses/{course}/draft', [Controllers\DraftsController::class, 'destroy'])->name('courses.discard-draft');
     });
     Route::post('/courses/{course}/publications', [Controllers\DraftsController::class, 'publish'])->middleware([...$may(Ability::Publish), OnceByKey::class])->name('courses.publish');
+});
+
+Route::name('api.')->group(function () use ($may, $number): void {
     Route::middleware($may(Ability::ReadPeople))->group(function () use ($number): void {
         Route::get('/people', [Controllers\PeopleController::class, 'index'])->name('people.list');
         Route::get('/people/{person}', [Controllers\PeopleController::class, 'show'])->where('person', $number)->name('people.one');

@@ -133,7 +133,7 @@ final class RosterTest extends TestCase
         ], $passed);
         self::assertSame($before, self::ends(), 'Looked at only.');
         $import = Import::query()->latest('id')->firstOrFail();
-        $this->get("/keep/people/imports/{$import->id}")->assertInertia(fn (Page $page) => $page->has('passed', 3)->has('errors', 0)->where('outcomes', ['2 are new', '4 passes end', '3 rows are passed over'])->where('rows.0.gets', 'Apprentice pass ends'));
+        $this->get("/keep/people/imports/{$import->id}")->assertInertia(fn (Page $page) => $page->has('passed', 3)->has('errors', 0)->where('classes', ['c1' => 'apprentice-pass'])->where('outcomes', ['2 are new', '4 passes end', '3 rows are passed over'])->where('rows.0.gets', 'Apprentice pass ends'));
         $this->bringIn($import);
         $ends = self::ends();
         self::assertSame(['2026-03-10 12:00'], array_values(array_unique([$ends['Cato'], $ends['Dina'], $ends['Elin'], $ends['Finn']])));

@@ -26,6 +26,8 @@ final readonly class ImportPage
      * @param  list<OfferPick>  $offers
      * @param  ?int  $canBeTakenBack  for so many days after it was brought in; null: it cannot
      * @param  bool  $endingsLeft  by choice, nothing ends by it
+     * @param  object  $classes  keys of offers by class, as was said
+     * @param  string  $labels  for everybody, as was said
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -46,6 +48,8 @@ final readonly class ImportPage
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
         #[OA\Property] public ?int $canBeTakenBack,
         #[OA\Property] public bool $endingsLeft,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public object $classes,
+        #[OA\Property] public string $labels,
     ) {
     }
 }

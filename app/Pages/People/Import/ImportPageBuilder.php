@@ -96,6 +96,8 @@ final readonly class ImportPageBuilder
             $this->shelf->offers(),
             TakeImportBack::isPossible($import) ? TakeImportBack::DAYS : null,
             ($import->options['endings'] ?? null) === Endings::LEFT,
+            (object) array_filter((array) ($import->options['classes'] ?? []), is_string(...)),
+            implode(', ', array_filter((array) ($import->options['labels'] ?? []), is_string(...))),
         );
     }
 

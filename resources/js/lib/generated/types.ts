@@ -657,6 +657,8 @@ export interface ImportPage {
   offers: OfferPick[];
   canBeTakenBack: number | null;
   endingsLeft: boolean;
+  classes: Record<string, string>;
+  labels: string;
 }
 
 export interface ImportProgress {

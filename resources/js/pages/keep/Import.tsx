@@ -27,10 +27,10 @@ export default function Import(page: ImportPage) {
   const { id, kind, name, state, read, head, keys, dates, problem, rows, outcomes, errors, passed, offers, canBeTakenBack } = page;
   const [columns, setColumns] = useState<Record<string, number | null>>(page.columns);
   const [offer, setOffer] = useState(page.offer);
-  const [labels, setLabels] = useState('');
+  const [labels, setLabels] = useState(page.labels);
   const [order, setOrder] = useState(dates?.order ?? '');
   const needsAddress = kind === 'csv' && (columns['email'] ?? null) === null;
-  const [classes, setClasses] = useState<Record<string, string>>({});
+  const [classes, setClasses] = useState<Record<string, string>>(page.classes);
   const [endings, setEndings] = useState(page.endingsLeft ? 'left' : '');
   const [busy, setBusy] = useState<string | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
@@ -168,7 +168,7 @@ export default function Import(page: ImportPage) {
                 {passed.length > 0 && (
                   <>
                     <p>{say('imports.import.passed_over')}</p>
-                    <ul className={clsx(ui.soft, css.wrong)}>
+                    <ul className={ui.soft}>
                       {passed.map((one) => (
                         <li key={one}>{shortened(one, 300)}</li>
                       ))}
