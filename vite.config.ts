@@ -20,7 +20,7 @@ const compressed = {
 };
 
 export default defineConfig({
-  plugins: [laravel({ input: ['resources/js/keep.tsx', 'resources/js/school.ts'], refresh: true }), react(), compressed],
+  plugins: [laravel({ input: ['resources/js/keep.ts', 'resources/js/school.ts'], refresh: true }), react(), compressed],
   // A class keeps its name within that of its stylesheet, for those who look at the page: `_grid_workspace`.
   css: { modules: { generateScopedName: (name, file) => `_${name}_${basename(file).split('.')[0]}` } },
   build: { chunkSizeWarningLimit: 900 },

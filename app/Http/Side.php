@@ -31,6 +31,6 @@ enum Side: string
     /** What the page loads, as Vite knows it. */
     public function script(): string
     {
-        return $this === self::Keep ? 'resources/js/keep.tsx' : 'resources/js/school.ts';
+        return $this === self::Keep ? 'resources/js/keep.ts' : 'resources/js/school.ts';
     }
 }

@@ -21,6 +21,8 @@ use Illuminate\Support\Str;
  * @property string $type of its content, as RFC 6838 names it
  * @property int $bytes
  * @property ?float $seconds how long it plays
+ * @property ?int $width of a picture, in pixels; null: it is none, or that is not known
+ * @property ?int $height likewise
  * @property ?string $captions WebVTT: what is said in it
  * @property ?string $captions_language
  * @property ?string $poster path below storage/app of what stands there before it plays

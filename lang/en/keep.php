@@ -35,6 +35,7 @@ return [
     'rows' => '{count, plural, one {# row} other {# rows}}',
     'people_counted' => '{count, plural, one {# person} other {# people}}',
     'product' => 'Silent Keep',
+    'needs_scripts' => 'The pages of those who run the school need scripts. Your browser runs none here.',
     'keep_shell' => [
         'skip' => 'To what is on this page',
         'courses' => 'Courses',

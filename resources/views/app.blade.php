@@ -30,18 +30,22 @@
         <meta name="theme-color" media="(prefers-color-scheme: light)" content="#FFFFFF">
         <meta name="theme-color" media="(prefers-color-scheme: dark)" content="#1A242A">
     @endif
-    @if ($side === App\Http\Side::School)
-        {{-- Both are in the first lines of every page: else they are asked for when the styles are there. --}}
-        @foreach (['sans', 'serif'] as $font)
-            <link rel="preload" as="font" type="font/woff2" crossorigin href="{{ Vite::asset("resources/fonts/{$font}.woff2") }}">
+    {{-- Both are in the first lines of every page: else they are asked for when the styles are there. --}}
+    @foreach (['sans', 'serif'] as $font)
+        <link rel="preload" as="font" type="font/woff2" crossorigin href="{{ Vite::asset("resources/fonts/{$font}.woff2") }}">
+    @endforeach
+    @viteReactRefresh
+    @php($keeps = $side === App\Http\Side::Keep)
+    @php($rests = ! $keeps && App\Http\Plain\PlainPages::rests($page['component'], json_decode(json_encode($page['props']), true)))
+    @vite($keeps || $rests ? [$side->script()] : [$side->script(), "resources/js/pages/{$page['component']}.tsx"])
+    @if ($keeps || $rests)
+        @foreach (App\Http\Plain\PageParts::styles($page['component']) as $sheet)
+            <link rel="stylesheet" href="{{ $sheet }}">
         @endforeach
     @endif
-    @viteReactRefresh
-    @php($rests = $side === App\Http\Side::School && App\Http\Plain\PlainPages::rests($page['component'], json_decode(json_encode($page['props']), true)))
-    @vite($rests ? [$side->script()] : [$side->script(), "resources/js/pages/{$page['component']}.tsx"])
-    @if ($rests)
-        @foreach (App\Http\Plain\PageStyles::of($page['component']) as $sheet)
-            <link rel="stylesheet" href="{{ $sheet }}">
+    @if ($keeps)
+        @foreach (App\Http\Plain\PageParts::scripts($page['component'], 'resources/js/keepBoot.tsx') as $script)
+            <link rel="modulepreload" fetchpriority="low" href="{{ $script }}">
         @endforeach
     @endif
 </head>

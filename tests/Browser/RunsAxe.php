@@ -13,7 +13,7 @@ trait RunsAxe
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
         $found = $this->browser->executeAsyncScript(<<<'JS'
             const done = arguments[arguments.length - 1];
-            axe.run(document, { resultTypes: ['violations'] }).then(
+            axe.run(document, { resultTypes: ['violations'], rules: { 'target-size': { enabled: true } } }).then(
                 ({ violations }) => done(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.slice(0, 4).map(({ html }) => html.slice(0, 160)).join(' | ')}`)),
                 (error) => done([String(error)]),
             );

@@ -181,4 +181,14 @@ final class ContentsTest extends TestCase
         $this->write(['version' => 0], '/keep/courses/oars/contents/l-spruce')->assertSessionHas('flash.kind', 'done');
         $this->actingAs($this->person('eira'))->get('/courses/oars/l-spruce')->assertNotFound();
     }
+
+    public function test_the_place_of_a_picture_is_kept_while_it_comes(): void
+    {
+        Medium::query()->where('item_key', 'l-planes')->delete();
+        $this->upload(UploadedFile::fake()->image('one.png', 320, 180), title: 'One')->assertSessionHasNoErrors();
+        $this->upload(UploadedFile::fake()->image('two.png', 32, 18), title: 'Two')->assertSessionHasNoErrors();
+        $page = (string) $this->actingAs($this->person('eira'))->get('/courses/clinker/l-planes')->assertOk()->getContent();
+        self::assertMatchesRegularExpression('/alt="One"\\s+width="320" height="180"\s*>/', $page);
+        self::assertMatchesRegularExpression('/alt="Two"\\s+width="32" height="18"\\s+loading="lazy"\\s*>/', $page);
+    }
 }

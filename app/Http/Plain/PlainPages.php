@@ -54,12 +54,13 @@ final readonly class PlainPages implements Gateway
     public function dispatch(array $page): Response
     {
         $component = is_string($page['component'] ?? null) ? $page['component'] : '';
-        $view = 'plain.'.str_replace('/', '.', $component);
+        // Of the administrator's pages the frame alone goes before: they are nothing without scripts.
+        $view = str_starts_with($component, 'keep/') ? 'plain.keep' : 'plain.'.str_replace('/', '.', $component);
         $json = json_encode($page, JSON_HEX_TAG | JSON_THROW_ON_ERROR);
         $decoded = json_decode($json, associative: true, flags: JSON_THROW_ON_ERROR);
         $props = is_array($decoded) ? $decoded['props'] ?? [] : [];
         // A stand-in is for those who run the school; they have scripts.
-        $plain = $this->views->exists($view) && is_array($props) && ! isset($props['standIn']) ? $this->views->make($view, ['p' => $props])->render() : '';
+        $plain = $this->views->exists($view) && is_array($props) && ! isset($props['standIn']) ? $this->views->make($view, ['p' => $props, 'component' => $component])->render() : '';
 
         return new Response('', $this->views->make('plain.root', ['json' => $json, 'plain' => $plain, 'turns' => $plain !== '' && self::rests($component, $props) ? self::turnsIn($props) : null, 'wakes' => is_array($props) && ($props['signedIn'] ?? null) !== null])->render());
     }

@@ -27,15 +27,17 @@ final readonly class KeepMedium
     public function __invoke(Course $course, string $item, \SplFileInfo $file, string $name, string $title, ?float $seconds, Person $author): Medium
     {
         $type = MediumType::of((string) $file->getRealPath());
+        $size = $type->kind === 'image' ? @getimagesize((string) $file->getRealPath()) : false;
         // Where nothing of what was uploaded is in the name, nothing of it can do harm.
         $path = 'media/'.Str::lower((string) Str::ulid());
         $stream = fopen((string) $file->getRealPath(), 'rb');
         Storage::writeStream($path, $stream === false ? throw new \RuntimeException('The file that was put in is gone.') : $stream);
         try {
-            return DB::transaction(function () use ($course, $item, $file, $name, $title, $seconds, $author, $type, $path): Medium {
+            return DB::transaction(function () use ($course, $item, $file, $name, $title, $seconds, $author, $type, $size, $path): Medium {
                 $medium = Medium::query()->create([
                     'course_id' => $course->id, 'item_key' => $item, 'kind' => $type->kind, 'title' => $title, 'name' => Str::limit(basename($name), 150, ''), 'path' => $path,
                     'type' => $type->type, 'bytes' => (int) $file->getSize(), 'seconds' => in_array($type->kind, ['audio', 'video'], true) ? $seconds : null,
+                    'width' => $size[0] ?? null, 'height' => $size[1] ?? null,
                     'position' => 1 + Value::int(Medium::query()->where('course_id', $course->id)->where('item_key', $item)->max('position')),
                 ]);
                 $this->log->note('medium.kept', $author, $course, after: ['item' => $item, 'title' => $title, 'kind' => $type->kind]);

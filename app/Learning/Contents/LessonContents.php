@@ -71,6 +71,8 @@ final readonly class LessonContents
             $medium->title,
             $this->addresses->of($medium, $bearer),
             implode(', ', array_filter([$medium->kind === 'file' ? self::ending($medium->name) : '', (string) Number::fileSize($medium->bytes)])),
+            $medium->width,
+            $medium->height,
             $medium->poster === null ? null : $this->addresses->of($medium, $bearer, 'poster'),
             $medium->captions === null ? null : $this->addresses->of($medium, $bearer, 'captions'),
             $medium->captions_language,

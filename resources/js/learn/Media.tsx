@@ -22,9 +22,9 @@ export function Media({ media, watch = null, course, item }: MediaProps) {
     <>
       {media
         .filter(({ kind }) => kind !== 'file')
-        .map((medium) => (
+        .map((medium, nth) => (
           <Suspense key={medium.id} fallback={<div className={clsx(css.medium, css.player, css.waiting)}>{say('media.loading')}</div>}>
-            <Medium medium={medium} watch={watch?.medium === medium.id ? watch : null} course={course} item={item} />
+            <Medium medium={medium} watch={watch?.medium === medium.id ? watch : null} course={course} item={item} first={nth === 0} />
           </Suspense>
         ))}
       {files.length > 0 && (
@@ -46,7 +46,7 @@ export function Media({ media, watch = null, course, item }: MediaProps) {
   );
 }
 
-function Medium({ medium, watch, course, item }: { medium: MediumCard; watch: WatchCard | null; course: string; item: string }) {
+function Medium({ medium, watch, course, item, first }: { medium: MediumCard; watch: WatchCard | null; course: string; item: string; first: boolean }) {
   if (medium.kind === 'video') {
     return <VideoPlayer medium={medium} watch={watch} course={course} item={item} />;
   }
@@ -55,7 +55,7 @@ function Medium({ medium, watch, course, item }: { medium: MediumCard; watch: Wa
       {medium.kind === 'audio' ? (
         <Recording medium={medium} />
       ) : (
-        <img src={medium.href} alt={medium.title} loading="lazy" />
+        <img src={medium.href} alt={medium.title} {...(medium.width === null || medium.height === null ? {} : { width: medium.width, height: medium.height })} {...(first ? {} : { loading: 'lazy' })} />
       )}
       <figcaption>{medium.title}</figcaption>
     </figure>

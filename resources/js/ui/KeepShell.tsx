@@ -1,15 +1,16 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
-import { type ReactNode, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { say } from '../lib/keepSay';
 import { useShortcuts } from '../lib/shortcuts';
 
 import { Mark } from './Arch';
 import { useShared } from '../lib/page';
 import { FlashNote } from './FlashNote';
-import { FindSomebody } from './FindSomebody';
-import { KeysDialog } from './KeysDialog';
 import { to } from '../lib/route';
 import ui from './ui.module.css';
+
+const FindSomebody = lazy(async () => ({ default: (await import('./FindSomebody')).FindSomebody }));
+const KeysDialog = lazy(async () => ({ default: (await import('./KeysDialog')).KeysDialog }));
 
 export interface KeepShellProps {
   title: string;
@@ -82,8 +83,10 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
           </button>
         </p>
       </header>
-      {finds && <FindSomebody onClose={() => setFinds(false)} />}
-      {keys && <KeysDialog course={course} onClose={() => setKeys(false)} />}
+      <Suspense>
+        {finds && <FindSomebody onClose={() => setFinds(false)} />}
+        {keys && <KeysDialog course={course} onClose={() => setKeys(false)} />}
+      </Suspense>
       <FlashNote />
       {children}
     </div>

@@ -30,6 +30,7 @@ export const keepWords = {
   'keep.rows': "{count, plural, one {# row} other {# rows}}",
   'keep.people_counted': "{count, plural, one {# person} other {# people}}",
   'keep.product': "Silent Keep",
+  'keep.needs_scripts': "The pages of those who run the school need scripts. Your browser runs none here.",
   'keep.keep_shell.skip': "To what is on this page",
   'keep.keep_shell.courses': "Courses",
   'keep.keep_shell.notices': "Notices",
@@ -1764,6 +1765,7 @@ export interface KeepParts {
   'keep.rows': 'count';
   'keep.people_counted': 'count';
   'keep.product': never;
+  'keep.needs_scripts': never;
   'keep.keep_shell.skip': never;
   'keep.keep_shell.courses': never;
   'keep.keep_shell.notices': never;

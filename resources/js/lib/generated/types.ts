@@ -775,6 +775,8 @@ export interface MediumCard {
   title: string;
   href: string;
   size: string;
+  width: number | null;
+  height: number | null;
   poster: string | null;
   captions: string | null;
   language: string | null;

@@ -36,7 +36,7 @@ export default function BringIn({ offers, imports }: ImportsPage) {
               <TextInput label={say('imports.bring_in.e_mail_address')} type="email" value={one.data.email} error={one.errors.email} onChange={(event) => one.setData('email', event.currentTarget.value)} />
               <TextInput label={say('imports.bring_in.labels_divided_by_commas')} value={one.data.labels} error={one.errors.labels} onChange={(event) => one.setData('labels', event.currentTarget.value)} />
               <div className={ui.pair}>
-                <Select label={say('imports.bring_in.offer_left_empty_no')} data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={one.data.offer} clearable searchable error={one.errors.offer} onChange={(offer) => one.setData('offer', offer ?? '')} />
+                <Select label={say('imports.bring_in.offer_left_empty_no')} data={offers.map(({ key, title }) => ({ value: key, label: title }))} value={one.data.offer === '' ? null : one.data.offer} clearable searchable error={one.errors.offer} onChange={(offer) => one.setData('offer', offer ?? '')} />
                 <WallInput label={say('imports.bring_in.from_left_empty_now')} value={one.data.from} error={one.errors.from} onWall={(wall) => one.setData('from', wall)} />
               </div>
               <p className={ui.soft}>{say('imports.bring_in.they_sent_link_sign')}</p>

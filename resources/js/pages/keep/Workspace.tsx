@@ -1,10 +1,9 @@
 import { router, usePage } from '@inertiajs/react';
 import { Button } from '@mantine/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { clsx } from 'clsx';
 
 import { type CellEditing, RulesLens } from '../../workspace/lenses/RulesLens';
-import { ColumnsDialog } from '../../workspace/dialogs/ColumnsDialog';
 import { useColumns } from '../../workspace/useColumns';
 import { SightLenses } from '../../workspace/lenses/SightLenses';
 import { type Query, withQuery } from '../../lib/address';
@@ -19,7 +18,6 @@ import { say, saying } from '../../lib/keepSay';
 import { RuleSheet, type SheetRow } from '../../workspace/sheet/RuleSheet';
 import { NoticesLens } from '../../workspace/lenses/NoticesLens';
 import { CollisionDialog } from '../../workspace/dialogs/CollisionDialog';
-import { CourseForm } from '../../workspace/dialogs/CourseForm';
 import { CourseHeadLine } from '../../workspace/CourseHeadLine';
 import { DraftNewsNote } from '../../workspace/DraftNewsNote';
 import type { GridHandle } from '../../workspace/grid/Grid';
@@ -31,12 +29,16 @@ import { FoldsProvider, unfolded, useFolding } from '../../workspace/folds';
 import { KeepShell } from '../../ui/KeepShell';
 import { LeavingDialog } from '../../workspace/dialogs/LeavingDialog';
 import { OutlineDialog, type OutlineTask, useOutlineActs } from '../../workspace/dialogs/outline';
-import { PlansDialog } from '../../workspace/dialogs/PlansDialog';
-import { VantagesDialog } from '../../workspace/dialogs/VantagesDialog';
 import { type Copied, isOfRows, RulesFoot } from '../../workspace/WorkspaceFoot';
 import { to } from '../../lib/route';
 import css from '../../workspace/workspace.module.css';
 import ui from '../../ui/ui.module.css';
+
+// Fetched as they are opened: most of what is done here needs none of them.
+const ColumnsDialog = lazy(async () => ({ default: (await import('../../workspace/dialogs/ColumnsDialog')).ColumnsDialog }));
+const CourseForm = lazy(async () => ({ default: (await import('../../workspace/dialogs/CourseForm')).CourseForm }));
+const PlansDialog = lazy(async () => ({ default: (await import('../../workspace/dialogs/PlansDialog')).PlansDialog }));
+const VantagesDialog = lazy(async () => ({ default: (await import('../../workspace/dialogs/VantagesDialog')).VantagesDialog }));
 
 /** What is edited: a word of the sheet, or something in the grid. */
 type Editing = { what: 'word'; word: string } | CellEditing;
@@ -149,22 +151,24 @@ export default function Workspace(page: WorkspacePage) {
       />
       <DraftNewsNote news={news} />
       {task !== null && <OutlineDialog course={course.key} version={course.draftVersion} task={task} onClose={() => setTask(null)} />}
-      {dialog === 'course' && <CourseForm course={course.key} version={course.draftVersion} settings={settings} onClose={() => setDialog(null)} />}
-      {dialog === 'columns' && <ColumnsDialog columns={columns} onClose={() => setDialog(null)} />}
-      {dialog === 'plans' && (
-        <PlansDialog course={course.key} version={course.draftVersion} plans={plans} mainPlan={mainPlan} offers={offers} onClose={() => setDialog(null)} />
-      )}
-      {dialog === 'who' && looked !== null && (
-        <VantagesDialog
-          course={course.key}
-          offers={offers}
-          vantages={looked.vantages}
-          saved={saved}
-          csv={withQuery(to('keep.sightlines.csv', { course: course.key }), { v: looked.vantages.map(({ id }) => id), at: looked.at === looked.now ? null : isoOf(looked.at), see: looked.see === 'published' ? 'published' : null })}
-          onShow={(vantages) => show({ v: vantages })}
-          onClose={() => setDialog(null)}
-        />
-      )}
+      <Suspense>
+        {dialog === 'course' && <CourseForm course={course.key} version={course.draftVersion} settings={settings} onClose={() => setDialog(null)} />}
+        {dialog === 'columns' && <ColumnsDialog columns={columns} onClose={() => setDialog(null)} />}
+        {dialog === 'plans' && (
+          <PlansDialog course={course.key} version={course.draftVersion} plans={plans} mainPlan={mainPlan} offers={offers} onClose={() => setDialog(null)} />
+        )}
+        {dialog === 'who' && looked !== null && (
+          <VantagesDialog
+            course={course.key}
+            offers={offers}
+            vantages={looked.vantages}
+            saved={saved}
+            csv={withQuery(to('keep.sightlines.csv', { course: course.key }), { v: looked.vantages.map(({ id }) => id), at: looked.at === looked.now ? null : isoOf(looked.at), see: looked.see === 'published' ? 'published' : null })}
+            onShow={(vantages) => show({ v: vantages })}
+            onClose={() => setDialog(null)}
+          />
+        )}
+      </Suspense>
       <LeavingDialog asks={leaving.length > 0 ? flash : null} onLeave={() => acts.remove(leaving, true)} />
       <CollisionDialog version={course.draftVersion} />
       <main className={clsx(css.work, (opensSheet || seesWhy) && css.sheeted)}>

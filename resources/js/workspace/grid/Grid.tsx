@@ -15,7 +15,7 @@ import ui from '../../ui/ui.module.css';
 const ROW_HEIGHT = 34;
 
 /** Of the heads, which stay in sight above the rows. */
-const HEAD_HEIGHT = 56;
+const HEAD_HEIGHT = 64;
 
 export interface GridColumn {
   id: string;

@@ -1,2 +1,2 @@
-@props(['sentence'])
-{!! implode('', array_map(static fn (array $part): string => $part['title'] ? '<em>'.e($part['text']).'</em>' : e($part['text']), $sentence['segments'])) !!}
+@props(['sentence', 'titles' => 'em'])
+{!! implode('', array_map(static fn (array $part): string => $part['title'] ? "<{$titles}>".e($part['text'])."</{$titles}>" : e($part['text']), $sentence['segments'])) !!}

@@ -1,17 +1,9 @@
-import '@fontsource-variable/source-sans-3/wght.css';
-import '@fontsource-variable/source-sans-3/wght-italic.css';
-import '@fontsource-variable/source-serif-4/wght.css';
-import '@mantine/core/styles.css';
-import '@mantine/dates/styles.css';
-import './ui/tokens.css';
-import './ui/keep.css';
-
 import { createInertiaApp, type ResolvedComponent } from '@inertiajs/react';
 import { MantineProvider } from '@mantine/core';
+import { startTransition } from 'react';
 import { createRoot } from 'react-dom/client';
 
 import { theme } from './ui/theme';
-// Before those of the subjects, which come with their pages and build on it.
 import ui from './ui/ui.module.css';
 
 const pages = import.meta.glob<{ default: ResolvedComponent }>(['./pages/keep/*.tsx', './pages/Interface.tsx', './pages/Begin.tsx', './pages/Error.tsx']);
@@ -31,10 +23,13 @@ void createInertiaApp({
       throw new Error('The page has no element to mount on; see resources/views/app.blade.php.');
     }
     el.classList.add(ui.app ?? '');
-    createRoot(el).render(
-      <MantineProvider theme={theme} defaultColorScheme="auto">
-        <App {...props} />
-      </MantineProvider>,
+    // In slices: the frame that stands there takes presses meanwhile.
+    startTransition(() =>
+      createRoot(el).render(
+        <MantineProvider theme={theme} defaultColorScheme="auto">
+          <App {...props} />
+        </MantineProvider>,
+      ),
     );
   },
 });
