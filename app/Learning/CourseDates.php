@@ -29,7 +29,7 @@ final readonly class CourseDates
             }
         }
 
-        return $opens === null ? null : new DateRow($this->clock->words($soonest), $opens->key, $opens->title ?? $opens->key, opens: true);
+        return $opens === null ? null : new DateRow($this->clock->words($soonest), $opens->key, $opens->title ?? $opens->key, opens: true, instant: Instant::format($soonest));
     }
 
     /**

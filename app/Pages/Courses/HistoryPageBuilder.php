@@ -11,6 +11,7 @@ use App\Models\CourseDocument;
 use App\Pages\Rehearsal\GivenUpRows;
 use App\Words\Differences;
 use App\Words\Sentence;
+use SilentKeep\Core\Time\Instant;
 
 /** The revisions of a course, and what each changed. */
 final readonly class HistoryPageBuilder
@@ -32,6 +33,7 @@ final readonly class HistoryPageBuilder
                 $revision->author?->name,
                 $revision->note,
                 [...Differences::between($before === null ? null : CourseDocument::fromJson($before->document), CourseDocument::fromJson($revision->document))->sentences, ...array_map(static fn (DraftedContent $content): Sentence => $content->sentence(), DraftedContent::with($revision))],
+                Instant::format($revision->published_at->getTimestamp()),
             );
         }
         [$live, $draft] = $this->heads->documents($course);

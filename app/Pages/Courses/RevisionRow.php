@@ -13,6 +13,7 @@ final readonly class RevisionRow
 {
     /**
      * @param  string  $publishedAt  in words
+     * @param  string  $instant  of its publication, as RFC 3339 has it
      * @param  ?string  $author  null: the program itself
      * @param  list<Sentence>  $changes  to the one before
      */
@@ -23,6 +24,7 @@ final readonly class RevisionRow
         #[OA\Property] public ?string $author,
         #[OA\Property] public ?string $note,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $changes,
+        #[OA\Property] public string $instant,
     ) {
     }
 }

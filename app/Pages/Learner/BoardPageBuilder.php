@@ -19,6 +19,7 @@ use App\Models\Course;
 use App\Models\QuizTry;
 use App\Words\SafeText;
 use App\Words\Say;
+use SilentKeep\Core\Time\Instant;
 
 /** What stands on an open board, by what the board is for. */
 final readonly class BoardPageBuilder
@@ -63,7 +64,7 @@ final readonly class BoardPageBuilder
     /** @return list<DateRow> */
     private function dates(LearnerView $view): array
     {
-        return array_map(fn (array $date): DateRow => new DateRow($this->clock->words($date['at']), $date['key'], $date['title'], $date['opens']), array_slice($view->dates->dates(), 0, self::DATES));
+        return array_map(fn (array $date): DateRow => new DateRow($this->clock->words($date['at']), $date['key'], $date['title'], $date['opens'], Instant::format($date['at'])), array_slice($view->dates->dates(), 0, self::DATES));
     }
 
     /** @return list<PostRow> what began something in the order in which it did, each with its answers beneath it */
@@ -99,6 +100,7 @@ final readonly class BoardPageBuilder
             $taken,
             $post->answers_id !== null,
             $own && $this->clock->now() < $post->posted_at->getTimestamp() + SayOnBoard::CHANGED_WITHIN,
+            Instant::format($post->posted_at->getTimestamp()),
         );
     }
 

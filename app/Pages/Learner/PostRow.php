@@ -12,6 +12,7 @@ final readonly class PostRow
 {
     /**
      * @param  string  $at  in words
+     * @param  string  $instant  of $at, as RFC 3339 has it
      * @param  bool  $changed  since it was said
      * @param  bool  $taken  it was taken back; its place is left for what was answered
      * @param  bool  $answer  it answers what stands before it
@@ -28,6 +29,7 @@ final readonly class PostRow
         #[OA\Property] public bool $taken,
         #[OA\Property] public bool $answer,
         #[OA\Property] public bool $mayChange,
+        #[OA\Property] public string $instant,
     ) {
     }
 }

@@ -19,6 +19,7 @@ use App\People\PeopleQuery;
 use App\People\PeoplesLabels;
 use App\Words\Say;
 use Illuminate\Database\Eloquent\Collection;
+use SilentKeep\Core\Time\Instant;
 
 /** Puts together lists of people, in a fixed number of queries however many there are. */
 final readonly class PeoplePageBuilder
@@ -100,6 +101,7 @@ final readonly class PeoplePageBuilder
                 array_values(array_unique(array_map(static fn (HeldLabel $held): string => $held->label, $labels[$person->id] ?? []))),
                 isset($progress[$person->id]) ? Say::text('pages.people_page_builder.finished_of_all', ['finished' => $progress[$person->id][0], 'all' => $progress[$person->id][1]]) : null,
                 $person->seen_at === null ? null : $this->clock->words($person->seen_at->getTimestamp()),
+                $person->seen_at === null ? null : Instant::format($person->seen_at->getTimestamp()),
             );
         }
 

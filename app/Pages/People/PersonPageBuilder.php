@@ -32,6 +32,7 @@ use App\School\Letters\LetterTexts;
 use App\School\Log\ActivityWords;
 use App\Words\Say;
 use Illuminate\Support\Collection;
+use SilentKeep\Core\Time\Instant;
 
 /** Puts together what is known of one person. */
 final readonly class PersonPageBuilder
@@ -179,7 +180,7 @@ final readonly class PersonPageBuilder
         $history = [];
         foreach ($lines as $line) {
             $by = $line->actor_id === null ? Say::text('pages.person_page_builder.the_program') : ($line->actor_id === $person->id ? null : $actors[$line->actor_id] ?? null);
-            $history[] = new HistoryLine($this->clock->words($line->happened_at->getTimestamp()), $this->history->of($line, $offers), $by);
+            $history[] = new HistoryLine($this->clock->words($line->happened_at->getTimestamp()), $this->history->of($line, $offers), $by, Instant::format($line->happened_at->getTimestamp()));
         }
 
         return $history;

@@ -16,6 +16,7 @@ final readonly class PersonRow
      * @param  list<string>  $labels
      * @param  ?string  $progress  in the course that is asked for, or in those they hold passes of
      * @param  ?string  $seen  when they were last here, in words
+     * @param  ?string  $seenInstant  the same, as RFC 3339 has it
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -26,6 +27,7 @@ final readonly class PersonRow
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $labels,
         #[OA\Property] public ?string $progress,
         #[OA\Property] public ?string $seen,
+        #[OA\Property] public ?string $seenInstant,
     ) {
     }
 }

@@ -34,7 +34,7 @@ export function Discussion({ course, item, posts, canPost }: DiscussionProps) {
             ) : (
               <>
                 <p className={css.said}>
-                  <b>{post.who}</b> <time>{post.at}</time>
+                  <b>{post.who}</b> <time dateTime={post.instant}>{post.at}</time>
                   {post.changed && <i>{say('board.changed')}</i>}
                 </p>
                 {at?.id === post.id && at.does === 'changes' ? <Change course={course} item={item} post={post} onDone={() => setAt(null)} /> : <p className={css.saying}>{post.text}</p>}

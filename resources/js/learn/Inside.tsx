@@ -39,7 +39,7 @@ export function Inside({ page }: { page: CoursePage }) {
         ))}
         <Progress course={course} />
         {opens !== null && (
-          <p className={css.opensnext}>{saying('course.opens_next', { item: <Link key="item" href={address(course.key, opens.key)}>{opens.title}</Link>, at: <time key="at">{opens.at}</time> })}</p>
+          <p className={css.opensnext}>{saying('course.opens_next', { item: <Link key="item" href={address(course.key, opens.key)}>{opens.title}</Link>, at: <time key="at" dateTime={opens.instant}>{opens.at}</time> })}</p>
         )}
         <LookingAs course={course} />
         <Doorway course={course.key} next={next} last={last} />

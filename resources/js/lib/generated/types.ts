@@ -389,6 +389,7 @@ export interface DateRow {
   key: string;
   title: string;
   opens: boolean;
+  instant: string;
 }
 
 export interface DoorCount {
@@ -607,6 +608,7 @@ export interface HistoryLine {
   when: string;
   words: string;
   by: string | null;
+  instant: string;
 }
 
 export interface HistoryPage {
@@ -1132,6 +1134,7 @@ export interface PersonRow {
   labels: string[];
   progress: string | null;
   seen: string | null;
+  seenInstant: string | null;
 }
 
 export interface PlaceholderRow {
@@ -1158,6 +1161,7 @@ export interface PostRow {
   taken: boolean;
   answer: boolean;
   mayChange: boolean;
+  instant: string;
 }
 
 export interface PurchaseRow {
@@ -1324,6 +1328,7 @@ export interface RevisionRow {
   author: string | null;
   note: string | null;
   changes: Sentence[];
+  instant: string;
 }
 
 export interface RuleCell {

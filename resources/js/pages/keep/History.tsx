@@ -47,7 +47,7 @@ export default function History({ course, revisions, givenUp, mayEdit }: History
                 {revision.live && <span className={clsx(ui.state, ui['state-live'])}>{say('publishing.history.live')}</span>}
               </h2>
               <p className={ui.soft}>
-                {revision.publishedAt} · {revision.author ?? say('publishing.history.program')}
+                <time dateTime={revision.instant}>{revision.publishedAt}</time> · {revision.author ?? say('publishing.history.program')}
                 {revision.note !== null && say('publishing.history.note', { note: revision.note })}
               </p>
               <ul>

@@ -207,7 +207,7 @@ function Line({ person, picked, onPick }: { person: PersonRow; picked: boolean; 
       </td>
       <td>{person.labels.join(', ')}</td>
       <td className={ui.num}>{person.progress}</td>
-      <td>{person.seen ?? say('people.people.never')}</td>
+      <td>{person.seen === null ? say('people.people.never') : <time dateTime={person.seenInstant ?? undefined}>{person.seen}</time>}</td>
     </tr>
   );
 }

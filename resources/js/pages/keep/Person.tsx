@@ -190,7 +190,7 @@ export default function Person(page: PersonPage) {
               <ol className={css.happened}>
                 {history.map((line, index) => (
                   <li key={`${history.length - index}`}>
-                    <span>{line.when}</span> {line.words}
+                    <span><time dateTime={line.instant}>{line.when}</time></span> {line.words}
                     {line.by !== null && <span> · {line.by}</span>}
                   </li>
                 ))}

@@ -45,9 +45,9 @@ function Dates({ course, dates }: { course: string; dates: DateRow[] }) {
   }
   return (
     <ol className={css.dates}>
-      {dates.map(({ at, key, title, opens }) => (
+      {dates.map(({ at, key, title, opens, instant }) => (
         <li key={`${at} ${key} ${opens}`}>
-          <time>{at}</time>
+          <time dateTime={instant}>{at}</time>
           <span>
             {saying(opens ? 'board.opens' : 'board.closes', { item: <Link key="item" href={address(course, key)}>{title}</Link> })}
           </span>
