@@ -44,6 +44,7 @@ return [
         'outbox' => 'Outbox',
         'school' => 'School',
         'main' => 'Main',
+        'about' => 'What this page is about',
         'sign_out' => 'Sign out',
     ],
     'find' => [

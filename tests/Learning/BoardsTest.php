@@ -188,4 +188,11 @@ final class BoardsTest extends TestCase
         self::assertStringNotContainsString('oars', $file);
         self::assertStringNotContainsString('skiff', $file);
     }
+
+    public function test_dates_are_told_to_programs_as_well(): void
+    {
+        $page = (string) $this->actingAs($this->person('embla'))->get('/courses/winter-refit/b-dates')->assertOk()->getContent();
+        self::assertGreaterThan(0, preg_match_all('~<time datetime="(\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}Z)">[^<]+</time>~', $page));
+        self::assertSame(0, preg_match_all('~<time>~', $page), 'Of a time in words programs know nothing.');
+    }
 }

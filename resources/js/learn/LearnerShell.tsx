@@ -26,9 +26,9 @@ export function LearnerShell({ title, signIn = to('sign-in'), children }: Learne
     return (
       <div className={ui.learn}>
         <Title of={say('shell.stand_in_title', { title })} />
-        <p className={ui['standin-strip']}>
+        <aside className={ui['standin-strip']}>
           {say('shell.stand_in', { name: standIn.name, at: standIn.atWords })}
-        </p>
+        </aside>
         <header className={css.ltop}>
           <div className={css.lwide}>
             <span className={css.lname}>{school.name}</span>

@@ -29,9 +29,9 @@ export default function ErrorPage({ status, why, contact = null }: ErrorProps) {
     <div className={ui.signin}>
       <Title of={heading} />
       {standIn !== undefined && (
-        <p className={ui['standin-strip']}>
+        <aside className={ui['standin-strip']}>
           {say('shell.stand_in_told', { name: standIn.name, at: standIn.atWords })}
-        </p>
+        </aside>
       )}
       <main className={ui.errorpage}>
         <Arch glyph="hidden" size={54} silent />

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import type { ReactNode } from 'react';
 
 import { say } from '../lib/keepSay';
-import { KeepShell } from '../ui/KeepShell';
+import { KeepShell, PageHead } from '../ui/KeepShell';
 import { SetOffTabs, type SetOffPlace } from './SetOffTabs';
 import css from './triggers.module.css';
 import ui from '../ui/ui.module.css';
@@ -26,7 +26,7 @@ interface Props {
 export function SetOffPage({ here, title, told, fresh, onNew, mayEdit, none, list, aside }: Props) {
   return (
     <KeepShell title={title}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{title}</h1>
@@ -39,7 +39,7 @@ export function SetOffPage({ here, title, told, fresh, onNew, mayEdit, none, lis
             {fresh}
           </Button>
         )}
-      </div>
+      </PageHead>
       <main className={css.triggers}>
         <section aria-label={say('setoff.list', { here })}>
           {none !== null && (

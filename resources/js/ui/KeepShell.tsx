@@ -92,3 +92,12 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
     </div>
   );
 }
+
+/** What a page is about, above what it is made of. */
+export function PageHead({ children }: { children: ReactNode }) {
+  return (
+    <section className={ui.head} aria-label={say('keep.keep_shell.about')}>
+      {children}
+    </section>
+  );
+}

@@ -9,6 +9,7 @@ import { Words } from '../ui/Words';
 import { to } from '../lib/route';
 import { ExpectedNote } from './Expectations';
 import { RulesSeen } from './RulesSeen';
+import { PageHead } from '../ui/KeepShell';
 import css from './workspace.module.css';
 import ui from '../ui/ui.module.css';
 
@@ -43,7 +44,7 @@ export function CourseHeadLine({ course, changes, expected, mayEdit, seen, onSte
         )}
       </div>
     )}
-    <div className={ui.head}>
+    <PageHead>
       <div className={css.coursehead}>
         <div className={ui.title}>
           <h1>{course.title}</h1>
@@ -101,7 +102,7 @@ export function CourseHeadLine({ course, changes, expected, mayEdit, seen, onSte
           </Button>
         )}
       </div>
-    </div>
+    </PageHead>
     </>
   );
 }

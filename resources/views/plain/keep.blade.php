@@ -16,10 +16,10 @@
         <p class="_who_ui"><span class="_whose_ui"><b>{{ $p['school']['name'] ?? '' }}</b>, {{ $p['school']['zoneName'] ?? '' }}</span> · <a href="{{ route('account', [], false) }}">{{ $p['signedIn']['name'] ?? '' }}</a> · <button type="button" class="_linklike_ui" disabled>{{ Say::text('keep.keep_shell.sign_out') }}</button> · <kbd>{{ Say::text('keep.keys.ctrl_k') }}</kbd> <button type="button" class="_linklike_ui" disabled>{{ Say::text('keep.find.somebody') }}</button> · <kbd>{{ Say::text('keep.keys.question') }}</kbd> <button type="button" class="_linklike_ui" disabled>{{ Say::text('keys.keys') }}</button></p>
     </header>
     @if ($component === 'keep/Workspace')
-        <div class="_head_ui"><div class="_coursehead_workspace">
+        <section class="_head_ui" aria-label="{{ Say::text('keep.keep_shell.about') }}"><div class="_coursehead_workspace">
             <div class="_title_ui"><h1>{{ $heading }}</h1></div>
             <div class="_doorline_workspace"><p class="_doors_ui"><x-plain.words :sentence="['segments' => $p['course']['doors'] ?? []]" titles="b" /></p>@if (($p['mayEdit'] ?? false) === true)<button type="button" class="_linklike_ui _linklike_workspace" disabled>{{ Say::text('workspace.course_head_line.change') }}</button>@endif</div>
-        </div></div>
+        </div></section>
     @endif
     <main class="_plainpage_ui" aria-busy="true">
         @if ($heading !== null && $component !== 'keep/Workspace') <div class="_pagehead_ui"><h1>{{ $heading }}</h1></div> @endif

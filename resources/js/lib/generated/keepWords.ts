@@ -38,6 +38,7 @@ export const keepWords = {
   'keep.keep_shell.outbox': "Outbox",
   'keep.keep_shell.school': "School",
   'keep.keep_shell.main': "Main",
+  'keep.keep_shell.about': "What this page is about",
   'keep.keep_shell.sign_out': "Sign out",
   'keep.find.somebody': "Find",
   'keep.find.title': "Find somebody",
@@ -1773,6 +1774,7 @@ export interface KeepParts {
   'keep.keep_shell.outbox': never;
   'keep.keep_shell.school': never;
   'keep.keep_shell.main': never;
+  'keep.keep_shell.about': never;
   'keep.keep_shell.sign_out': never;
   'keep.find.somebody': never;
   'keep.find.title': never;

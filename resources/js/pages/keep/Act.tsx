@@ -7,7 +7,7 @@ import { useReloads } from '../../lib/useReloads';
 import type { ActPage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { OutcomeList } from '../../people/OutcomeList';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import css from '../../people/people.module.css';
 import ui from '../../ui/ui.module.css';
@@ -22,7 +22,7 @@ export default function Act(page: ActPage) {
   const visit = { preserveScroll: true, onStart: () => setBusy(true), onFinish: () => setBusy(false) };
   return (
     <KeepShell title={told}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{told}</h1>
@@ -40,7 +40,7 @@ export default function Act(page: ActPage) {
             })}
           </p>
         </div>
-      </div>
+      </PageHead>
       <main className={clsx(ui.plainpage, css.actpage)}>
         <section className={clsx(ui.progress, css.progress)} aria-label={say('people.act.how_it_stands')} role="status">
           {state === 'preparing' && (

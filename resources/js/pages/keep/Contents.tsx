@@ -3,7 +3,7 @@ import { Button, NumberInput, Radio, Textarea } from '@mantine/core';
 import { clsx } from 'clsx';
 
 import type { ContentForm, ContentRow, ContentsPage } from '../../lib/generated/types';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import { FaceEditor } from '../../contents/FaceEditor';
 import { CoverPick } from '../../contents/CoverPick';
 import { MediaEditor } from '../../contents/MediaEditor';
@@ -19,7 +19,7 @@ import ui from '../../ui/ui.module.css';
 export default function Contents({ course, title, face, items, open, mayEdit, related, courses }: ContentsPage) {
   return (
     <KeepShell title={say('contents.contents.contents_of_title', { title })}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{say('contents.contents.contents')}</h1>
@@ -28,7 +28,7 @@ export default function Contents({ course, title, face, items, open, mayEdit, re
             {saying('contents.contents.told', { course: <Link href={to('keep.course', { course })}>{title}</Link> })}
           </p>
         </div>
-      </div>
+      </PageHead>
       <main className={ui.notices}>
         <nav aria-label={say('contents.contents.items')}>
           <ul>

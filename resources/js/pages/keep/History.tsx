@@ -6,7 +6,7 @@ import { withQuery } from '../../lib/address';
 import type { HistoryPage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 import { GivenUp } from '../../publishing/GivenUp';
 import { to } from '../../lib/route';
@@ -16,7 +16,7 @@ import ui from '../../ui/ui.module.css';
 export default function History({ course, revisions, givenUp, mayEdit }: HistoryPage) {
   return (
     <KeepShell title={say('publishing.history.title', { course: course.title })}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{say('publishing.history.heading')}</h1>
@@ -36,7 +36,7 @@ export default function History({ course, revisions, givenUp, mayEdit }: History
             })}
           </p>
         </div>
-      </div>
+      </PageHead>
       <main className={ui.plainpage}>
         <GivenUp course={course} rows={givenUp} mayEdit={mayEdit} />
         <ol className={css.history}>

@@ -8,7 +8,7 @@ import { useShared } from '../../lib/page';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
 import { ToldTabs } from '../../notices/ToldTabs';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import css from '../../notices/notices.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -17,7 +17,7 @@ export default function Letters({ letters, placeholders, open, email, mayEdit }:
   const shown = letters.find((letter) => letter.kind === open) ?? letters[0];
   return (
     <KeepShell title={say('notices.letters.title')}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{say('notices.letters.title')}</h1>
@@ -25,7 +25,7 @@ export default function Letters({ letters, placeholders, open, email, mayEdit }:
           <p className={ui.doors}>{say('notices.letters.told')}</p>
         </div>
         <ToldTabs here="letters" />
-      </div>
+      </PageHead>
       <main className={ui.notices}>
         <nav aria-label={say('notices.letters.kinds')}>
           <ul>

@@ -6,7 +6,7 @@ import { clsx } from 'clsx';
 import { withQuery } from '../../lib/address';
 import type { NoticeCase, NoticeLevel, NoticeRow, NoticesPage, Part, PlaceholderRow } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import { NoticePreviewed } from '../../notices/NoticePreviewed';
 import { ToldTabs } from '../../notices/ToldTabs';
 import { NoticeWords } from '../../notices/NoticeWords';
@@ -29,7 +29,7 @@ export default function Notices({ course, title, notices, placeholders, open, ma
   const shown = notices.find((notice) => notice.case === open);
   return (
     <KeepShell title={title === null ? say('notices.title') : say('notices.title_of', { course: title })}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{say('notices.title')}</h1>
@@ -52,7 +52,7 @@ export default function Notices({ course, title, notices, placeholders, open, ma
           </p>
         </div>
         {course === null && <ToldTabs here="doors" />}
-      </div>
+      </PageHead>
       <main className={ui.notices}>
         <nav aria-label={say('notices.kinds')}>
           {course !== null && <PlacePicker base={base} open={open} place={place} rows={rows} offers={offers} />}

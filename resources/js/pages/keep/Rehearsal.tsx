@@ -6,7 +6,7 @@ import { withQuery } from '../../lib/address';
 import type { EffectCount, KindRow, RehearsalPage, RehearsalRow } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { PublishBlock } from '../../publishing/PublishBlock';
@@ -22,7 +22,7 @@ export default function Rehearsal(page: RehearsalPage) {
   const address = (more: Record<string, string | number | null>) => withQuery(to('keep.rehearsal', { course: course.key }), { back, ...more });
   return (
     <KeepShell title={say('publishing.rehearsal.title', { course: course.title })}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{back === null ? say('publishing.rehearsal.heading') : say('publishing.rehearsal.heading_back', { number: back })}</h1>
@@ -42,7 +42,7 @@ export default function Rehearsal(page: RehearsalPage) {
               })}
           </p>
         </div>
-      </div>
+      </PageHead>
       <main className={clsx(css.rehearsal, ui.review)}>
         <div className={css['rehearsal-main']}>
           {course.findings.length > 0 && (

@@ -7,7 +7,7 @@ import { withQuery } from '../../lib/address';
 import type { RetirePage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import { WallInput } from '../../ui/WallInput';
 import css from '../../publishing/publishing.module.css';
 import ui from '../../ui/ui.module.css';
@@ -17,7 +17,7 @@ export default function Retire(page: RetirePage) {
   const { course, title, isRetired, isLive } = page;
   return (
     <KeepShell title={say('courses.retire.title_of', { course: title })}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{say(isRetired ? 'courses.retire.title_over' : 'courses.retire.title')}</h1>
@@ -32,7 +32,7 @@ export default function Retire(page: RetirePage) {
             })}
           </p>
         </div>
-      </div>
+      </PageHead>
       <main className={ui.plainpage}>{isRetired || isLive ? <Form key={`${page.version} ${isRetired}`} {...page} /> : <p className={ui.empty}>{say('courses.retire.never_live')}</p>}</main>
     </KeepShell>
   );

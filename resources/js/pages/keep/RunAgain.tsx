@@ -7,7 +7,7 @@ import type { RunAgainPage, ShiftedDates } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import { WallInput } from '../../ui/WallInput';
 import css from '../../publishing/publishing.module.css';
 import ui from '../../ui/ui.module.css';
@@ -17,7 +17,7 @@ export default function RunAgain(page: RunAgainPage) {
   const { course, title, first } = page;
   return (
     <KeepShell title={say('courses.run_again.title_of', { course: title })}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{say('courses.run_again.title')}</h1>
@@ -32,7 +32,7 @@ export default function RunAgain(page: RunAgainPage) {
             })}
           </p>
         </div>
-      </div>
+      </PageHead>
       <main className={clsx(ui.plainpage, css.runagain)}>
         {first === null && !page.isRetired ? <p className={ui.empty}>{say('courses.run_again.no_dates')}</p> : <Shift {...page} />}
         <Asked {...page} />

@@ -10,7 +10,7 @@ import { to } from '../../lib/route';
 import { NoticePreviewed } from '../../notices/NoticePreviewed';
 import { NoticeWords } from '../../notices/NoticeWords';
 import { ToldTabs } from '../../notices/ToldTabs';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import css from '../../notices/notices.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -18,7 +18,7 @@ import ui from '../../ui/ui.module.css';
 export default function SharedNotice(page: SharedNoticePage) {
   return (
     <KeepShell title={page.name}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{page.name}</h1>
@@ -30,7 +30,7 @@ export default function SharedNotice(page: SharedNoticePage) {
           </p>
         </div>
         <ToldTabs here="shared" />
-      </div>
+      </PageHead>
       <main className={css.sharedone}>
         <Editor key={page.version} page={page} />
       </main>

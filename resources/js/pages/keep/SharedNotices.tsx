@@ -8,7 +8,7 @@ import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { ToldTabs } from '../../notices/ToldTabs';
 import { DialogForm } from '../../ui/DialogForm';
-import { KeepShell } from '../../ui/KeepShell';
+import { KeepShell, PageHead } from '../../ui/KeepShell';
 import css from '../../notices/notices.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -17,7 +17,7 @@ export default function SharedNotices({ notices, mayEdit }: SharedNoticesPage) {
   const [begins, setBegins] = useState(false);
   return (
     <KeepShell title={say('notices.shared.title')}>
-      <div className={ui.head}>
+      <PageHead>
         <div>
           <div className={ui.title}>
             <h1>{say('notices.shared.title')}</h1>
@@ -25,7 +25,7 @@ export default function SharedNotices({ notices, mayEdit }: SharedNoticesPage) {
           <p className={ui.doors}>{say('notices.shared.told')}</p>
         </div>
         <ToldTabs here="shared" />
-      </div>
+      </PageHead>
       <main className={clsx(ui.plainpage, css.sharedpage)}>
         {notices.length === 0 ? (
           <div className={ui.empty}>

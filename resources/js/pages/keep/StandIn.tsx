@@ -35,7 +35,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
   };
   return (
     <KeepShell title={say('workspace.stand_in.stand_in_title', { title })}>
-      <div className={css.head}>
+      <section className={css.head} aria-label={say('keep.keep_shell.about')}>
         <h1>
           {saying('workspace.stand_in.heading', { title: <span key="title">{title}</span> })}
         </h1>
@@ -70,7 +70,7 @@ export default function StandIn({ course, title, vantages, others, at, now, see,
           {say(copied ? 'workspace.stand_in.copied' : 'workspace.stand_in.copy_link')}
         </button>
         <Link href={withQuery(to('keep.course', { course }), { lens: 'sightlines', v: ids, at: at === now ? null : isoOf(at), see: see === 'published' && hasDraft ? see : null })}>{say('workspace.stand_in.back_to_sightlines')}</Link>
-      </div>
+      </section>
       <main className={clsx(css.frames, vantages.length > 1 && css.two)}>
         {vantages.map((vantage, index) => (
           <section key={vantage.id} aria-label={say('workspace.stand_in.what_name_sees', { name: vantage.name })}>
