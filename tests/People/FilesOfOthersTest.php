@@ -51,7 +51,12 @@ final class FilesOfOthersTest extends TestCase
     {
         $none = ['name' => null, 'email' => null, 'labels' => null, 'offer' => null, 'start' => null, 'observes' => null];
 
+        $ofSpreadsheets = array_map(static fn (string $file): array => [$file, [...$none, 'name' => 0, 'email' => 1, 'labels' => 2, 'offer' => 3, 'start' => 4], ['Name', 'E-Mail adresse', 'Etiketten', 'Angebot', 'Beginn'], ['dates' => 'mdy'], [
+            ['Ness, Alva', 'alva@alder.test', '2026-03-16 00:00'], ['Björn Lie', 'bo@alder.test', null], ['Åse "Brønn"', 'ase@alder.test', '2026-04-01 09:30'],
+        ]], ['of a spreadsheet program, UTF-8' => 'spreadsheet-utf8.csv', 'of a spreadsheet program, Windows-1252 with semicolons' => 'spreadsheet-ansi.csv', 'of a spreadsheet program, UTF-16 with tabs' => 'spreadsheet-utf16.csv']);
+
         return [
+            ...$ofSpreadsheets,
             'UTF-16 with tabs' => ['people-utf16.txt', [...$none, 'name' => 0, 'email' => 1, 'offer' => 2, 'start' => 3], ['Navn', 'E-post', 'Tilbud', 'Startdato'], [], [
                 ['Åse Brønn', 'ase@alder.test', '2026-03-20 00:00'], ['Øyvind Sørli', 'oyvind@alder.test', '2026-04-01 09:00'],
             ]],
@@ -108,6 +113,9 @@ final class FilesOfOthersTest extends TestCase
 
     public function test_workbooks_are_refused_by_name(): void
     {
+        foreach (['spreadsheet.ods', 'spreadsheet.xlsx', 'spreadsheet.xls'] as $name) {
+            $this->post('/keep/people/imports', ['file' => UploadedFile::fake()->createWithContent($name, self::fileOf($name))])->assertSessionHasErrors(['file' => 'This is a workbook of a spreadsheet program. Save it as CSV (UTF-8) there, and choose that.']);
+        }
         $book = tempnam(sys_get_temp_dir(), 'book').'.xlsx';
         foreach (['[Content_Types].xml' => '<Types/>', 'mimetype' => 'application/vnd.oasis.opendocument.spreadsheet'] as $entry => $content) {
             $zip = new \ZipArchive;
