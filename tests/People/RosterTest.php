@@ -143,6 +143,13 @@ final class RosterTest extends TestCase
         $this->get("/keep/people/{$this->person('cato')->id}")->assertSee('Apprentice pass ended');
     }
 
+    public function test_what_was_given_by_hand_is_for_no_file_to_end(): void
+    {
+        // Eira holds this very pass, by hand.
+        [$state, $people, , $passed] = $this->looked(['enrollments.csv' => self::ENROLMENTS."e3,tobedeleted,c1,s,x,student,,,\n", 'users.csv' => self::USERS."x,active,true,s,student,x,Eira,Holm,eira@alder.test,\n"]);
+        self::assertSame(['ready', ['alva@alder.test', 'bo@alder.test'], ['enrollments.csv: the enrolment of x is to be deleted, and eira@alder.test holds nothing that a file gave']], [$state, array_column($people, 1), $passed]);
+    }
+
     public function test_by_choice_nothing_ends(): void
     {
         $this->held();

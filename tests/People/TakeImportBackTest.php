@@ -92,6 +92,22 @@ final class TakeImportBackTest extends TestCase
         $this->get("/keep/people/{$this->person('bo')->id}")->assertSee('taken back, which came from people.csv');
     }
 
+    public function test_whoever_was_seen_stays_though_their_link_was_never_used(): void
+    {
+        $import = $this->broughtIn();
+        Person::query()->where('email', 'mor@alder.test')->update(['seen_at' => '2026-03-10 12:00:00']);
+        $this->takeBack($import);
+        self::assertSame([1, 2], [Person::query()->where('email', 'mor@alder.test')->count(), $import->tally['back_people']]);
+    }
+
+    public function test_whoever_was_tied_anew_by_hand_stays_tied(): void
+    {
+        $import = $this->broughtIn();
+        ObserverTie::query()->where('observer_id', $this->person('mor')->id)->update(['created_at' => '2026-03-10 12:00:01']);
+        $this->takeBack($import);
+        self::assertSame([1, 1], [ObserverTie::query()->where('observer_id', $this->person('mor')->id)->count(), $import->tally['back_stay']]);
+    }
+
     public function test_what_it_ended_goes_on_as_before(): void
     {
         $import = $this->broughtIn();
