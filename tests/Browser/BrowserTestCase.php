@@ -131,6 +131,8 @@ abstract class BrowserTestCase extends TestCase
     protected function visit(string $path): void
     {
         $this->browser->get(self::$school->address().$path);
+        // Of the administrator's side the frame stands there first.
+        $this->waitUntilGone('main[aria-busy]');
     }
 
     /** Forgets who was signed in: an answer that is still under way brings a cookie back, but nobody with it. */
