@@ -6,13 +6,25 @@ import './ui/keep.css';
 import './ui/ui.module.css';
 
 /*
- * The administrator's side. What it is made of is fetched beside this file; it is not run before the frame that the server has written
- * (resources/views/plain/keep.blade.php) is to be painted. A page that is not in sight is never painted, and need not be waited for.
+ * The administrator's side. What it is made of is fetched and run when the frame that the server has written
+ * (resources/views/plain/keep.blade.php) is painted: over a slow line the two would take the line from each other.
+ * A page that is not in sight is never painted, and need not be waited for.
  */
-const begin = () => void import('./keepBoot');
+let begun = false;
+const begin = () => {
+  if (!begun) {
+    begun = true;
+    const scripts = document.querySelector<HTMLTemplateElement>('template#scripts');
+    document.head.append(...(scripts === null ? [] : scripts.content.children));
+    void import('./keepBoot');
+  }
+};
 
 if (document.visibilityState === 'visible') {
-  requestAnimationFrame(() => window.setTimeout(begin));
+  new PerformanceObserver(begin).observe({ type: 'paint', buffered: true });
+  // Where no paint is told of, as when it is hidden while it is fetched.
+  document.addEventListener('visibilitychange', begin);
+  window.addEventListener('load', () => window.setTimeout(begin, 3000));
 } else {
   begin();
 }

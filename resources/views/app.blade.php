@@ -44,9 +44,12 @@
         @endforeach
     @endif
     @if ($keeps)
-        @foreach (App\Http\Plain\PageParts::scripts($page['component'], 'resources/js/keepBoot.tsx') as $script)
-            <link rel="modulepreload" fetchpriority="low" href="{{ $script }}">
-        @endforeach
+        {{-- Fetched all at once, but after what the frame is painted with: see resources/js/keep.ts. --}}
+        <template id="scripts">
+            @foreach (App\Http\Plain\PageParts::scripts($page['component'], 'resources/js/keepBoot.tsx') as $script)
+                <link rel="modulepreload" href="{{ $script }}">
+            @endforeach
+        </template>
     @endif
 </head>
 <body>

@@ -21,13 +21,10 @@ final class RosterTest extends TestCase
     use ActsOnPeople;
     use BringsPeopleIn;
 
-    private const MANIFEST = "propertyName,value\nmanifest.version,1.0\noneroster.version,1.1\nfile.users,bulk\nfile.classes,bulk\nfile.enrollments,bulk\nfile.orgs,absent\n";
-
-    private const CLASSES = "sourcedId,status,dateLastModified,title\nc1,active,,Planking\n";
-
-    private const ENROLMENTS = "sourcedId,status,classSourcedId,schoolSourcedId,userSourcedId,role,primary,beginDate,endDate\ne1,active,c1,s,u1,student,,2026-03-16,\ne2,active,c1,s,u2,student,,,2026-06-30\n";
-
-    private const USERS = "sourcedId,status,enabledUser,orgSourcedIds,role,username,givenName,familyName,email,agentSourcedIds\nu1,active,true,s,student,alva,Alva,Ness,alva@alder.test,\nu2,active,true,s,student,bo,Bo,Lie,bo@alder.test,\n";
+    private static function file(string $name): string
+    {
+        return (string) file_get_contents(__DIR__."/../files/roster/{$name}.csv");
+    }
 
     protected function setUp(): void
     {
@@ -43,7 +40,7 @@ final class RosterTest extends TestCase
         $path = (string) tempnam(sys_get_temp_dir(), 'roster');
         $zip = new \ZipArchive;
         $zip->open($path, \ZipArchive::OVERWRITE);
-        foreach ([...['manifest.csv' => self::MANIFEST, 'classes.csv' => self::CLASSES, 'enrollments.csv' => self::ENROLMENTS, 'users.csv' => self::USERS], ...$files] as $name => $content) {
+        foreach ([...['manifest.csv' => self::file('manifest'), 'classes.csv' => self::file('classes'), 'enrollments.csv' => self::file('enrollments'), 'users.csv' => self::file('users')], ...$files] as $name => $content) {
             if ($content !== null) {
                 $zip->addFromString($folder.$name, $content);
             }
@@ -72,19 +69,19 @@ final class RosterTest extends TestCase
         $both = ['ready', [['Alva Ness', 'alva@alder.test'], ['Bo Lie', 'bo@alder.test']], [], []];
         self::assertSame($both, $this->looked());
         self::assertSame($both, $this->looked(folder: 'export 2026/'));
-        self::assertSame($both, $this->looked(['users.csv' => "\xFF\xFE".mb_convert_encoding(self::USERS, 'UTF-16LE', 'UTF-8')]));
-        self::assertSame($both, $this->looked(['users.csv' => str_replace(',', ';', self::USERS), 'enrollments.csv' => "sep=;\r\n".str_replace(',', ';', self::ENROLMENTS)]));
+        self::assertSame($both, $this->looked(['users.csv' => "\xFF\xFE".mb_convert_encoding(self::file('users'), 'UTF-16LE', 'UTF-8')]));
+        self::assertSame($both, $this->looked(['users.csv' => str_replace(',', ';', self::file('users')), 'enrollments.csv' => "sep=;\r\n".str_replace(',', ';', self::file('enrollments'))]));
         self::assertSame($both, $this->looked(['users.csv' => "EMAIL,givenname,familyName,role,sourcedId\nalva@alder.test,Alva,Ness,student,u1\nbo@alder.test,Bo,Lie,student,u2\n"]));
-        $latin = $this->looked(['users.csv' => mb_convert_encoding(str_replace('Alva,Ness', 'Åse,Brønn', self::USERS), 'Windows-1252', 'UTF-8')]);
+        $latin = $this->looked(['users.csv' => mb_convert_encoding(str_replace('Alva,Ness', 'Åse,Brønn', self::file('users')), 'Windows-1252', 'UTF-8')]);
         self::assertSame(['Åse Brønn', 'alva@alder.test'], $latin[1][0]);
     }
 
     public function test_the_manifest_says_which_files_are_there_and_of_which_version(): void
     {
         $upload = fn (array $files): mixed => $this->post('/keep/people/imports', ['file' => UploadedFile::fake()->createWithContent('r.zip', self::bundle($files))]);
-        $upload(['manifest.csv' => str_replace('1.1', '1.2', self::MANIFEST)])->assertSessionHasErrors(['file' => 'This bundle says that it is OneRoster 1.2; 1.1 is read.']);
+        $upload(['manifest.csv' => str_replace('1.1', '1.2', self::file('manifest'))])->assertSessionHasErrors(['file' => 'This bundle says that it is OneRoster 1.2; 1.1 is read.']);
         $upload(['users.csv' => null])->assertSessionHasErrors(['file' => 'The bundle has no users.csv.']);
-        self::assertSame(['refused', [], [], []], $this->looked(['enrollments.csv' => null, 'manifest.csv' => str_replace('file.enrollments,bulk', 'file.enrollments,absent', self::MANIFEST)]));
+        self::assertSame(['refused', [], [], []], $this->looked(['enrollments.csv' => null, 'manifest.csv' => str_replace('file.enrollments,bulk', 'file.enrollments,absent', self::file('manifest'))]));
         self::assertSame('ready', $this->looked(['manifest.csv' => null])[0]);
     }
 
@@ -96,7 +93,7 @@ final class RosterTest extends TestCase
             $users .= "{$id},active,true,s,student,{$id},{$name},Moe,".strtolower($name)."@alder.test,\n";
             $enrolments .= "n{$id},active,c1,s,{$id},student,,,\n";
         }
-        $import = $this->read($this->upload(self::bundle(['users.csv' => self::headOf(self::USERS).$users, 'enrollments.csv' => self::headOf(self::ENROLMENTS).$enrolments]), 'autumn.zip'), ['classes' => ['c1' => 'apprentice-pass']]);
+        $import = $this->read($this->upload(self::bundle(['users.csv' => self::headOf(self::file('users')).$users, 'enrollments.csv' => self::headOf(self::file('enrollments')).$enrolments]), 'autumn.zip'), ['classes' => ['c1' => 'apprentice-pass']]);
         $this->bringIn($import);
         $this->act('give', ['dina'], ['offer' => 'yard-trial']);
     }
@@ -121,9 +118,9 @@ final class RosterTest extends TestCase
         $this->held();
         $before = self::ends();
         [$state, $people, $wrong, $passed] = $this->looked([
-            'manifest.csv' => str_replace('file.enrollments,bulk', 'file.enrollments,delta', self::MANIFEST),
-            'enrollments.csv' => self::ENROLMENTS.self::OVER,
-            'users.csv' => self::USERS.self::GONE,
+            'manifest.csv' => str_replace('file.enrollments,bulk', 'file.enrollments,delta', self::file('manifest')),
+            'enrollments.csv' => self::file('enrollments').self::OVER,
+            'users.csv' => self::file('users').self::GONE,
         ]);
         self::assertSame(['ready', ['cato@alder.test', 'dina@alder.test', 'elin@alder.test', 'finn@alder.test', 'alva@alder.test', 'bo@alder.test'], []], [$state, array_column($people, 1), $wrong]);
         self::assertEqualsCanonicalizing([
@@ -146,14 +143,14 @@ final class RosterTest extends TestCase
     public function test_what_was_given_by_hand_is_for_no_file_to_end(): void
     {
         // Eira holds this very pass, by hand.
-        [$state, $people, , $passed] = $this->looked(['enrollments.csv' => self::ENROLMENTS."e3,tobedeleted,c1,s,x,student,,,\n", 'users.csv' => self::USERS."x,active,true,s,student,x,Eira,Holm,eira@alder.test,\n"]);
+        [$state, $people, , $passed] = $this->looked(['enrollments.csv' => self::file('enrollments')."e3,tobedeleted,c1,s,x,student,,,\n", 'users.csv' => self::file('users')."x,active,true,s,student,x,Eira,Holm,eira@alder.test,\n"]);
         self::assertSame(['ready', ['alva@alder.test', 'bo@alder.test'], ['enrollments.csv: the enrolment of x is to be deleted, and eira@alder.test holds nothing that a file gave']], [$state, array_column($people, 1), $passed]);
     }
 
     public function test_by_choice_nothing_ends(): void
     {
         $this->held();
-        $import = $this->read($this->upload(self::bundle(['enrollments.csv' => self::ENROLMENTS.self::OVER, 'users.csv' => self::USERS.self::GONE]), 'roster.zip'), ['classes' => ['c1' => 'apprentice-pass'], 'endings' => 'left']);
+        $import = $this->read($this->upload(self::bundle(['enrollments.csv' => self::file('enrollments').self::OVER, 'users.csv' => self::file('users').self::GONE]), 'roster.zip'), ['classes' => ['c1' => 'apprentice-pass'], 'endings' => 'left']);
         self::assertSame(['new' => 2, 'passed' => 7], $import->tally);
         self::assertContains('enrollments.csv: the enrolment of c is to be deleted, and by your choice cato@alder.test keeps what they have', array_column($import->errors, 'message'));
         $before = self::ends();
@@ -164,15 +161,15 @@ final class RosterTest extends TestCase
     public function test_whoever_is_enrolled_in_another_class_of_the_same_offer_loses_nothing(): void
     {
         $this->held();
-        $import = $this->read($this->upload(self::bundle(['classes.csv' => self::CLASSES."c2,active,,Planking II\n", 'enrollments.csv' => self::ENROLMENTS."e3,tobedeleted,c1,s,c,student,,,\ne4,active,c2,s,c,student,,,\n", 'users.csv' => self::USERS.self::GONE]), 'roster.zip'), ['classes' => ['c1' => 'apprentice-pass', 'c2' => 'apprentice-pass']]);
+        $import = $this->read($this->upload(self::bundle(['classes.csv' => self::file('classes')."c2,active,,Planking II\n", 'enrollments.csv' => self::file('enrollments')."e3,tobedeleted,c1,s,c,student,,,\ne4,active,c2,s,c,student,,,\n", 'users.csv' => self::file('users').self::GONE]), 'roster.zip'), ['classes' => ['c1' => 'apprentice-pass', 'c2' => 'apprentice-pass']]);
         self::assertSame(0, ImportRow::query()->where('import_id', $import->id)->where('email', 'cato@alder.test')->where('takes', true)->count());
     }
 
     public function test_an_enrolment_that_ends_sooner_than_the_offer_ends_the_pass(): void
     {
         $this->held();
-        $enrolments = self::headOf(self::ENROLMENTS)."e1,active,c1,s,u1,student,,2026-03-16,2026-04-01\ne2,active,c1,s,u2,student,,2026-03-16,2046-04-01\ne3,active,c1,s,c,student,,,2026-04-02\ne4,active,c1,s,d,student,,,2046-04-02\ne5,active,c1,s,x,student,,2026-05-02,2026-05-02\n";
-        [, , $wrong, $passed] = $this->looked(['enrollments.csv' => $enrolments, 'users.csv' => self::USERS.self::GONE]);
+        $enrolments = self::headOf(self::file('enrollments'))."e1,active,c1,s,u1,student,,2026-03-16,2026-04-01\ne2,active,c1,s,u2,student,,2026-03-16,2046-04-01\ne3,active,c1,s,c,student,,,2026-04-02\ne4,active,c1,s,d,student,,,2046-04-02\ne5,active,c1,s,x,student,,2026-05-02,2026-05-02\n";
+        [, , $wrong, $passed] = $this->looked(['enrollments.csv' => $enrolments, 'users.csv' => self::file('users').self::GONE]);
         self::assertSame([[], 'enrollments.csv: it ends 2026-05-02, before it begins 2026-05-02'], [$wrong, $passed[0] ?? '']);
         $import = Import::query()->latest('id')->firstOrFail();
         $offer = self::ends()['Dina'];
@@ -191,7 +188,7 @@ final class RosterTest extends TestCase
 
     public function test_guardians_are_told_from_both_sides_and_tied_to_whom_is_there(): void
     {
-        $users = self::USERS."g1,active,true,s,parent,g,Mor,Ness,mor@alder.test,\"u1,u9\"\ng2,active,true,s,guardian,h,Far,Lie,far@alder.test,\nu9,active,true,s,student,i,Not,Enrolled,not@alder.test,g2\n";
+        $users = self::file('users')."g1,active,true,s,parent,g,Mor,Ness,mor@alder.test,\"u1,u9\"\ng2,active,true,s,guardian,h,Far,Lie,far@alder.test,\nu9,active,true,s,student,i,Not,Enrolled,not@alder.test,g2\n";
         [, $people] = $this->looked(['users.csv' => $users]);
         // The only ward of the second one comes by nothing and is not here.
         self::assertSame(['alva@alder.test', 'bo@alder.test', 'mor@alder.test'], array_column($people, 1));
@@ -205,7 +202,7 @@ final class RosterTest extends TestCase
 
     public function test_a_second_enrolment_is_no_error_and_gives_nothing_twice(): void
     {
-        $import = $this->read($this->upload(self::bundle(['enrollments.csv' => self::ENROLMENTS."e9,active,c1,s,u1,student,,2026-03-16,\n"]), 'roster.zip'), ['classes' => ['c1' => 'apprentice-pass']]);
+        $import = $this->read($this->upload(self::bundle(['enrollments.csv' => self::file('enrollments')."e9,active,c1,s,u1,student,,2026-03-16,\n"]), 'roster.zip'), ['classes' => ['c1' => 'apprentice-pass']]);
         self::assertSame(['ready', ['new' => 2, 'twice' => 1]], [$import->state, $import->tally]);
         $this->bringIn($import);
         self::assertSame(1, Pass::query()->where('person_id', $this->person('alva')->id)->count());
@@ -213,7 +210,7 @@ final class RosterTest extends TestCase
 
     public function test_a_bad_date_is_told_with_its_line(): void
     {
-        $import = $this->read($this->upload(self::bundle(['enrollments.csv' => str_replace('2026-03-16', 'soon', self::ENROLMENTS)]), 'roster.zip'), ['classes' => ['c1' => 'apprentice-pass']]);
+        $import = $this->read($this->upload(self::bundle(['enrollments.csv' => str_replace('2026-03-16', 'soon', self::file('enrollments'))]), 'roster.zip'), ['classes' => ['c1' => 'apprentice-pass']]);
         $this->get("/keep/people/imports/{$import->id}")->assertInertia(fn (Page $page) => $page->where('state', 'refused')->where('errors', ['Line 2: enrollments.csv: “soon” is not a date.']));
     }
 }
