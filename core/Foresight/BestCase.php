@@ -30,11 +30,7 @@ final readonly class BestCase
      */
     public function of(Offer $offer, int $from, int $until, array $labels): array
     {
-        if ($until <= $from) {
-            throw InvalidForesight::passMustEndAfterItBegins($from, $until);
-        }
-        $viewer = new Viewer(signedIn: true, labels: $labels, passes: [new Pass($offer->key, $from, $until)]);
-        $reach = $this->reaching->reach($viewer, $from, $until);
+        $reach = $this->reach($offer, $from, $until, $labels);
         $last = $this->lastInSeason($reach);
         $result = [];
         foreach ($this->decider->course->outline->items as $position => $item) {
@@ -48,8 +44,23 @@ final readonly class BestCase
         return $result;
     }
 
+    /**
+     * @param  int  $until  or NEVER
+     * @param  list<string>  $labels
+     *
+     * @throws InvalidForesight if `$until` is not after `$from`
+     */
+    public function reach(Offer $offer, int $from, int $until, array $labels): Reach
+    {
+        if ($until <= $from) {
+            throw InvalidForesight::passMustEndAfterItBegins($from, $until);
+        }
+
+        return $this->reaching->reach(new Viewer(signedIn: true, labels: $labels, passes: [new Pass($offer->key, $from, $until)]), $from, $until);
+    }
+
     /** The last of the instants at which the course gate passes; if there is none, the last of all. */
-    private function lastInSeason(Reach $reach): CourseSnapshot
+    public function lastInSeason(Reach $reach): CourseSnapshot
     {
         foreach (array_reverse($reach->instants) as $at) {
             $snapshot = $this->decider->snapshot($reach->afterwards, $at);

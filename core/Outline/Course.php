@@ -37,4 +37,13 @@ final readonly class Course
         public Outline $outline,
     ) {
     }
+
+    /** The same course as if it were live. */
+    public function asLive(): self
+    {
+        return new self(
+            $this->key, $this->title, CourseState::Live, $this->entry, $this->opens, $this->closes, $this->keepAfterRetiring, $this->sampleNeedsAccount, $this->inOrder,
+            $this->guestDoor, $this->observerDoor, $this->tiers, $this->mainPlan, $this->plans, $this->offers, $this->outline,
+        );
+    }
 }
