@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Checks;
 
+use SilentKeep\Core\Outline\CourseState;
+
 /** All that is looked for in the rules of a course. A new check is a class of its own, named here, a kind, words (lang/en/checks.php) and a table test. */
 final class Checks
 {
@@ -15,7 +17,8 @@ final class Checks
     public static function findings(Survey $survey): array
     {
         $findings = [];
-        foreach (self::all() as $check) {
+        // Nobody comes to what has been retired.
+        foreach ($survey->state === CourseState::Retired ? [] : self::all() as $check) {
             foreach ($check->find($survey) as $finding) {
                 $findings[] = $finding->because(Cause::of($finding, $survey->course));
             }

@@ -82,6 +82,12 @@ final class Survey
         return array_values(array_filter($this->course->offers, fn (Offer $offer): bool => ! $this->isOver() && $this->end($offer) > $this->from));
     }
 
+    /** @return list<Offer> those that are meant to open all that they cover: a trial is meant to end before */
+    public function wholeOffers(): array
+    {
+        return array_values(array_filter($this->offers(), fn (Offer $offer): bool => ! in_array($offer->key, $this->circumstances->trials, true)));
+    }
+
     /** The first instant at which a pass made as the way begins has ended, or NEVER. */
     public function end(Offer $offer): int
     {
@@ -146,6 +152,18 @@ final class Survey
     public function isHeld(Offer $offer, int $position): bool
     {
         return $this->opensBy($offer, $position, Held::class);
+    }
+
+    /** Whether any of it is. */
+    public function handsOut(Offer $offer): bool
+    {
+        foreach (array_keys($this->outline->items) as $position) {
+            if ($this->isPublished($position) && $this->isHeld($offer, $position)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether an offer's plan opens it, or something it stands in, on a day that is the same for all. */

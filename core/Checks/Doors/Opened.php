@@ -10,7 +10,6 @@ use SilentKeep\Core\Checks\Finding;
 use SilentKeep\Core\Checks\Survey;
 use SilentKeep\Core\Deciding\Route;
 use SilentKeep\Core\Outline\Audience;
-use SilentKeep\Core\Viewing\Offer;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** Doors that are open and lead to nothing, and permissions behind doors that are shut. */
@@ -52,7 +51,7 @@ final class Opened implements Check
     private static function showsObservers(Survey $survey): bool
     {
         foreach ($survey->offers() as $offer) {
-            if (self::isHandedOut($survey, $offer)) {
+            if ($survey->handsOut($offer)) {
                 return true;
             }
             $way = $survey->way($offer, $survey->labels);
@@ -63,18 +62,6 @@ final class Opened implements Check
                         return true;
                     }
                 }
-            }
-        }
-
-        return false;
-    }
-
-    private static function isHandedOut(Survey $survey, Offer $offer): bool
-    {
-        $admits = $survey->decider->prepared->observers->admits;
-        foreach ($survey->outline->items as $position => $item) {
-            if ($admits[$position] && $survey->isPublished($position) && $survey->isHeld($offer, $position)) {
-                return true;
             }
         }
 

@@ -13,6 +13,7 @@ use SilentKeep\Core\Outline\Audience;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Rules\AtOnce;
+use SilentKeep\Core\Rules\Held;
 use SilentKeep\Core\Viewing\Offer;
 use SilentKeep\Core\Viewing\Viewer;
 
@@ -66,7 +67,8 @@ final class Overtaking implements Check
     {
         foreach ($survey->offers() as $offer) {
             foreach ($survey->outline->path[$position] as $step) {
-                if (! ($offer->plan?->opening($step) ?? new AtOnce) instanceof AtOnce) {
+                $opening = $offer->plan?->opening($step) ?? new AtOnce;
+                if (! $opening instanceof AtOnce && ! $opening instanceof Held) {
                     return true;
                 }
             }

@@ -23,7 +23,7 @@ final class Trials implements Check
         foreach ($trials as $trial) {
             $way = $survey->way($trial, []);
             $fits = array_filter(array_keys($survey->outline->items), static fn (int $position): bool => $survey->outline->isPublishedLesson($position) && $way->reach->works[$position] !== null && $free[$position] === null);
-            if ($fits === [] && ! self::isHandedOut($survey, $trial)) {
+            if ($fits === [] && ! $survey->handsOut($trial)) {
                 yield new Finding(CheckKind::TrialShort, offers: [$trial->key], facts: ['ends' => $way->pass->until]);
             }
             yield from $this->sooner($survey, $trial, $paid);
@@ -54,10 +54,5 @@ final class Trials implements Check
             $told = array_filter($sooner, static fn (int $instant): bool => $instant !== PHP_INT_MAX);
             yield new Finding(CheckKind::TrialSooner, $survey->keys(array_keys($sooner)), [$trial->key, ...array_map(static fn (Offer $offer): string => $offer->key, $offers)], facts: $told === [] ? [] : ['opens' => max($told)]);
         }
-    }
-
-    private static function isHandedOut(Survey $survey, Offer $trial): bool
-    {
-        return in_array(true, array_map(static fn (int $position): bool => $survey->isHeld($trial, $position), array_keys($survey->outline->items)), true);
     }
 }

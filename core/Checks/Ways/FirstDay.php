@@ -23,7 +23,7 @@ final class FirstDay implements Check
             if ($welcome !== null && ($first === null || $welcome < $first)) {
                 $few[$welcome][] = $offer->key;
             }
-            if ($first !== null && $plain->opens($first) !== null && ! $survey->isOnADay($offer, $first) && ! self::isOpenAtOnce($survey, $plain, $first)) {
+            if ($first !== null && ! $survey->handsOut($offer) && $plain->opens($first) !== null && ! $survey->isOnADay($offer, $first) && ! self::isOpenAtOnce($survey, $plain, $first)) {
                 $closed[$first][] = $offer->key;
             }
         }

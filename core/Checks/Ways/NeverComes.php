@@ -23,7 +23,7 @@ final class NeverComes implements Check
     public function find(Survey $survey): iterable
     {
         $blocked = [];
-        foreach ($survey->offers() as $offer) {
+        foreach ($survey->wholeOffers() as $offer) {
             foreach ($this->never($survey, $offer) as $position => $way) {
                 $kind = self::kind($survey, $way, $position);
                 if ($kind !== null) {

@@ -21,7 +21,7 @@ final class Waiting
     public function findings(Survey $survey, \Closure $never): iterable
     {
         $circles = $waits = [];
-        foreach ($survey->offers() as $offer) {
+        foreach ($survey->wholeOffers() as $offer) {
             $shut = $never($offer);
             $inCircles = [];
             foreach ($shut as $position => $way) {
