@@ -55,7 +55,8 @@ enum CheckKind: string
     {
         return match ($this) {
             self::WaitsInCircle, self::WaitsForever, self::OpensAfterPass, self::OpensAfterSeason, self::ClosesBeforeOpening, self::ClosedToNewcomers, self::ConditionNeverHolds => Touches::Unreached,
-            self::WelcomeForFew, self::HoldsUpHolders, self::NewLessonLocks => Touches::ShutOut,
+            self::WelcomeForFew, self::HoldsUpHolders => Touches::ShutOut,
+            self::NewLessonLocks => Touches::LockedOut,
             self::FirstDayClosed, self::OffersAlike, self::OfferOpensNothing, self::OfferOver, self::SoldThoughOpen, self::TrialShort, self::TrialSooner => Touches::Holders,
             default => Touches::Nobody,
         };

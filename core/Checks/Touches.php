@@ -16,6 +16,9 @@ enum Touches: string
     /** Those of them whose pass opens none of its items now. */
     case ShutOut = 'shut_out';
 
+    /** Those who have open, by the rules in force, what is shut to them by these. */
+    case LockedOut = 'locked_out';
+
     /** Nobody who could be counted: strangers, guests, whoever comes next. */
     case Nobody = 'nobody';
 }

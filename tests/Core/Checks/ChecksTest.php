@@ -11,7 +11,10 @@ use SilentKeep\Core\Checks\Checks;
 use SilentKeep\Core\Checks\Circumstances;
 use SilentKeep\Core\Checks\Finding;
 use SilentKeep\Core\Checks\Survey;
+use SilentKeep\Core\Checks\TouchedPeople;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\Viewer;
 use Tests\Core\Documents as D;
 
 /** Each check with rules that have the fault, and with rules that nearly have it. */
@@ -165,5 +168,56 @@ final class ChecksTest extends TestCase
     private static function entries(array $entries): mixed
     {
         return $entries === [] ? new \stdClass : $entries;
+    }
+
+    public function test_a_new_lesson_locks_those_who_are_further_on(): void
+    {
+        $rules = static fn (array ...$new): array => ['items' => [D::module('m', [D::lesson('a'), ...$new, D::lesson('b'), D::lesson('d')], in_order: true)]];
+        $live = D::plan($rules()['items'])->courses['c'];
+        $found = static fn (array ...$new): array => self::found(CheckKind::NewLessonLocks, [...$rules(...$new), 'knows' => ['live' => $live]]);
+
+        self::assertSame([[['n'], ['b']]], array_map(static fn (Finding $finding): array => [$finding->items, $finding->about], $found(D::lesson('n'))));
+        self::assertSame([], $found(D::lesson('n', optional: true)));
+        self::assertSame([], $found(D::lesson('n', draft: true)));
+        self::assertSame([], $found());
+    }
+
+    public function test_those_who_are_touched_are_counted(): void
+    {
+        $rules = ['items' => [D::lesson('first'), D::module('m', [D::lesson('bonus', only: ['label' => 'x']), D::lesson('b')], in_order: true), D::lesson('late')],
+            'course' => ['plans' => ['w' => ['late' => ['opens' => ['rule' => 'after_start', 'days' => 30]]]]],
+            'offers' => [['key' => 'o', 'course' => 'c', 'plan' => 'w', 'lasts' => ['days' => 10]], ['key' => 'p', 'course' => 'c']]];
+        $survey = self::survey($rules);
+        $findings = Checks::findings($survey);
+        $touched = new TouchedPeople($survey, $findings);
+        $now = Instant::parse(self::NOW);
+        $holder = static fn (string $offer, array $labels = [], array $done = [], int $until = Instant::NEVER): Viewer => new Viewer(signedIn: true, labels: $labels, passes: [new Pass($offer, $now - 86400, $until)], done: array_fill_keys($done, $now - 3600));
+        foreach ([
+            $holder('o', until: $now + 86400), $holder('o', until: $now + 40 * 86400), $holder('o', until: $now - 1), $holder('p'), new Viewer(signedIn: true),
+            $holder('p', ['x']), $holder('p', ['x'], ['bonus']), $holder('p', ['x'], ['first']),
+        ] as $viewer) {
+            $touched->look($viewer);
+        }
+        $counts = [];
+        foreach ($touched->counts() as $at => $count) {
+            $counts[$findings[$at]->kind->value] = $count;
+        }
+
+        // Of those with a pass of "o", one has it long enough; of those with the label, one has done the bonus.
+        self::assertSame(['opens_after_pass' => 1, 'holds_up_holders' => 2], $counts);
+    }
+
+    public function test_the_cause_is_the_rules_and_not_the_day(): void
+    {
+        $rules = static fn (int $days): array => ['items' => [D::lesson('first', title: "Anything {$days}"), D::lesson('a')], 'course' => ['plans' => ['w' => ['a' => ['opens' => ['rule' => 'after_start', 'days' => $days]]]]], 'offers' => [['key' => 'o', 'course' => 'c', 'plan' => 'w', 'lasts' => ['days' => 10]]]];
+        $cause = static fn (int $days, string $at = self::NOW): string => Checks::findings(new Survey($plan = D::plan(...array_slice($rules($days), 0, 3)), $plan->courses['c'], new Circumstances(Instant::parse($at))))[0]->cause;
+
+        self::assertSame($cause(30), $cause(30, '2026-04-10T12:00:00Z'));
+        self::assertNotSame($cause(30), $cause(31));
+    }
+
+    public function test_nothing_is_looked_for_in_what_is_retired(): void
+    {
+        self::assertSame([], Checks::findings(self::survey(['items' => [D::lesson('a', after: ['all' => ['b']]), D::lesson('b', after: ['all' => ['a']])], 'course' => ['state' => 'retired']])));
     }
 }
