@@ -26,13 +26,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $front_focus_x what of it is kept in view, in per cent from the left
  * @property int $front_focus_y from the top
  * @property list<string> $holidays on which nothing opens when dates are moved, as Holidays has them
+ * @property float $sample_share of lessons, and of their minutes, that samples may give away
  * @property ?string $begin_code hash of the code by which its first page is opened; null: it has begun
  */
 final class School extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['guests' => 'boolean', 'holidays' => 'array', 'language' => Language::class];
+    protected $casts = ['guests' => 'boolean', 'sample_share' => 'float', 'holidays' => 'array', 'language' => Language::class];
 
-    protected $attributes = ['holidays' => '[]', 'language' => 'en'];
+    protected $attributes = ['holidays' => '[]', 'language' => 'en', 'sample_share' => 0.3];
 }

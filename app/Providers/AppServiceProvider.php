@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Access\ClockAhead;
 use App\Access\Plans;
 use App\Access\SchoolOf;
+use App\Checks\KnownOfCourses;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
 use App\Drafts\DraftDiscarded;
@@ -73,6 +74,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(Mailer::class, QueuedMailer::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(Plans::class);
+        $this->app->scoped(KnownOfCourses::class);
     }
 
     public function boot(): void

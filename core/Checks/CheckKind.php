@@ -61,4 +61,14 @@ enum CheckKind: string
             default => Touches::Nobody,
         };
     }
+
+    /** Whether it is of what is sold, and to whom. */
+    public function isOfSelling(): bool
+    {
+        return match ($this) {
+            self::OffersAlike, self::OfferOpensNothing, self::OfferOver, self::NoWayIn, self::NothingSold, self::SoldByInvitation, self::SoldThoughOpen, self::FreeBesidePriced,
+            self::TierNotGiven, self::TrialShort, self::TrialSooner => true,
+            default => false,
+        };
+    }
 }

@@ -6,17 +6,6 @@ declare(strict_types=1);
  * Offers and their sale, as they are told of. Patterns are ICU messages.
  */
 return [
-    'offer_findings' => [
-        'guests_who_came_in' => 'Guests who came in before stay inside: the pass phrase is asked for at the door alone.',
-        'title_and_title2_open' => '{title} and {title2} open exactly the same, in the same pace and for as long.',
-        'title_opens_no_lesson' => '{title} opens no lesson at all.',
-        'title_has_price_and' => '{title} has a price, and is not sold: the course is by invitation only.',
-        'title_sold_but_course' => '{title} is sold, but the course is open to anyone: it brings only what has tiers or conditions.',
-        'title_not_sold_any' => '{title} is not sold any more: a pass of it would end before it began.',
-        'title_free_and_no' => '{title} is free, and is no trial, on a course that is sold elsewhere.',
-        'way_in_by_offer' => 'The way in is by an offer, and none is sold or free: passes come from the school alone.',
-        'no_offer_gives_tier' => 'No offer gives the tier {tier}: what is for it alone opens to nobody.',
-    ],
     'change_purchase' => [
         'refund_name' => 'Refund {name}',
         'carry_name_on' => 'Carry {name} on',

@@ -85,6 +85,9 @@ return [
         'at_once' => '{items} {count, plural, one {opens} other {open}} at once',
         'never_closes' => '{items} {count, plural, one {does} other {do}} not close',
         'every_pass' => '{items} {count, plural, one {is} other {are}} for every pass',
+        'no_sample' => '{items} {count, plural, one {is no sample} other {are no samples}} any more',
+        'optional' => '{items} {count, plural, one {becomes} other {become}} optional',
+        'no_plan' => 'the plan {plan} goes',
         'tier_too' => '{items} {count, plural, one {is} other {are}} for {tier} too',
     ],
     'given' => [

@@ -184,7 +184,7 @@ final class TwoEditorsTest extends TestCase
             // Reading by POST, what is one's own, and what assistants are there for.
             $theirs = ['keep.rehearsal.go-on', 'keep.notices.preview', 'keep.course-notices.preview', 'keep.letters.preview', 'keep.person.letters', 'keep.contents.preview', 'keep.condition', 'keep.columns', 'keep.csv-form', 'keep.vantages.save', 'keep.vantages.forget', 'keep.segments.save', 'keep.segments.forget', 'keep.people.preview', 'keep.people.act', 'keep.people.undo', 'keep.act.do', 'keep.act.leave'];
             if ($writes !== [] && str_starts_with($route->uri(), 'keep/') && ! in_array($route->getName(), $theirs, true)) {
-                $this->call(array_values($writes)[0], '/'.preg_replace('/\{\w+\}/', '1', str_replace(['{course}', '{what}'], ['clinker', 'poster'], $route->uri())), ['version' => 0])->assertForbidden();
+                $this->call(array_values($writes)[0], '/'.preg_replace('/\{\w+\}/', '1', str_replace(['{course}', '{what}', '{subject}'], ['clinker', 'poster', str_repeat('0', 32)], $route->uri())), ['version' => 0])->assertForbidden();
                 $tried++;
             }
         }

@@ -6,14 +6,15 @@ namespace App\Pages\Courses;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Checks\CourseFindings;
+use App\Checks\PhraseFinding;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentCourse;
 use App\Models\Draft;
-use App\Models\Offer;
-use App\Offers\OfferFindings;
 use App\Pages\Notices\NoticeFindings;
 use App\Sightlines\Vantages\Look;
+use App\Words\FindingWords;
 use App\Words\RuleWords;
 use App\Words\Say;
 use App\Words\Sentence;
@@ -22,7 +23,7 @@ use App\Words\SentencePart;
 /** What stands above every page of a course for those who look after it, and what all of them read. */
 final readonly class CourseHeadBuilder
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private OfferFindings $findings, private NoticeFindings $notices)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private NoticeFindings $notices)
     {
     }
 
@@ -45,9 +46,17 @@ final readonly class CourseHeadBuilder
     /** @return list<Sentence> of the rules that are shown, the draft's where there is one */
     private function findings(Course $course, CourseDocument $document): array
     {
+        $words = new FindingWords($this->plans->of($document)->course, $this->clock->words(...));
+
+        return [...array_map($words->what(...), $this->findings->open($course, $document)), ...$this->besidesRules($course, $document)];
+    }
+
+    /** @return list<Sentence> what is found in what is not rules: pass phrases and notices */
+    public function besidesRules(Course $course, CourseDocument $document): array
+    {
         $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
 
-        return [...$this->findings->of($this->plans->of($document), $document, Offer::query()->where('course_id', $course->id)->orderBy('id')->get()), ...OfferFindings::ofGuests($live, $document), ...array_map(Sentence::of(...), $this->notices->ofCourse($course))];
+        return [...PhraseFinding::of($live, $document), ...array_map(Sentence::of(...), $this->notices->ofCourse($course))];
     }
 
     /** @return array{?CourseDocument, ?CourseDocument} live, draft */

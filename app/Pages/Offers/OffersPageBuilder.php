@@ -8,6 +8,7 @@ use App\Access\OutlineRow;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
+use App\Checks\CourseFindings;
 use App\Database\Value;
 use App\Drafts\Edits\SetOffer;
 use App\Models\Bundle;
@@ -18,14 +19,16 @@ use App\Models\Document\DocumentOffer;
 use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Purchase;
-use App\Offers\OfferFindings;
 use App\Offers\Sales\Prices;
 use App\Offers\TermsWords;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
+use App\Words\FindingWords;
 use App\Words\RuleWords;
 use App\Words\Say;
+use App\Words\Sentence;
 use Illuminate\Support\Facades\DB;
+use SilentKeep\Core\Checks\Finding;
 use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Foresight\NewPass;
 use SilentKeep\Core\Foresight\Reaching;
@@ -34,7 +37,7 @@ use SilentKeep\Core\Outline\Outline;
 /** Puts together what an administrator sees of offers. */
 final readonly class OffersPageBuilder
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private OfferFindings $findings, private TermsWords $terms)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private TermsWords $terms)
     {
     }
 
@@ -54,7 +57,9 @@ final readonly class OffersPageBuilder
         $names = $all->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
         $taken = Pass::query()->whereIn('offer_id', $all->whereNotNull('most')->pluck('id')->all())->where('state', '!=', 'revoked')->groupBy('offer_id')->selectRaw('offer_id, count(distinct person_id) as taken')->pluck('taken', 'offer_id')->map(Value::int(...))->all();
         $courses = [];
-        foreach (Course::query()->with(['liveRevision', 'draft'])->orderBy('id')->get() as $course) {
+        $shown = Course::query()->with(['liveRevision', 'draft'])->orderBy('id')->get();
+        $this->findings->prepare(array_values(array_map(static fn (Course $course): int => $course->id, $shown->all())));
+        foreach ($shown as $course) {
             $courses[] = $this->course($course, array_values(($offers->get($course->id) ?? collect())->all()), $holders, fn (Offer $offer): array => $this->terms->of($offer, $names, $taken[$offer->id] ?? 0));
         }
 
@@ -112,8 +117,16 @@ final readonly class OffersPageBuilder
             tiers: $decider->course->tiers,
             plans: array_map(strval(...), array_keys($decider->course->plans)),
             rows: array_map(static fn (int $at): OutlineRow => new OutlineRow($outline->items[$at]->key, $outline->items[$at]->title ?? $outline->items[$at]->key, $outline->items[$at]->kind->value, $outline->depth[$at], $outline->draftOnPath[$at]), array_keys($outline->items)),
-            findings: [...$this->findings->of($decider, $document, $offers), ...OfferFindings::ofGuests($live, $document)],
+            findings: $this->findings($course, $document),
         );
+    }
+
+    /** @return list<Sentence> what is found in how the course is sold */
+    private function findings(Course $course, CourseDocument $document): array
+    {
+        $words = new FindingWords($this->plans->of($document)->course, $this->clock->words(...));
+
+        return array_map($words->what(...), array_values(array_filter($this->findings->open($course, $document), static fn (Finding $finding): bool => $finding->kind->isOfSelling())));
     }
 
     /** @return list<int> published lessons at an item or inside it */

@@ -10,6 +10,7 @@ use App\Drafts\Edits\SetAudience;
 use App\Drafts\Edits\SetCourse;
 use App\Drafts\Edits\SetField;
 use App\Drafts\Edits\SetTime;
+use App\Drafts\Plans\DeletePlan;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentTime;
 use App\Words\RuleWords;
@@ -69,6 +70,9 @@ final readonly class Fix
             FixKind::NothingFirst => new SetField('after', $this->items, null),
             FixKind::AnyOrder => new SetField('in_order', $this->items, null),
             FixKind::Sample => new SetField('sample', $this->items, true),
+            FixKind::NoSample => new SetField('sample', $this->items, null),
+            FixKind::Optional => new SetField('optional', $this->items, true),
+            FixKind::NoPlan => new DeletePlan((string) $this->plan, null),
             FixKind::AtOnce => new SetTime('opens', (string) $this->plan, $this->items, DocumentTime::from(['rule' => 'at_once'])),
             FixKind::NeverCloses => new SetTime('closes', (string) $this->plan, $this->items, null),
             FixKind::EveryPass, FixKind::TierToo => new SetField('tiers', $this->items, null),
@@ -86,6 +90,7 @@ final readonly class Fix
 
         return match ($this->kind) {
             FixKind::TierToo => Say::text('why.fix.tier_too', [...$items, 'tier' => (string) $this->tier]),
+            FixKind::NoPlan => Say::text('why.fix.no_plan', ['plan' => Sentence::title((string) $this->plan)]),
             default => Say::text("why.fix.{$this->kind->value}", $items),
         };
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sightlines\Why;
 
-/** A change of the rules that lets somebody in. */
+/** A change of the rules that lets somebody in, or puts right what a check has found. */
 enum FixKind: string
 {
     case CourseLive = 'course_live';
@@ -27,13 +27,16 @@ enum FixKind: string
     case GuestsHere = 'guests_here';
     case Sample = 'sample';
     case SampleForVisitors = 'sample_for_visitors';
+    case NoSample = 'no_sample';
+    case Optional = 'optional';
+    case NoPlan = 'no_plan';
 
     /** Made at the course itself, at no item. */
     public function isOfTheCourse(): bool
     {
         return match ($this) {
             self::CourseLive, self::SeasonBegun, self::SeasonOpenEnded, self::AnyOrderOnTop, self::OpenObserverDoor, self::ObserversEverywhere,
-            self::OpenGuestDoor, self::GuestsEverywhere, self::SampleForVisitors => true,
+            self::OpenGuestDoor, self::GuestsEverywhere, self::SampleForVisitors, self::NoPlan => true,
             default => false,
         };
     }

@@ -41,7 +41,7 @@ final class OpensNothing implements Check
     {
         $coverage = $survey->decider->prepared->coverage($offer);
         foreach ($survey->outline->items as $position => $item) {
-            if ($item->kind === Kind::Module || ! $survey->isPublished($position)) {
+            if ($item->kind === Kind::Module || $item->kind === Kind::Board || ! $survey->isPublished($position)) {
                 continue;
             }
             // What is left to be handed out is the offer's to give, in its time.

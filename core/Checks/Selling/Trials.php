@@ -23,7 +23,8 @@ final class Trials implements Check
         foreach ($trials as $trial) {
             $way = $survey->way($trial, []);
             $fits = array_filter(array_keys($survey->outline->items), static fn (int $position): bool => $survey->outline->isPublishedLesson($position) && $way->reach->works[$position] !== null && $free[$position] === null);
-            if ($fits === [] && ! $survey->handsOut($trial)) {
+            $covered = array_filter(array_keys($survey->outline->items), static fn (int $position): bool => $way->meant[$position] && $survey->outline->isPublishedLesson($position));
+            if ($fits === [] && $covered !== [] && ! $survey->handsOut($trial)) {
                 yield new Finding(CheckKind::TrialShort, offers: [$trial->key], facts: ['ends' => $way->pass->until]);
             }
             yield from $this->sooner($survey, $trial, $paid);

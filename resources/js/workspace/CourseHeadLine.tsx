@@ -91,6 +91,7 @@ export function CourseHeadLine({ course, changes, expected, mayEdit, seen, onSte
             {course.goesLiveAsIs ? say('workspace.course_head_line.goes_live_goes_live', { goes_live: course.goesLive }) : say('workspace.course_head_line.changed_since_was_set', { goes_live: course.goesLive })}
           </Link>
         )}
+        <Link href={to('keep.checks', { course: course.key })}>{say('found.title')}</Link>
         <Link href={to('keep.contents', { course: course.key })}>{say('workspace.course_head_line.contents')}</Link>
         <Link href={to('keep.course-notices', { course: course.key })}>{say('workspace.course_head_line.notices')}</Link>
         <Link href={to('keep.history', { course: course.key })}>{say('workspace.course_head_line.history')}</Link>
@@ -107,7 +108,7 @@ export function CourseHeadLine({ course, changes, expected, mayEdit, seen, onSte
   );
 }
 
-/** What looks like a mistake in how the course is sold: the first in words, the others where they are all told. */
+/** What is found in the rules: the first in words, the others where they are all told. */
 function Findings({ course }: { course: CourseHead }) {
   const [first] = course.findings;
   if (first === undefined) {
@@ -116,7 +117,7 @@ function Findings({ course }: { course: CourseHead }) {
   return (
     <p className={css.findingline} title={course.findings.map(plainText).join('\n')}>
       <Words segments={first.segments} />{' '}
-      <Link href={`${to('keep.offers')}#${course.key}`}>{course.findings.length > 1 ? say('workspace.course_head_line.more_findings', { count: course.findings.length - 1 }) : say('keep.offers')}</Link>
+      <Link href={to('keep.checks', { course: course.key })}>{course.findings.length > 1 ? say('workspace.course_head_line.more_findings', { count: course.findings.length - 1 }) : say('found.title')}</Link>
     </p>
   );
 }

@@ -14,7 +14,7 @@ export type EventKind = 'form-sent' | 'account-made' | 'offer-taken' | 'offer-re
 
 export type FinishedBy = 'mark' | 'visit' | 'watch' | 'quiz';
 
-export type FixKind = 'course_live' | 'season_begun' | 'season_open_ended' | 'no_draft' | 'tier_too' | 'every_pass' | 'no_condition' | 'at_once' | 'never_closes' | 'nothing_first' | 'any_order' | 'any_order_on_top' | 'open_observer_door' | 'observers_everywhere' | 'observers_here' | 'open_guest_door' | 'guests_everywhere' | 'guests_here' | 'sample' | 'sample_for_visitors';
+export type FixKind = 'course_live' | 'season_begun' | 'season_open_ended' | 'no_draft' | 'tier_too' | 'every_pass' | 'no_condition' | 'at_once' | 'never_closes' | 'nothing_first' | 'any_order' | 'any_order_on_top' | 'open_observer_door' | 'observers_everywhere' | 'observers_here' | 'open_guest_door' | 'guests_everywhere' | 'guests_here' | 'sample' | 'sample_for_visitors' | 'no_sample' | 'optional' | 'no_plan';
 
 export type Glyph = 'open' | 'sample' | 'later' | 'locked' | 'hidden' | 'over';
 
@@ -45,6 +45,15 @@ export type State = 'open' | 'locked' | 'hidden';
 export type StepKind = 'give-pass' | 'hand-out' | 'give-label' | 'take-label' | 'extend-pass' | 'pause-pass' | 'end-pass' | 'join-list' | 'write' | 'tell';
 
 export type VantageKind = 'visitor' | 'guest' | 'member' | 'holder' | 'person' | 'observer';
+
+export interface AcceptedRow {
+  subject: string;
+  what: Sentence;
+  reason: string;
+  by: string | null;
+  when: string;
+  at: string;
+}
 
 export interface AccountPage {
   name: string;
@@ -179,6 +188,18 @@ export interface CheckoutPage {
   shown: string;
   holder: string | null;
   signIn: string;
+}
+
+export interface ChecksPage {
+  course: CourseHead;
+  findings: FindingRow[];
+  accepted: AcceptedRow[];
+  others: Sentence[];
+  draft: boolean;
+  counting: boolean;
+  looked: number;
+  of: number;
+  mayEdit: boolean;
 }
 
 export interface ClosingWords {
@@ -460,6 +481,21 @@ export interface FaceForm {
 export interface FaceQuestion {
   ask: string;
   answer: string;
+}
+
+export interface FindingRow {
+  subject: string;
+  cause: string;
+  check: 'waits_in_circle' | 'waits_forever' | 'opens_after_pass' | 'opens_after_season' | 'closes_before_opening' | 'closed_to_newcomers' | 'condition_never_holds' | 'first_day_closed' | 'welcome_for_few' | 'holds_up_holders' | 'waits_for_nothing' | 'new_lesson_locks' | 'date_past' | 'plan_unused' | 'offers_alike' | 'offer_opens_nothing' | 'offer_over' | 'no_way_in' | 'nothing_sold' | 'sold_by_invitation' | 'sold_though_open' | 'free_beside_priced' | 'tier_not_given' | 'label_not_given' | 'trial_short' | 'trial_sooner' | 'sample_no_effect' | 'sample_for_nobody' | 'samples_give_much' | 'door_leads_nowhere' | 'permission_behind_shut_door' | 'overtakes_learners' | 'no_main_plan';
+  level: 'fault' | 'doubt' | 'idle';
+  what: Sentence;
+  why: string;
+  touched: number | null;
+  counts: boolean;
+  fixes: FixByRule[];
+  mend: Sentence | null;
+  where: string;
+  whereWords: string;
 }
 
 export interface FinishRule {

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Checks;
+
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Access\SchoolOf;
+use App\Models\Course;
+use App\Models\CourseDocument;
+use SilentKeep\Core\Checks\Circumstances;
+use SilentKeep\Core\Checks\Survey;
+
+/** A course's rules together with what the school knows and no plan says. */
+final readonly class Surveys
+{
+    public function __construct(private Plans $plans, private SchoolClock $clock, private SchoolOf $school, private KnownOfCourses $known)
+    {
+    }
+
+    /** @param  CourseDocument  $document  the rules that are asked about, in force or not */
+    public function of(Course $course, CourseDocument $document): Survey
+    {
+        $decider = $this->plans->of($document);
+        $live = $course->liveRevision?->document;
+
+        return new Survey($decider->prepared->plan, $decider->course, new Circumstances(
+            $this->clock->now(), $this->known->labels(), $this->known->sold($course->id), $this->known->trials($course->id), ($this->school)()->sample_share, $this->known->minutes($course->id),
+            $live === null || $this->isInForce($course, $document) ? null : $this->plans->of(CourseDocument::fromJson($live))->course,
+        ));
+    }
+
+    /** What the findings come to depends on, the hour included: equal stamps, equal findings. */
+    public function stamp(Course $course, CourseDocument $document): string
+    {
+        $school = ($this->school)();
+
+        return hash('xxh128', serialize([
+            $this->plans->named($document)->toJson(), $school->zone, $school->guests, $school->sample_share, intdiv($this->clock->now(), 3600), $course->live_revision_id,
+            $this->known->labels(), $this->known->sold($course->id), $this->known->trials($course->id), $this->known->minutes($course->id),
+        ]));
+    }
+
+    /** Whether a document says what is in force. */
+    public function isInForce(Course $course, CourseDocument $document): bool
+    {
+        $live = $course->liveRevision?->document;
+
+        return $live !== null && $this->plans->named(CourseDocument::fromJson($live))->toJson() === $this->plans->named($document)->toJson();
+    }
+}
