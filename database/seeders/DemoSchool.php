@@ -74,7 +74,7 @@ final class DemoSchool
             $offer->title = ['apprentice-pass' => 'Apprentice pass', 'journeyman-pass' => 'Journeyman pass', 'yard-trial' => 'Yard trial', 'tools-only' => 'Tools only', 'taster' => 'Taster'][$offer->key];
         }
         $this->importPlan($clinker, $school);
-        foreach ([$this->steamBentFrames(), $this->sailsByHand(), $this->winterRefit(), $this->oarsAndSpars(), $this->petrolEngines()] as [$course, $offers]) {
+        foreach ([$this->steamBentFrames(), $this->sailsByHand(), $this->winterRefit(), $this->oarsAndSpars(), $this->petrolEngines(), $this->riggingASpritsail()] as [$course, $offers]) {
             $this->importPlan(['format' => 'silent-keep.plan/1', 'school' => ['zone' => 'Europe/Oslo', 'guests' => true], 'offers' => $offers, 'courses' => [$course]], $school);
         }
     }
@@ -146,39 +146,48 @@ final class DemoSchool
         ], [['key' => 'refit-crew', 'course' => 'winter-refit', 'title' => 'Refit crew', 'plan' => 'season', 'lasts' => ['until' => $this->local('+70 days 18:00')]]]];
     }
 
+    /** @return array{array<string, mixed>, list<array<string, mixed>>} */
+    private function oarsAndSpars(): array
+    {
+        return [['key' => 'oars', 'title' => 'Oars and spars', 'state' => 'draft', 'entry' => 'invite', 'items' => [
+            ['key' => 'l-spruce', 'kind' => 'lesson', 'title' => 'Spruce for oars'],
+            ['key' => 'l-leather', 'kind' => 'lesson', 'title' => 'Leathers and buttons'],
+        ]], []];
+    }
+
     /**
      * Still being made, in a hurry: with one fault of each of several kinds, for the checks to find.
      *
      * @return array{array<string, mixed>, list<array<string, mixed>>}
      */
-    private function oarsAndSpars(): array
+    private function riggingASpritsail(): array
     {
         $lesson = static fn (string $key, string $title, mixed ...$more): array => ['key' => $key, 'kind' => 'lesson', 'title' => $title, ...$more];
 
         return [[
-            'key' => 'oars', 'title' => 'Oars and spars', 'state' => 'draft', 'entry' => 'offer', 'sample_needs_account' => true,
-            'observer_door' => ['open' => true, 'default' => false], 'tiers' => ['rower', 'spar maker'], 'main_plan' => 'weekly',
+            'key' => 'rigging', 'title' => 'Rigging a spritsail', 'state' => 'draft', 'entry' => 'offer', 'sample_needs_account' => true,
+            'observer_door' => ['open' => true, 'default' => false], 'tiers' => ['hand', 'rigger'], 'main_plan' => 'weekly',
             'plans' => [
                 'weekly' => [
-                    'l-spruce' => ['opens' => ['rule' => 'after_start', 'days' => 2]],
+                    'l-rope' => ['opens' => ['rule' => 'after_start', 'days' => 2]],
                     'l-balance' => ['opens' => ['rule' => 'on', 'at' => $this->local('-40 days 09:00')]],
-                    'm-spars' => ['opens' => ['rule' => 'after_start', 'days' => 90]],
+                    'm-mast' => ['opens' => ['rule' => 'after_start', 'days' => 90]],
                 ],
-                'spring' => ['m-spars' => ['opens' => ['rule' => 'after_start', 'days' => 14]]],
+                'spring' => ['m-mast' => ['opens' => ['rule' => 'after_start', 'days' => 14]]],
             ],
             'items' => [
-                $lesson('l-spruce', 'Spruce for oars'),
-                $lesson('l-leather', 'Leathers and buttons', sample: true, only: ['kind' => 'visitor']),
-                ['key' => 'm-shape', 'kind' => 'module', 'title' => 'Shaping', 'in_order' => true, 'items' => [
-                    $lesson('l-loom', 'Shaving the loom'), $lesson('l-knots', 'Reading knots', only: ['label' => 'oar-bonus']), $lesson('l-blade', 'Hollowing the blade'),
+                $lesson('l-rope', 'Which rope for what'),
+                $lesson('l-harbour', 'A sail across the harbour', sample: true, only: ['kind' => 'visitor']),
+                ['key' => 'm-splices', 'kind' => 'module', 'title' => 'Splices', 'in_order' => true, 'items' => [
+                    $lesson('l-eye', 'An eye splice'), $lesson('l-fancy', 'Fancywork', only: ['label' => 'oar-bonus']), $lesson('l-short', 'A short splice'),
                 ]],
-                $lesson('l-balance', 'Balance', after: ['all' => ['l-varnish']]),
-                $lesson('l-varnish', 'Seven coats of varnish', after: ['all' => ['l-balance']]),
-                $lesson('l-feather', 'Feathering', only: ['label' => 'oar-bonsu']),
-                ['key' => 'm-spars', 'kind' => 'module', 'title' => 'Spars', 'items' => [$lesson('l-mast', 'A mast from one tree'), $lesson('l-gaff', 'Gaff and boom', tiers: ['spar maker'])]],
-                ['key' => 'b-shavings', 'kind' => 'board', 'title' => 'Among the shavings', 'guests' => true],
+                $lesson('l-balance', 'Balance under sail', after: ['all' => ['l-reef']]),
+                $lesson('l-reef', 'Two ways to reef', after: ['all' => ['l-balance']]),
+                $lesson('l-blocks', 'Turning blocks', only: ['label' => 'oar-bonsu']),
+                ['key' => 'm-mast', 'kind' => 'module', 'title' => 'Mast and sprit', 'items' => [$lesson('l-step', 'Stepping the mast'), $lesson('l-shrouds', 'Shrouds and lanyards', tiers: ['rigger'])]],
+                ['key' => 'b-loft', 'kind' => 'board', 'title' => 'In the loft', 'guests' => true],
             ],
-        ], [['key' => 'oars-sixty', 'course' => 'oars', 'title' => 'Sixty days of oars', 'tier' => 'rower', 'plan' => 'weekly', 'lasts' => ['days' => 60]]]];
+        ], [['key' => 'sixty-days', 'course' => 'rigging', 'title' => 'Sixty days of rigging', 'tier' => 'hand', 'plan' => 'weekly', 'lasts' => ['days' => 60]]]];
     }
 
     /** @return array{array<string, mixed>, list<array<string, mixed>>} */

@@ -8,6 +8,7 @@ use SilentKeep\Core\Checks\Check;
 use SilentKeep\Core\Checks\CheckKind;
 use SilentKeep\Core\Checks\Finding;
 use SilentKeep\Core\Checks\Survey;
+use SilentKeep\Core\Outline\Item;
 use SilentKeep\Core\Rules\AllOf;
 use SilentKeep\Core\Rules\AnyOf;
 use SilentKeep\Core\Rules\Condition;
@@ -23,8 +24,10 @@ final class GivenByNothing implements Check
         $offers = $survey->course->offers;
         $tiers = array_map(static fn (Offer $offer): ?string => $offer->tier, $offers);
         foreach (array_diff($survey->course->tiers, $tiers) as $tier) {
-            $for = array_keys(array_filter($survey->outline->items, static fn ($item): bool => in_array($tier, $item->tiers ?? [], true) || ($item->only !== null && in_array($tier, self::named($item->only, HasTier::class), true))));
-            yield new Finding(CheckKind::TierNotGiven, $survey->keys($for), about: [$tier]);
+            $for = array_keys(array_filter($survey->outline->items, static fn (Item $item): bool => self::isFor($item, $tier, $tiers)));
+            if ($for !== []) {
+                yield new Finding(CheckKind::TierNotGiven, $survey->keys($for), about: [$tier]);
+            }
         }
         yield from $this->labels($survey);
         $used = array_map(static fn (Offer $offer): ?string => $offer->plan?->name, $offers);
@@ -33,6 +36,18 @@ final class GivenByNothing implements Check
                 yield new Finding(CheckKind::PlanUnused, about: [$plan->name]);
             }
         }
+    }
+
+    /**
+     * Whether an item is for a tier, and for none that is given.
+     *
+     * @param  array<?string>  $given
+     */
+    private static function isFor(Item $item, string $tier, array $given): bool
+    {
+        $tiers = $item->tiers ?? [];
+
+        return (in_array($tier, $tiers, true) && array_intersect($tiers, $given) === []) || ($item->only !== null && in_array($tier, self::named($item->only, HasTier::class), true));
     }
 
     /** @return iterable<Finding> */
