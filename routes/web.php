@@ -41,6 +41,9 @@ Route::get('/letters/{person}/{kind}', [StopLettersController::class, 'show'])->
 Route::post('/letters/{person}/{kind}', [StopLettersController::class, 'store'])->whereNumber('person')->middleware(['signed:relative', 'throttle:30,1,letters'])->name('letters.stopped');
 
 Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
+    Route::get('/today', [Staff\Checks\TodayController::class, 'show'])->name('today');
+    Route::get('/find', [Staff\Checks\FindController::class, 'show'])->name('find');
+    Route::get('/find/rows', [Staff\Checks\FindController::class, 'rows'])->name('find.rows');
     Route::get('/courses', [Staff\CoursesController::class, 'index'])->name('courses');
     Route::get('/courses/{course}', [Staff\CoursesController::class, 'show'])->name('course');
     Route::post('/courses', [Staff\CoursesController::class, 'store'])->name('courses.make');

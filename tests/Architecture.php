@@ -30,7 +30,9 @@ final class Architecture
         'App\Triggers' => ['App\People', 'App\Learning\Quizzes'],
         'App\Cartridges' => ['App\Drafts', 'App\Learning'],
         'App\School' => [],
-        'App\Checks' => ['App\Sightlines', 'App\Front', 'App\Triggers\Spec'],
+        'App\Counting' => [],
+        'App\Agenda' => ['App\Counting'],
+        'App\Checks' => ['App\Counting', 'App\Sightlines', 'App\Front', 'App\Triggers\Spec'],
         'App\Front' => ['App\Offers', 'App\School\Pictures'],
     ];
 

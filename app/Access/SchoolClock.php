@@ -66,6 +66,12 @@ final readonly class SchoolClock implements WallClock
         return Formats::cell($this->local($instant), $this->year());
     }
 
+    /** `2026-03-09`: the day on the school's wall calendar. */
+    public function day(int $instant): string
+    {
+        return $this->local($instant)->format('Y-m-d');
+    }
+
     /** As a wall-clock time in the plan format: `2026-03-09T09:00`. */
     public function wall(int $instant): string
     {

@@ -21,16 +21,58 @@ final readonly class CourseFindings
     /** @return list<Finding> accepted or not */
     public function all(Course $course, CourseDocument $document): array
     {
-        $of = $this->surveys->isInForce($course, $document) ? 'live' : 'draft';
+        if ($this->surveys->isInForce($course, $document)) {
+            return $this->live([$course])[$course->id] ?? [];
+        }
 
-        return $this->kept->all("findings-{$of}-{$course->id}", KeptFindings::class, [$course->id => $this->surveys->stamp($course, $document)],
-            fn (): array => [$course->id => new KeptFindings(Checks::findings($this->surveys->of($course, $document)))])[$course->id]->findings ?? [];
+        return $this->kept->all("findings-of-draft-{$course->id}", KeptFindings::class, [$course->id => $this->surveys->stamp($course, $document)],
+            fn (): array => [$course->id => $this->find($course, $document)])[$course->id]->findings ?? [];
+    }
+
+    /**
+     * Of what is live, accepted or not.
+     *
+     * @param  list<Course>  $courses  with their live revisions, as far as they are read only where something is not known yet
+     * @return array<int, list<Finding>> by id
+     */
+    public function live(array $courses): array
+    {
+        $of = [];
+        foreach ($courses as $course) {
+            $of[$course->id] = $course;
+        }
+        $found = $this->kept->all('findings', KeptFindings::class, $this->surveys->liveStamps($courses), function (array $missing) use ($of): array {
+            $made = [];
+            foreach ($missing as $id) {
+                $json = $of[$id]->liveRevision?->document;
+                if ($json !== null) {
+                    $made[$id] = $this->find($of[$id], CourseDocument::fromJson($json));
+                }
+            }
+
+            return $made;
+        });
+
+        return array_map(static fn (KeptFindings $kept): array => $kept->findings, $found);
+    }
+
+    private function find(Course $course, CourseDocument $document): KeptFindings
+    {
+        return new KeptFindings(Checks::findings($this->surveys->of($course, $document)));
     }
 
     /** @return list<Finding> that nobody has accepted, or whose cause has changed since */
     public function open(Course $course, CourseDocument $document): array
     {
-        $findings = $this->all($course, $document);
+        return $this->notAccepted($course, $this->all($course, $document));
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    public function notAccepted(Course $course, array $findings): array
+    {
         $accepted = $findings === [] ? [] : $this->accepted($course);
 
         return array_values(array_filter($findings, static fn (Finding $finding): bool => ($accepted[self::digest($finding)] ?? null)?->cause !== $finding->cause));

@@ -31,13 +31,38 @@ final readonly class Surveys
         ));
     }
 
-    /** What the findings come to depends on, the hour included: equal stamps, equal findings. */
+    /** What the findings of a draft depend on, the hour included: equal stamps, equal findings. */
     public function stamp(Course $course, CourseDocument $document): string
+    {
+        return $this->stampOf($course, $this->plans->named($document)->toJson());
+    }
+
+    /**
+     * The same of what is live, without reading it.
+     *
+     * @param  list<Course>  $courses
+     * @return array<int, string> by id; those that were never published are left out
+     */
+    public function liveStamps(array $courses): array
+    {
+        $this->known->prepare(array_map(static fn (Course $course): int => $course->id, $courses));
+        $published = $this->plans->stamps();
+        $stamps = [];
+        foreach ($courses as $course) {
+            if (isset($published[$course->id])) {
+                $stamps[$course->id] = $this->stampOf($course, $published[$course->id]);
+            }
+        }
+
+        return $stamps;
+    }
+
+    private function stampOf(Course $course, string $rules): string
     {
         $school = ($this->school)();
 
         return hash('xxh128', serialize([
-            $this->plans->named($document)->toJson(), $school->zone, $school->guests, $school->sample_share, intdiv($this->clock->now(), 3600), $course->live_revision_id,
+            $rules, $school->zone, $school->guests, $school->sample_share, intdiv($this->clock->now(), 3600), $course->live_revision_id,
             $this->known->labels(), $this->known->sold($course->id), $this->known->trials($course->id), $this->known->minutes($course->id),
         ]));
     }

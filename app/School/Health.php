@@ -26,6 +26,12 @@ final readonly class Health
         Storage::put(self::FILE, (string) time());
     }
 
+    /** The instant at which the schedule ran last; null: it never has. */
+    public function ranAt(): ?int
+    {
+        return Storage::exists(self::FILE) ? (int) Storage::get(self::FILE) : null;
+    }
+
     /** @throws \RuntimeException with what is wrong */
     public function check(): void
     {
@@ -34,8 +40,7 @@ final readonly class Health
         if ($behind !== []) {
             throw new \RuntimeException('The database is behind by '.count($behind).' migrations.');
         }
-        $ran = Storage::exists(self::FILE) ? (int) Storage::get(self::FILE) : 0;
-        if ($ran < time() - self::LATE) {
+        if (($this->ranAt() ?? 0) < time() - self::LATE) {
             throw new \RuntimeException('The schedule is late.');
         }
     }

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What checks have found and somebody has accepted, whom findings touch, and how much samples may give away. */
+/** What checks have found and somebody has accepted, what is counted on people, and how much samples may give away. */
 return new class extends Migration
 {
     public function up(): void
@@ -21,18 +21,18 @@ return new class extends Migration
             $table->timestamp('accepted_at');
             $table->unique(['course_id', 'subject']);
         });
-        Schema::create('finding_counts', function (Blueprint $table): void {
+        Schema::create('people_counts', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('course_id')->constrained()->cascadeOnDelete();
-            $table->boolean('draft');
-            $table->string('stamp', 32)->comment('digest of the findings that are counted');
-            $table->json('counts')->comment('people, by digest of the finding; of those who were looked at so far');
+            $table->string('what');
+            $table->string('stamp', 32)->comment('digest of what the count depends on');
+            $table->json('result')->comment('of those who were looked at so far');
             $table->unsignedInteger('looked')->default(0)->comment('people');
             $table->unsignedInteger('of')->default(0);
             $table->unsignedBigInteger('reached')->default(0)->comment('the last person who was looked at, by id');
             $table->timestamp('began_at');
             $table->timestamp('finished_at')->nullable();
-            $table->unique(['course_id', 'draft']);
+            $table->unique(['course_id', 'what']);
         });
         Schema::table('schools', fn (Blueprint $table) => $table->float('sample_share')->default(0.3)->comment('of lessons, and of their minutes, that samples may give away'));
     }
@@ -40,7 +40,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('schools', fn (Blueprint $table) => $table->dropColumn('sample_share'));
-        Schema::dropIfExists('finding_counts');
+        Schema::dropIfExists('people_counts');
         Schema::dropIfExists('accepted_findings');
     }
 };

@@ -37,6 +37,7 @@ return [
     'product' => 'Silent Keep',
     'needs_scripts' => 'The pages of those who run the school need scripts. Your browser runs none here.',
     'keep_shell' => [
+        'today' => 'Today',
         'skip' => 'To what is on this page',
         'courses' => 'Courses',
         'notices' => 'Notices',
@@ -48,12 +49,15 @@ return [
         'sign_out' => 'Sign out',
     ],
     'find' => [
-        'somebody' => 'Find',
-        'title' => 'Find somebody',
-        'then' => 'By a part of their name or address. On their page, go on typing what they cannot see: it says why, and what would open it.',
-        'found' => '{count, plural, =0 {Nobody} one {# person} other {# people}}',
+        'somebody' => 'Find or do',
+        'title' => 'Find or do',
+        'placeholder' => 'A name, a title, a word for it, or: why eira garboard',
+        'recent' => 'Last gone to',
+        'try' => 'Type whom or what you look for, what you want to do in your own words, or a question: why, somebody, something.',
+        'found' => '{count, plural, =0 {Nothing} one {# thing} other {# things}}',
         'failed' => 'The search could not be made. Please try again.',
-        'nobody' => 'Nobody is called that.',
+        'nothing' => 'Nothing is called that.',
+        'their_page' => 'To their page',
     ],
     'dates' => [
         'like' => '9 Mar 9:00, in 3 weeks, next Monday 9',

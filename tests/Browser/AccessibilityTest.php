@@ -94,6 +94,7 @@ final class AccessibilityTest extends BrowserTestCase
             'who looks' => ['hege', '/keep/courses/clinker?lens=sightlines', 'td[data-row=m-tools] .c', 'v'],
             'timeline' => ['hege', '/keep/courses/clinker?lens=timeline', 'td[data-row=m-tools] .bar'],
             'history' => ['hege', '/keep/courses/clinker/revisions', '.history li'],
+            'checks' => ['hege', '/keep/courses/rigging/checks', '.level li'],
             'people' => ['hege', '/keep/people', 'table.people'],
             'a person' => ['hege', '/keep/people/4?why=clinker/l-garboard', '.whynot .gates li'],
             'bringing in' => ['hege', '/keep/people/bring-in', 'form'],

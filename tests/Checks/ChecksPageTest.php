@@ -6,7 +6,7 @@ namespace Tests\Checks;
 
 use App\Models\AcceptedFinding;
 use App\Models\Activity;
-use App\Models\FindingCount;
+use App\Models\PeopleCount;
 use Illuminate\Support\Facades\DB;
 use Tests\Drafts\EditsDrafts;
 use Tests\TestCase;
@@ -121,7 +121,7 @@ final class ChecksPageTest extends TestCase
         self::assertLessThanOrEqual($holders, $row['touched']);
         self::assertGreaterThanOrEqual($holders - $reached, $row['touched']);
         self::assertGreaterThan(5, $row['touched']);
-        $count = FindingCount::query()->where('draft', true)->sole();
+        $count = PeopleCount::query()->where('what', 'findings of the draft')->sole();
         self::assertSame($count->of, $count->looked);
         self::assertNotNull($count->finished_at);
     }

@@ -34,7 +34,7 @@ final class RolesTest extends TestCase
             if (! str_starts_with($route->uri(), 'keep/')) {
                 continue;
             }
-            $address = '/'.preg_replace(['/\{course\}/', '/\{item\?\}/', '/\{what\}/', '/\{\w+\}/'], ['clinker', 'l-planes', 'poster', '1'], $route->uri());
+            $address = '/'.preg_replace(['/\{course\}/', '/\{item\?\}/', '/\{what\}/', '/\{subject\}/', '/\{\w+\}/'], ['clinker', 'l-planes', 'poster', str_repeat('0', 32), '1'], $route->uri());
             $method = array_values(array_diff($route->methods(), ['HEAD']))[0];
             $this->actingAs($this->person('eira'))->call($method, $address, ['version' => 0])->assertNotFound();
             $this->post('/sign-out');

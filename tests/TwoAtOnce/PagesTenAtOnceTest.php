@@ -62,6 +62,16 @@ final class PagesTenAtOnceTest extends TestCase
         self::assertSame([3, '3'], [self::rows("revisions where course_id = (select id from courses where key = 'clinker')"), self::$school->value("select version from contents where item_key = 'l-planes'")]);
     }
 
+    public function test_what_is_found_is_said_to_be_meant_so_once(): void
+    {
+        $found = self::$hege->page('/keep/courses/rigging/checks')['findings'];
+        self::assertIsArray($found);
+        self::assertIsArray($found[0]);
+        $row = $found[0];
+        self::ten(self::$hege, 'POST', '/keep/courses/rigging/checks/accepted', ['subject' => $row['subject'], 'cause' => $row['cause'], 'reason' => 'Meant']);
+        self::assertSame([1, 1], [self::rows('accepted_findings'), self::rows("activities where action = 'finding.accepted'")]);
+    }
+
     public function test_what_was_drafted_is_left_once(): void
     {
         $lesson = '/keep/courses/clinker/contents/l-steam';

@@ -40,6 +40,15 @@ trait WritesOnPages
 
         return [
             'bring back what was given up' => [$givenUp, static fn (self $test, mixed $id) => $test->post('/keep/courses/clinker/draft/given-up/'.(is_int($id) ? $id : 0), ['version' => 0])->assertSessionHas('flash.kind', 'done'), static fn (): bool => DB::table('given_up')->doesntExist() && DB::table('drafts')->where('document', 'like', '%l-steam%')->exists()],
+            'say that what is found is meant so' => [
+                static function (self $test) use ($admin): array {
+                    $admin($test);
+                    $row = $test->get('/keep/courses/clinker/checks')->inertiaProps('findings.0');
+
+                    return is_array($row) ? ['subject' => $row['subject'], 'cause' => $row['cause'], 'reason' => 'Meant'] : [];
+                },
+                static fn (self $test, array $given) => $test->post('/keep/courses/clinker/checks/accepted', $given)->assertSessionHas('flash.kind', 'done'), $done('accepted_findings', ['reason' => 'Meant']),
+            ],
             'write what a course shows of itself' => [
                 static function (self $test) use ($admin, $face): array {
                     $admin($test);

@@ -26,7 +26,7 @@ final class KeepFrame
     public static function places(bool $runs): array
     {
         return array_map(Say::text(...), [
-            'keep.courses' => 'keep.keep_shell.courses', 'keep.people.list' => 'keep.people', 'keep.offers' => 'keep.offers', 'keep.notices' => 'keep.keep_shell.notices', 'keep.triggers' => 'keep.keep_shell.triggers',
+            'keep.today' => 'keep.keep_shell.today', 'keep.courses' => 'keep.keep_shell.courses', 'keep.people.list' => 'keep.people', 'keep.offers' => 'keep.offers', 'keep.notices' => 'keep.keep_shell.notices', 'keep.triggers' => 'keep.keep_shell.triggers',
             ...($runs ? ['keep.outbox' => 'keep.keep_shell.outbox'] : []), 'keep.school' => 'keep.keep_shell.school',
         ]);
     }

@@ -6,13 +6,14 @@ namespace App\Pages\Checks;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
-use App\Checks\Counting;
 use App\Checks\CourseFindings;
 use App\Checks\Mends;
+use App\Checks\TouchedCounts;
+use App\Database\Value;
 use App\Models\AcceptedFinding;
 use App\Models\Course;
 use App\Models\CourseDocument;
-use App\Models\FindingCount;
+use App\Models\PeopleCount;
 use App\Pages\Courses\CourseHeadBuilder;
 use App\Sightlines\Why\Fix;
 use App\Sightlines\Why\FixByRule;
@@ -30,7 +31,7 @@ final readonly class ChecksPageBuilder
     public function __construct(
         private CourseHeadBuilder $heads,
         private CourseFindings $findings,
-        private Counting $counting,
+        private TouchedCounts $counting,
         private Plans $plans,
         private SchoolClock $clock,
     ) {
@@ -60,7 +61,7 @@ final readonly class ChecksPageBuilder
         );
     }
 
-    private static function row(Course $course, CourseDocument $document, Finding $finding, FindingWords $words, ?FindingCount $count): FindingRow
+    private static function row(Course $course, CourseDocument $document, Finding $finding, FindingWords $words, ?PeopleCount $count): FindingRow
     {
         $digest = CourseFindings::digest($finding);
         $counts = $finding->kind->touches() !== Touches::Nobody;
@@ -70,7 +71,7 @@ final readonly class ChecksPageBuilder
 
         return new FindingRow(
             $digest, $finding->cause, $finding->kind->value, $finding->kind->level()->value, $words->what($finding), $words->why($finding),
-            $counts && $count?->finished_at !== null ? $count->counts[$digest] ?? 0 : null, $counts,
+            $counts && $count?->finished_at !== null ? Value::int($count->result[$digest] ?? 0) : null, $counts,
             array_map(static fn (Fix $fix): FixByRule => $fix->step(), $fixes),
             $fixes === [] ? null : Sentence::of(RuleWords::enumeration(array_map(static fn (Fix $fix): string => $fix->clause($titles($fix)), $fixes), 'and')),
             ...self::where($course, $finding),

@@ -77,7 +77,9 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
   );
 }
 
-interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | 'onExtend'> {
+export interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'mayRun' | 'onExtend'> {
+  /** Instant; null: the present. */
+  now: number | null;
   course: string;
   item: string;
   /** The vantage that is asked about. */
@@ -87,7 +89,8 @@ interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'now' | 'mayRun' | '
   onMended: () => void;
 }
 
-function Reasons(props: ReasonsProps) {
+/** The full reason of one row for one viewer, and what would open it. */
+export function Reasons(props: ReasonsProps) {
   const { course, item, way: vantage, now, round } = props;
   const { card, state } = useWhy(course, item, vantage, now, 'published', String(round));
   if (card === null) {

@@ -9,7 +9,7 @@ import { FlashNote } from './FlashNote';
 import { to } from '../lib/route';
 import ui from './ui.module.css';
 
-const FindSomebody = lazy(async () => ({ default: (await import('./FindSomebody')).FindSomebody }));
+const FindOrDo = lazy(async () => ({ default: (await import('../find/FindOrDo')).FindOrDo }));
 const KeysDialog = lazy(async () => ({ default: (await import('./KeysDialog')).KeysDialog }));
 
 export interface KeepShellProps {
@@ -20,6 +20,7 @@ export interface KeepShellProps {
 }
 
 const PLACES: { href: string; title: string; run?: boolean }[] = [
+  { href: to('keep.today'), title: say('keep.keep_shell.today') },
   { href: to('keep.courses'), title: say('keep.keep_shell.courses') },
   { href: to('keep.people.list'), title: say('keep.people') },
   { href: to('keep.offers'), title: say('keep.offers') },
@@ -51,7 +52,7 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
         {say('keep.keep_shell.skip')}
       </button>
       <header className={ui.top}>
-        <Link href={to('keep.courses')} className={ui.brand}>
+        <Link href={to('keep.today')} className={ui.brand}>
           <Mark /> {say('keep.product')}
         </Link>
         <nav aria-label={say('keep.keep_shell.main')}>
@@ -84,7 +85,7 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
         </p>
       </header>
       <Suspense>
-        {finds && <FindSomebody onClose={() => setFinds(false)} />}
+        {finds && <FindOrDo onClose={() => setFinds(false)} />}
         {keys && <KeysDialog course={course} onClose={() => setKeys(false)} />}
       </Suspense>
       <FlashNote />

@@ -111,6 +111,30 @@ export interface AfterRule {
   inOrder: boolean;
 }
 
+export interface AgendaDay {
+  date: string;
+  words: string;
+  today: boolean;
+  past: boolean;
+}
+
+export interface AgendaEntry {
+  kind: 'opens' | 'closes' | 'pass_ends' | 'season_ends';
+  glyph: Glyph;
+  title: string;
+  time: string;
+  people: number;
+  past: boolean;
+  href: string | null;
+}
+
+export interface AgendaRow {
+  key: string;
+  title: string;
+  note: string;
+  days: AgendaEntry[][];
+}
+
 export interface AmbiguousDate {
   text: string;
   dayFirst: string;
@@ -571,6 +595,17 @@ export interface FoundPerson {
   id: number;
   name: string;
   email: string;
+}
+
+export interface FoundThing {
+  kind: 'why' | 'course' | 'item' | 'person' | 'offer' | 'label' | 'do';
+  id: string;
+  title: string;
+  note: string;
+  href: string;
+  course: string | null;
+  item: string | null;
+  person: number | null;
 }
 
 export interface FrontCourse {
@@ -1672,6 +1707,35 @@ export interface StopLettersPage {
 export interface StopPage {
   course: string;
   email: string;
+}
+
+export interface TodayLine {
+  what: Sentence;
+  below: string;
+  go: string;
+  href: string | null;
+  at: string | null;
+  soon: boolean;
+  undoes: number | null;
+}
+
+export interface TodayPage {
+  heading: string;
+  now: number;
+  week: string;
+  next: Sentence | null;
+  days: AgendaDay[];
+  courses: AgendaRow[];
+  counting: boolean;
+  previous: string;
+  following: string;
+  isThisWeek: boolean;
+  ending: TodayLine[];
+  findings: TodayLine[];
+  found: number;
+  changed: TodayLine[];
+  running: string[];
+  mayEdit: boolean;
 }
 
 export interface TokenRow {

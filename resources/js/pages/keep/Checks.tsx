@@ -58,7 +58,7 @@ export default function Checks(page: ChecksPage) {
               <h2 id={`level-${level}`}>{say(words)}</h2>
               <ul>
                 {rows.map((finding) => (
-                  <Found key={finding.subject} finding={finding} course={course.key} version={course.draftVersion} mayEdit={mayEdit} onAccept={() => setAccepting(finding)} />
+                  <Found key={finding.subject} finding={finding} course={course.key} version={course.draftVersion} people={of} mayEdit={mayEdit} onAccept={() => setAccepting(finding)} />
                 ))}
               </ul>
             </section>
@@ -85,7 +85,7 @@ export default function Checks(page: ChecksPage) {
   );
 }
 
-function Found({ finding, course, version, mayEdit, onAccept }: { finding: FindingRow; course: string; version: number; mayEdit: boolean; onAccept: () => void }) {
+function Found({ finding, course, version, people, mayEdit, onAccept }: { finding: FindingRow; course: string; version: number; /** Who are here now. */ people: number; mayEdit: boolean; onAccept: () => void }) {
   const mend = () => router.post(to('keep.draft.fix', { course }), { version, fixes: finding.fixes.map((one) => ({ ...one })) }, { preserveScroll: true });
   return (
     <li>
@@ -95,21 +95,23 @@ function Found({ finding, course, version, mayEdit, onAccept }: { finding: Findi
         </p>
         <p className={ui.soft}>
           {finding.why}
-          {finding.touched !== null && <> {say('found.touched', { count: finding.touched })}</>}
+          {finding.touched !== null && people > 0 && <> {say('found.touched', { count: finding.touched })}</>}
         </p>
       </div>
       <div className={css.acts}>
         {mayEdit && finding.mend !== null && (
           <Button variant="default" size="compact-sm" onClick={mend} title={plainText(finding.mend)}>
-            {saying('found.mend', { what: <Words key="what" segments={finding.mend.segments} /> })}
+            <span>{saying('found.mend', { what: <Words key="what" segments={finding.mend.segments} /> })}</span>
           </Button>
         )}
-        <Link href={finding.where}>{finding.whereWords}</Link>
-        {mayEdit && (
-          <button type="button" className={ui.linklike} onClick={onAccept}>
-            {say('found.accept')}
-          </button>
-        )}
+        <span>
+          <Link href={finding.where}>{finding.whereWords}</Link>
+          {mayEdit && (
+            <button type="button" className={ui.linklike} onClick={onAccept}>
+              {say('found.accept')}
+            </button>
+          )}
+        </span>
       </div>
     </li>
   );

@@ -23,7 +23,11 @@ function at(person: number, act: Act) {
 
 export default function Person(page: PersonPage) {
   const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, now, mayRun, letters } = page;
-  const [act, setAct] = useState<{ act: Act; title: string } | null>(null);
+  // Whoever comes from a list of passes that end goes on with how long.
+  const [act, setAct] = useState<{ act: Act; title: string } | null>(() => {
+    const offer = new URLSearchParams(window.location.search).get('extend');
+    return offer !== null && passes.some((pass) => pass.offer === offer) ? { act: { do: 'extend', ...passOf(passes, offer) }, title: say('person.asks.extend') } : null;
+  });
   const [tying, setTying] = useState<'observer' | 'learner' | null>(null);
   const ask = (title: string, what: Act) => setAct({ title, act: what });
   const theirs = [...new Set(passes.map(({ course }) => course))];

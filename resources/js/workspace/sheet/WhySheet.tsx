@@ -168,8 +168,8 @@ export function WhySheet(props: WhySheetProps) {
 }
 
 /** The reasons of a cell; those of the cell before stay in sight until the next ones are there. */
-export function useWhy(course: string, item: string, vantage: string, at: number, see: string, of: string) {
-  const address = withQuery(to('keep.why', { course }), { item, v: [vantage], at: isoOf(at), see: see === 'published' ? see : null, of });
+export function useWhy(course: string, item: string, vantage: string, at: number | null, see: string, of: string) {
+  const address = withQuery(to('keep.why', { course }), { item, v: [vantage], at: at === null ? null : isoOf(at), see: see === 'published' ? see : null, of });
   // Not while the cell or the time is still on the move.
   const { answer, last, state } = useAsked<WhyCard>(address, undefined, 120);
   return { card: answer ?? (state === 'waiting' && last?.item === item ? last : null), state };

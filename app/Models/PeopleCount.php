@@ -8,24 +8,24 @@ use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Whom the findings of a course touch, as far as its people have been looked at.
+ * Something counted on the holders of a course's passes, as far as they have been looked at.
  *
  * @property int $id
  * @property int $course_id
- * @property bool $draft whether of the draft's rules
- * @property string $stamp digest of the findings that are counted
- * @property array<array-key, int> $counts people by digest of the finding
+ * @property string $what is counted
+ * @property string $stamp digest of what the count depends on
+ * @property array<array-key, mixed> $result of those who were looked at
  * @property int $looked people
  * @property int $of
  * @property int $reached the last person who was looked at, by id
  * @property \DateTimeImmutable $began_at
  * @property ?\DateTimeImmutable $finished_at
  */
-final class FindingCount extends Model
+final class PeopleCount extends Model
 {
     public $timestamps = false;
 
     protected $guarded = [];
 
-    protected $casts = ['draft' => 'boolean', 'counts' => 'array', 'began_at' => UtcInstant::class, 'finished_at' => UtcInstant::class];
+    protected $casts = ['result' => 'array', 'began_at' => UtcInstant::class, 'finished_at' => UtcInstant::class];
 }

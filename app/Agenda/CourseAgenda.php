@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Agenda;
+
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Access\Viewers;
+use App\Counting\Counts;
+use App\Counting\CountsPeople;
+use App\Database\Value;
+use App\Models\Course;
+use App\Models\PeopleCount;
+use SilentKeep\Core\Foresight\Agenda;
+use SilentKeep\Core\Foresight\Turn;
+use SilentKeep\Core\Foresight\TurnKind;
+
+/** The agenda of one course for one week, counted on its people. */
+final readonly class CourseAgenda implements CountsPeople
+{
+    /** Seconds for which it holds, people coming, going and finishing. */
+    private const HOLDS = 3600;
+
+    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock, private Counts $counts)
+    {
+    }
+
+    /**
+     * @param  string  $stamp  of the rules that are in force
+     * @param  string  $monday  on which the week begins, as a date
+     */
+    public function of(Course $course, string $stamp, string $monday): PeopleCount
+    {
+        return $this->counts->of($course, "agenda {$monday}", hash('xxh128', "{$stamp} {$monday}"), self::HOLDS, self::class);
+    }
+
+    public function look(PeopleCount $count, Course $course, array $people): ?array
+    {
+        $decider = $this->plans->live($course);
+        if ($decider === null) {
+            return null;
+        }
+        $monday = substr($count->what, strlen('agenda '));
+        $from = (int) $this->clock->instant("{$monday}T00:00");
+        $agenda = new Agenda($this->plans->compiled($decider));
+        $result = $count->result;
+        foreach ($this->viewers->each(array_fill_keys($people, false), $course) as $viewer) {
+            $mine = [];
+            foreach ($agenda->of($viewer, $from, $this->clock->plusDays($from, 7), $this->clock->now()) as $turn) {
+                $mine[self::key($this->clock->day($turn->at), $turn)][] = $turn->at;
+            }
+            foreach ($mine as $key => $instants) {
+                [$number, $first, $last] = is_array($result[$key] ?? null) ? array_map(Value::int(...), $result[$key]) + [0, PHP_INT_MAX, 0] : [0, PHP_INT_MAX, 0];
+                $result[$key] = [$number + 1, min($first, ...$instants), max($last, ...$instants)];
+            }
+        }
+
+        return $result;
+    }
+
+    /**
+     * What has been counted so far.
+     *
+     * @return list<AgendaTurn> in the order of their first instants
+     */
+    public static function turns(PeopleCount $count): array
+    {
+        $turns = [];
+        foreach ($count->result as $key => $told) {
+            [$day, $kind, $of] = explode('|', (string) $key, 3) + ['', '', ''];
+            [$people, $first, $last] = is_array($told) ? array_map(Value::int(...), array_values($told)) + [0, 0, 0] : [0, 0, 0];
+            $turns[] = new AgendaTurn($day, TurnKind::from($kind), $of, $people, $first, $last);
+        }
+        usort($turns, static fn (AgendaTurn $a, AgendaTurn $b): int => [$a->first, $a->of] <=> [$b->first, $b->of]);
+
+        return $turns;
+    }
+
+    private static function key(string $day, Turn $turn): string
+    {
+        return "{$day}|{$turn->kind->value}|{$turn->of}";
+    }
+}

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Find;
+
+use App\Access\CourseShelf;
+use App\Access\OutlineRow;
+use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Models\Label;
+use App\Models\Offer;
+use App\People\PeopleFinder;
+use App\Words\Say;
+
+/** Finds courses, rows, people, offers, labels and what can be done, by what somebody types; and answers why somebody cannot see something. */
+final readonly class FindBuilder
+{
+    private const MOST = 12;
+
+    /** Of one kind. */
+    private const EACH = 5;
+
+    public function __construct(private CourseShelf $shelf, private PeopleFinder $people)
+    {
+    }
+
+    /**
+     * @param  ?string  $at  key of the course at hand
+     * @return list<FoundThing> the best first
+     */
+    public function find(string $text, ?string $at, bool $mayRun): array
+    {
+        $typed = Typed::of($text);
+        if ($typed->isEmpty()) {
+            return [];
+        }
+        $why = $this->why($typed);
+        if ($why !== []) {
+            return $why;
+        }
+        $all = $this->shelf->all();
+        [$course, $document] = array_values(array_filter($all, static fn (array $one): bool => $one[0]->key === $at))[0] ?? array_values($all)[0] ?? [null, null];
+        $found = [...Commands::find($typed, $course, $document?->title() ?? '', $mayRun)];
+        foreach ($all as $id => [$one, $its]) {
+            $found[] = [$typed->score($its->title()) + ($typed->score($its->title()) > 0 ? 8 : 0), $this->courseFound($one, $its)];
+        }
+        foreach ([$this->items($typed, $at), $this->offers($typed), $this->labels($typed), $this->persons($text, $typed)] as $several) {
+            $found = [...$found, ...$several];
+        }
+
+        return self::best($found);
+    }
+
+    /**
+     * Rows of all courses alone.
+     *
+     * @return list<FoundThing>
+     */
+    public function rows(string $text): array
+    {
+        return self::best($this->items(Typed::of($text), null), self::MOST);
+    }
+
+    /**
+     * `why eira garboard`: every way to take the first words for a person and the others for a row.
+     *
+     * @return list<FoundThing>
+     */
+    private function why(Typed $typed): array
+    {
+        $words = array_values(array_diff($typed->words, ['can', 'cant', 't', 'cannot', 'not', 'see', 'open', 'does', 'is', 'locked', 'for']));
+        if (($typed->words[0] ?? '') !== 'why' || count($words) < 3) {
+            return [];
+        }
+        $found = [];
+        for ($of = 1; $of < count($words) - 1; $of++) {
+            $people = $this->people->find(implode(' ', array_slice($words, 1, $of)));
+            $rows = $people === [] ? [] : self::best($this->items(Typed::of(implode(' ', array_slice($words, $of + 1))), null), 3);
+            foreach (array_slice($people, 0, 3) as $person) {
+                foreach ($rows as $row) {
+                    $found["{$person->id} {$row->id}"] ??= new FoundThing('why', "why {$person->id} {$row->id}", Say::text('find.why', ['who' => $person->name, 'what' => $row->title]), $row->note, route('keep.person', ['person' => $person->id, 'why' => "{$row->course}/{$row->item}"], false), $row->course, $row->item, $person->id);
+                }
+            }
+        }
+
+        return array_slice(array_values($found), 0, self::MOST);
+    }
+
+    private function courseFound(Course $course, CourseDocument $document): FoundThing
+    {
+        return new FoundThing('course', "course {$course->key}", $document->title(), Say::text('find.a_course'), route('keep.course', $course, false));
+    }
+
+    /**
+     * @param  ?string  $at  key of the course whose rows come first
+     * @return list<array{int, FoundThing}>
+     */
+    private function items(Typed $typed, ?string $at): array
+    {
+        $found = [];
+        foreach ($this->shelf->all() as $id => [$course, $document]) {
+            foreach ($this->shelf->rows($id) as $row) {
+                $score = $typed->score($row->title);
+                if ($score > 0) {
+                    $found[] = [$score + ($course->key === $at ? 4 : 0), $this->itemFound($course, $document, $row)];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    private function itemFound(Course $course, CourseDocument $document, OutlineRow $row): FoundThing
+    {
+        return new FoundThing('item', "item {$course->key} {$row->key}", $row->title, Say::text('find.in_course', ['kind' => $row->kind, 'course' => $document->title()]), route('keep.course', ['course' => $course, 'row' => $row->key], false), $course->key, $row->key);
+    }
+
+    /** @return list<array{int, FoundThing}> */
+    private function offers(Typed $typed): array
+    {
+        $found = [];
+        foreach (Offer::query()->with('course:id,key')->orderBy('id')->get(['id', 'course_id', 'key', 'name']) as $offer) {
+            $score = $typed->score($offer->name);
+            if ($score > 0) {
+                $found[] = [$score, new FoundThing('offer', "offer {$offer->key}", $offer->name, Say::text('find.an_offer', ['course' => $this->shelf->title($offer->course_id)]), route('keep.offers', absolute: false)."#{$offer->course->key}", $offer->course->key)];
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<array{int, FoundThing}> */
+    private function labels(Typed $typed): array
+    {
+        $found = [];
+        foreach (Label::query()->toBase()->select('label')->selectRaw('count(distinct person_id) as people')->groupBy('label')->orderBy('label')->get() as $row) {
+            $label = is_string($row->label) ? $row->label : '';
+            $score = $typed->score($label);
+            if ($score > 0) {
+                $found[] = [$score, new FoundThing('label', "label {$label}", $label, Say::text('find.a_label', ['count' => is_numeric($row->people) ? (int) $row->people : 0]), route('keep.people.list', ['label' => $label], false))];
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<array{int, FoundThing}> */
+    private function persons(string $text, Typed $typed): array
+    {
+        $found = [];
+        foreach ($this->people->find($text) as $nth => $person) {
+            $found[] = [max(24 - $nth, $typed->score($person->name)), new FoundThing('person', "person {$person->id}", $person->name, $person->email, route('keep.person', ['person' => $person->id, 'ask' => 'why'], false), person: $person->id)];
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<array{int, FoundThing}>  $found
+     * @return list<FoundThing>
+     */
+    private static function best(array $found, int $each = self::EACH): array
+    {
+        $found = array_values(array_filter($found, static fn (array $one): bool => $one[0] > 0));
+        usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        $kinds = $best = [];
+        foreach ($found as [, $thing]) {
+            $kinds[$thing->kind] = ($kinds[$thing->kind] ?? 0) + 1;
+            if ($kinds[$thing->kind] <= $each && count($best) < self::MOST) {
+                $best[] = $thing;
+            }
+        }
+
+        return $best;
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Today;
+
+use App\Access\CourseShelf;
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Checks\CourseFindings;
+use App\Models\Course;
+use App\Words\FindingWords;
+use App\Words\Say;
+use SilentKeep\Core\Checks\Finding;
+use SilentKeep\Core\Checks\Level;
+use SilentKeep\Core\Foresight\TurnKind;
+
+final readonly class TodayPageBuilder
+{
+    /** Findings that are told; the others are counted. */
+    private const FINDINGS = 6;
+
+    public function __construct(
+        private WeekBuilder $week,
+        private EndingPasses $ending,
+        private WhatChanged $changed,
+        private CourseFindings $findings,
+        private CourseShelf $shelf,
+        private Plans $plans,
+        private SchoolClock $clock,
+    ) {
+    }
+
+    /** @param  ?string  $week  a date in it; null: this one */
+    public function page(?string $week, bool $mayRun): TodayPage
+    {
+        $now = $this->clock->now();
+        $asked = $week === null ? null : $this->clock->instant("{$week}T12:00");
+        $monday = $this->week->monday($asked ?? $now);
+        [$rows, $counting, $turns] = $this->week->rows($monday);
+        $isThisWeek = $monday === $this->week->monday($now);
+        [$findings, $found] = $this->found();
+        $entries = array_merge([], ...array_map(static fn (AgendaRow $row): array => array_merge(...$row->days), $rows));
+        $count = static fn (TurnKind ...$kinds): int => count(array_filter($entries, static fn (AgendaEntry $entry): bool => in_array(TurnKind::from($entry->kind), $kinds, true)));
+
+        return new TodayPage(
+            $this->clock->words($now), $now,
+            Say::text('today_told.week', ['opens' => $count(TurnKind::Opens), 'ends' => $count(TurnKind::Closes, TurnKind::PassEnds, TurnKind::SeasonEnds)]),
+            $isThisWeek ? $this->week->next($turns) : null,
+            $this->week->days($monday), $rows, $counting,
+            (new \DateTimeImmutable($monday))->modify('-7 days')->format('Y-m-d'), (new \DateTimeImmutable($monday))->modify('+7 days')->format('Y-m-d'), $isThisWeek,
+            $this->ending->lines(), $findings, $found, $this->changed->lines($mayRun), $this->changed->running(), $mayRun,
+        );
+    }
+
+    /** @return array{list<TodayLine>, int} the first of them, and how many there are */
+    private function found(): array
+    {
+        $courses = array_map(static fn (array $one): Course => $one[0], array_values($this->shelf->all()));
+        $lines = [];
+        $found = 0;
+        foreach ($this->findings->live($courses) as $id => $findings) {
+            [$course, $document] = $this->shelf->all()[$id];
+            $open = $this->findings->notAccepted($course, $findings);
+            $found += count($open);
+            if ($open === []) {
+                continue;
+            }
+            $words = new FindingWords($this->plans->of($document)->course, $this->clock->words(...));
+            foreach ($open as $finding) {
+                $lines[] = [[$document->read()->state() === 'live' ? 0 : 1, self::weight($finding)], new TodayLine($words->what($finding), $document->title(), Say::text('today_told.show'), route('keep.checks', $course, false))];
+            }
+        }
+        usort($lines, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return [array_map(static fn (array $line): TodayLine => $line[1], array_slice($lines, 0, self::FINDINGS)), $found];
+    }
+
+    /** The lower the sooner it is told, of what is open to anybody at all. */
+    private static function weight(Finding $finding): int
+    {
+        return (int) array_search($finding->kind->level(), Level::cases(), true);
+    }
+}

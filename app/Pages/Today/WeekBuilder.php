@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Today;
+
+use App\Access\CourseShelf;
+use App\Access\Plans;
+use App\Access\SchoolClock;
+use App\Agenda\AgendaTurn;
+use App\Agenda\CourseAgenda;
+use App\Models\Course;
+use App\Models\CourseDocument;
+use App\Models\Offer;
+use App\Pages\Courses\HoldersNow;
+use App\Words\Glyph;
+use App\Words\RuleWords;
+use App\Words\Say;
+use App\Words\Sentence;
+use SilentKeep\Core\Foresight\TurnKind;
+
+/** The week as an agenda, a row for each course that anybody holds a pass of. */
+final readonly class WeekBuilder
+{
+    public function __construct(private CourseShelf $shelf, private Plans $plans, private SchoolClock $clock, private CourseAgenda $agenda, private HoldersNow $holders)
+    {
+    }
+
+    /** The Monday of the week in which an instant lies, as a date. */
+    public function monday(int $instant): string
+    {
+        return (new \DateTimeImmutable($this->clock->day($instant)))->modify('Monday this week')->format('Y-m-d');
+    }
+
+    /** @return list<AgendaDay> */
+    public function days(string $monday): array
+    {
+        $today = $this->clock->day($this->clock->now());
+        $days = [];
+        foreach (self::dates($monday) as $date) {
+            $days[] = new AgendaDay($date, $this->clock->date((int) $this->clock->instant("{$date}T12:00")), $date === $today, $date < $today);
+        }
+
+        return $days;
+    }
+
+    /**
+     * @return array{list<AgendaRow>, bool, array<int, list<AgendaTurn>>} rows; whether somebody is still being looked at; turns by the course's id
+     */
+    public function rows(string $monday): array
+    {
+        $stamps = $this->plans->stamps();
+        $holders = $this->holders->all();
+        $names = Offer::query()->toBase()->orderBy('id')->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
+        $rows = $turns = [];
+        $counting = false;
+        foreach ($this->shelf->all() as $id => [$course, $document]) {
+            if (($holders[$id] ?? 0) === 0) {
+                continue;
+            }
+            $count = $this->agenda->of($course, $stamps[$id] ?? '', $monday);
+            $counting = $counting || $count->finished_at === null;
+            $turns[$id] = CourseAgenda::turns($count);
+            $rows[] = new AgendaRow($course->key, $document->title(), self::note($document, $holders[$id]), array_map(
+                fn (string $date): array => array_values(array_map(fn (AgendaTurn $turn): AgendaEntry => $this->entry($course, $turn, $names), array_filter($turns[$id], static fn (AgendaTurn $turn): bool => $turn->day === $date))),
+                self::dates($monday),
+            ));
+        }
+
+        return [$rows, $counting, $turns];
+    }
+
+    /** @param  array<int, list<AgendaTurn>>  $turns  by the course's id */
+    public function next(array $turns): ?Sentence
+    {
+        $next = null;
+        foreach ($turns as $course => $its) {
+            foreach ($its as $turn) {
+                if ($turn->kind === TurnKind::Opens && $turn->first > $this->clock->now() && ($next === null || $turn->first < $next[1]->first)) {
+                    $next = [$course, $turn];
+                }
+            }
+        }
+
+        return $next === null ? null : Sentence::say('today_told.next', ['count' => $next[1]->people, 'when' => $this->clock->words($next[1]->first)], ['title' => $this->shelf->itemTitle($next[0], $next[1]->of), 'course' => $this->shelf->title($next[0])]);
+    }
+
+    /** @return list<string> */
+    private static function dates(string $monday): array
+    {
+        return array_map(static fn (int $days): string => (new \DateTimeImmutable($monday))->modify("+{$days} days")->format('Y-m-d'), range(0, 6));
+    }
+
+    private static function note(CourseDocument $document, int $holders): string
+    {
+        $course = $document->read();
+        $passes = Say::text('today_told.passes', ['count' => $holders]);
+        if ($course->state() === 'retired') {
+            return Say::text('today_told.retired', ['count' => $holders]);
+        }
+
+        return $course->closes() === null ? $passes : Say::text('today_told.until', ['when' => RuleWords::local($course->closes()), 'passes' => $passes]);
+    }
+
+    /** @param  array<array-key, string>  $names  of offers, by key */
+    private function entry(Course $course, AgendaTurn $turn, array $names): AgendaEntry
+    {
+        $past = $turn->last <= $this->clock->now();
+        $item = $turn->kind === TurnKind::Opens || $turn->kind === TurnKind::Closes;
+        $time = substr($this->clock->wall($turn->first), 11);
+
+        return new AgendaEntry(
+            $turn->kind->value,
+            (! in_array($turn->kind, [TurnKind::Opens, TurnKind::PassBegins], true) ? Glyph::Over : ($past ? Glyph::Open : Glyph::Later))->value,
+            match ($turn->kind) {
+                TurnKind::Opens => $this->shelf->itemTitle($course->id, $turn->of),
+                TurnKind::Closes => Say::text('today_told.closes', ['title' => $this->shelf->itemTitle($course->id, $turn->of)]),
+                TurnKind::PassBegins => Say::text('today_told.begins', ['title' => $names[$turn->of] ?? $turn->of]),
+                TurnKind::PassEnds => Say::text('today_told.ends', ['title' => $names[$turn->of] ?? $turn->of]),
+                TurnKind::SeasonEnds => Say::text('today_told.season_ends'),
+            },
+            $turn->first === $turn->last ? $time : Say::text('today_told.from_time', ['time' => $time]),
+            $turn->people, $past,
+            $item ? route('keep.course', ['course' => $course, 'lens' => 'timeline', 'row' => $turn->of], false) : route('keep.people.list', $turn->of === '' ? ['course' => $course->key] : ['holds' => $turn->of], false),
+        );
+    }
+}
