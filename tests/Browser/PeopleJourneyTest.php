@@ -137,9 +137,9 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->visit('/keep/offers');
         $this->find('main');
         $this->keys(Keys::CONTROL, 'k');
-        $this->waitForFocus('.mantine-Modal-content input');
+        $this->waitForFocus('.mantine-Spotlight-search');
         $this->typeAtFocus('eira');
-        $this->waitForText('.found', 'Eira Holm');
+        $this->waitForText('[data-action][data-selected]', 'Eira Holm');
         $this->typeAtFocus(Keys::ENTER);
         $this->waitForFocus('.whynot input');
         $this->typeAtFocus('rivets');
@@ -150,11 +150,11 @@ final class PeopleJourneyTest extends BrowserTestCase
 
         // Esc leaves it, and the focus is where it was.
         $this->visit('/keep/offers');
-        $this->named('Find')->click();
-        $this->waitForFocus('.mantine-Modal-content input');
+        $this->named('Find or do')->click();
+        $this->waitForFocus('.mantine-Spotlight-search');
         $this->typeAtFocus(Keys::ESCAPE);
-        $this->waitUntilGone('.mantine-Modal-content');
-        $this->browser->wait(90, 50)->until(fn (): bool => $this->browser->executeScript('return document.activeElement.textContent.trim()') === 'Find');
+        $this->waitUntilGone('.mantine-Spotlight-search');
+        $this->browser->wait(90, 50)->until(fn (): bool => $this->browser->executeScript('return document.activeElement.textContent.trim()') === 'Find or do');
         $this->assertNoScriptErrors();
     }
 

@@ -10,6 +10,7 @@ import { recent, remember } from '../lib/recent';
 import { to } from '../lib/route';
 import { useAsked } from '../lib/useAsked';
 import { Answered } from '../people/Answered';
+import { FocusBack } from '../ui/FocusBack';
 import ui from '../ui/ui.module.css';
 
 const [store, actions] = createSpotlight();
@@ -58,15 +59,17 @@ export function FindOrDo({ onClose }: { onClose: () => void }) {
     }
   };
   const settled = wanted === '' || answer !== null;
+  const first = settled ? (found[0]?.id ?? null) : null;
   useEffect(() => {
-    mark(settled);
-    if (hurried.current && settled) {
+    mark(first !== null);
+    if (hurried.current && first !== null) {
       hurried.current = false;
       document.querySelector<HTMLElement>('[data-action][data-selected]')?.click();
     }
-  }, [settled, answer]);
+  }, [first]);
   return (
     <Spotlight.Root store={store} query={typed} onQueryChange={(query) => [setTyped(query), setAsked(null)]} onSpotlightClose={onClose} shortcut={null} closeOnActionTrigger={false} scrollable maxHeight={520} size={640} overlayProps={{ backgroundOpacity: 0.3, blur: 0 }}>
+      <FocusBack />
       <Spotlight.Search placeholder={say('keep.find.placeholder')} aria-label={say('keep.find.title')} onKeyDown={({ key }) => (hurried.current = key === 'Enter' && !settled)} />
       <p className={ui.vh} role="status">
         {state === 'ready' && wanted !== '' ? say('keep.find.found', { count: found.length }) : ''}
@@ -79,7 +82,7 @@ export function FindOrDo({ onClose }: { onClose: () => void }) {
         <Spotlight.ActionsList>
           {wanted === '' && found.length > 0 && <p className={ui.finding}>{say('keep.find.recent')}</p>}
           {found.map((thing) => (
-            <Spotlight.Action key={thing.id} label={thing.title} description={thing.note} onClick={() => choose(thing)} />
+            <Spotlight.Action key={thing.id} label={thing.title} description={thing.note} onClick={({ detail }) => (detail === 0 && !settled ? (hurried.current = true) : choose(thing))} />
           ))}
           {found.length === 0 && <Spotlight.Empty>{wanted === '' ? say('keep.find.try') : state === 'failed' ? say('keep.find.failed') : state === 'ready' ? say('keep.find.nothing') : ''}</Spotlight.Empty>}
         </Spotlight.ActionsList>

@@ -25,9 +25,6 @@ export default function Today(page: TodayPage) {
   const { heading, week, next, days, courses, counting, previous, following, isThisWeek, ending, findings, found, changed, running } = page;
   const { signedIn } = useShared();
   const [question, setQuestion] = useState<Question | null>(null);
-  const answer = useRef<HTMLElement>(null);
-  // It is read from its beginning, by keyboard too.
-  useEffect(() => answer.current?.focus(), [question]);
   useReloads(counting);
   return (
     <KeepShell title={say('keep.keep_shell.today')}>
@@ -42,14 +39,7 @@ export default function Today(page: TodayPage) {
         <WhyQuestion onAsk={setQuestion} />
       </PageHead>
       <main className={css.today}>
-        {question !== null && (
-          <section ref={answer} tabIndex={-1} className={css.answer} aria-label={say('today.answer')}>
-            <button type="button" className={ui.linklike} onClick={() => setQuestion(null)}>
-              {say('keep.close')}
-            </button>
-            <Answered key={`${question.person} ${question.course} ${question.item}`} {...question} mayRun={signedIn?.runs === true} />
-          </section>
-        )}
+        {question !== null && <Answer key={`${question.person} ${question.course} ${question.item}`} question={question} mayRun={signedIn?.runs === true} onClose={() => setQuestion(null)} />}
         <div className={css.weekscroll}>
           <table className={css.week}>
             <caption className={ui.vh}>{say('today.the_week')}</caption>
@@ -105,6 +95,20 @@ export default function Today(page: TodayPage) {
         <p className={css.running}>{running.join(' ')}</p>
       </main>
     </KeepShell>
+  );
+}
+
+function Answer({ question, mayRun, onClose }: { question: Question; mayRun: boolean; onClose: () => void }) {
+  const section = useRef<HTMLElement>(null);
+  // It is read from its beginning, by keyboard too.
+  useEffect(() => section.current?.focus(), []);
+  return (
+    <section ref={section} tabIndex={-1} className={css.answer} aria-label={say('today.answer')}>
+      <button type="button" className={ui.linklike} onClick={onClose}>
+        {say('keep.close')}
+      </button>
+      <Answered {...question} mayRun={mayRun} />
+    </section>
   );
 }
 
