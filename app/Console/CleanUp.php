@@ -13,6 +13,7 @@ use App\Models\IncomingEvent;
 use App\Models\KeptAnswer;
 use App\Models\Message;
 use App\Models\OutsideEvent;
+use App\Models\PeopleCount;
 use App\Models\RehearsalRun;
 use App\Models\SignInLink;
 use App\Models\TriggerRun;
@@ -37,6 +38,8 @@ final readonly class CleanUp
     private const PREPARED = 1;
 
     private const UPLOADED = 7;
+
+    private const COUNTED = 21;
 
     private const BROUGHT_IN = ['done', 'taking back', 'taken back'];
 
@@ -71,6 +74,7 @@ final readonly class CleanUp
             'events told outside' => self::delete(OutsideEvent::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'runs of triggers' => self::delete(TriggerRun::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
             'what was tried in drafts and given up' => self::delete(GivenUp::query()->where('made_at', '<', $this->before(self::PREPARED))),
+            'what was counted on people' => self::delete(PeopleCount::query()->where('began_at', '<', $this->before(self::COUNTED))),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'items that were taken out, with what they held' => ($this->contents)(),

@@ -68,7 +68,7 @@ final class AccessibilityTest extends BrowserTestCase
         $tools = new ChromeDevToolsDriver($this->browser);
         $this->as('hege');
         try {
-            foreach (['courses', 'courses/clinker', 'courses/clinker?lens=sightlines', 'courses/clinker?lens=timeline', 'courses/clinker?lens=notices', 'courses/clinker/revisions', 'courses/clinker/contents', 'courses/clinker/rehearsal', 'people', 'people/4', 'offers', 'notices', 'notices/letters', 'triggers', 'outbox', 'school'] as $path) {
+            foreach (['today', 'courses', 'courses/rigging/checks', 'courses/clinker', 'courses/clinker?lens=sightlines', 'courses/clinker?lens=timeline', 'courses/clinker?lens=notices', 'courses/clinker/revisions', 'courses/clinker/contents', 'courses/clinker/rehearsal', 'people', 'people/4', 'offers', 'notices', 'notices/letters', 'triggers', 'outbox', 'school'] as $path) {
                 $tools->execute('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => false]);
                 $this->visit("/keep/{$path}");
                 $this->find('main');
@@ -86,6 +86,7 @@ final class AccessibilityTest extends BrowserTestCase
     {
         return [
             'sign-in' => ['', '/sign-in', 'input[type=email]'],
+            'today' => ['hege', '/keep/today', '.week tbody th'],
             'courses' => ['hege', '/keep/courses', 'table.list'],
             'rules' => ['hege', '/keep/courses/clinker', 'td[data-row=m-tools]'],
             'rules with the sheet' => ['hege', '/keep/courses/clinker?row=l-timber', '.sheet h2'],

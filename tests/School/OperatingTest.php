@@ -64,7 +64,7 @@ final class OperatingTest extends TestCase
     public function test_the_schedule_notes_that_it_runs_and_cleans_up(): void
     {
         $runs = array_map(static fn ($event): string => (string) preg_replace('/^.*artisan.? /', '', (string) $event->command).' '.$event->expression, app(Schedule::class)->events());
-        foreach (['keep:beat * * * * *', 'keep:write-notes * * * * *', 'keep:clean-up 0 * * * *'] as $run) {
+        foreach (['keep:beat * * * * *', 'keep:write-notes * * * * *', 'keep:clean-up 0 * * * *', 'keep:look-ahead 0 * * * *'] as $run) {
             self::assertContains($run, $runs);
         }
     }
