@@ -96,7 +96,7 @@ final class FindTest extends TestCase
         }
         foreach (array_keys($seen) as $href) {
             // Where nothing waits there is no rehearsal, and it leads to the course.
-            $this->followingRedirects()->get($href)->assertOk();
+            $this->followingRedirects()->get((string) $href)->assertOk();
         }
         self::assertGreaterThan(30, count($seen));
     }

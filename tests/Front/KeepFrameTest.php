@@ -61,9 +61,9 @@ final class KeepFrameTest extends TestCase
     public function test_scripts_come_after_styles_and_fonts(): void
     {
         $page = (string) $this->get('/keep/people')->getContent();
-        self::assertSame(1, preg_match('~<template id="scripts">(.*?)</template>~s', $page, $kept));
-        self::assertMatchesRegularExpression('~<link rel="modulepreload" href="/build/assets/People-[\w-]+\.js">~', $kept[1]);
-        self::assertStringNotContainsString('modulepreload', str_replace($kept[0], '', $page));
+        $kept = explode('</template>', explode('<template id="scripts">', $page, 2)[1] ?? '', 2)[0];
+        self::assertMatchesRegularExpression('~<link rel="modulepreload" href="/build/assets/People-[\w-]+\.js">~', $kept);
+        self::assertStringNotContainsString('modulepreload', str_replace($kept, '', $page));
         self::assertSame(0, preg_match_all('~<script type="module" src="[^"]*/People-~', $page));
     }
 }

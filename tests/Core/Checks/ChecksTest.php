@@ -96,7 +96,7 @@ final class ChecksTest extends TestCase
     {
         $items = [D::lesson('a'), D::lesson('b', tiers: ['gold'])];
         $course = ['tiers' => ['gold'], 'plans' => ['w' => self::entries(['b' => ['opens' => ['rule' => 'after_start', 'days' => 7]]]), 'v' => self::entries(['b' => ['opens' => ['rule' => 'after_start', 'days' => 7]]])]];
-        $offers = static fn (array ...$offers): array => array_map(static fn (array $offer, int $nth): array => ['key' => "o{$nth}", 'course' => 'c', ...$offer], $offers, array_keys($offers));
+        $offers = static fn (array ...$offers): array => array_map(static fn (array $offer, int $nth): array => ['key' => "o{$nth}", 'course' => 'c', ...$offer], array_values($offers), range(0, count($offers) - 1));
         $with = static fn (array $offers, array $more = [], array $knows = []): array => ['items' => $items, 'course' => [...$course, ...$more], 'offers' => $offers, 'knows' => $knows];
         yield 'two by plans that say the same' => [CheckKind::OffersAlike, $with($offers(['tier' => 'gold', 'plan' => 'w'], ['tier' => 'gold', 'plan' => 'v'])), $with($offers(['tier' => 'gold', 'plan' => 'w'], ['tier' => 'gold'])), [], []];
         yield 'for a tier that opens nothing more' => [CheckKind::OffersAlike, ['items' => [D::lesson('a')], 'course' => ['tiers' => ['gold']], 'offers' => $offers([], ['tier' => 'gold'])], $with($offers([], ['tier' => 'gold'])), [], []];
@@ -125,7 +125,7 @@ final class ChecksTest extends TestCase
     /** @return \Generator<string, array{CheckKind, array<string, mixed>, array<string, mixed>, list<string>, list<string>}> */
     public static function doors(): \Generator
     {
-        $lessons = static fn (array ...$more): array => array_map(static fn (array $one, int $nth): array => D::lesson("l{$nth}", ...$one), $more, array_keys($more));
+        $lessons = static fn (array ...$more): array => array_map(static fn (array $one, int $nth): array => D::lesson("l{$nth}", ...$one), array_values($more), range(0, count($more) - 1));
         yield 'a sample of what is open to anyone' => [CheckKind::SampleNoEffect, ['items' => $lessons(['sample' => true], []), 'course' => ['entry' => 'anyone']], ['items' => $lessons(['sample' => true], []), 'course' => ['entry' => 'anyone', 'plans' => ['w' => self::entries(['l0' => ['opens' => ['rule' => 'held']]])], 'main_plan' => 'w']], ['l0'], []];
         yield 'a sample in a sample' => [CheckKind::SampleNoEffect, ['items' => [D::module('m', [D::lesson('a', sample: true)], sample: true), ...$lessons([], [], [], [])]], ['items' => [D::module('m', [D::lesson('a', sample: true, never_for: ['guests'])], sample: true), ...$lessons([], [], [], [])]], ['a'], []];
         $only = static fn (string $kind, bool $account): array => ['items' => $lessons(['sample' => true, 'only' => ['kind' => $kind]], [], [], []), 'course' => ['sample_needs_account' => $account]];
@@ -172,7 +172,7 @@ final class ChecksTest extends TestCase
 
     public function test_a_new_lesson_locks_those_who_are_further_on(): void
     {
-        $rules = static fn (array ...$new): array => ['items' => [D::module('m', [D::lesson('a'), ...$new, D::lesson('b'), D::lesson('d')], in_order: true)]];
+        $rules = static fn (array ...$new): array => ['items' => [D::module('m', [D::lesson('a'), ...array_values($new), D::lesson('b'), D::lesson('d')], in_order: true)]];
         $live = D::plan($rules()['items'])->courses['c'];
         $found = static fn (array ...$new): array => self::found(CheckKind::NewLessonLocks, [...$rules(...$new), 'knows' => ['live' => $live]]);
 
@@ -191,7 +191,7 @@ final class ChecksTest extends TestCase
         $findings = Checks::findings($survey);
         $touched = new TouchedPeople($survey, $findings);
         $now = Instant::parse(self::NOW);
-        $holder = static fn (string $offer, array $labels = [], array $done = [], int $until = Instant::NEVER): Viewer => new Viewer(signedIn: true, labels: $labels, passes: [new Pass($offer, $now - 86400, $until)], done: array_fill_keys($done, $now - 3600));
+        $holder = static fn (string $offer, array $labels = [], array $done = [], int $until = Instant::NEVER): Viewer => new Viewer(signedIn: true, labels: D::strings($labels), passes: [new Pass($offer, $now - 86400, $until)], done: array_fill_keys($done, $now - 3600));
         foreach ([
             $holder('o', until: $now + 86400), $holder('o', until: $now + 40 * 86400), $holder('o', until: $now - 1), $holder('p'), new Viewer(signedIn: true),
             $holder('p', ['x']), $holder('p', ['x'], ['bonus']), $holder('p', ['x'], ['first']),

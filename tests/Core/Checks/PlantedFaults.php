@@ -14,13 +14,13 @@ final class PlantedFaults
     {
     }
 
-    /** @return array<string, array{K, \Closure(SensiblePlans): (bool|null)}> false: not in this plan */
+    /** @return array<string, array{K, \Closure(SensiblePlans): mixed}> false: not in this plan */
     public static function all(): array
     {
         return [...self::inTheOutline(), ...self::inTheTimes(), ...self::inWhatIsSold(), ...self::atTheDoors()];
     }
 
-    /** @return array<string, array{K, \Closure(SensiblePlans): (bool|null)}> */
+    /** @return array<string, array{K, \Closure(SensiblePlans): mixed}> */
     private static function inTheOutline(): array
     {
         return [
@@ -68,7 +68,7 @@ final class PlantedFaults
         ];
     }
 
-    /** @return array<string, array{K, \Closure(SensiblePlans): (bool|null)}> */
+    /** @return array<string, array{K, \Closure(SensiblePlans): mixed}> */
     private static function inTheTimes(): array
     {
         $paced = static function (SensiblePlans $plan, array $entry, string $key = 'm1'): bool {
@@ -112,7 +112,7 @@ final class PlantedFaults
         ];
     }
 
-    /** @return array<string, array{K, \Closure(SensiblePlans): (bool|null)}> */
+    /** @return array<string, array{K, \Closure(SensiblePlans): mixed}> */
     private static function inWhatIsSold(): array
     {
         return [
@@ -176,7 +176,7 @@ final class PlantedFaults
         ];
     }
 
-    /** @return array<string, array{K, \Closure(SensiblePlans): (bool|null)}> */
+    /** @return array<string, array{K, \Closure(SensiblePlans): mixed}> */
     private static function atTheDoors(): array
     {
         return [

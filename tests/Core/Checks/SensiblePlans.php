@@ -9,7 +9,7 @@ use Tests\Core\Documents as D;
 /** Seeded plans as somebody who knows what they are about would make them, of every shape that courses have; and the same with one fault in each. */
 final class SensiblePlans
 {
-    /** What is made: arguments of {@see D::plan()}, and what is known besides. */
+    /** @var list<array<string, mixed>> what is made, like the others as {@see D::plan()} takes it */
     public array $items = [];
 
     /** @var array<string, mixed> */
@@ -18,7 +18,7 @@ final class SensiblePlans
     /** @var list<array<string, mixed>> */
     public array $offers = [];
 
-    /** @var array<string, mixed> */
+    /** @var array<string, mixed> what is known besides */
     public array $knows = ['labels' => ['oar-bonus', 'cohort-a']];
 
     /** @var list<string> lessons in reading order that are for every holder */
@@ -86,7 +86,7 @@ final class SensiblePlans
             $this->offers[] = ['key' => 'basic', 'course' => 'c', 'tier' => 'apprentice', 'lasts' => ['days' => 180]];
             $this->knows['sold'] += $invited ? [] : ['basic' => 4900];
             // The last lesson of the last module is for the upper tier.
-            $last = max(array_keys(array_filter($this->items, static fn (array $item): bool => $item['kind'] === 'module')));
+            $last = (int) array_key_last(array_filter($this->items, static fn (array $item): bool => $item['kind'] === 'module'));
             $of = count($this->items[$last]['items']) - 1;
             $this->items[$last]['items'][$of]['tiers'] = ['journeyman'];
         }
