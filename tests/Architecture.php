@@ -32,7 +32,7 @@ final class Architecture
         'App\School' => [],
         'App\Counting' => [],
         'App\Agenda' => ['App\Counting'],
-        'App\Checks' => ['App\Counting', 'App\Sightlines', 'App\Front', 'App\Triggers\Spec'],
+        'App\Checks' => ['App\Counting', 'App\Notices', 'App\Sightlines', 'App\Front', 'App\Triggers\Spec'],
         'App\Front' => ['App\Offers', 'App\School\Pictures'],
     ];
 

@@ -18,6 +18,7 @@ return [
     'accept_hint' => 'It comes back when the rules behind it change.',
     'accepted' => 'Meant so',
     'look_again' => 'Look at it again',
+    'show' => 'Show',
     'others' => 'Besides the rules',
     'count' => '{count, plural, one {# finding} other {# findings}}',
     'level' => ['fault' => 'Wrong', 'doubt' => 'Look again', 'idle' => 'No effect'],

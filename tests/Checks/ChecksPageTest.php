@@ -6,7 +6,10 @@ namespace Tests\Checks;
 
 use App\Models\AcceptedFinding;
 use App\Models\Activity;
+use App\Models\NoticeText;
+use App\Models\ObserverTie;
 use App\Models\PeopleCount;
+use App\Notices\NoticeCase;
 use Illuminate\Support\Facades\DB;
 use Tests\Drafts\EditsDrafts;
 use Tests\TestCase;
@@ -124,6 +127,39 @@ final class ChecksPageTest extends TestCase
         $count = PeopleCount::query()->where('what', 'findings of the draft')->sole();
         self::assertSame($count->of, $count->looked);
         self::assertNotNull($count->finished_at);
+    }
+
+    public function test_what_is_no_rule_is_looked_at_too(): void
+    {
+        $others = function (): array {
+            $this->inAnotherProcess();
+
+            return array_map(static fn (array $one): string => self::said($one['what']), (array) $this->get('/keep/courses/clinker/checks')->inertiaProps('others'));
+        };
+        self::assertSame([], $others());
+
+        // An offer goes while somebody holds a pass of it; the observer door shuts on Jonas; a film lies elsewhere; a notice says nothing of what to do.
+        $this->edit(0, 'optional', ['l-steam'], ['value' => 'yes'])->assertSessionHasNoErrors();
+        $draft = $this->draft();
+        $document = json_decode($draft->document, true, 512, JSON_THROW_ON_ERROR);
+        self::assertIsArray($document);
+        $document['offers'] = array_values(array_filter($document['offers'], static fn (array $offer): bool => $offer['key'] !== 'taster'));
+        $document['course']['observer_door']['open'] = false;
+        $draft->forceFill(['document' => json_encode($document, JSON_THROW_ON_ERROR)])->save();
+        DB::table('contents')->where('item_key', 'l-garboard')->update(['text' => 'See [how](https://films.test/garboard.mp4).']);
+        DB::table('contents')->where('item_key', 'l-welcome')->update(['text' => 'See [how](https://films.test/welcome.mp4).']);
+        ObserverTie::query()->create(['observer_id' => $this->person('jonas')->id, 'learner_id' => $this->person('eira')->id]);
+        NoticeText::query()->create(['scope' => 'course', 'course_id' => $this->course()->id, 'case' => 'no-pass', 'way' => 'show', 'heading' => 'No', 'text' => 'Not for you.', 'parts' => '[{"kind":"words"}]', 'version' => 1]);
+
+        self::assertSame([
+            '1 person holds a pass of Taster, which these rules do not have any more: it opens nothing.',
+            '1 person looks in on somebody here and is shown nothing: the observer door is shut.',
+            'The garboard is closed, and links to a file elsewhere that opens to anybody.',
+            'What is met by “'.NoticeCase::NoPass->words().'” has no next step.',
+        ], $others());
+        DB::table('notice_texts')->where('text', 'Not for you.')->update(['parts' => '[{"kind":"words"},{"kind":"offers"}]']);
+        DB::table('contents')->where('item_key', 'l-garboard')->update(['text' => 'See [how](/courses/clinker/l-welcome).']);
+        self::assertCount(2, $others());
     }
 
     public function test_it_takes_as_many_queries_whatever_is_found(): void

@@ -6,6 +6,7 @@ namespace App\Pages\Checks;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Checks\Besides;
 use App\Checks\CourseFindings;
 use App\Checks\Mends;
 use App\Checks\TouchedCounts;
@@ -56,7 +57,7 @@ final readonly class ChecksPageBuilder
         }
 
         return new ChecksPage(
-            $this->heads->of($course, $document), $open, $kept, $this->heads->besidesRules($course, $document), $draft !== null,
+            $this->heads->of($course, $document), $open, $kept, array_map(static fn (Besides $one): BesidesRow => new BesidesRow($one->what, $one->why, $one->where), $this->heads->besidesRules($course, $document)), $draft !== null,
             $count !== null && $count->finished_at === null, $count->looked ?? 0, $count->of ?? 0, $mayEdit,
         );
     }

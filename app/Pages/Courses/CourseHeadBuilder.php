@@ -6,8 +6,9 @@ namespace App\Pages\Courses;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Checks\Besides;
+use App\Checks\BesidesRules;
 use App\Checks\CourseFindings;
-use App\Checks\PhraseFinding;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentCourse;
@@ -23,7 +24,7 @@ use App\Words\SentencePart;
 /** What stands above every page of a course for those who look after it, and what all of them read. */
 final readonly class CourseHeadBuilder
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private NoticeFindings $notices)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private BesidesRules $besides, private NoticeFindings $notices)
     {
     }
 
@@ -48,15 +49,13 @@ final readonly class CourseHeadBuilder
     {
         $words = new FindingWords($this->plans->of($document)->course, $this->clock->words(...));
 
-        return [...array_map($words->what(...), $this->findings->open($course, $document)), ...$this->besidesRules($course, $document)];
+        return [...array_map($words->what(...), $this->findings->open($course, $document)), ...array_map(static fn (Besides $one): Sentence => $one->what, $this->besidesRules($course, $document))];
     }
 
-    /** @return list<Sentence> what is found in what is not rules: pass phrases and notices */
+    /** @return list<Besides> what is found in what is not rules */
     public function besidesRules(Course $course, CourseDocument $document): array
     {
-        $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
-
-        return [...PhraseFinding::of($live, $document), ...array_map(Sentence::of(...), $this->notices->ofCourse($course))];
+        return [...$this->besides->of($course, $document), ...array_map(static fn (string $said): Besides => Besides::told($said, route('keep.course-notices', $course, false)), $this->notices->ofCourse($course))];
     }
 
     /** @return array{?CourseDocument, ?CourseDocument} live, draft */

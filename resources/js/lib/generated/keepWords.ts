@@ -480,6 +480,7 @@ export const keepWords = {
   'found.accept_hint': "It comes back when the rules behind it change.",
   'found.accepted': "Meant so",
   'found.look_again': "Look at it again",
+  'found.show': "Show",
   'found.others': "Besides the rules",
   'found.count': "{count, plural, one {# finding} other {# findings}}",
   'found.level.fault': "Wrong",
@@ -2267,6 +2268,7 @@ export interface KeepParts {
   'found.accept_hint': never;
   'found.accepted': never;
   'found.look_again': never;
+  'found.show': never;
   'found.others': never;
   'found.count': 'count';
   'found.level.fault': never;

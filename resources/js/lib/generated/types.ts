@@ -119,7 +119,7 @@ export interface AgendaDay {
 }
 
 export interface AgendaEntry {
-  kind: 'opens' | 'closes' | 'pass_ends' | 'season_ends';
+  kind: 'opens' | 'closes' | 'pass_begins' | 'pass_ends' | 'season_ends';
   glyph: Glyph;
   title: string;
   time: string;
@@ -160,6 +160,12 @@ export interface AskedQuestion {
 export interface BeginPage {
   code: string;
   zones: string[];
+}
+
+export interface BesidesRow {
+  what: Sentence;
+  why: string;
+  where: string | null;
 }
 
 export interface BlindSpot {
@@ -218,7 +224,7 @@ export interface ChecksPage {
   course: CourseHead;
   findings: FindingRow[];
   accepted: AcceptedRow[];
-  others: Sentence[];
+  others: BesidesRow[];
   draft: boolean;
   counting: boolean;
   looked: number;

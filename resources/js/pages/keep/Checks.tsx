@@ -69,10 +69,16 @@ export default function Checks(page: ChecksPage) {
             <h2 id="level-others">{say('found.others')}</h2>
             <ul>
               {others.map((other) => (
-                <li key={plainText(other)}>
-                  <p>
-                    <Words segments={other.segments} />
-                  </p>
+                <li key={plainText(other.what)}>
+                  <div>
+                    <p>
+                      <Words segments={other.what.segments} titles="b" />
+                    </p>
+                    {other.why !== '' && <p className={ui.soft}>{other.why}</p>}
+                  </div>
+                  <div className={css.acts}>
+                    <Link href={other.where ?? to('keep.course', { course: course.key })}>{say('found.show')}</Link>
+                  </div>
                 </li>
               ))}
             </ul>
