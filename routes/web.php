@@ -42,6 +42,8 @@ Route::post('/letters/{person}/{kind}', [StopLettersController::class, 'store'])
 
 Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
     Route::get('/today', [Staff\Checks\TodayController::class, 'show'])->name('today');
+    Route::get('/guide', [Staff\Checks\GuideController::class, 'show'])->name('guide');
+    Route::get('/guide/pictures/{name}', [Staff\Checks\GuideController::class, 'picture'])->where('name', '[a-z-]+\.png')->name('guide.picture');
     Route::get('/find', [Staff\Checks\FindController::class, 'show'])->name('find');
     Route::get('/find/rows', [Staff\Checks\FindController::class, 'rows'])->name('find.rows');
     Route::get('/courses', [Staff\CoursesController::class, 'index'])->name('courses');

@@ -220,6 +220,11 @@ return [
             'note' => 'On which nothing opens when dates are moved',
             'words' => 'days off, vacation, closed days, public holidays, break',
         ],
+        'guide' => [
+            'title' => 'Guide',
+            'note' => 'How everything is done, in order, with pictures',
+            'words' => 'help, manual, documentation, how to, instructions, tutorial, support, learn how, user guide',
+        ],
         'password' => [
             'title' => 'Your account',
             'note' => 'Your password and your letters',

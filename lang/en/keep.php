@@ -38,6 +38,8 @@ return [
     'needs_scripts' => 'The pages of those who run the school need scripts. Your browser runs none here.',
     'keep_shell' => [
         'today' => 'Today',
+        'guide' => 'Guide',
+        'chapters' => 'Chapters',
         'skip' => 'To what is on this page',
         'courses' => 'Courses',
         'notices' => 'Notices',

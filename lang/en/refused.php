@@ -244,6 +244,7 @@ return [
         'between_none_and_365' => 'Between none and 365 days.',
         'between_none_and_ten' => 'Between none and ten years.',
         'between_none_and_90' => 'Between none and 90 days.',
+        'between_none_and_all' => 'Between 0 and 100 %.',
     ],
     'set_publication_request' => [
         'please_say_on_which' => 'Please say on which day and at what time.',

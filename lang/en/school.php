@@ -42,6 +42,8 @@ return [
         'at_which_address' => 'At which address',
         'warn_so_many_days' => 'Warn so many days before a trial that erases ends',
         'erase_so_many_days' => 'Erase so many days after it has ended',
+        'sample_percent' => 'Samples may give away so many per cent',
+        'sample_percent_told' => 'Of the lessons of a course, and of the minutes that they take: more than that is found by the checks.',
         'holidays' => 'Holidays',
         'holidays_told' => 'A line each: 2026-12-24, or a span such as 2026-12-24..2027-01-02. When a course is run again, what would open on one opens later.',
         'end_membership_so_many' => 'End a membership so many days after a payment was due that did not come',

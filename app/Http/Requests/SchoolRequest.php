@@ -33,6 +33,7 @@ final class SchoolRequest extends FormRequest
             'warnDays' => ['required', 'integer', 'between:0,365'],
             'graceDays' => ['required', 'integer', 'between:0,3650'],
             'missedDays' => ['sometimes', 'required', 'integer', 'between:0,90'],
+            'samplePercent' => ['sometimes', 'required', 'integer', 'between:0,100'],
             'holidays' => ['nullable', 'string', 'max:5000', static function (string $attribute, mixed $value, Closure $fail): void {
                 foreach (self::lines(is_string($value) ? $value : '') as $line) {
                     if (! Holidays::isOne($line)) {
@@ -48,7 +49,7 @@ final class SchoolRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => Say::text('refused.school_request.school_needs_name'), 'currency.required' => Say::text('refused.school_request.please_say_in_which'), 'currency.regex' => Say::text('refused.school_request.three_capital_letters_such'), 'contactEmail.email' => Say::text('refused.school_request.not_e_mail_address'), 'warnDays.between' => Say::text('refused.school_request.between_none_and_365'), 'graceDays.between' => Say::text('refused.school_request.between_none_and_ten'), 'missedDays.between' => Say::text('refused.school_request.between_none_and_90')];
+        return ['name.required' => Say::text('refused.school_request.school_needs_name'), 'currency.required' => Say::text('refused.school_request.please_say_in_which'), 'currency.regex' => Say::text('refused.school_request.three_capital_letters_such'), 'contactEmail.email' => Say::text('refused.school_request.not_e_mail_address'), 'warnDays.between' => Say::text('refused.school_request.between_none_and_365'), 'graceDays.between' => Say::text('refused.school_request.between_none_and_ten'), 'missedDays.between' => Say::text('refused.school_request.between_none_and_90'), 'samplePercent.between' => Say::text('refused.school_request.between_none_and_all')];
     }
 
     /** @return list<string> */
@@ -67,6 +68,7 @@ final class SchoolRequest extends FormRequest
             'warn_days' => $this->integer('warnDays'), 'grace_days' => $this->integer('graceDays'),
             ...($this->has('language') ? ['language' => $this->string('language')->toString()] : []),
             ...($this->has('holidays') ? ['holidays' => self::lines($this->string('holidays')->toString())] : []),
+            ...($this->has('samplePercent') ? ['sample_share' => $this->integer('samplePercent') / 100] : []),
             ...($this->has('missedDays') ? ['missed_days' => $this->integer('missedDays')] : []),
         ];
     }

@@ -55,6 +55,7 @@ final class Commands
         'zone' => ['keep.school', null],
         'guests_at_all' => ['keep.school', null],
         'holidays' => ['keep.school', null],
+        'guide' => ['keep.guide', null],
         'password' => ['account', null],
         'interface' => ['interface', null],
     ];

@@ -11,7 +11,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class SchoolPage
 {
-    /** @param  string  $holidays  a line each */
+    /**
+     * @param  int  $samplePercent  of lessons, and of their minutes, that samples may give away
+     * @param  string  $holidays  a line each
+     */
     public function __construct(
         #[OA\Property] public string $name,
         #[OA\Property] public string $zone,
@@ -23,6 +26,7 @@ final readonly class SchoolPage
         #[OA\Property] public int $warnDays,
         #[OA\Property] public int $graceDays,
         #[OA\Property] public int $missedDays,
+        #[OA\Property] public int $samplePercent,
         #[OA\Property] public string $holidays,
         #[OA\Property] public SchoolFront $front,
         #[OA\Property] public bool $mayRun,

@@ -78,7 +78,7 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
           <button type="button" className={ui.linklike} aria-keyshortcuts="Control+K" onClick={() => setFinds(true)}>
             {say('keep.find.somebody')}
           </button>{' '}
-          · <kbd>{say('keep.keys.question')}</kbd>{' '}
+          · <Link href={to('keep.guide')}>{say('keep.keep_shell.guide')}</Link> · <kbd>{say('keep.keys.question')}</kbd>{' '}
           <button type="button" className={ui.linklike} aria-keyshortcuts="?" onClick={() => setKeys(true)}>
             {say('keys.keys')}
           </button>

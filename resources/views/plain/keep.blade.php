@@ -13,7 +13,7 @@
                 @endforeach
             </ul>
         </nav>
-        <p class="_who_ui"><span class="_whose_ui"><b>{{ $p['school']['name'] ?? '' }}</b>, {{ $p['school']['zoneName'] ?? '' }}</span> · <a href="{{ route('account', [], false) }}">{{ $p['signedIn']['name'] ?? '' }}</a> · <button type="button" class="_linklike_ui" disabled>{{ Say::text('keep.keep_shell.sign_out') }}</button> · <kbd>{{ Say::text('keep.keys.ctrl_k') }}</kbd> <button type="button" class="_linklike_ui" disabled>{{ Say::text('keep.find.somebody') }}</button> · <kbd>{{ Say::text('keep.keys.question') }}</kbd> <button type="button" class="_linklike_ui" disabled>{{ Say::text('keys.keys') }}</button></p>
+        <p class="_who_ui"><span class="_whose_ui"><b>{{ $p['school']['name'] ?? '' }}</b>, {{ $p['school']['zoneName'] ?? '' }}</span> · <a href="{{ route('account', [], false) }}">{{ $p['signedIn']['name'] ?? '' }}</a> · <button type="button" class="_linklike_ui" disabled>{{ Say::text('keep.keep_shell.sign_out') }}</button> · <kbd>{{ Say::text('keep.keys.ctrl_k') }}</kbd> <button type="button" class="_linklike_ui" disabled>{{ Say::text('keep.find.somebody') }}</button> · <a href="{{ route('keep.guide', [], false) }}">{{ Say::text('keep.keep_shell.guide') }}</a> · <kbd>{{ Say::text('keep.keys.question') }}</kbd> <button type="button" class="_linklike_ui" disabled>{{ Say::text('keys.keys') }}</button></p>
     </header>
     @if ($component === 'keep/Workspace')
         <section class="_head_ui" aria-label="{{ Say::text('keep.keep_shell.about') }}"><div class="_coursehead_workspace">

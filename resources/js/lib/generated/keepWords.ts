@@ -32,6 +32,8 @@ export const keepWords = {
   'keep.product': "Silent Keep",
   'keep.needs_scripts': "The pages of those who run the school need scripts. Your browser runs none here.",
   'keep.keep_shell.today': "Today",
+  'keep.keep_shell.guide': "Guide",
+  'keep.keep_shell.chapters': "Chapters",
   'keep.keep_shell.skip': "To what is on this page",
   'keep.keep_shell.courses': "Courses",
   'keep.keep_shell.notices': "Notices",
@@ -1356,6 +1358,8 @@ export const keepWords = {
   'school.school.at_which_address': "At which address",
   'school.school.warn_so_many_days': "Warn so many days before a trial that erases ends",
   'school.school.erase_so_many_days': "Erase so many days after it has ended",
+  'school.school.sample_percent': "Samples may give away so many per cent",
+  'school.school.sample_percent_told': "Of the lessons of a course, and of the minutes that they take: more than that is found by the checks.",
   'school.school.holidays': "Holidays",
   'school.school.holidays_told': "A line each: 2026-12-24, or a span such as 2026-12-24..2027-01-02. When a course is run again, what would open on one opens later.",
   'school.school.end_membership_so_many': "End a membership so many days after a payment was due that did not come",
@@ -1820,6 +1824,8 @@ export interface KeepParts {
   'keep.product': never;
   'keep.needs_scripts': never;
   'keep.keep_shell.today': never;
+  'keep.keep_shell.guide': never;
+  'keep.keep_shell.chapters': never;
   'keep.keep_shell.skip': never;
   'keep.keep_shell.courses': never;
   'keep.keep_shell.notices': never;
@@ -3144,6 +3150,8 @@ export interface KeepParts {
   'school.school.at_which_address': never;
   'school.school.warn_so_many_days': never;
   'school.school.erase_so_many_days': never;
+  'school.school.sample_percent': never;
+  'school.school.sample_percent_told': never;
   'school.school.holidays': never;
   'school.school.holidays_told': never;
   'school.school.end_membership_so_many': never;

@@ -85,6 +85,8 @@ export const routes = {
   'keep.forms.csv': '/keep/triggers/forms/{form}/answers.csv',
   'keep.forms.make': '/keep/triggers/forms',
   'keep.guest-link': '/keep/courses/{course}/guest-link',
+  'keep.guide': '/keep/guide',
+  'keep.guide.picture': '/keep/guide/pictures/{name}',
   'keep.history': '/keep/courses/{course}/revisions',
   'keep.import': '/keep/people/imports/{import}',
   'keep.import.back': '/keep/people/imports/{import}/back',

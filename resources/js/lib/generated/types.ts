@@ -651,6 +651,16 @@ export interface GivenUpRow {
   fits: boolean;
 }
 
+export interface GuideChapter {
+  id: string;
+  title: string;
+}
+
+export interface GuidePage {
+  html: string;
+  chapters: GuideChapter[];
+}
+
 export interface HeldGrant {
   id: number;
   course: string;
@@ -1509,6 +1519,7 @@ export interface SchoolPage {
   warnDays: number;
   graceDays: number;
   missedDays: number;
+  samplePercent: number;
   holidays: string;
   front: SchoolFront;
   mayRun: boolean;

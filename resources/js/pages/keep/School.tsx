@@ -10,8 +10,8 @@ import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import ui from '../../ui/ui.module.css';
 
-export default function School({ name, zone, currency, language, guests, contactName, contactEmail, warnDays, graceDays, missedDays, holidays, front, mayRun }: SchoolPage) {
-  const form = useForm({ name, currency, language, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null, holidays });
+export default function School({ name, zone, currency, language, guests, contactName, contactEmail, warnDays, graceDays, missedDays, samplePercent, holidays, front, mayRun }: SchoolPage) {
+  const form = useForm({ name, currency, language, guests, contactName: contactName ?? '', contactEmail: contactEmail ?? '', warnDays: warnDays as number | null, graceDays: graceDays as number | null, missedDays: missedDays as number | null, samplePercent: samplePercent as number | null, holidays });
   const { data, errors, setData } = form;
   return (
     <KeepShell title={say('school.school.school')}>
@@ -39,6 +39,7 @@ export default function School({ name, zone, currency, language, guests, contact
             <NumberInput label={say('school.school.erase_so_many_days')} min={0} max={3650} allowDecimal={false} disabled={!mayRun} value={data.graceDays ?? ''} error={errors.graceDays} onChange={(days) => setData('graceDays', days === '' ? null : Number(days))} />
           </div>
           <NumberInput label={say('school.school.end_membership_so_many')} min={0} max={90} allowDecimal={false} disabled={!mayRun} value={data.missedDays ?? ''} error={errors.missedDays} onChange={(days) => setData('missedDays', days === '' ? null : Number(days))} />
+          <NumberInput label={say('school.school.sample_percent')} description={say('school.school.sample_percent_told')} min={0} max={100} allowDecimal={false} suffix=" %" disabled={!mayRun} value={data.samplePercent ?? ''} error={errors.samplePercent} onChange={(share) => setData('samplePercent', share === '' ? null : Number(share))} />
           <Textarea label={say('school.school.holidays')} description={say('school.school.holidays_told')} autosize minRows={2} maxRows={12} maxLength={5000} disabled={!mayRun} value={data.holidays} error={errors.holidays} onChange={(event) => setData('holidays', event.currentTarget.value)} />
           {mayRun && (
             <div className={ui['review-acts']}>
