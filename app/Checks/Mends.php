@@ -31,6 +31,7 @@ final class Mends
             CheckKind::FirstDayClosed => self::inPlans($finding, $document, FixKind::AtOnce),
             CheckKind::HoldsUpHolders => [new Fix(FixKind::Optional, array_slice($finding->items, 1, 1))],
             CheckKind::NewLessonLocks => [new Fix(FixKind::Optional, $first)],
+            CheckKind::SoldByInvitation, CheckKind::SoldThoughOpen => [new Fix(FixKind::ByOffer)],
             CheckKind::PlanUnused => [new Fix(FixKind::NoPlan, plan: $finding->about[0] ?? null)],
             CheckKind::TierNotGiven => $finding->items === [] ? [] : [new Fix(FixKind::EveryPass, $finding->items)],
             CheckKind::SampleNoEffect => [new Fix(FixKind::NoSample, $finding->items)],

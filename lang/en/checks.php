@@ -24,7 +24,7 @@ return [
         'offer_over' => '{offers} is not sold any more: a pass of it would end before it began.',
         'no_way_in' => 'Nobody can come in: the course has no offer, and is not open to anyone.',
         'nothing_sold' => 'The way in is by an offer, and none is sold or free: passes come from the school alone.',
-        'sold_by_invitation' => '{offers} {sold, plural, one {has a price, and is} other {have prices, and are}} not sold: the course is by invitation only.',
+        'sold_by_invitation' => '{offers} {sold, plural, one {is} other {are}} for sale or free, and cannot be taken: the course is by invitation only.',
         'sold_though_open' => '{offers} {sold, plural, one {is} other {are}} sold, but the course is open to anyone: {sold, plural, one {it brings} other {they bring}} only what has tiers or conditions.',
         'free_beside_priced' => '{offers} {sold, plural, one {is free, and is no trial,} other {are free, and are no trials,}} on a course that is sold elsewhere.',
         'tier_not_given' => 'No offer gives the tier {about}: what is for it alone opens to nobody.',

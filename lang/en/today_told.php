@@ -34,4 +34,15 @@ return [
     'queue' => '{waiting, plural, =0 {Nothing waits in the queue} one {# task waits in the queue} other {# tasks wait in the queue}}{failed, plural, =0 {.} one {, # has failed.} other {, # have failed.}}',
     'letters' => 'In the last day {sent, plural, =0 {no letter was sent} one {# letter was sent} other {# letters were sent}}{failed, plural, =0 {.} one {, # came back.} other {, # came back.}}',
     'triggers' => 'In the last day triggers were set off {count, plural, =0 {for nobody} one {# time} other {# times}}.',
+    'first' => [
+        'course' => ['title' => 'Make a course', 'told' => 'Give it a title: everything else can be changed later.', 'go' => 'To the courses'],
+        'outline' => ['title' => 'Type its outline', 'told' => 'Modules, and lessons in them. Paste a list: what is indented goes inside. Nobody sees it before you publish.', 'go' => 'To its outline'],
+        'words' => ['title' => 'Write the first lesson', 'told' => 'Text, and a film or a file beside it. The others can come later.', 'go' => 'To the first lesson'],
+        'offer' => ['title' => 'Say who gets in, and for what', 'told' => 'Make an offer with a price. Where the course is still by invitation, the checks say so and change it.', 'go' => 'To the offers'],
+        'trial' => ['title' => 'Give a trial', 'told' => 'The whole course for some days, for nothing: a trial of the same course, with an end.', 'go' => 'To the offers'],
+        'sample' => ['title' => 'Give a taste', 'told' => 'Mark one lesson as a sample: strangers may look at it.', 'go' => 'To its first lesson'],
+        'notice' => ['title' => 'Write what people meet at a closed door', 'told' => 'Whoever we do not know, or who has no pass, reads your words and finds the offer beside them.', 'go' => 'To the notices'],
+        'publish' => ['title' => 'Publish it', 'told' => 'Look at the findings, and at what changes for whom; then it is live in one step.', 'go' => 'To the rehearsal'],
+        'look' => ['title' => 'Look at it as a visitor', 'told' => 'As everybody will see it who comes by; here you are still yourself, so a private window shows it best.', 'go' => 'To its page'],
+    ],
 ];

@@ -87,6 +87,7 @@ return [
         'every_pass' => '{items} {count, plural, one {is} other {are}} for every pass',
         'no_sample' => '{items} {count, plural, one {is no sample} other {are no samples}} any more',
         'optional' => '{items} {count, plural, one {becomes} other {become}} optional',
+        'by_offer' => 'whoever takes an offer gets in',
         'no_plan' => 'the plan {plan} goes',
         'tier_too' => '{items} {count, plural, one {is} other {are}} for {tier} too',
     ],

@@ -25,6 +25,7 @@ final readonly class TodayPage
      * @param  list<TodayLine>  $findings
      * @param  int  $found  all of them
      * @param  list<TodayLine>  $changed
+     * @param  list<FirstStep>  $first  how a school begins; none where somebody holds a pass
      * @param  list<string>  $running  what the schedule and the queue did, in sentences
      */
     public function __construct(
@@ -42,6 +43,7 @@ final readonly class TodayPage
         #[OA\Property(items: new OA\Items(ref: TodayLine::class))] public array $findings,
         #[OA\Property] public int $found,
         #[OA\Property(items: new OA\Items(ref: TodayLine::class))] public array $changed,
+        #[OA\Property(items: new OA\Items(ref: FirstStep::class))] public array $first,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $running,
         #[OA\Property] public bool $mayEdit,
     ) {

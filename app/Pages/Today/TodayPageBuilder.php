@@ -25,6 +25,7 @@ final readonly class TodayPageBuilder
         private EndingPasses $ending,
         private WhatChanged $changed,
         private CourseFindings $findings,
+        private FirstSteps $first,
         private CourseShelf $shelf,
         private Plans $plans,
         private SchoolClock $clock,
@@ -49,7 +50,7 @@ final readonly class TodayPageBuilder
             $isThisWeek ? $this->week->next($turns) : null,
             $this->week->days($monday), $rows, $counting,
             (new \DateTimeImmutable($monday))->modify('-7 days')->format('Y-m-d'), (new \DateTimeImmutable($monday))->modify('+7 days')->format('Y-m-d'), $isThisWeek,
-            $this->ending->lines(), $findings, $found, $this->changed->lines($mayRun), $this->changed->running(), $mayRun,
+            $this->ending->lines(), $findings, $found, $this->changed->lines($mayRun), $mayRun ? $this->first->steps() : [], $this->changed->running(), $mayRun,
         );
     }
 

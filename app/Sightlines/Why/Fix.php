@@ -57,6 +57,7 @@ final readonly class Fix
             FixKind::CourseLive => $course(['state' => 'live']),
             FixKind::SeasonBegun => $course(['opens' => null]),
             FixKind::SeasonOpenEnded => $course(['closes' => null]),
+            FixKind::ByOffer => $course(['entry' => 'offer']),
             FixKind::AnyOrderOnTop => $course(['in_order' => false]),
             FixKind::SampleForVisitors => $course(['sample_needs_account' => false]),
             FixKind::OpenObserverDoor => $door('observer_door', ['open' => true]),

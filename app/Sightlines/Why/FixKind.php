@@ -30,13 +30,14 @@ enum FixKind: string
     case NoSample = 'no_sample';
     case Optional = 'optional';
     case NoPlan = 'no_plan';
+    case ByOffer = 'by_offer';
 
     /** Made at the course itself, at no item. */
     public function isOfTheCourse(): bool
     {
         return match ($this) {
             self::CourseLive, self::SeasonBegun, self::SeasonOpenEnded, self::AnyOrderOnTop, self::OpenObserverDoor, self::ObserversEverywhere,
-            self::OpenGuestDoor, self::GuestsEverywhere, self::SampleForVisitors, self::NoPlan => true,
+            self::OpenGuestDoor, self::GuestsEverywhere, self::SampleForVisitors, self::NoPlan, self::ByOffer => true,
             default => false,
         };
     }

@@ -1685,6 +1685,9 @@ export const keepWords = {
   'today.people': "{count, plural, one {# person} other {# people}}",
   'today.no_passes': "Nobody holds a pass of a published course yet: the week fills itself when somebody does.",
   'today.counting': "Counting for how many people…",
+  'today.first': "To a course that a visitor can look at",
+  'today.first_note': "{done, number} of {of, number} steps",
+  'today.first_done': "done",
   'today.ending': "Passes ending soon",
   'today.ending_note': "in the next ten days",
   'today.none_ending': "No pass ends within ten days.",
@@ -3477,6 +3480,9 @@ export interface KeepParts {
   'today.people': 'count';
   'today.no_passes': never;
   'today.counting': never;
+  'today.first': never;
+  'today.first_note': 'done' | 'of';
+  'today.first_done': never;
   'today.ending': never;
   'today.ending_note': never;
   'today.none_ending': never;

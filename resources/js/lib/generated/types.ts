@@ -14,7 +14,7 @@ export type EventKind = 'form-sent' | 'account-made' | 'offer-taken' | 'offer-re
 
 export type FinishedBy = 'mark' | 'visit' | 'watch' | 'quiz';
 
-export type FixKind = 'course_live' | 'season_begun' | 'season_open_ended' | 'no_draft' | 'tier_too' | 'every_pass' | 'no_condition' | 'at_once' | 'never_closes' | 'nothing_first' | 'any_order' | 'any_order_on_top' | 'open_observer_door' | 'observers_everywhere' | 'observers_here' | 'open_guest_door' | 'guests_everywhere' | 'guests_here' | 'sample' | 'sample_for_visitors' | 'no_sample' | 'optional' | 'no_plan';
+export type FixKind = 'course_live' | 'season_begun' | 'season_open_ended' | 'no_draft' | 'tier_too' | 'every_pass' | 'no_condition' | 'at_once' | 'never_closes' | 'nothing_first' | 'any_order' | 'any_order_on_top' | 'open_observer_door' | 'observers_everywhere' | 'observers_here' | 'open_guest_door' | 'guests_everywhere' | 'guests_here' | 'sample' | 'sample_for_visitors' | 'no_sample' | 'optional' | 'no_plan' | 'by_offer';
 
 export type Glyph = 'open' | 'sample' | 'later' | 'locked' | 'hidden' | 'over';
 
@@ -533,6 +533,15 @@ export interface FinishRule {
   percent?: number;
   words: string;
   edited?: boolean;
+}
+
+export interface FirstStep {
+  key: string;
+  title: string;
+  told: string;
+  go: string;
+  href: string | null;
+  done: boolean;
 }
 
 export interface FixByAct {
@@ -1751,6 +1760,7 @@ export interface TodayPage {
   findings: TodayLine[];
   found: number;
   changed: TodayLine[];
+  first: FirstStep[];
   running: string[];
   mayEdit: boolean;
 }

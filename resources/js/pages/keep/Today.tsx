@@ -3,7 +3,7 @@ import { clsx } from 'clsx';
 import { useEffect, useRef, useState } from 'react';
 
 import { withQuery } from '../../lib/address';
-import type { AgendaEntry, TodayLine, TodayPage } from '../../lib/generated/types';
+import type { AgendaEntry, FirstStep, TodayLine, TodayPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import { useReloads } from '../../lib/useReloads';
@@ -22,7 +22,7 @@ function weekOf(monday: string): string {
 }
 
 export default function Today(page: TodayPage) {
-  const { heading, week, next, days, courses, counting, previous, following, isThisWeek, ending, findings, found, changed, running } = page;
+  const { heading, week, next, days, courses, counting, previous, following, isThisWeek, ending, findings, found, changed, first, running } = page;
   const { signedIn } = useShared();
   const [question, setQuestion] = useState<Question | null>(null);
   useReloads(counting);
@@ -40,7 +40,8 @@ export default function Today(page: TodayPage) {
       </PageHead>
       <main className={css.today}>
         {question !== null && <Answer key={`${question.person} ${question.course} ${question.item}`} question={question} mayRun={signedIn?.runs === true} onClose={() => setQuestion(null)} />}
-        <div className={css.weekscroll}>
+        {first.length > 0 && <First steps={first} />}
+        <div className={clsx(css.weekscroll, courses.length === 0 && ui.vh)}>
           <table className={css.week}>
             <caption className={ui.vh}>{say('today.the_week')}</caption>
             <thead>
@@ -75,7 +76,7 @@ export default function Today(page: TodayPage) {
             </tbody>
           </table>
         </div>
-        {courses.length === 0 && (
+        {courses.length === 0 && first.length === 0 && (
           <div className={ui.empty}>
             <p>
               {say('today.no_passes')} <Link href={to('keep.courses')}>{say('keep.keep_shell.courses')}</Link>
@@ -108,6 +109,33 @@ function Answer({ question, mayRun, onClose }: { question: Question; mayRun: boo
         {say('keep.close')}
       </button>
       <Answered {...question} mayRun={mayRun} />
+    </section>
+  );
+}
+
+/** How a school begins, and how far it has come. */
+function First({ steps }: { steps: FirstStep[] }) {
+  const next = steps.find(({ done, href }) => !done && href !== null);
+  return (
+    <section className={css.first} aria-label={say('today.first')}>
+      <h2>
+        {say('today.first')} <span>{say('today.first_note', { done: steps.filter(({ done }) => done).length, of: steps.length - 1 })}</span>
+      </h2>
+      <ol>
+        {steps.map((step) => (
+          <li key={step.key} className={clsx(step.done && css.past)} aria-current={step === next ? 'step' : undefined}>
+            <Arch glyph={step.done ? 'open' : step === next ? 'later' : 'locked'} size={15} silent />
+            <div>
+              <p>
+                <b>{step.title}</b>
+                {step.done && <span className={ui.soft}> {say('today.first_done')}</span>}
+              </p>
+              {!step.done && <p className={ui.soft}>{step.told}</p>}
+            </div>
+            {step.href !== null && <Link href={step.href}>{step.go}</Link>}
+          </li>
+        ))}
+      </ol>
     </section>
   );
 }
