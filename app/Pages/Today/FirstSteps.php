@@ -39,7 +39,7 @@ final readonly class FirstSteps
             self::step('sample', array_filter($items, static fn (DocumentItem $item): bool => $item->sample() === true) !== [], $begun ? route('keep.course', ['course' => $course, 'row' => array_key_first($lessons)], false) : null),
             self::step('notice', NoticeText::query()->exists(), route('keep.notices', absolute: false)),
             self::step('publish', $live?->read()->state() === 'live' && $live->readOffers() !== [], $begun && $course->draft !== null ? route('keep.rehearsal', $course, false) : null),
-            self::step('look', false, $live?->read()->state() === 'live' ? route('course', $course, false) : null),
+            self::step('look', done: false, href: $live?->read()->state() === 'live' ? route('course', $course, false) : null),
         ];
     }
 
