@@ -64,10 +64,11 @@ final readonly class TodayPageBuilder
             [$course, $document] = $this->shelf->all()[$id];
             $open = $this->findings->notAccepted($course, $findings);
             $found += count($open);
-            if ($open === []) {
+            $rules = $open === [] ? null : $this->plans->live($course)?->course;
+            if ($rules === null) {
                 continue;
             }
-            $words = new FindingWords($this->plans->of($document)->course, $this->clock->words(...));
+            $words = new FindingWords($rules, $this->clock->words(...));
             foreach ($open as $finding) {
                 $lines[] = [[$document->read()->state() === 'live' ? 0 : 1, self::weight($finding)], new TodayLine($words->what($finding), $document->title(), Say::text('today_told.show'), route('keep.checks', $course, false))];
             }

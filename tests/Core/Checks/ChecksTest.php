@@ -64,6 +64,8 @@ final class ChecksTest extends TestCase
         yield 'it waits for what was missed' => [
             CheckKind::WaitsForever, $planned(['a' => ['closes' => ['rule' => 'on', 'at' => '2026-03-01T00:00']]]), $planned(['a' => ['closes' => ['rule' => 'on', 'at' => '2026-04-01T00:00']]]), ['b'], ['a'],
         ];
+        $inside = static fn (string $closes): array => ['items' => [D::lesson('first'), D::lesson('a'), D::module('m', [D::lesson('x'), D::lesson('y')], after: ['all' => ['a']])], 'course' => ['plans' => ['w' => ['a' => ['closes' => ['rule' => 'on', 'at' => $closes]]]]], 'offers' => [['key' => 'o', 'course' => 'c', 'plan' => 'w']]];
+        yield 'a module waits, and all in it by that' => [CheckKind::WaitsForever, $inside('2026-03-01T00:00'), $inside('2026-04-01T00:00'), ['m'], ['a']];
         yield 'it waits for what is handed out' => [CheckKind::WaitsForever, $planned(['a' => ['opens' => ['rule' => 'held']]]), $planned(['b' => ['opens' => ['rule' => 'held']]]), ['b'], ['a']];
         yield 'it comes when the pass has ended' => [CheckKind::OpensAfterPass, $planned(['a' => ['opens' => ['rule' => 'after_start', 'days' => 30]]], ['lasts' => ['days' => 30]]), $planned(['a' => ['opens' => ['rule' => 'after_start', 'days' => 29]]], ['lasts' => ['days' => 30]]), ['a'], []];
         $season = ['closes' => '2026-04-01T00:00'];
@@ -72,7 +74,7 @@ final class ChecksTest extends TestCase
             CheckKind::ClosesBeforeOpening, $planned(['a' => ['opens' => ['rule' => 'after_start', 'days' => 30], 'closes' => ['rule' => 'on', 'at' => '2026-04-01T00:00']]]),
             $planned(['a' => ['opens' => ['rule' => 'after_start', 'days' => 20], 'closes' => ['rule' => 'on', 'at' => '2026-04-01T00:00']]]), ['a'], [],
         ];
-        yield 'newcomers are too late for it' => [CheckKind::ClosedToNewcomers, $planned(['b' => ['closes' => ['rule' => 'on', 'at' => '2026-03-10T12:00']]]), $planned(['b' => ['closes' => ['rule' => 'on', 'at' => '2026-03-10T14:00']]]), ['b'], []];
+        yield 'newcomers are too late for it' => [CheckKind::ClosedToNewcomers, $planned(['b' => ['closes' => ['rule' => 'on', 'at' => '2026-03-10T13:00']]]), $planned(['b' => ['closes' => ['rule' => 'on', 'at' => '2026-03-10T13:01']]]), ['b'], []];
         $done = static fn (string $key): array => ['items' => [D::lesson('first'), D::lesson('bonus', only: ['label' => 'x']), D::lesson('a', only: ['done' => $key])]];
         yield 'it asks for what only others can finish' => [CheckKind::ConditionNeverHolds, $done('bonus'), $done('first'), ['a'], ['bonus']];
         yield 'it was for an earlier time' => [CheckKind::ConditionNeverHolds, $two(['only' => ['until' => '2026-03-01T00:00']], []), $two(['only' => ['until' => '2026-04-01T00:00']], []), ['a'], []];
@@ -99,6 +101,8 @@ final class ChecksTest extends TestCase
         $offers = static fn (array ...$offers): array => array_map(static fn (array $offer, int $nth): array => ['key' => "o{$nth}", 'course' => 'c', ...$offer], array_values($offers), range(0, count($offers) - 1));
         $with = static fn (array $offers, array $more = [], array $knows = []): array => ['items' => $items, 'course' => [...$course, ...$more], 'offers' => $offers, 'knows' => $knows];
         yield 'two by plans that say the same' => [CheckKind::OffersAlike, $with($offers(['tier' => 'gold', 'plan' => 'w'], ['tier' => 'gold', 'plan' => 'v'])), $with($offers(['tier' => 'gold', 'plan' => 'w'], ['tier' => 'gold'])), [], []];
+        $closing = ['items' => $items, 'course' => ['tiers' => ['gold'], 'plans' => ['w' => ['b' => ['closes' => ['rule' => 'on', 'at' => '2026-03-30T00:00']]]]], 'offers' => $offers(['tier' => 'gold', 'plan' => 'w'], ['tier' => 'gold'])];
+        yield 'the same for now alone is not the same' => [CheckKind::OffersAlike, $with($offers(['tier' => 'gold'], ['tier' => 'gold'])), $closing, [], []];
         yield 'for a tier that opens nothing more' => [CheckKind::OffersAlike, ['items' => [D::lesson('a')], 'course' => ['tiers' => ['gold']], 'offers' => $offers([], ['tier' => 'gold'])], $with($offers([], ['tier' => 'gold'])), [], []];
         yield 'it opens nothing' => [CheckKind::OfferOpensNothing, ['items' => [D::lesson('b', tiers: ['gold'])], 'course' => ['tiers' => ['gold']]], ['items' => [D::lesson('a'), D::lesson('b', tiers: ['gold'])], 'course' => ['tiers' => ['gold']]], [], []];
         yield 'it opens what is open anyway' => [CheckKind::OfferOpensNothing, ['items' => [D::lesson('a')], 'course' => ['entry' => 'anyone']], ['items' => $items, 'course' => ['entry' => 'anyone', 'tiers' => ['gold']], 'offers' => $offers(['tier' => 'gold'])], [], []];
@@ -134,6 +138,7 @@ final class ChecksTest extends TestCase
         $four = static fn (int $samples, array $minutes = []): array => ['items' => $lessons(...array_map(static fn (int $nth): array => ['sample' => $nth < $samples], range(0, 6))), 'knows' => ['minutes' => $minutes]];
         yield 'samples of half' => [CheckKind::SamplesGiveMuch, $four(3), $four(2), ['l0', 'l1', 'l2'], []];
         yield 'samples of the long ones' => [CheckKind::SamplesGiveMuch, $four(2, ['l0' => 50, 'l3' => 60]), $four(2, ['l0' => 25, 'l3' => 60]), ['l0', 'l1'], []];
+        yield 'one lesson is a taste, however few there are' => [CheckKind::SamplesGiveMuch, $four(4), ['items' => $lessons(['sample' => true], [])], ['l0', 'l1', 'l2', 'l3'], []];
         $door = static fn (string $door, array $settings, array $item = [], array $school = [], array $more = []): array => ['items' => $lessons([], $item), 'course' => [$door => $settings, ...$more], 'school' => $school];
         yield 'guests are shown nothing' => [CheckKind::DoorLeadsNowhere, $door('guest_door', ['open' => true, 'default' => false]), $door('guest_door', ['open' => true, 'default' => false], ['guests' => true]), [], ['guests']];
         yield 'the school lets no guests in' => [CheckKind::DoorLeadsNowhere, $door('guest_door', ['open' => true, 'default' => true], school: ['guests' => false]), $door('guest_door', ['open' => true, 'default' => true]), [], ['guests']];
@@ -185,7 +190,7 @@ final class ChecksTest extends TestCase
     public function test_those_who_are_touched_are_counted(): void
     {
         $rules = ['items' => [D::lesson('first'), D::module('m', [D::lesson('bonus', only: ['label' => 'x']), D::lesson('b')], in_order: true), D::lesson('late')],
-            'course' => ['plans' => ['w' => ['late' => ['opens' => ['rule' => 'after_start', 'days' => 30]]]]],
+            'course' => ['plans' => ['w' => ['m' => ['opens' => ['rule' => 'after_start', 'days' => 3]], 'late' => ['opens' => ['rule' => 'after_start', 'days' => 30]]]]],
             'offers' => [['key' => 'o', 'course' => 'c', 'plan' => 'w', 'lasts' => ['days' => 10]], ['key' => 'p', 'course' => 'c']]];
         $survey = self::survey($rules);
         $findings = Checks::findings($survey);
@@ -194,7 +199,7 @@ final class ChecksTest extends TestCase
         $holder = static fn (string $offer, array $labels = [], array $done = [], int $until = Instant::NEVER): Viewer => new Viewer(signedIn: true, labels: D::strings($labels), passes: [new Pass($offer, $now - 86400, $until)], done: array_fill_keys($done, $now - 3600));
         foreach ([
             $holder('o', until: $now + 86400), $holder('o', until: $now + 40 * 86400), $holder('o', until: $now - 1), $holder('p'), new Viewer(signedIn: true),
-            $holder('p', ['x']), $holder('p', ['x'], ['bonus']), $holder('p', ['x'], ['first']),
+            $holder('p', ['x']), $holder('p', ['x'], ['bonus']), $holder('p', ['x'], ['first']), $holder('o', ['x'], until: $now + 40 * 86400),
         ] as $viewer) {
             $touched->look($viewer);
         }
@@ -203,7 +208,7 @@ final class ChecksTest extends TestCase
             $counts[$findings[$at]->kind->value] = $count;
         }
 
-        // Of those with a pass of "o", one has it long enough; of those with the label, one has done the bonus.
+        // Of those with a pass of "o", two have it long enough; of those with the label, one has done the bonus, and one may not go there yet.
         self::assertSame(['opens_after_pass' => 1, 'holds_up_holders' => 2], $counts);
     }
 
