@@ -10,7 +10,7 @@ return [
     'keys' => 'Keys',
     'everywhere' => [
         'title' => 'On every page',
-        'somebody' => 'Finds somebody, and why they cannot see something',
+        'somebody' => 'Finds or does anything, and answers why somebody cannot see something',
         'this_list' => 'This list',
         'to_the_page' => 'From the top of the page to what is on it',
         'find' => 'To the box that finds or filters',

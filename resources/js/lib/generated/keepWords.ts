@@ -565,7 +565,7 @@ export const keepWords = {
   'keys.title': "Keys",
   'keys.keys': "Keys",
   'keys.everywhere.title': "On every page",
-  'keys.everywhere.somebody': "Finds somebody, and why they cannot see something",
+  'keys.everywhere.somebody': "Finds or does anything, and answers why somebody cannot see something",
   'keys.everywhere.this_list': "This list",
   'keys.everywhere.to_the_page': "From the top of the page to what is on it",
   'keys.everywhere.find': "To the box that finds or filters",
