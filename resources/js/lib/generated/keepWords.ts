@@ -614,6 +614,18 @@ export const keepWords = {
   'lenses.after_editor.how_many': "How many",
   'lenses.after_editor.what_inside_comes_one': "What is inside comes one after the other",
   'lenses.after_editor.nothing': "nothing",
+  'lenses.help.opens': "When {title} opens to those whose pass goes by this plan: counted from the day each of them joins, from the row before, or on one day for all. Nothing inside opens sooner.",
+  'lenses.help.closes': "From when {title}, and all inside, is closed again to those whose pass goes by this plan.",
+  'lenses.help.after': "What is to be finished before {title} opens. What somebody is never shown is not asked of them.",
+  'lenses.help.optional': "Optional, {title} holds nobody up: not in order, and not as a part of its module.",
+  'lenses.help.tiers': "Which passes open {title}; it needs a tier on the offer that is bought.",
+  'lenses.help.only': "For whom {title} is there at all: no pass opens it to others.",
+  'lenses.help.sample': "Whoever has no pass may look at {title} and at what is inside, not work there.",
+  'lenses.help.guests': "Whether whoever comes by the guest link sees {title}. It takes the guest door of the course, too.",
+  'lenses.help.observers': "Whether whoever looks in on a learner sees {title}. It takes the observer door of the course, too.",
+  'lenses.help.when_closed': "What those see to whom {title} is closed: its title, or nothing at all.",
+  'lenses.help.in_order': "Whether what is in {title} opens one after the other, each when the one before is finished.",
+  'lenses.help.finish': "On what grounds {title} counts as finished; then what waits for it opens.",
   'lenses.choice_editor.as_above': "as above",
   'lenses.choice_editor.whatever_inside': ", whatever is said inside",
   'lenses.move_opening.mondays': "Mondays",
@@ -2409,6 +2421,18 @@ export interface KeepParts {
   'lenses.after_editor.how_many': never;
   'lenses.after_editor.what_inside_comes_one': never;
   'lenses.after_editor.nothing': never;
+  'lenses.help.opens': 'title';
+  'lenses.help.closes': 'title';
+  'lenses.help.after': 'title';
+  'lenses.help.optional': 'title';
+  'lenses.help.tiers': 'title';
+  'lenses.help.only': 'title';
+  'lenses.help.sample': 'title';
+  'lenses.help.guests': 'title';
+  'lenses.help.observers': 'title';
+  'lenses.help.when_closed': 'title';
+  'lenses.help.in_order': 'title';
+  'lenses.help.finish': 'title';
   'lenses.choice_editor.as_above': never;
   'lenses.choice_editor.whatever_inside': never;
   'lenses.move_opening.mondays': never;

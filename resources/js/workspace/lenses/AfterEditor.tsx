@@ -1,6 +1,7 @@
 import { useForm } from '@inertiajs/react';
 import { Checkbox, MultiSelect, NumberInput, Select } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
+import { RuleHelp } from '../RuleHelp';
 
 import type { AfterRule, OutlineRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
@@ -44,6 +45,7 @@ export function AfterEditor({ course, version, outline, items, title, rule, modu
   };
   return (
     <EditorShell label={say('lenses.after_editor.what_comes_before_title', { title })} width={340} busy={form.processing} dirty={form.isDirty} onSubmit={keep} onClose={onClose} target={children}>
+      <RuleHelp of="after" title={title} />
       <MultiSelect
         label={say('lenses.after_editor.title_opens_once_this', { title })}
         placeholder={data.of.length === 0 ? say('lenses.after_editor.nothing') : ''}

@@ -5,6 +5,7 @@ import { say } from '../../lib/keepSay';
 
 import { to } from '../../lib/route';
 import { FocusBack, useOpener } from '../../ui/FocusBack';
+import { ruleHelp } from '../RuleHelp';
 import ui from '../../ui/ui.module.css';
 
 /** What can be chosen in each column, in the words of its cells. */
@@ -59,6 +60,7 @@ export function ChoiceEditor({ course, version, column, items, title, onClose, c
       <Menu.Dropdown>
         <FocusBack to={opener} />
         <Menu.Label>{title}</Menu.Label>
+        <Menu.Label fw={400}>{ruleHelp(column, title)}</Menu.Label>
         {values.map((value) => (
           <Menu.Item key={value} onClick={() => choose(value)}>
             {value}

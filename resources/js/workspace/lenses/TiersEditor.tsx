@@ -2,6 +2,7 @@ import { router } from '@inertiajs/react';
 import { Checkbox } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import { say } from '../../lib/keepSay';
+import { RuleHelp } from '../RuleHelp';
 
 import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
@@ -35,6 +36,7 @@ export function TiersEditor({ course, version, all, tiers, items, title, onClose
   };
   return (
     <EditorShell label={say('lenses.tiers_editor.who_title_is_for', { title })} width={260} dirty={every !== (tiers === undefined) || (!every && all.filter((tier) => chosen.includes(tier)).join() !== (tiers ?? []).join())} onSubmit={keep} onClose={onClose} target={children}>
+      <RuleHelp of="tiers" title={title} />
       <Checkbox label={say('lenses.tiers_editor.every_pass')} checked={every} onChange={(event) => setEvery(event.currentTarget.checked)} />
       {!every && (
         <Checkbox.Group label={say('lenses.tiers_editor.passes_of_these_tiers')} value={chosen} onChange={setChosen}>

@@ -1,6 +1,7 @@
 import { NumberInput, Select } from '@mantine/core';
 import { useForm } from '@inertiajs/react';
 import type { ReactNode } from 'react';
+import { RuleHelp } from '../RuleHelp';
 
 import { openings } from '../../lib/generated/rules';
 import type { OpeningKind, OpeningRule } from '../../lib/generated/types';
@@ -63,6 +64,7 @@ export function TimeEditor({ course, version, which, plan, items, title, rule, o
   const submit = () => form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   return (
     <EditorShell label={say(which === 'opens' ? 'lenses.time_editor.form_opens' : 'lenses.time_editor.form_closes', named)} width={300} busy={form.processing} dirty={form.isDirty} onSubmit={submit} onClose={onClose} target={children}>
+      <RuleHelp of={which} title={title} />
       <Select
         label={say(which === 'opens' ? 'lenses.time_editor.whose_opens' : 'lenses.time_editor.whose_closes', named)}
         data={RULES[which]}

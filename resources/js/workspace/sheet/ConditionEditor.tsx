@@ -22,6 +22,7 @@ import { EditorShell } from '../EditorShell';
 import { to } from '../../lib/route';
 import { useAsked } from '../../lib/useAsked';
 import { WallInput } from '../../ui/WallInput';
+import { RuleHelp } from '../RuleHelp';
 import css from '../workspace.module.css';
 import ui from '../../ui/ui.module.css';
 
@@ -89,6 +90,7 @@ export function ConditionEditor({ course, version, only, names, items, title, on
   const errors: Record<string, string> = asked ? { ...refused, ...read?.errors } : {};
   return (
     <EditorShell label={say('sheet.condition_editor.who_title_for_besides', { title })} width={460} busy={busy} dirty={JSON.stringify(writeCondition(group)) !== first} onSubmit={keep} onClose={onClose} target={children}>
+      <RuleHelp of="only" title={title} />
       <GroupEditor group={group} root names={names} errors={errors} paths={pathsOf(group)} onChange={(changed) => changed !== null && isGroup(changed) && setGroup(changed)} />
       <p className={css.readback} role="status">
         {group.parts.length === 0 && group.mode === 'all' ? (

@@ -1,6 +1,7 @@
 import { useForm } from '@inertiajs/react';
 import { NumberInput, Select } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { RuleHelp } from '../RuleHelp';
 
 import type { FinishedBy, FinishRule } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
@@ -35,6 +36,7 @@ export function FinishEditor({ course, version, finish, items, title, onClose, c
   const keep = () => form.post(to('keep.draft.edit', { course }), { preserveScroll: true, preserveState: true, onSuccess: onClose });
   return (
     <EditorShell label={say('sheet.finish_editor.how_title_is_finished', { title })} width={300} busy={form.processing} dirty={form.isDirty} onSubmit={keep} onClose={onClose} target={children}>
+      <RuleHelp of="finish" title={title} />
       <Select
         label={say('sheet.finish_editor.how_title_is_finished', { title })}
         data={WAYS}
