@@ -12,9 +12,12 @@ use SilentKeep\Core\Checks\Checks;
 use SilentKeep\Core\Checks\Finding;
 
 /** What is found in a course's rules, and what of it has been accepted. */
-final readonly class CourseFindings
+final class CourseFindings
 {
-    public function __construct(private Surveys $surveys, private Kept $kept, private KnownOfCourses $known)
+    /** @var array<int, list<Finding>> of what is live, by the course's id */
+    private array $live = [];
+
+    public function __construct(private readonly Surveys $surveys, private readonly Kept $kept, private readonly KnownOfCourses $known)
     {
     }
 
@@ -22,7 +25,7 @@ final readonly class CourseFindings
     public function all(Course $course, CourseDocument $document): array
     {
         if ($this->surveys->isInForce($course, $document)) {
-            return $this->live([$course])[$course->id] ?? [];
+            return $this->live[$course->id] ?? $this->live([$course])[$course->id] ?? [];
         }
 
         return $this->kept->all("findings-of-draft-{$course->id}", KeptFindings::class, [$course->id => $this->surveys->stamp($course, $document)],
@@ -53,7 +56,9 @@ final readonly class CourseFindings
             return $made;
         });
 
-        return array_map(static fn (KeptFindings $kept): array => $kept->findings, $found);
+        $this->live = array_map(static fn (KeptFindings $kept): array => $kept->findings, $found) + $this->live;
+
+        return array_intersect_key($this->live, $of);
     }
 
     private function find(Course $course, CourseDocument $document): KeptFindings
@@ -97,10 +102,10 @@ final readonly class CourseFindings
         return $this->known->accepted($course->id);
     }
 
-    /** @param  list<int>  $courses  that will be asked about one after the other */
+    /** @param  list<Course>  $courses  that will be asked about one after the other */
     public function prepare(array $courses): void
     {
-        $this->known->prepare($courses);
+        $this->live($courses);
     }
 
     /** What a finding is of, as it is kept and named in addresses. */

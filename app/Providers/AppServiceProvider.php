@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Access\ClockAhead;
 use App\Access\Plans;
 use App\Access\SchoolOf;
+use App\Checks\CourseFindings;
 use App\Checks\KnownOfCourses;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
@@ -75,6 +76,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(Plans::class);
         $this->app->scoped(KnownOfCourses::class);
+        $this->app->scoped(CourseFindings::class);
     }
 
     public function boot(): void

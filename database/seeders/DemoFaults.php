@@ -34,7 +34,7 @@ final class DemoFaults
                 $lesson('l-rope', 'Which rope for what'),
                 $lesson('l-harbour', 'A sail across the harbour', sample: true, only: ['kind' => 'visitor']),
                 ['key' => 'm-splices', 'kind' => 'module', 'title' => 'Splices', 'in_order' => true, 'items' => [
-                    $lesson('l-eye', 'An eye splice'), $lesson('l-fancy', 'Fancywork', only: ['label' => 'oar-bonus']), $lesson('l-short', 'A short splice'),
+                    $lesson('l-eye', 'An eye splice'), $lesson('l-fancy', 'Fancywork', only: ['label' => 'fancywork']), $lesson('l-short', 'A short splice'),
                 ]],
                 $lesson('l-balance', 'Balance under sail', after: ['all' => ['l-reef']]),
                 $lesson('l-reef', 'Two ways to reef', after: ['all' => ['l-balance']]),
@@ -42,6 +42,6 @@ final class DemoFaults
                 ['key' => 'm-mast', 'kind' => 'module', 'title' => 'Mast and sprit', 'items' => [$lesson('l-step', 'Stepping the mast'), $lesson('l-shrouds', 'Shrouds and lanyards', tiers: ['rigger'])]],
                 ['key' => 'b-loft', 'kind' => 'board', 'title' => 'In the loft', 'guests' => true],
             ],
-        ], [['key' => 'sixty-days', 'course' => 'rigging', 'title' => 'Sixty days of rigging', 'tier' => 'hand', 'plan' => 'weekly', 'lasts' => ['days' => 60]]]];
+        ], [['key' => 'sixty-days', 'course' => 'rigging', 'title' => 'Sixty days of rigging', 'tier' => 'hand', 'plan' => 'weekly', 'lasts' => ['days' => 60]], ['key' => 'sixty-more', 'course' => 'rigging', 'title' => 'Sixty days with fancywork', 'tier' => 'hand', 'plan' => 'weekly', 'lasts' => ['days' => 60], 'labels' => ['fancywork']]]];
     }
 }

@@ -64,7 +64,7 @@ final class ChecksPageTest extends TestCase
     {
         $row = $this->found()['opens_after_pass'];
 
-        self::assertSame('Mast and sprit opens only after a pass of Sixty days of rigging taken now has ended: on Mon 8 Jun, 13:00, and the pass lasts until Sat 9 May, 13:00.', self::said($row['what']));
+        self::assertSame('Mast and sprit opens only after a pass of Sixty days of rigging and Sixty days with fancywork taken now has ended: on Mon 8 Jun, 13:00, and the pass lasts until Sat 9 May, 13:00.', self::said($row['what']));
         self::assertSame(['They have paid for something that they never see.', '/keep/courses/rigging?row=m-mast', 'Show the row'], [$row['why'], $row['where'], $row['whereWords']]);
         self::assertSame('/keep/offers#clinker', $this->found('clinker')['trial_sooner']['where']);
     }

@@ -34,7 +34,7 @@ final class RolesTest extends TestCase
             if (! str_starts_with($route->uri(), 'keep/')) {
                 continue;
             }
-            $address = '/'.preg_replace(['/\{course\}/', '/\{item\?\}/', '/\{what\}/', '/\{subject\}/', '/\{\w+\}/'], ['clinker', 'l-planes', 'poster', str_repeat('0', 32), '1'], $route->uri());
+            $address = '/'.preg_replace(['/\{course\}/', '/\{item\?\}/', '/\{what\}/', '/\{subject\}/', '/\{name\}/', '/\{\w+\}/'], ['clinker', 'l-planes', 'poster', str_repeat('0', 32), 'why.png', '1'], $route->uri());
             $method = array_values(array_diff($route->methods(), ['HEAD']))[0];
             $this->actingAs($this->person('eira'))->call($method, $address, ['version' => 0])->assertNotFound();
             $this->post('/sign-out');
@@ -57,7 +57,7 @@ final class RolesTest extends TestCase
             if (! str_starts_with($route->uri(), 'keep/') || ! in_array('GET', $route->methods(), true) || str_contains($route->uri(), '{import}') || str_contains($route->uri(), '{act}')) {
                 continue;
             }
-            $address = '/'.preg_replace(['/\{course\}/', '/\{item\?\}/', '/\{\w+\}/'], ['clinker', 'l-planes', (string) $this->person('eira')->id], $route->uri()).'?v[]=visitor&item=l-planes&first=2027-01-01';
+            $address = '/'.preg_replace(['/\{course\}/', '/\{item\?\}/', '/\{name\}/', '/\{\w+\}/'], ['clinker', 'l-planes', 'why.png', (string) $this->person('eira')->id], $route->uri()).'?v[]=visitor&item=l-planes&first=2027-01-01';
             $status = $this->get($address)->getStatusCode();
             self::assertSame(in_array($route->getName(), self::RUNNING, true) ? 403 : 200, $status, $address);
         }

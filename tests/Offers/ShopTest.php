@@ -215,7 +215,7 @@ final class ShopTest extends TestCase
         $this->get('/courses/clinker')->assertOk()->assertInertia(fn (Page $page) => $page->where('columns', [])->where('offers', []));
         $this->get('/courses/clinker/l-planes')->assertUnauthorized()->assertInertia(fn (Page $page) => $page->where('offers', []));
         $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('refusal', 'This course is by invitation: the school gives out its passes.'));
-        $this->actingAs($this->person('hege'))->get('/keep/offers')->assertSee('is not sold: the course is by invitation only');
+        $this->actingAs($this->person('hege'))->get('/keep/offers')->assertSee('cannot be taken: the course is by invitation only');
     }
 
     public function test_what_opens_nothing_that_one_may_know_of_is_not_offered(): void

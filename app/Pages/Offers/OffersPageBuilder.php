@@ -58,7 +58,7 @@ final readonly class OffersPageBuilder
         $taken = Pass::query()->whereIn('offer_id', $all->whereNotNull('most')->pluck('id')->all())->where('state', '!=', 'revoked')->groupBy('offer_id')->selectRaw('offer_id, count(distinct person_id) as taken')->pluck('taken', 'offer_id')->map(Value::int(...))->all();
         $courses = [];
         $shown = Course::query()->with(['liveRevision', 'draft'])->orderBy('id')->get();
-        $this->findings->prepare(array_values(array_map(static fn (Course $course): int => $course->id, $shown->all())));
+        $this->findings->prepare(array_values($shown->all()));
         foreach ($shown as $course) {
             $courses[] = $this->course($course, array_values(($offers->get($course->id) ?? collect())->all()), $holders, fn (Offer $offer): array => $this->terms->of($offer, $names, $taken[$offer->id] ?? 0));
         }

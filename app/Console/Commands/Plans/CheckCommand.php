@@ -90,7 +90,7 @@ final class CheckCommand extends Command
         $checked = [];
         $asked = $this->textOrNull('course');
         $courses = Course::query()->with('liveRevision')->whereNotNull('live_revision_id')->orderBy('id')->get();
-        $findings->prepare(array_values(array_map(static fn (Course $course): int => $course->id, $courses->all())));
+        $findings->prepare(array_values($courses->all()));
         foreach ($courses as $course) {
             if (($asked === null || $course->key === $asked) && $course->liveRevision !== null) {
                 $document = $plans->named(CourseDocument::fromJson($course->liveRevision->document));
