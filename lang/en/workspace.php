@@ -45,7 +45,6 @@ return [
         'undo' => '{key} undo',
         'redo' => '{key} redo',
         'review' => 'Review {changes, plural, one {# unpublished change} other {# unpublished changes}}',
-        'more_findings' => 'and {count, plural, one {# more finding} other {# more findings}}',
     ],
     'rules_seen' => [
         'which' => 'Which rules are looked at',

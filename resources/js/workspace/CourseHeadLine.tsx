@@ -116,8 +116,7 @@ function Findings({ course }: { course: CourseHead }) {
   }
   return (
     <p className={css.findingline} title={course.findings.map(plainText).join('\n')}>
-      <Words segments={first.segments} />{' '}
-      <Link href={to('keep.checks', { course: course.key })}>{course.findings.length > 1 ? say('workspace.course_head_line.more_findings', { count: course.findings.length - 1 }) : say('found.title')}</Link>
+      <Link href={to('keep.checks', { course: course.key })}>{say('found.count', { count: course.findings.length })}</Link> · <Words segments={first.segments} />
     </p>
   );
 }

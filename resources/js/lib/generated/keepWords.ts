@@ -1742,7 +1742,6 @@ export const keepWords = {
   'workspace.course_head_line.undo': "{key} undo",
   'workspace.course_head_line.redo': "{key} redo",
   'workspace.course_head_line.review': "Review {changes, plural, one {# unpublished change} other {# unpublished changes}}",
-  'workspace.course_head_line.more_findings': "and {count, plural, one {# more finding} other {# more findings}}",
   'workspace.rules_seen.which': "Which rules are looked at",
   'workspace.rules_seen.as_published': "As published",
   'workspace.rules_seen.with_the_changes': "With the changes",
@@ -3549,7 +3548,6 @@ export interface KeepParts {
   'workspace.course_head_line.undo': 'key';
   'workspace.course_head_line.redo': 'key';
   'workspace.course_head_line.review': 'changes';
-  'workspace.course_head_line.more_findings': 'count';
   'workspace.rules_seen.which': never;
   'workspace.rules_seen.as_published': never;
   'workspace.rules_seen.with_the_changes': never;
