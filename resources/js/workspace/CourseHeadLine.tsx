@@ -91,7 +91,7 @@ export function CourseHeadLine({ course, changes, expected, mayEdit, seen, onSte
             {course.goesLiveAsIs ? say('workspace.course_head_line.goes_live_goes_live', { goes_live: course.goesLive }) : say('workspace.course_head_line.changed_since_was_set', { goes_live: course.goesLive })}
           </Link>
         )}
-        <Link href={to('keep.checks', { course: course.key })}>{say('found.title')}</Link>
+        {course.findings.length === 0 && <Link href={to('keep.checks', { course: course.key })}>{say('found.title')}</Link>}
         <Link href={to('keep.contents', { course: course.key })}>{say('workspace.course_head_line.contents')}</Link>
         <Link href={to('keep.course-notices', { course: course.key })}>{say('workspace.course_head_line.notices')}</Link>
         <Link href={to('keep.history', { course: course.key })}>{say('workspace.course_head_line.history')}</Link>
