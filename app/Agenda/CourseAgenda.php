@@ -27,12 +27,13 @@ final readonly class CourseAgenda implements CountsPeople
     }
 
     /**
-     * @param  string  $stamp  of the rules that are in force
+     * @param  list<array{Course, string}>  $courses  each with the stamp of the rules that are in force
      * @param  string  $monday  on which the week begins, as a date
+     * @return array<int, PeopleCount> by the course's id
      */
-    public function of(Course $course, string $stamp, string $monday): PeopleCount
+    public function all(array $courses, string $monday): array
     {
-        return $this->counts->of($course, "agenda {$monday}", hash('xxh128', "{$stamp} {$monday}"), self::HOLDS, self::class);
+        return $this->counts->all(array_map(static fn (array $one): array => [$one[0], hash('xxh128', "{$one[1]} {$monday}")], $courses), "agenda {$monday}", self::HOLDS, self::class);
     }
 
     public function look(PeopleCount $count, Course $course, array $people): ?array

@@ -18,6 +18,7 @@ use App\Notices\Parts\PartKind;
 use SilentKeep\Core\Checks\CheckKind;
 use SilentKeep\Core\Checks\Finding;
 use SilentKeep\Core\Outline\Audience;
+use SilentKeep\Core\Outline\Item;
 
 /** What is found beside a course's rules: people whose offer was withdrawn, observers who are shown nothing, links that open to anybody, notices without a next step. */
 final readonly class BesidesRules
@@ -25,7 +26,7 @@ final readonly class BesidesRules
     /** Parts of a notice by which one goes on. */
     private const STEPS = [PartKind::Button, PartKind::SignIn, PartKind::Offers, PartKind::Finish, PartKind::Samples, PartKind::Courses, PartKind::NextRun, PartKind::Ask, PartKind::Open];
 
-    public function __construct(private Holders $holders, private CourseFindings $findings)
+    public function __construct(private Holders $holders, private CourseFindings $findings, private Surveys $surveys)
     {
     }
 
@@ -68,16 +69,20 @@ final readonly class BesidesRules
     /** @return list<Besides> in what strangers may not see */
     private function links(Course $course, CourseDocument $document): array
     {
-        $items = $document->readItems();
         $linked = [];
         foreach (Content::query()->where('course_id', $course->id)->where('text', 'like', '%http%')->orderBy('id')->get(['id', 'item_key', 'text']) as $content) {
-            $item = $items[$content->item_key] ?? null;
-            if ($item !== null && $item->sample() !== true && preg_match('~https?://[^\s)]+\.(?:mp4|webm|mov|m4v|mp3|ogg|pdf|zip)\b~i', $content->text) === 1) {
-                $linked[] = $item;
+            if (preg_match('~https?://[^\s)]+\.(?:mp4|webm|mov|m4v|mp3|ogg|pdf|zip)\b~i', $content->text) === 1) {
+                $linked[] = $content->item_key;
             }
         }
+        if ($linked === []) {
+            return [];
+        }
+        $survey = $this->surveys->of($course, $document);
+        $open = $survey->strangers(signedIn: false);
+        $closed = array_filter($survey->outline->items, static fn (Item $item, int $position): bool => in_array($item->key, $linked, true) && $survey->isPublished($position) && $open[$position] === null, ARRAY_FILTER_USE_BOTH);
 
-        return $linked === [] ? [] : [Besides::of('links', ['count' => count($linked)], ['items' => array_map(static fn ($item): string => $item->title(), $linked)], route('keep.contents', ['course' => $course], false))];
+        return $closed === [] ? [] : [Besides::of('links', ['count' => count($closed)], ['items' => array_values(array_map(static fn (Item $item): string => $item->title ?? $item->key, $closed))], route('keep.contents', ['course' => $course], false))];
     }
 
     /** @return list<Besides> */

@@ -140,6 +140,7 @@ final class TodayTest extends TestCase
         DB::table('passes')->where('state', 'active')->orderBy('id')->limit(10)->update(['ends_at' => '2026-03-12 08:00:00']);
 
         self::assertSame($few, $queries());
+        self::assertCount(1, array_filter(DB::getQueryLog(), static fn (array $query): bool => str_contains($query['query'], 'people_counts')), 'However many courses there are.');
     }
 
     public function test_an_assistant_sees_the_week_and_a_learner_sees_nothing(): void

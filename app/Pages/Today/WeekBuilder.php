@@ -54,11 +54,10 @@ final readonly class WeekBuilder
         $names = Offer::query()->toBase()->orderBy('id')->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
         $rows = $turns = [];
         $counting = false;
-        foreach ($this->shelf->all() as $id => [$course, $document]) {
-            if (($holders[$id] ?? 0) === 0) {
-                continue;
-            }
-            $count = $this->agenda->of($course, $stamps[$id] ?? '', $monday);
+        $held = array_filter($this->shelf->all(), static fn (int $id): bool => ($holders[$id] ?? 0) > 0, ARRAY_FILTER_USE_KEY);
+        $counts = $this->agenda->all(array_values(array_map(static fn (array $one): array => [$one[0], $stamps[$one[0]->id] ?? ''], $held)), $monday);
+        foreach ($held as $id => [$course, $document]) {
+            $count = $counts[$id];
             $counting = $counting || $count->finished_at === null;
             $turns[$id] = CourseAgenda::turns($count);
             $rows[] = new AgendaRow($course->key, $document->title(), self::note($document, $holders[$id]), array_map(
