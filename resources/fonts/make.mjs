@@ -5,7 +5,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import subsetFont from 'subset-font';
 
 const ASCII = Array.from({ length: 0x7e - 0x20 + 1 }, (_, index) => String.fromCharCode(0x20 + index)).join('');
-const MORE = '\u00a0§«·»ÄÅÆÉÖØÜàäåæèéêòóôöøü–—‘’“”…€×→−';
+const MORE = '\u00a0§«·»ÄÅÆÉÖØÜàäåæèéêòóôöøü–—‘’“”…€×↑→↓−';
 
 for (const [from, to] of [
   ['source-sans-3/files/source-sans-3-latin-wght-normal', 'sans'],
