@@ -97,9 +97,14 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::delete('/offers/{offer}', [Staff\OffersController::class, 'destroy'])->whereNumber('offer')->name('offers.drop');
     Route::post('/courses/{course}/draft/offers', [Staff\OffersController::class, 'access'])->name('draft.offers');
     Route::post('/courses/{course}/trial', [Staff\OffersController::class, 'trial'])->name('trial');
-    Route::get('/school', [Staff\SchoolController::class, 'show'])->name('school');
-    Route::put('/school', [Staff\SchoolController::class, 'update'])->name('school.save');
-    Route::put('/school/front', [Staff\SchoolController::class, 'updateFront'])->name('school.front');
+    Route::get('/school', [Staff\School\SchoolController::class, 'show'])->name('school');
+    Route::put('/school', [Staff\School\SchoolController::class, 'update'])->name('school.save');
+    Route::put('/school/front', [Staff\School\SchoolController::class, 'updateFront'])->name('school.front');
+    Route::get('/school/zone', [Staff\School\ZoneController::class, 'moves'])->name('zone');
+    Route::put('/school/zone', [Staff\School\ZoneController::class, 'update'])->name('zone.change');
+    Route::get('/school/labels', [Staff\School\LabelsController::class, 'index'])->name('labels');
+    Route::put('/school/labels', [Staff\School\LabelsController::class, 'update'])->name('labels.rename');
+    Route::get('/school/labels/merged', [Staff\School\LabelsController::class, 'merged'])->middleware('can:run-school')->name('labels.merged');
     Route::get('/notices/letters', [Staff\LettersController::class, 'index'])->name('letters');
     Route::post('/notices/letters/{kind}/preview', [Staff\LettersController::class, 'preview'])->name('letters.preview');
     Route::post('/notices/letters/{kind}/sample', [Staff\LettersController::class, 'sample'])->middleware('throttle:20,1,letter-sample')->name('letters.sample');

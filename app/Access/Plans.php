@@ -123,6 +123,16 @@ final class Plans
         return new Decider($plan, array_values($plan->courses)[0]);
     }
 
+    /**
+     * As it would be in a school whose wall clock is another.
+     *
+     * @throws \SilentKeep\Core\Format\InvalidPlan
+     */
+    public function inZone(CourseDocument $document, string $zone): Plan
+    {
+        return PlanReader::fromDecoded($this->named($document)->toPlan((clone ($this->school)())->forceFill(['zone' => $zone])), array_map(strval(...), array_keys($this->offerNames())));
+    }
+
     private function prepare(CourseDocument $document): Decider
     {
         $plan = $this->read($document);

@@ -8,6 +8,7 @@ use App\Models\Document\DocumentCourse;
 use App\Models\Document\DocumentDate;
 use App\Models\Document\DocumentDates;
 use App\Models\Document\DocumentItem;
+use App\Models\Document\DocumentLabels;
 use App\Models\Document\DocumentOffer;
 use App\Models\Document\WritableCourse;
 use App\Models\Document\WritableItem;
@@ -57,6 +58,12 @@ final class CourseDocument
     public function mapDates(\Closure $each): void
     {
         DocumentDates::map($this->course, $this->offers, $each);
+    }
+
+    /** Every label that the rules name. */
+    public function labels(): DocumentLabels
+    {
+        return new DocumentLabels($this->course, $this->offers);
     }
 
     public function withoutOffers(): self

@@ -19,6 +19,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $guests
  * @property ?string $contact_name
  * @property ?string $contact_email
+ * @property ?string $sender_name of letters; null: the school's
+ * @property ?string $sender_email null: the mailer's
+ * @property ?string $reply_email where answers to letters go; null: to the sender
  * @property Language $language of the learner's side
  * @property string $front_title the school's own words over its courses; empty: its name
  * @property string $front_text

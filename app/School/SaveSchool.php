@@ -9,7 +9,7 @@ use App\Models\School;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
-/** Changes what holds for the whole school. Its zone stays: another one would move every wall-clock time. */
+/** Changes what holds for the whole school. */
 final readonly class SaveSchool
 {
     public function __construct(private ActivityLog $log)

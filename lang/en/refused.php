@@ -236,6 +236,7 @@ return [
         'there_no_vantage_keep' => 'There is no vantage to keep.',
     ],
     'school_request' => [
+        'sender_name' => 'No < > or quotation marks, please.',
         'no_holiday' => '“{line}” is no day: a line is one such as 2026-12-24, or a span such as 2026-12-24..2027-01-02.',
         'school_needs_name' => 'A school needs a name.',
         'please_say_in_which' => 'Please say in which currency it sells.',

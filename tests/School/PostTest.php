@@ -12,14 +12,17 @@ use App\Standins\Mail\Mailer;
 use App\Standins\Mail\Post;
 use App\Standins\Mail\Postbox;
 use App\Standins\Mail\SendLetters;
+use Illuminate\Mail\Events\MessageSent;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Symfony\Component\Mailer\Exception\TransportException;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
+use Symfony\Component\Mime\Address;
 use Tests\TestCase;
 
 /** How letters go out: by the queue, through Laravel's mailer, each once, none lost. */
@@ -99,6 +102,34 @@ final class PostTest extends TestCase
         $arrived = iterator_to_array(app(Postbox::class)->letters('a@elsewhere.test'))[0];
         self::assertStringContainsString("List-Unsubscribe: <https://school.test/stop>\nList-Unsubscribe-Post: List-Unsubscribe=One-Click\n", $arrived);
         self::assertMatchesRegularExpression('/^Message-ID: <letter-\d+@/m', $arrived);
+    }
+
+    public function test_it_comes_from_whom_the_school_says_and_answers_go_where_it_says(): void
+    {
+        $heads = static function (string $to): array {
+            $sent = [];
+            Event::listen(MessageSent::class, static function (MessageSent $event) use (&$sent): void {
+                $sent = [implode(',', array_map(static fn (Address $one): string => $one->toString(), $event->message->getFrom())), implode(',', array_map(static fn (Address $one): string => $one->toString(), $event->message->getReplyTo()))];
+            });
+            app(Mailer::class)->send([self::letter($to)]);
+
+            return $sent;
+        };
+        $usual = '"Alder & Tide" <'.config()->string('mail.from.address').'>';
+        self::assertSame([$usual, ''], $heads('a@elsewhere.test'));
+
+        $settings = ['name' => 'Alder & Tide', 'currency' => 'EUR', 'guests' => true, 'warnDays' => 3, 'graceDays' => 7];
+        $this->actingAs($this->person('hege'))->put('/keep/school', $settings + ['senderName' => 'The <yard>', 'senderEmail' => 'yard', 'replyEmail' => 'x'])->assertSessionHasErrors(['senderName', 'senderEmail', 'replyEmail']);
+        $this->put('/keep/school', $settings + ['senderName' => 'The yard', 'senderEmail' => 'yard@alder.test', 'replyEmail' => 'office@alder.test'])->assertSessionHasNoErrors();
+        self::assertSame(['"The yard" <yard@alder.test>', 'office@alder.test'], $heads('b@elsewhere.test'));
+        $this->inAnotherProcess();
+        self::assertStringContainsString('The yard <yard@alder.test>', (string) json_encode($this->get('/keep/outbox')->inertiaProps()));
+
+        // What is not sent at all stays; left empty, it is as before.
+        $this->put('/keep/school', $settings)->assertSessionHasNoErrors();
+        self::assertSame('office@alder.test', $heads('c@elsewhere.test')[1]);
+        $this->put('/keep/school', $settings + ['senderName' => '', 'senderEmail' => '', 'replyEmail' => ''])->assertSessionHasNoErrors();
+        self::assertSame([$usual, ''], $heads('d@elsewhere.test'));
     }
 
     public function test_what_does_not_go_is_tried_again_with_growing_waits_and_given_up_at_last(): void

@@ -60,6 +60,8 @@ trait WritesOnPages
                 $done('course_faces', ['sentence' => 'Anew.']),
             ],
             'write the front' => [$admin, static fn (self $test) => $test->put('/keep/school/front', ['title' => 'Anew', 'text' => '', 'picture' => '', 'focusX' => 50, 'focusY' => 50])->assertSessionHas('flash.kind', 'done'), $done('schools', ['front_title' => 'Anew'])],
+            'rename a label' => [$admin, static fn (self $test) => $test->put('/keep/school/labels', ['from' => 'oar-bonus', 'to' => 'oars'])->assertSessionHas('flash.kind', 'done'), $done('labels', ['label' => 'oars'])],
+            'change the zone' => [$admin, static fn (self $test) => $test->put('/keep/school/zone', ['from' => 'Europe/Oslo', 'zone' => 'Asia/Tokyo'])->assertSessionHas('flash.kind', 'done'), $done('schools', ['zone' => 'Asia/Tokyo'])],
             'choose a language' => [static fn (self $test): mixed => $test->actingAs($test->person('eira')), static fn (self $test) => $test->post('/language', ['language' => 'nb'])->assertSessionHasNoErrors(), static fn (self $test): bool => $test->person('eira')->refresh()->language === Language::Norwegian],
             'answer on a board' => [$mathea, static fn (self $test, int $post) => $test->post('/courses/steam-frames/b-bench/posts', ['text' => 'To it', 'answers' => $post])->assertSessionHasNoErrors(), $done('posts', ['text' => 'To it'])],
             'change one\'s words on a board' => [$mathea, static fn (self $test, int $post) => $test->put("/courses/steam-frames/b-bench/posts/{$post}", ['text' => 'Better'])->assertSessionHasNoErrors(), $done('posts', ['text' => 'Better'])],

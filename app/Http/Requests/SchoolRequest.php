@@ -30,6 +30,9 @@ final class SchoolRequest extends FormRequest
             'guests' => ['required', 'boolean'],
             'contactName' => ['nullable', 'string', 'max:100'],
             'contactEmail' => ['nullable', 'email', 'max:190'],
+            'senderName' => ['nullable', 'string', 'max:100', 'not_regex:/[<>"\r\n]/'],
+            'senderEmail' => ['nullable', 'email', 'max:190'],
+            'replyEmail' => ['nullable', 'email', 'max:190'],
             'warnDays' => ['required', 'integer', 'between:0,365'],
             'graceDays' => ['required', 'integer', 'between:0,3650'],
             'missedDays' => ['sometimes', 'required', 'integer', 'between:0,90'],
@@ -49,7 +52,7 @@ final class SchoolRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => Say::text('refused.school_request.school_needs_name'), 'currency.required' => Say::text('refused.school_request.please_say_in_which'), 'currency.regex' => Say::text('refused.school_request.three_capital_letters_such'), 'contactEmail.email' => Say::text('refused.school_request.not_e_mail_address'), 'warnDays.between' => Say::text('refused.school_request.between_none_and_365'), 'graceDays.between' => Say::text('refused.school_request.between_none_and_ten'), 'missedDays.between' => Say::text('refused.school_request.between_none_and_90'), 'samplePercent.between' => Say::text('refused.school_request.between_none_and_all')];
+        return ['name.required' => Say::text('refused.school_request.school_needs_name'), 'currency.required' => Say::text('refused.school_request.please_say_in_which'), 'currency.regex' => Say::text('refused.school_request.three_capital_letters_such'), 'contactEmail.email' => Say::text('refused.school_request.not_e_mail_address'), 'senderEmail.email' => Say::text('refused.school_request.not_e_mail_address'), 'replyEmail.email' => Say::text('refused.school_request.not_e_mail_address'), 'senderName.not_regex' => Say::text('refused.school_request.sender_name'), 'warnDays.between' => Say::text('refused.school_request.between_none_and_365'), 'graceDays.between' => Say::text('refused.school_request.between_none_and_ten'), 'missedDays.between' => Say::text('refused.school_request.between_none_and_90'), 'samplePercent.between' => Say::text('refused.school_request.between_none_and_all')];
     }
 
     /** @return list<string> */
@@ -66,6 +69,7 @@ final class SchoolRequest extends FormRequest
         return [
             'name' => $this->string('name')->trim()->toString(), 'currency' => $this->string('currency')->toString(), 'guests' => $this->boolean('guests'), 'contact_name' => $text('contactName'), 'contact_email' => $text('contactEmail'),
             'warn_days' => $this->integer('warnDays'), 'grace_days' => $this->integer('graceDays'),
+            ...($this->has('senderName') ? ['sender_name' => $text('senderName'), 'sender_email' => $text('senderEmail'), 'reply_email' => $text('replyEmail')] : []),
             ...($this->has('language') ? ['language' => $this->string('language')->toString()] : []),
             ...($this->has('holidays') ? ['holidays' => self::lines($this->string('holidays')->toString())] : []),
             ...($this->has('samplePercent') ? ['sample_share' => $this->integer('samplePercent') / 100] : []),

@@ -38,7 +38,7 @@ final class Commands
         'observers' => ['keep.people.list', null, ['standing' => 'observes']],
         'trials' => ['keep.people.list', null, ['standing' => 'trial']],
         'lookers' => ['keep.people.list', null, ['standing' => 'samples']],
-        'labels' => ['keep.people.list', null],
+        'labels' => ['keep.labels', null],
         'extend' => ['keep.people.list', null, ['ends_in' => 14, 'sort' => 'ends']],
         'offers' => ['keep.offers', null],
         'bundles' => ['keep.offers', null],

@@ -8,6 +8,7 @@ use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Models\Message;
 use App\Standins\Mail\Letter;
+use App\Standins\Mail\Sender;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Letters that were sent, the latest first. */
@@ -26,7 +27,7 @@ final readonly class OutboxPageBuilder
     public function page(int $page, ?string $find, ?string $state): OutboxPage
     {
         $total = self::letters($find, $state)->count();
-        $from = ($this->school)()->name.' <'.config()->string('mail.from.address').'>';
+        $from = (string) Sender::of(($this->school)());
         $letters = [];
         foreach (self::letters($find, $state)->orderByDesc('id')->forPage($page, self::PER_PAGE)->get() as $message) {
             $again = $message->state === 'failed' || ($message->state === 'sent' && Letter::isWhole($message->body));

@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class SchoolPage
 {
     /**
+     * @param  string  $usualSender  the address of letters where none is named
      * @param  int  $samplePercent  of lessons, and of their minutes, that samples may give away
      * @param  string  $holidays  a line each
      */
@@ -23,6 +24,10 @@ final readonly class SchoolPage
         #[OA\Property] public bool $guests,
         #[OA\Property] public ?string $contactName,
         #[OA\Property] public ?string $contactEmail,
+        #[OA\Property] public ?string $senderName,
+        #[OA\Property] public ?string $senderEmail,
+        #[OA\Property] public ?string $replyEmail,
+        #[OA\Property] public string $usualSender,
         #[OA\Property] public int $warnDays,
         #[OA\Property] public int $graceDays,
         #[OA\Property] public int $missedDays,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Standins\Mail;
 
-use App\Database\Value;
 use App\Models\LetterChoice;
 use App\Models\Message;
 use App\Models\School;
@@ -38,7 +37,7 @@ final readonly class Post
     public function sendSome(): bool
     {
         $letters = $this->take();
-        $from = Value::text(School::query()->orderBy('id')->value('name'));
+        $from = Sender::of(School::query()->orderBy('id')->firstOrFail());
         foreach ($letters as $letter) {
             $this->send($letter, $from);
         }
@@ -86,12 +85,14 @@ final readonly class Post
         });
     }
 
-    /** @param  string  $from  the school's name; its address is the mailer's */
-    private function send(Message $letter, string $from): void
+    private function send(Message $letter, Sender $from): void
     {
         try {
             $this->mailer->raw($letter->sealed === null ? $letter->body : Crypt::decryptString($letter->sealed), static function (Mail $mail) use ($letter, $from): void {
-                $mail->from(config()->string('mail.from.address'), $from)->to($letter->to)->subject($letter->subject);
+                $mail->from($from->address, $from->name)->to($letter->to)->subject($letter->subject);
+                if ($from->reply !== null) {
+                    $mail->replyTo($from->reply);
+                }
                 $headers = $mail->getSymfonyMessage()->getHeaders();
                 // The same where a worker was stopped in between; another where it is sent a second time, which mail programs would not show else.
                 $headers->addIdHeader('Message-ID', "letter-{$letter->id}".($letter->tries === 0 ? '' : "-{$letter->tries}").'@silent-keep.invalid');

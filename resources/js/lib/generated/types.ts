@@ -304,6 +304,11 @@ export interface CopiedNotice {
   parts: Part[];
 }
 
+export interface CountedChange {
+  told: string;
+  lines: ImpactLine[];
+}
+
 export interface CourseFaceTold {
   cover: ShownCover;
   sentence: string;
@@ -714,6 +719,11 @@ export interface HistoryPage {
   mayEdit: boolean;
 }
 
+export interface ImpactLine {
+  text: string;
+  done: boolean;
+}
+
 export interface ImportBack {
   goes: string[];
   stays: string[];
@@ -780,6 +790,23 @@ export interface LabelLine {
   source: string;
   byPass: boolean;
   until: string | null;
+}
+
+export interface LabelRow {
+  label: string;
+  people: number;
+  givenBy: LabelUseRow[];
+  askedBy: LabelUseRow[];
+}
+
+export interface LabelUseRow {
+  text: string;
+  href: string;
+}
+
+export interface LabelsPage {
+  labels: LabelRow[];
+  mayRun: boolean;
 }
 
 export interface LessonPage {
@@ -1525,6 +1552,10 @@ export interface SchoolPage {
   guests: boolean;
   contactName: string | null;
   contactEmail: string | null;
+  senderName: string | null;
+  senderEmail: string | null;
+  replyEmail: string | null;
+  usualSender: string;
   warnDays: number;
   graceDays: number;
   missedDays: number;

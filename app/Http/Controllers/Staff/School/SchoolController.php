@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers\Staff;
+namespace App\Http\Controllers\Staff\School;
 
 use App\Access\SchoolOf;
 use App\Access\WhoLooks;
@@ -27,7 +27,7 @@ final readonly class SchoolController
     {
         $school = ($this->school)();
 
-        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->language->value, $school->guests, $school->contact_name, $school->contact_email, $school->warn_days, $school->grace_days, $school->missed_days, (int) round(100 * $school->sample_share), implode("\n", $school->holidays), new SchoolFront($school->front_title, $school->front_text, $school->front_picture, $school->front_focus_x, $school->front_focus_y), Gate::allows('run-school'))));
+        return Inertia::render('keep/School', get_object_vars(new SchoolPage($school->name, $school->zone, $school->currency, $school->language->value, $school->guests, $school->contact_name, $school->contact_email, $school->sender_name, $school->sender_email, $school->reply_email, config()->string('mail.from.address'), $school->warn_days, $school->grace_days, $school->missed_days, (int) round(100 * $school->sample_share), implode("\n", $school->holidays), new SchoolFront($school->front_title, $school->front_text, $school->front_picture, $school->front_focus_x, $school->front_focus_y), Gate::allows('run-school'))));
     }
 
     public function updateFront(SchoolFrontRequest $request, SaveSchool $save): RedirectResponse
