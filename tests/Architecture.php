@@ -32,6 +32,7 @@ final class Architecture
         'App\School' => ['App\Counting'],
         'App\Counting' => [],
         'App\Labels' => ['App\Counting', 'App\Drafts', 'App\Publishing', 'App\Triggers\Spec'],
+        'App\Numbers' => ['App\Counting'],
         'App\Agenda' => ['App\Counting'],
         'App\Checks' => ['App\Counting', 'App\Notices', 'App\Sightlines', 'App\Front', 'App\Triggers\Spec'],
         'App\Front' => ['App\Offers', 'App\School\Pictures'],

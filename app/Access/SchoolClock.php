@@ -66,10 +66,26 @@ final readonly class SchoolClock implements WallClock
         return Formats::cell($this->local($instant), $this->year());
     }
 
+    /** `9 Mar`, of whatever year: where others beside it tell which. */
+    public function axisDate(int $instant): string
+    {
+        $local = $this->local($instant);
+
+        return Formats::cell($local, (int) $local->format('Y'));
+    }
+
     /** `2026-03-09`: the day on the school's wall calendar. */
     public function day(int $instant): string
     {
         return $this->local($instant)->format('Y-m-d');
+    }
+
+    /** The Monday of the week in which an instant lies, as a date. */
+    public function monday(int $instant): string
+    {
+        $local = $this->local($instant);
+
+        return $local->modify('-'.((int) $local->format('N') - 1).' days')->format('Y-m-d');
     }
 
     /** As a wall-clock time in the plan format: `2026-03-09T09:00`. */

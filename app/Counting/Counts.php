@@ -6,12 +6,13 @@ namespace App\Counting;
 
 use App\Models\Course;
 use App\Models\PeopleCount;
+use Illuminate\Contracts\Container\Container;
 use Psr\Clock\ClockInterface;
 
 /** What has been counted of a course's people, begun in the queue where it has not been. */
 final readonly class Counts
 {
-    public function __construct(private Holders $holders, private ClockInterface $clock)
+    public function __construct(private Holders $holders, private ClockInterface $clock, private Container $made)
     {
     }
 
@@ -48,7 +49,8 @@ final readonly class Counts
     /** @param  class-string<CountsPeople>  $by */
     private function begin(Course $course, string $what, string $stamp, string $by): PeopleCount
     {
-        $of = $this->holders->of($course)->distinct()->count('person_id');
+        $since = is_subclass_of($by, CountsPeopleSince::class) ? $this->made->make($by)->since($what) : null;
+        $of = $this->holders->of($course, $since)->distinct()->count('person_id');
         $begun = PeopleCount::query()->updateOrCreate(['course_id' => $course->id, 'what' => $what], ['stamp' => $stamp, 'result' => [], 'looked' => 0, 'of' => $of, 'reached' => 0, 'began_at' => $this->clock->now(), 'finished_at' => null]);
         CountOn::dispatch($begun->id, $stamp, $by);
 

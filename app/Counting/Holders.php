@@ -10,19 +10,24 @@ use Illuminate\Database\Query\Builder;
 use Psr\Clock\ClockInterface;
 use SilentKeep\Core\Viewing\PassState;
 
-/** Who holds a pass of a course now. */
+/** Who holds a pass of a course now, or did since an instant. */
 final readonly class Holders
 {
     public function __construct(private ClockInterface $clock)
     {
     }
 
-    /** Rows of passes; a person may have several. */
-    public function of(Course $course): Builder
+    /**
+     * Rows of passes; a person may have several.
+     *
+     * @param  ?int  $since  instant; null: those who hold one now
+     */
+    public function of(Course $course, ?int $since = null): Builder
     {
-        $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
+        $now = $this->clock->now()->getTimestamp();
+        $stored = static fn (int $at): string => gmdate('Y-m-d H:i:s', $at);
 
-        return Pass::query()->toBase()->where('course_id', $course->id)->where('state', PassState::Active->value)->where('starts_at', '<=', $now)
-            ->where(static fn (Builder $query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now));
+        return Pass::query()->toBase()->where('course_id', $course->id)->where('state', PassState::Active->value)->where('starts_at', '<=', $stored($now))
+            ->where(static fn (Builder $query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $stored($since ?? $now)));
     }
 }

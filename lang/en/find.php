@@ -75,6 +75,11 @@ return [
             'note' => 'What in the rules somebody hardly meant',
             'words' => 'problems, mistakes, errors in course, warnings, broken rules, health check, validate course, findings',
         ],
+        'numbers' => [
+            'title' => 'In numbers',
+            'note' => 'Where learners are, what opens, how trials go',
+            'words' => 'chart, charts, statistics, stats, analytics, report, reports, funnel, conversion, progress overview, how far',
+        ],
         'contents' => [
             'title' => 'Contents',
             'note' => 'What lessons hold: text, film, files',
@@ -138,7 +143,7 @@ return [
         'labels' => [
             'title' => 'Labels',
             'note' => 'Words attached to people',
-            'words' => 'tag, tags, group, groups, segment, cohort, audience, custom field',
+            'words' => 'tag, tags, group, groups, segment, cohort, audience, custom field, rename label, merge labels, where used',
         ],
         'extend' => [
             'title' => 'Passes that end soon',

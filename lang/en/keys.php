@@ -30,6 +30,7 @@ return [
         'title' => 'In cells of rules',
         'type' => 'Any letter or digit: sets the cell to what is typed',
         'edit' => 'Edits what the cell says',
+        'explain' => 'Explains the column, of this row',
         'down' => 'Keeps it and goes down (with Shift: up)',
         'right' => 'Keeps it and goes to the right (with Shift: left)',
         'form' => 'All its settings, as a form',

@@ -101,6 +101,8 @@ final class AccessibilityTest extends BrowserTestCase
             'bringing in' => ['hege', '/keep/people/bring-in', 'form'],
             'offers' => ['hege', '/keep/offers', '.matrix'],
             'the outbox' => ['hege', '/keep/outbox', '.empty'],
+            'in numbers' => ['hege', '/keep/courses/clinker/numbers', '.drawn svg'],
+            'labels' => ['hege', '/keep/school/labels', 'table.list'],
             'the school' => ['hege', '/keep/school', '.schoolform'],
             'stand-in' => ['hege', '/keep/courses/clinker/stand-in?v[]=visitor', 'iframe'],
             'a stand-in page' => ['hege', '/keep/courses/clinker/stand-in/view?v[]=holder:8:apprentice-pass', '.path li'],

@@ -30,6 +30,22 @@ final class GridJourneyTest extends BrowserTestCase
         return is_array($titles) ? array_values(array_map(static fn (mixed $one): string => is_string($one) ? $one : '', $titles)) : [];
     }
 
+    public function test_a_column_explains_itself_of_the_row_at_hand(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker');
+        $this->focus(self::cell('l-steam', 'forWhom'));
+        $this->typeAtFocus(Keys::F1);
+        $this->waitForText('[role=dialog] p', 'Which passes open The steam box');
+        $this->typeAtFocus(Keys::ESCAPE);
+        $this->waitUntilGone('[role=dialog]');
+        // One is where one was.
+        $this->waitForFocus(self::cell('l-steam', 'forWhom'));
+        $this->named('Sample')->click();
+        $this->waitForText('[role=dialog] p', 'Whoever has no pass may look at The steam box');
+        $this->assertNoScriptErrors();
+    }
+
     public function test_ranges_are_drawn_filled_copied_emptied_and_undone(): void
     {
         $this->signIn('hege');

@@ -60,7 +60,7 @@ final class LabelsTest extends TestCase
         return [];
     }
 
-    /** @return array<string, string> what everybody is answered in a course, by the engine */
+    /** @return array<int, string> what everybody is answered in a course, by the engine */
     private function answers(string $course = 'clinker'): array
     {
         $this->inAnotherProcess();
@@ -71,7 +71,7 @@ final class LabelsTest extends TestCase
         foreach (app(Viewers::class)->each(array_fill_keys(array_map(intval(...), Person::query()->pluck('id')->all()), false), $found) as $id => $viewer) {
             $compiled = $plans->compiled($decider);
             $now = (int) Carbon::now()->timestamp;
-            $answers["{$id}"] = $compiled->states($compiled->viewer($viewer, $now), $now);
+            $answers[$id] = $compiled->states($compiled->viewer($viewer, $now), $now);
         }
 
         return $answers;
@@ -172,10 +172,8 @@ final class LabelsTest extends TestCase
         self::assertSame(1, Label::query()->where('label', 'rower')->count());
         $before = $this->answers();
         $this->rename('rower', 'oar-bonus', together: true)->assertSessionHas('flash.text', '“rower” and “oar-bonus” are one label now.');
-        self::assertSame([3], [$this->row('oar-bonus')[0]]);
-        $eira = "{$this->person('eira')->id}";
-        $after = $this->answers();
-        self::assertSame([$eira], array_map(strval(...), array_keys(array_diff_assoc($after, $before))));
+        self::assertSame(3, $this->row('oar-bonus')[0]);
+        self::assertSame([$this->person('eira')->id], array_keys(array_diff_assoc($this->answers(), $before)));
         // A second click finds nothing to do.
         $this->rename('rower', 'oar-bonus', together: true)->assertSessionHasErrors(['to' => 'Nobody has “rower” any more, and nothing names it.']);
     }
@@ -209,10 +207,10 @@ final class LabelsTest extends TestCase
     #[DataProvider('times')]
     public function test_who_has_both_has_the_one_for_as_long_as_either(?string $from, ?string $until, ?string $otherFrom, ?string $otherUntil, ?string $leftFrom, ?string $leftUntil): void
     {
-        $person = PersonFactory::new()->create()->id;
+        $person = PersonFactory::new()->createOne()->id;
         LabelFactory::new()->create(['person_id' => $person, 'label' => 'a', 'starts_at' => $from, 'ends_at' => $until]);
         LabelFactory::new()->create(['person_id' => $person, 'label' => 'b', 'starts_at' => $otherFrom, 'ends_at' => $otherUntil]);
-        $other = LabelFactory::new()->create(['label' => 'a'])->person_id;
+        $other = LabelFactory::new()->createOne(['label' => 'a'])->person_id;
         $import = Import::query()->create(['kind' => 'csv', 'name' => 'crew.csv', 'path' => 'x', 'options' => [], 'tally' => [], 'errors' => [], 'state' => 'done', 'made_at' => Carbon::now()])->id;
         foreach ([$person, $other] as $one) {
             DB::table('import_labels')->insert(['import_id' => $import, 'person_id' => $one, 'label' => 'a']);
@@ -226,7 +224,7 @@ final class LabelsTest extends TestCase
 
     public function test_whoever_helps_may_look_and_not_rename(): void
     {
-        $this->actingAs(PersonFactory::new()->create(['role' => Role::Assistant]));
+        $this->actingAs(PersonFactory::new()->createOne(['role' => Role::Assistant]));
         self::assertNotSame([], $this->row('oar-bonus'));
         $this->rename('oar-bonus', 'oars')->assertForbidden();
         $this->getJson('/keep/school/labels/merged?from=a&to=b')->assertForbidden();

@@ -26,7 +26,7 @@ final class LookAheadCommand extends Command
             $found += count($its);
             $touched->of($shelf->all()[$id][0], draft: false, findings: $its);
         }
-        $week->rows($week->monday($clock->now()));
+        $week->rows($clock->monday($clock->now()));
         $this->output->writeln("{$found} findings in ".count($courses).' courses.');
 
         return self::SUCCESS;

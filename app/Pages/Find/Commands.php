@@ -26,6 +26,7 @@ final class Commands
         'rehearse' => ['keep.rehearsal', []],
         'history' => ['keep.history', []],
         'checks' => ['keep.checks', []],
+        'numbers' => ['keep.numbers', []],
         'contents' => ['keep.contents', []],
         'quiz' => ['keep.contents', []],
         'retire' => ['keep.retire', []],

@@ -37,9 +37,9 @@ final readonly class TodayPageBuilder
     {
         $now = $this->clock->now();
         $asked = $week === null ? null : $this->clock->instant("{$week}T12:00");
-        $monday = $this->week->monday($asked ?? $now);
+        $monday = $this->clock->monday($asked ?? $now);
         [$rows, $counting, $turns] = $this->week->rows($monday);
-        $isThisWeek = $monday === $this->week->monday($now);
+        $isThisWeek = $monday === $this->clock->monday($now);
         [$findings, $found] = $this->found();
         $entries = array_merge([], ...array_map(static fn (AgendaRow $row): array => array_merge(...$row->days), $rows));
         $count = static fn (TurnKind ...$kinds): int => count(array_filter($entries, static fn (AgendaEntry $entry): bool => in_array(TurnKind::from($entry->kind), $kinds, true)));

@@ -26,12 +26,6 @@ final readonly class WeekBuilder
     {
     }
 
-    /** The Monday of the week in which an instant lies, as a date. */
-    public function monday(int $instant): string
-    {
-        return (new \DateTimeImmutable($this->clock->day($instant)))->modify('Monday this week')->format('Y-m-d');
-    }
-
     /** @return list<AgendaDay> */
     public function days(string $monday): array
     {

@@ -38,6 +38,7 @@ const COURSE: { title: string; keys: Keys }[] = [
     keys: [
       [['a…z', '0…9'], say('keys.cells.type')],
       [['F2'], say('keys.cells.edit')],
+      [['F1'], say('keys.cells.explain')],
       [[say('keep.keys.enter')], say('keys.cells.down')],
       [[say('keep.keys.tab')], say('keys.cells.right')],
       [[say('keep.keys.f4')], say('keys.cells.form')],

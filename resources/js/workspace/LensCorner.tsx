@@ -9,11 +9,11 @@ import { useFolds } from './folds';
 import css from './workspace.module.css';
 import ui from '../ui/ui.module.css';
 
-const LENSES: { id: WorkspacePage['lens']; title: string }[] = [
-  { id: 'rules', title: say('workspace.lens_corner.rules') },
-  { id: 'sightlines', title: say('workspace.lens_corner.sightlines') },
-  { id: 'timeline', title: say('workspace.lens_corner.timeline') },
-  { id: 'notices', title: say('workspace.lens_corner.notices') },
+const LENSES: { id: WorkspacePage['lens']; title: string; told: string }[] = [
+  { id: 'rules', title: say('workspace.lens_corner.rules'), told: say('workspace.lens_corner.told_rules') },
+  { id: 'sightlines', title: say('workspace.lens_corner.sightlines'), told: say('workspace.lens_corner.told_sightlines') },
+  { id: 'timeline', title: say('workspace.lens_corner.timeline'), told: say('workspace.lens_corner.told_timeline') },
+  { id: 'notices', title: say('workspace.lens_corner.notices'), told: say('workspace.lens_corner.told_notices') },
 ];
 
 interface LensCornerProps {
@@ -40,9 +40,9 @@ export function LensCorner({ lens, row, filter, field, onFilter, shown, rows }: 
   return (
     <>
       <ul className={css.lenses}>
-        {LENSES.map(({ id, title }, index) => (
+        {LENSES.map(({ id, title, told }, index) => (
           <li key={id}>
-            <Link href={withQuery(url, { lens: id, row })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined} aria-keyshortcuts={`${index + 1}`} title={say('workspace.lens_corner.key', { title, key: index + 1 })}>
+            <Link href={withQuery(url, { lens: id, row })} preserveState preserveScroll aria-current={id === lens ? 'page' : undefined} aria-keyshortcuts={`${index + 1}`} title={say('workspace.lens_corner.key', { told, key: index + 1 })}>
               {title}
             </Link>
           </li>

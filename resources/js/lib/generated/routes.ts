@@ -113,6 +113,7 @@ export const routes = {
   'keep.notices.let-go': '/keep/notices/{case}',
   'keep.notices.preview': '/keep/notices/preview',
   'keep.notices.save': '/keep/notices/{case}',
+  'keep.numbers': '/keep/courses/{course}/numbers',
   'keep.offers': '/keep/offers',
   'keep.offers.drop': '/keep/offers/{offer}',
   'keep.offers.sell': '/keep/offers/{offer}',

@@ -1053,6 +1053,19 @@ export interface NumberPick {
   name: string;
 }
 
+export interface NumbersPage {
+  course: string;
+  title: string;
+  live: boolean;
+  counting: boolean;
+  looked: number;
+  of: number;
+  places: PlaceTold[];
+  where: WhereRow[];
+  opens: OpensRow[];
+  trials: TrialsRow[] | null;
+}
+
 export interface OfferCard {
   key: string;
   name: string;
@@ -1132,6 +1145,12 @@ export interface OpeningRule {
   days: number | null;
   time: string | null;
   weekday: number | null;
+}
+
+export interface OpensRow {
+  when: string;
+  people: number;
+  openings: number;
 }
 
 export interface OtherCourse {
@@ -1258,6 +1277,11 @@ export interface PersonRow {
   progress: string | null;
   seen: string | null;
   seenInstant: string | null;
+}
+
+export interface PlaceTold {
+  key: string;
+  title: string;
 }
 
 export interface PlaceholderRow {
@@ -1833,6 +1857,13 @@ export interface TrialPreview {
   until: string;
 }
 
+export interface TrialsRow {
+  when: string;
+  begun: number;
+  ended: number;
+  taken: number;
+}
+
 export interface TriedOn {
   sentence: Sentence;
   lately: number;
@@ -1932,6 +1963,11 @@ export interface When {
   system: number | null;
   type: string | null;
   band: string | null;
+}
+
+export interface WhereRow {
+  when: string;
+  people: number[];
 }
 
 export interface WhyCard {

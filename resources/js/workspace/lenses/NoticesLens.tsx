@@ -145,7 +145,7 @@ function columnsOf({ vantages }: NoticesGrid, chosen: number | null, sheeted: bo
     id: vantage.id,
     width,
     head: (
-      <div className={clsx(css.v, index === chosen && css.chosen)} title={vantage.name}>
+      <div className={clsx(css.v, index === chosen && css.chosen)} title={`${vantage.name}: ${say('lenses.who.met')}`}>
         <b>{vantage.title}</b>
         <span className={css.vdetail}>{vantage.detail ?? vantage.name.slice(vantage.title.length + 2)}</span>
       </div>

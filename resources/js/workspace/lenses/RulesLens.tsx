@@ -58,6 +58,7 @@ export interface RulesLensProps {
 export function RulesLens({ page, edits, names, columns, grid, corner, rows: shown, here, onHere, picked, onPicked, editing, onEditing, acts, onTask, onPlans, onSheet, onLeaveSheet, onCopied, addressOf }: RulesLensProps) {
   const { course, rows: all, plan, mayEdit } = page;
   const [problem, setProblem] = useState<string | null>(null);
+  const [explained, setExplained] = useState<CellName | null>(null);
   const insertion = useInsertion(course.key, all, edits);
   const folds = useFolds();
   /** What is added inside is seen there. */
@@ -85,6 +86,10 @@ export function RulesLens({ page, edits, names, columns, grid, corner, rows: sho
     const rule = ruleOf(row.key);
     if (event.key === 'Escape' && picked.rows.size === 0) {
       return onLeaveSheet();
+    }
+    if (event.key === 'F1' && name !== undefined) {
+      setExplained(name);
+      return true;
     }
     if (!mayEdit) {
       return false;
@@ -144,7 +149,7 @@ export function RulesLens({ page, edits, names, columns, grid, corner, rows: sho
         ref={grid}
         caption={say('workspace.workspace.what_set_for_each', { title: course.title })}
         corner={corner(shown.length)}
-        columns={rulesColumns({ columns: columns.shown, plans: page.plans, plan, addressOf, ...(mayEdit ? { onPlans } : {}) })}
+        columns={rulesColumns({ columns: columns.shown, plans: page.plans, plan, addressOf, ...(mayEdit ? { onPlans } : {}), explained, example: all.find(({ key }) => key === here)?.title ?? '', onExplain: setExplained })}
         rows={rows}
         picked={picked}
         onPicked={onPicked}

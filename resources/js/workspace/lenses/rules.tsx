@@ -3,6 +3,7 @@ import { clsx } from 'clsx';
 
 import type { RuleCell, RuleRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
+import { columnHelp, HeadHelp } from './HeadHelp';
 import { COLUMN_TITLES } from '../entry/columnTitles';
 import type { CellName } from '../entry/ruleSets';
 import type { GridColumn } from '../grid/Grid';
@@ -30,16 +31,20 @@ export interface RulesHeadProps {
   addressOf: (plan: string) => string;
   /** Opens the list of release plans; left out: it cannot be changed. */
   onPlans?: () => void;
+  /** The column that is being explained, of a row as an example. */
+  explained: CellName | null;
+  example: string;
+  onExplain: (column: CellName | null) => void;
 }
 
-export function rulesColumns({ columns, plans, plan, addressOf, onPlans }: RulesHeadProps): GridColumn[] {
+export function rulesColumns({ columns, plans, plan, addressOf, onPlans, explained, example, onExplain }: RulesHeadProps): GridColumn[] {
   return columns.map(({ id, width }) => ({
     id,
     width,
     title: COLUMN_TITLES[id],
     head: (
       <div className={css.h}>
-        <b>{COLUMN_TITLES[id]}</b>
+        <HeadHelp title={COLUMN_TITLES[id]} told={columnHelp(id, example)} opened={explained === id} onOpened={(opened) => onExplain(opened ? id : null)} />
         {id === 'opens' ? (
           <span className={css.plans}>
             {plans.length > 1 ? (

@@ -10,6 +10,8 @@ import { say } from '../../lib/keepSay';
 import type { GridColumn } from '../grid/Grid';
 import { plainText } from '../../lib/words';
 import { insteadOf } from '../Expectations';
+import { vantageHelp } from './vantageHelp';
+import { InMenu } from './HeadHelp';
 import css from '../workspace.module.css';
 
 /** A pass may have begun, or begin, this many days from now. */
@@ -102,6 +104,7 @@ function VantageMenu({ vantage, all, acts }: { vantage: Vantage; all: Vantage[];
       </Menu.Target>
       <Menu.Dropdown>
         <Menu.Label>{vantage.name}</Menu.Label>
+        <InMenu>{vantageHelp(vantage)}</InMenu>
         <Menu.Item component="a" href={acts.standIn(vantage)}>
           {say('lenses.sightlines.stand_in_for_them')}
         </Menu.Item>
