@@ -15,6 +15,7 @@ use App\Http\Controllers\SignInController;
 use App\Http\Controllers\SignInLinkController;
 use App\Http\Controllers\Staff;
 use App\Http\Controllers\StopLettersController;
+use App\Http\Middleware\KeepsToTheirRole;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/', HomeController::class)->name('home');
@@ -40,7 +41,7 @@ Route::middleware('auth')->group(function (): void {
 Route::get('/letters/{person}/{kind}', [StopLettersController::class, 'show'])->whereNumber('person')->middleware('signed:relative')->name('letters.stop');
 Route::post('/letters/{person}/{kind}', [StopLettersController::class, 'store'])->whereNumber('person')->middleware(['signed:relative', 'throttle:30,1,letters'])->name('letters.stopped');
 
-Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group(function (): void {
+Route::prefix('keep')->middleware(['auth', KeepsToTheirRole::class])->name('keep.')->group(function (): void {
     Route::get('/today', [Staff\Checks\TodayController::class, 'show'])->name('today');
     Route::get('/guide', [Staff\Checks\GuideController::class, 'show'])->name('guide');
     Route::get('/guide/pictures/{name}', [Staff\Checks\GuideController::class, 'picture'])->where('name', '[a-z-]+\.png')->name('guide.picture');
@@ -103,6 +104,10 @@ Route::prefix('keep')->middleware(['auth', 'can:see-all'])->name('keep.')->group
     Route::put('/school/front', [Staff\School\SchoolController::class, 'updateFront'])->name('school.front');
     Route::get('/school/zone', [Staff\School\ZoneController::class, 'moves'])->name('zone');
     Route::put('/school/zone', [Staff\School\ZoneController::class, 'update'])->name('zone.change');
+    Route::get('/school/staff', [Staff\School\StaffController::class, 'index'])->name('staff');
+    Route::post('/school/staff', [Staff\School\StaffController::class, 'store'])->name('staff.add');
+    Route::put('/school/staff/{person}', [Staff\School\StaffController::class, 'update'])->whereNumber('person')->name('staff.change');
+    Route::delete('/school/staff/{person}', [Staff\School\StaffController::class, 'destroy'])->whereNumber('person')->name('staff.remove');
     Route::get('/school/labels', [Staff\School\LabelsController::class, 'index'])->name('labels');
     Route::put('/school/labels', [Staff\School\LabelsController::class, 'update'])->name('labels.rename');
     Route::get('/school/labels/merged', [Staff\School\LabelsController::class, 'merged'])->middleware('can:run-school')->name('labels.merged');

@@ -23,7 +23,7 @@ use stdClass;
 final readonly class ViewerRows
 {
     /**
-     * @param  array<int, bool>  $people  whether they are staff, by id
+     * @param  array<int, bool|list<int>>  $people  whether they are staff, or in which courses, by id
      * @param  array<int>  $courses  ids
      * @return Generator<int, array<int, Viewer>> by person, in the order of their ids, and by course
      */
@@ -49,7 +49,7 @@ final readonly class ViewerRows
             $viewers = [];
             foreach ($courses as $course) {
                 $viewers[$course] = new Viewer(
-                    staff: $staff, signedIn: true, labels: $lasting, passes: $held[$course] ?? [], grants: $granted[$course] ?? [], done: $done[$course] ?? [],
+                    staff: is_array($staff) ? in_array($course, $staff, true) : $staff, signedIn: true, labels: $lasting, passes: $held[$course] ?? [], grants: $granted[$course] ?? [], done: $done[$course] ?? [],
                     timedLabels: [...$timed, ...self::givenElsewhere($elsewhere, $course)],
                 );
             }

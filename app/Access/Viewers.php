@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Access;
 
+use App\Access\Staff\StaffCourses;
 use App\Models\Course;
 use App\Models\ObserverTie;
 use App\Models\Pass;
@@ -18,7 +19,7 @@ use SilentKeep\Core\Viewing\Viewer;
 /** Tells the core who is looking, and with whom. Four queries, however many people and courses. */
 final class Viewers
 {
-    public function __construct(private ViewerRows $rows)
+    public function __construct(private ViewerRows $rows, private StaffCourses $staff)
     {
     }
 
@@ -82,9 +83,10 @@ final class Viewers
      */
     public function in(Collection $people, array $courseIds): array
     {
+        $edited = $this->staff->of($people);
         $staff = [];
         foreach ($people as $person) {
-            $staff[$person->id] = $person->isStaff();
+            $staff[$person->id] = $edited[$person->id] ?? $person->isStaff();
         }
 
         return iterator_to_array($this->rows->each($staff, $courseIds));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Access\Staff\StaffCourses;
 use App\Models\Course;
 use App\Models\Person;
 use Illuminate\Http\Exceptions\HttpResponseException;
@@ -30,7 +31,7 @@ final class CourseAddresses
             return $course ?? throw new NotFoundHttpException;
         }
         $person = request()->user();
-        if ($course === null || ($course->hidden && ! ($person instanceof Person && $person->isStaff()))) {
+        if ($course === null || ($course->hidden && ! ($person instanceof Person && app(StaffCourses::class)->maySee($person, $course)))) {
             throw new NotFoundHttpException;
         }
         if ($course->address === null || $course->address === $address) {

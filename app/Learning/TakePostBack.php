@@ -22,7 +22,7 @@ final readonly class TakePostBack
     public function __invoke(Person $person, Course $course, string $board, int $id): bool
     {
         $post = BoardPost::query()->with('person')->where('course_id', $course->id)->where('item_key', $board)->whereNull('taken_back_at')->whereKey($id)->first();
-        if ($post === null || ($post->person_id !== $person->id && ! $person->isStaff())) {
+        if ($post === null || ($post->person_id !== $person->id && $person->role?->helpsPeople() !== true)) {
             return false;
         }
         DB::transaction(function () use ($post, $person, $course, $board): void {

@@ -36,6 +36,16 @@ final class Person extends User
 
     protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class, 'language' => Language::class, 'rule_columns' => 'array', 'csv_form' => CsvForm::class];
 
+    /** The name of the route of the page that they come to first. */
+    public function home(): string
+    {
+        return match ($this->role) {
+            null => 'courses',
+            Role::Editor => 'keep.courses',
+            default => 'keep.today',
+        };
+    }
+
     public function isStaff(): bool
     {
         return $this->role !== null;

@@ -7,6 +7,8 @@ namespace App\Providers;
 use App\Access\ClockAhead;
 use App\Access\Plans;
 use App\Access\SchoolOf;
+use App\Access\Staff\Gates;
+use App\Access\Staff\StaffCourses;
 use App\Checks\CourseFindings;
 use App\Checks\KnownOfCourses;
 use App\Database\WaitingConnection;
@@ -25,7 +27,6 @@ use App\Learning\Contents\CopyContents;
 use App\Learning\Contents\WriteContent;
 use App\Models\ApiToken;
 use App\Models\Person;
-use App\Models\Role;
 use App\People\Acts\KeepForGood;
 use App\Publishing\Events\ContentsTakenBack;
 use App\Publishing\Events\DraftPublished;
@@ -35,9 +36,7 @@ use App\Standins\Mail\Mailer;
 use App\Standins\Mail\OutboxTransport;
 use App\Standins\Mail\QueuedMailer;
 use App\Words\ReaderZone;
-use App\Words\Say;
 use Carbon\FactoryImmutable;
-use Illuminate\Auth\Access\Response;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
@@ -47,7 +46,6 @@ use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Event;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
@@ -74,6 +72,7 @@ final class AppServiceProvider extends ServiceProvider
             static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): WaitingConnection => new WaitingConnection($pdo, $database, $prefix, $config));
         $this->app->bind(Mailer::class, QueuedMailer::class);
         $this->app->scoped(SchoolOf::class);
+        $this->app->scoped(StaffCourses::class);
         $this->app->scoped(Plans::class);
         $this->app->scoped(KnownOfCourses::class);
         $this->app->scoped(CourseFindings::class);
@@ -95,19 +94,7 @@ final class AppServiceProvider extends ServiceProvider
         Route::bind('course', CourseAddresses::find(...));
         self::listen();
         Model::shouldBeStrict(! $this->app->isProduction());
-        Gate::define('see-all', static fn (Person $person): Response => $person->isStaff() ? Response::allow() : Response::denyAsNotFound());
-        // Whoever helps people: answers, hands items out, extends passes.
-        Gate::define('help-people', static fn (Person $person): Response => $person->isStaff() ? Response::allow() : Response::denyAsNotFound());
-        Gate::define('run-school', static fn (Person $person): Response => match (true) {
-            $person->role === Role::Administrator => Response::allow(),
-            $person->isStaff() => Response::deny(Say::text('refused.staff.helps')),
-            default => Response::denyAsNotFound(),
-        });
-        Gate::define('edit-rules', static fn (Person $person): Response => match (true) {
-            $person->role === Role::Administrator => Response::allow(),
-            $person->isStaff() => Response::deny(Say::text('refused.staff.sees')),
-            default => Response::denyAsNotFound(),
-        });
+        Gates::define();
     }
 
     /** What happens along with something else, in its transaction. */

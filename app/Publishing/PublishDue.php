@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Access\SchoolClock;
+use App\Access\Staff\StaffCourses;
 use App\Drafts\DraftConflict;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
 use App\Models\Revision;
-use App\Models\Role;
 use App\School\Log\ActivityLog;
 use App\Words\Say;
 use Psr\Clock\ClockInterface;
@@ -19,7 +19,7 @@ use SilentKeep\Core\Format\InvalidPlan;
 /** Publishes each draft whose time has come, as it was when the time was set; where that does not go, the draft says why. */
 final readonly class PublishDue
 {
-    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishRevision $publish, private Losses $losses, private ActivityLog $log)
+    public function __construct(private ClockInterface $clock, private SchoolClock $words, private PublishRevision $publish, private Losses $losses, private ActivityLog $log, private StaffCourses $staff)
     {
     }
 
@@ -44,7 +44,7 @@ final readonly class PublishDue
     private function publish(Course $course, Draft $draft): Revision
     {
         $author = Person::query()->find($draft->publish_by);
-        if ($author?->role !== Role::Administrator) {
+        if ($author === null || ! $this->staff->mayEdit($author, $course)) {
             throw DraftConflict::mayNotPublish($author?->name);
         }
         if ($draft->version !== $draft->publish_version) {

@@ -205,6 +205,11 @@ return [
             'note' => 'Its name, language and settings',
             'words' => 'settings, school name, preferences, configuration, site settings, language, currency, branding',
         ],
+        'staff' => [
+            'title' => 'Staff',
+            'note' => 'Who works here, and what each of them may',
+            'words' => 'role, roles, permissions, team, admin, administrator, editor, instructor, teacher, moderator, assistant, read-only user, looker-on, user rights',
+        ],
         'front' => [
             'title' => 'The front',
             'note' => 'What visitors see first',

@@ -266,6 +266,9 @@ return [
     'staff' => [
         'helps' => 'Assistants hand items out and extend passes; the rest is for administrators.',
         'sees' => 'Assistants see everything but change no rules.',
+        'helps_not' => 'This is for assistants and administrators.',
+        'edits_some' => 'You edit some courses; this is not part of them.',
+        'looks_on' => 'You look on, and change nothing here.',
     ],
     'retire_request' => [
         'until_which_day' => 'Until which day? Please choose one.',

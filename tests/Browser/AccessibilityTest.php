@@ -104,6 +104,7 @@ final class AccessibilityTest extends BrowserTestCase
             'in numbers' => ['hege', '/keep/courses/clinker/numbers', '.drawn svg'],
             'labels' => ['hege', '/keep/school/labels', 'table.list'],
             'the school' => ['hege', '/keep/school', '.schoolform'],
+            'the staff' => ['hege', '/keep/school/staff', 'table.list'],
             'stand-in' => ['hege', '/keep/courses/clinker/stand-in?v[]=visitor', 'iframe'],
             'a stand-in page' => ['hege', '/keep/courses/clinker/stand-in/view?v[]=holder:8:apprentice-pass', '.path li'],
             'my courses' => ['eira', '/courses', '.mine li'],

@@ -39,7 +39,7 @@ final class FindTest extends TestCase
             'create a course' => 'do courses', 'students' => 'do people', 'import csv' => 'do bring_in', 'bulk enrol' => 'do bring_in', 'parent' => 'do observers', 'sponsor' => 'do observers', 'mentor' => 'do observers',
             'free trial' => 'do trials', 'tags' => 'do labels', 'extend access' => 'do extend', 'price' => 'do offers', 'checkout' => 'do offers', 'paywall' => 'do notices', 'redirect' => 'do notices',
             'error page' => 'do notices', 'email templates' => 'do letters', 'automation' => 'do triggers', 'webhook' => 'do outside', 'api key' => 'do tokens', 'time zone' => 'do zone', 'home page' => 'do front',
-            'vacation' => 'do holidays', 'analytics' => 'do numbers', 'conversion rate' => 'do numbers', 'merge tags' => 'do labels', 'change my password' => 'do password', 'bounced mail' => 'do outbox',
+            'vacation' => 'do holidays', 'analytics' => 'do numbers', 'conversion' => 'do numbers', 'merge tags' => 'do labels', 'change my password' => 'do password', 'bounced mail' => 'do outbox',
             // What there is, by a part of its name, without its accents and in any case.
             'clinker' => 'course clinker', 'WINTER' => 'course winter-refit', 'garboard' => 'item clinker l-garboard', 'rivets and' => 'item clinker l-rivets', 'eira' => 'person 3', 'Yard trial' => 'offer yard-trial',
             'oar-bonus' => 'label oar-bonus',

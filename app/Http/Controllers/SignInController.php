@@ -32,7 +32,7 @@ final class SignInController
         $request->session()->regenerate();
         $doors->then($request, 'signed-in');
 
-        return redirect()->intended(route(WhoLooks::signedIn($request)->isStaff() ? 'keep.today' : 'courses'));
+        return redirect()->intended(route(WhoLooks::signedIn($request)->home()));
     }
 
     public function destroy(Request $request): RedirectResponse

@@ -39,7 +39,7 @@ final readonly class SignInLinkController
         $request->session()->regenerate();
         $doors->then($request, 'signed-in');
 
-        return redirect()->intended(route($person->isStaff() ? 'keep.today' : 'courses'));
+        return redirect()->intended(route($person->home()));
     }
 
     /** The answer is the same whether there is such a person or not, and takes as long. */

@@ -57,7 +57,7 @@ final class HandleInertiaRequests extends Middleware
         return [
             ...parent::share($request),
             'school' => $this->head(...),
-            'signedIn' => $person instanceof Person ? new SignedIn($person->name, $person->isStaff(), $person->role === Role::Administrator) : null,
+            'signedIn' => $person instanceof Person ? new SignedIn($person->name, $person->isStaff(), $person->role === Role::Administrator, $person->role?->value) : null,
             'looking' => fn (): ?Looking => $person instanceof Person && ! $request->is('keep', 'keep/*') ? $this->looking($request, $person) : null,
             'flash' => fn (): mixed => $request->session()->get('flash'),
         ];

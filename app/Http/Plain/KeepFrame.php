@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Plain;
 
+use App\Models\Role;
 use App\Words\Say;
 
 /** What the frame of the administrator's side says before its scripts are there: the places, and the page's heading where its props tell it. */
@@ -20,14 +21,14 @@ final class KeepFrame
     }
 
     /**
-     * @param  bool  $runs  whether the viewer runs the school
+     * @param  ?string  $role  of whoever looks
      * @return array<string, string> words by the name of the route
      */
-    public static function places(bool $runs): array
+    public static function places(?string $role): array
     {
-        return array_map(Say::text(...), [
+        return array_map(Say::text(...), $role === Role::Editor->value ? ['keep.courses' => 'keep.keep_shell.courses'] : [
             'keep.today' => 'keep.keep_shell.today', 'keep.courses' => 'keep.keep_shell.courses', 'keep.people.list' => 'keep.people', 'keep.offers' => 'keep.offers', 'keep.notices' => 'keep.keep_shell.notices', 'keep.triggers' => 'keep.keep_shell.triggers',
-            ...($runs ? ['keep.outbox' => 'keep.keep_shell.outbox'] : []), 'keep.school' => 'keep.keep_shell.school',
+            ...($role === Role::Administrator->value ? ['keep.outbox' => 'keep.keep_shell.outbox'] : []), 'keep.school' => 'keep.keep_shell.school',
         ]);
     }
 

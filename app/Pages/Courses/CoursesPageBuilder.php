@@ -27,11 +27,14 @@ final readonly class CoursesPageBuilder
         return Course::query()->with(['liveRevision', 'draft'])->where('key', $key)->first();
     }
 
-    /** @return list<CourseRow> */
-    public function list(): array
+    /**
+     * @param  ?list<int>  $only  ids; null: all
+     * @return list<CourseRow>
+     */
+    public function list(?array $only = null): array
     {
         // Without their documents: those are read only where what they come to is not known yet.
-        $courses = Course::query()->with(['liveRevision:id,number,published_at', 'draft:id,course_id,version,updated_at,publish_at,publish_refused'])->orderBy('id')->get();
+        $courses = Course::query()->with(['liveRevision:id,number,published_at', 'draft:id,course_id,version,updated_at,publish_at,publish_refused'])->when($only !== null, static fn ($query) => $query->whereIntegerInRaw('id', $only ?? []))->orderBy('id')->get();
         $holders = $this->holders->all();
         $sums = $this->sums($courses);
         $rows = [];

@@ -52,6 +52,7 @@ final class Commands
         'outside' => ['keep.outside', null],
         'tokens' => ['keep.tokens', null],
         'school' => ['keep.school', null],
+        'staff' => ['keep.staff', null],
         'front' => ['keep.school', null],
         'zone' => ['keep.school', null],
         'guests_at_all' => ['keep.school', null],
@@ -60,6 +61,8 @@ final class Commands
         'password' => ['account', null],
         'interface' => ['interface', null],
     ];
+
+    private const EVERYBODYS = ['courses', 'guide', 'password'];
 
     /** What a phrase counts less for whose words stand in several of ours. */
     private const APART = 12;
@@ -73,14 +76,15 @@ final class Commands
      *
      * @param  ?Course  $course  the one at hand, if there is any
      * @param  bool  $mayRun  whether what only administrators may see is among them
+     * @param  bool  $ofCourses  whether only what is of a course is, and what is everybody's
      * @return list<array{int, FoundThing}> with their scores
      */
-    public static function find(Typed $typed, ?Course $course, string $courseTitle, bool $mayRun): array
+    public static function find(Typed $typed, ?Course $course, string $courseTitle, bool $mayRun, bool $ofCourses = false): array
     {
         $found = [];
         foreach (self::ALL as $key => $where) {
             [$route, $query] = $where;
-            if (($query !== null && $course === null) || (! $mayRun && in_array($key, ['outbox', 'outside', 'tokens', 'bring_in'], true))) {
+            if (($query !== null && $course === null) || (! $mayRun && in_array($key, ['outbox', 'outside', 'tokens', 'bring_in'], true)) || ($ofCourses && $query === null && ! in_array($key, self::EVERYBODYS, true))) {
                 continue;
             }
             $title = Say::text("find.do.{$key}.title");

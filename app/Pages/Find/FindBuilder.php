@@ -27,25 +27,26 @@ final readonly class FindBuilder
 
     /**
      * @param  ?string  $at  key of the course at hand
+     * @param  ?list<int>  $only  ids of the courses of which whatever is found is; null: of all, and of the school
      * @return list<FoundThing> the best first
      */
-    public function find(string $text, ?string $at, bool $mayRun): array
+    public function find(string $text, ?string $at, bool $mayRun, ?array $only = null): array
     {
         $typed = Typed::of($text);
         if ($typed->isEmpty()) {
             return [];
         }
-        $why = $this->why($typed);
+        $why = $only === null ? $this->why($typed) : [];
         if ($why !== []) {
             return $why;
         }
-        $all = $this->shelf->all();
+        $all = $this->among($only);
         [$course, $document] = array_values(array_filter($all, static fn (array $one): bool => $one[0]->key === $at))[0] ?? array_values($all)[0] ?? [null, null];
-        $found = [...Commands::find($typed, $course, $document?->title() ?? '', $mayRun)];
+        $found = [...Commands::find($typed, $course, $document?->title() ?? '', $mayRun, ofCourses: $only !== null)];
         foreach ($all as $id => [$one, $its]) {
             $found[] = [$typed->score($its->title()) + ($typed->score($its->title()) > 0 ? 8 : 0), $this->courseFound($one, $its)];
         }
-        foreach ([$this->items($typed, $at), $this->offers($typed), $this->labels($typed), $this->persons($text, $typed)] as $several) {
+        foreach ([$this->items($typed, $at, $only), ...($only === null ? [$this->offers($typed), $this->labels($typed), $this->persons($text, $typed)] : [])] as $several) {
             $found = [...$found, ...$several];
         }
 
@@ -53,13 +54,14 @@ final readonly class FindBuilder
     }
 
     /**
-     * Rows of all courses alone.
+     * Rows of courses alone.
      *
+     * @param  ?list<int>  $only  as of {@see self::find()}
      * @return list<FoundThing>
      */
-    public function rows(string $text): array
+    public function rows(string $text, ?array $only = null): array
     {
-        return self::best($this->items(Typed::of($text), null), self::MOST);
+        return self::best($this->items(Typed::of($text), null, $only), self::MOST);
     }
 
     /**
@@ -87,6 +89,15 @@ final readonly class FindBuilder
         return array_slice(array_values($found), 0, self::MOST);
     }
 
+    /**
+     * @param  ?list<int>  $only
+     * @return array<int, array{Course, CourseDocument}>
+     */
+    private function among(?array $only): array
+    {
+        return $only === null ? $this->shelf->all() : array_intersect_key($this->shelf->all(), array_flip($only));
+    }
+
     private function courseFound(Course $course, CourseDocument $document): FoundThing
     {
         return new FoundThing('course', "course {$course->key}", $document->title(), Say::text('find.a_course'), route('keep.course', $course, false));
@@ -94,12 +105,13 @@ final readonly class FindBuilder
 
     /**
      * @param  ?string  $at  key of the course whose rows come first
+     * @param  ?list<int>  $only
      * @return list<array{int, FoundThing}>
      */
-    private function items(Typed $typed, ?string $at): array
+    private function items(Typed $typed, ?string $at, ?array $only = null): array
     {
         $found = [];
-        foreach ($this->shelf->all() as $id => [$course, $document]) {
+        foreach ($this->among($only) as $id => [$course, $document]) {
             foreach ($this->shelf->rows($id) as $row) {
                 $score = $typed->score($row->title);
                 if ($score > 0) {

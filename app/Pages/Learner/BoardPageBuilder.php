@@ -95,7 +95,7 @@ final readonly class BoardPageBuilder
             $taken ? '' : $post->person->name ?? Say::text('learner.board.somebody'),
             $this->clock->words($post->posted_at->getTimestamp()),
             $taken ? Say::text('learner.board.taken') : $post->text,
-            $own || (! $taken && $reading->real && $reading->person?->isStaff() === true),
+            $own || (! $taken && $reading->real && $reading->person?->role?->helpsPeople() === true),
             $post->changed_at !== null,
             $taken,
             $post->answers_id !== null,

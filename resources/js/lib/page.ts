@@ -19,6 +19,12 @@ export function useShared(): Shared {
   return usePage<Shared>().props;
 }
 
+/** Whether whoever looks may help people: hand out, extend, give one more try. */
+export function useHelps(): boolean {
+  const { signedIn } = useShared();
+  return signedIn?.role === 'administrator' || signedIn?.role === 'assistant';
+}
+
 /** Where the pages of a course are: its own, or those of whoever stands in for its viewer. */
 export function useLearnerAddress(): (course: string, item?: string) => string {
   const { standIn } = useShared();

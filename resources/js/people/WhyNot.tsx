@@ -11,6 +11,7 @@ import { plainText } from '../lib/words';
 import { pageOf, useWhy } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
 import { Given } from '../ui/Given';
+import { useHelps } from '../lib/page';
 import { byAct, doneTo, mayDo } from './byAct';
 import { to } from '../lib/route';
 import css from './people.module.css';
@@ -141,6 +142,7 @@ export function Reasons(props: ReasonsProps) {
 /** One way in which it opens, with what does it. */
 function WayOut({ way, card, course, vantage, person, mayRun, onExtend, onMended }: Omit<ReasonsProps, 'way'> & { way: PossibleFix; card: WhyCard; vantage: string }) {
   const { byAct: act } = way;
+  const helps = useHelps();
   const whom = act === null ? null : doneTo(act, vantage, person);
   return (
     <li>
@@ -152,12 +154,12 @@ function WayOut({ way, card, course, vantage, person, mayRun, onExtend, onMended
         {way.fixes.length > 0 && ` ${say('people.why_not.for_everybody')}`}
       </span>
       {way.link !== null && pageOf(way.link, course) !== null && <RuleLink course={course} link={way.link} />}
-      {act !== null && whom !== null && mayDo(act, mayRun) && (
+      {act !== null && whom !== null && helps && mayDo(act, mayRun) && (
         <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => byAct(whom, act, onMended)}>
           {act.button}
         </button>
       )}
-      {act?.do === 'extend' && !act.toLearner && (
+      {act?.do === 'extend' && !act.toLearner && helps && (
         <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => onExtend(act.offer ?? '')}>
           {act.button}…
         </button>

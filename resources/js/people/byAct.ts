@@ -2,6 +2,7 @@ import { router } from '@inertiajs/react';
 
 import type { FixByAct } from '../lib/generated/types';
 import { to } from '../lib/route';
+import type { Act } from './acts';
 
 /** What assistants may do too. */
 const HELP = new Set(['grant', 'extend', 'finish']);
@@ -9,6 +10,11 @@ const HELP = new Set(['grant', 'extend', 'finish']);
 /** Whether a byAct is one step for this reader; an extension asks for how long, and is made from the person's page. */
 export function mayDo(what: FixByAct, mayRun: boolean): boolean {
   return what.do !== 'extend' && (mayRun || HELP.has(what.do));
+}
+
+/** Does something to somebody at once; it can be taken back from the note that tells of it. */
+export function at(person: number, act: Act): void {
+  router.post(to('keep.people.act'), { people: [person], ...act }, { preserveScroll: true, preserveState: true });
 }
 
 /** Does it; it can be taken back from the note that tells of it. */

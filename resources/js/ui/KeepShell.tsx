@@ -19,9 +19,10 @@ export interface KeepShellProps {
   children: ReactNode;
 }
 
-const PLACES: { href: string; title: string; run?: boolean }[] = [
+/** Where one may go: who edits some courses to these, who runs the school everywhere, all others but to what it takes to run it. */
+const PLACES: { href: string; title: string; run?: boolean; edit?: boolean }[] = [
   { href: to('keep.today'), title: say('keep.keep_shell.today') },
-  { href: to('keep.courses'), title: say('keep.keep_shell.courses') },
+  { href: to('keep.courses'), title: say('keep.keep_shell.courses'), edit: true },
   { href: to('keep.people.list'), title: say('keep.people') },
   { href: to('keep.offers'), title: say('keep.offers') },
   { href: to('keep.notices'), title: say('keep.keep_shell.notices') },
@@ -42,6 +43,7 @@ function toThePage() {
 export function KeepShell({ title, course = false, children }: KeepShellProps) {
   const { school, signedIn } = useShared();
   const { url } = usePage();
+  const edits = signedIn?.role === 'editor';
   const [keys, setKeys] = useState(false);
   const [finds, setFinds] = useState(false);
   useShortcuts({ '?': () => setKeys(true), 'ctrl+k': () => setFinds(true) });
@@ -52,12 +54,12 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
         {say('keep.keep_shell.skip')}
       </button>
       <header className={ui.top}>
-        <Link href={to('keep.today')} className={ui.brand}>
+        <Link href={edits ? to('keep.courses') : to('keep.today')} className={ui.brand}>
           <Mark /> {say('keep.product')}
         </Link>
         <nav aria-label={say('keep.keep_shell.main')}>
           <ul className={ui.nav}>
-            {PLACES.filter(({ run }) => run !== true || signedIn?.runs === true).map(({ href, title: place }) => (
+            {PLACES.filter(({ run, edit }) => (edits ? edit === true : run !== true || signedIn?.runs === true)).map(({ href, title: place }) => (
               <li key={href}>
                 <Link href={href} aria-current={url.startsWith(href) ? 'page' : undefined}>
                   {place}

@@ -61,7 +61,7 @@ final readonly class MediaController
         $medium = $this->addresses->medium($id);
         abort_if($medium === null, 404);
         // Whoever writes it sees it before it is published.
-        abort_if(! Gate::allows('see-all') && $this->views->at($medium->course, $this->who->at($request, $medium->course))?->isOpen($medium->item_key) !== true, 403);
+        abort_if(! Gate::allows('see-all', $medium->course) && $this->views->at($medium->course, $this->who->at($request, $medium->course))?->isOpen($medium->item_key) !== true, 403);
 
         return $medium;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
+use App\Access\Staff\StaffCourses;
 use App\Access\WhoLooks;
 use App\Drafts\MakeCourse;
 use App\Http\Requests\MakeCourseRequest;
@@ -14,19 +15,20 @@ use App\Pages\Courses\CoursesPage;
 use App\Pages\Courses\CoursesPageBuilder;
 use App\Pages\Workspace\WorkspacePageBuilder;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final readonly class CoursesController
 {
-    public function __construct(private CoursesPageBuilder $courses, private WorkspacePageBuilder $workspace)
+    public function __construct(private CoursesPageBuilder $courses, private WorkspacePageBuilder $workspace, private StaffCourses $staff)
     {
     }
 
-    public function index(): Response
+    public function index(Request $request): Response
     {
-        return Inertia::render('keep/Courses', get_object_vars(new CoursesPage($this->courses->list(), Gate::allows('edit-rules'))));
+        return Inertia::render('keep/Courses', get_object_vars(new CoursesPage($this->courses->list($this->staff->only(WhoLooks::signedIn($request))), Gate::allows('edit-rules'))));
     }
 
     public function store(MakeCourseRequest $request, MakeCourse $make): RedirectResponse

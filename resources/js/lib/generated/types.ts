@@ -34,7 +34,7 @@ export type PartKind = 'words' | 'heading' | 'text' | 'button' | 'picture' | 'si
 
 export type Reason = 'course_draft' | 'course_retired' | 'course_not_open' | 'course_over' | 'draft' | 'not_in_pass' | 'tier' | 'not_for_you' | 'not_yet' | 'held' | 'closed' | 'progress' | 'stuck' | 'observers_shut' | 'observers_not_here' | 'learner_cannot' | 'pass_revoked' | 'pass_paused' | 'pass_ended' | 'pass_not_started' | 'guests_shut' | 'guests_not_here' | 'sample_needs_account' | 'no_pass' | 'not_signed_in';
 
-export type Role = 'administrator' | 'assistant';
+export type Role = 'administrator' | 'editor' | 'assistant' | 'looker-on';
 
 export type Route = 'staff' | 'pass' | 'grant' | 'anyone' | 'sample' | 'observer' | 'guest';
 
@@ -1743,6 +1743,28 @@ export interface SignedIn {
   name: string;
   staff: boolean;
   runs: boolean;
+  role: Role | null;
+}
+
+export interface StaffCourse {
+  key: string;
+  title: string;
+}
+
+export interface StaffPage {
+  staff: StaffRow[];
+  courses: StaffCourse[];
+  mayRun: boolean;
+}
+
+export interface StaffRow {
+  id: number;
+  name: string;
+  email: string;
+  role: Role;
+  courses: string[];
+  seen: string | null;
+  self: boolean;
 }
 
 export interface StandIn {

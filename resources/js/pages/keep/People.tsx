@@ -10,6 +10,7 @@ import { ActDialog } from '../../people/ActDialog';
 import type { Act, Whom } from '../../people/acts';
 import { KeepShell } from '../../ui/KeepShell';
 import { Pager } from '../../ui/Pager';
+import { useHelps } from '../../lib/page';
 import { to } from '../../lib/route';
 import { FilterBar } from '../../people/FilterBar';
 import { SavedFilters } from '../../people/SavedFilters';
@@ -46,6 +47,7 @@ const UNDER_WAY: Record<ActUnderWay['state'], string> = { preparing: say('people
 
 export default function People(props: PeoplePage) {
   const { people, total, page, pages, filter, offers, courses, labels, segments, underWay, mayRun } = props;
+  const helps = useHelps();
   const [picked, setPicked] = useState<ReadonlySet<number>>(new Set());
   const [all, setAll] = useState(false);
   const [act, setAct] = useState<{ act: Act; title: string } | null>(null);
@@ -95,7 +97,7 @@ export default function People(props: PeoplePage) {
               </>
             )}
           </p>
-          {count > 0 && (
+          {count > 0 && helps && (
             <Menu width={230} position="bottom-start" withArrow>
               <Menu.Target>
                 <Button size="xs">{say('people.people.do_with', { people: say('keep.people_counted', { count }) })}</Button>

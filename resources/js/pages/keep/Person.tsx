@@ -1,28 +1,27 @@
 import { Link, router } from '@inertiajs/react';
-import { Button, Menu } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
 import type { FoundPerson, HeldPass, PersonPage } from '../../lib/generated/types';
-import { say, saying } from '../../lib/keepSay';
+import { say } from '../../lib/keepSay';
 import { ActDialog } from '../../people/ActDialog';
 import type { Act } from '../../people/acts';
+import { at } from '../../people/byAct';
+import { PassLine } from '../../people/PassLine';
 import { WhyNot } from '../../people/WhyNot';
 import { KeepShell } from '../../ui/KeepShell';
+import { useHelps } from '../../lib/page';
 import { to } from '../../lib/route';
 import { LetterChoices } from '../../ui/LetterChoices';
 import { TieDialog } from '../../people/TieDialog';
 import css from '../../people/people.module.css';
 import ui from '../../ui/ui.module.css';
 
-/** Does something to this person at once; it can be taken back from the note that tells of it. */
-function at(person: number, act: Act) {
-  router.post(to('keep.people.act'), { people: [person], ...act }, { preserveScroll: true, preserveState: true });
-}
-
 export default function Person(page: PersonPage) {
   const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, now, mayRun, letters } = page;
+  const helps = useHelps();
   // Whoever comes from a list of passes that end goes on with how long.
   const [act, setAct] = useState<{ act: Act; title: string } | null>(() => {
     const offer = new URLSearchParams(window.location.search).get('extend');
@@ -69,12 +68,16 @@ export default function Person(page: PersonPage) {
             <section>
               <div className={ui.secthead}>
                 <h2>{say('person.person.handed_out')}</h2>
-                <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('person.asks.hand_out'), { do: 'grant', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
-                  {say('person.person.hand_something_out')}
-                </button>
-                <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('people.people.mark_something'), { do: 'finish', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
-                  {say('person.person.mark_something')}
-                </button>
+                {helps && (
+                  <>
+                    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('person.asks.hand_out'), { do: 'grant', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
+                      {say('person.person.hand_something_out')}
+                    </button>
+                    <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => ask(say('people.people.mark_something'), { do: 'finish', ...(theirs[0] === undefined ? {} : { course: theirs[0] }) })}>
+                      {say('person.person.mark_something')}
+                    </button>
+                  </>
+                )}
               </div>
               {grants.length === 0 && <p className={ui.soft}>{say('person.person.nothing_was_handed_them')}</p>}
               <ul className={css.held}>
@@ -84,7 +87,7 @@ export default function Person(page: PersonPage) {
                     <span>
                       {grant.course}, {grant.from} {grant.until === null ? say('person.person.for_good') : say('person.person.to_until', { until: grant.until })}
                     </span>
-                    {grant.active && (
+                    {grant.active && helps && (
                       <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => at(id, { do: 'take-back', grant: grant.id })}>
                         {say('keep.take_it_back')}
                       </button>
@@ -173,7 +176,7 @@ export default function Person(page: PersonPage) {
                     <li key={`${quiz.course} ${quiz.item}`}>
                       <b>{quiz.title}</b>
                       <span>{quiz.words}</span>
-                      {quiz.held && (
+                      {quiz.held && helps && (
                         <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => at(id, { do: 'try', course: quiz.course, item: quiz.item })}>
                           {say('person.person.one_more_try')}
                         </button>
@@ -183,11 +186,13 @@ export default function Person(page: PersonPage) {
                 </ul>
               </section>
             )}
-            <section>
-              <h2>{say('person.person.letters')}</h2>
-              <p className={ui.soft}>{say('person.person.letters_told')}</p>
-              <LetterChoices letters={letters} address={to('keep.person.letters', { person: id })} />
-            </section>
+            {helps && (
+              <section>
+                <h2>{say('person.person.letters')}</h2>
+                <p className={ui.soft}>{say('person.person.letters_told')}</p>
+                <LetterChoices letters={letters} address={to('keep.person.letters', { person: id })} />
+              </section>
+            )}
             <section>
               <h2>{say('person.person.what_happened')}</h2>
               {history.length === 0 && <p className={ui.soft}>{say('person.person.nothing_yet')}</p>}
@@ -213,69 +218,6 @@ export default function Person(page: PersonPage) {
 function passOf(passes: HeldPass[], offer: string): { pass: number } | { offer: string } {
   const pass = passes.find((one) => one.offer === offer);
   return pass === undefined ? { offer } : { pass: pass.id };
-}
-
-interface PassLineProps {
-  pass: HeldPass;
-  person: number;
-  mayRun: boolean;
-  onAsk: (title: string, act: Act) => void;
-}
-
-function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
-  const ended = pass.standing === 'ended';
-  return (
-    <li className={css[`pass-${pass.standing}`]}>
-      <b>{pass.offerName}</b>
-      <span>
-        <Link href={to('keep.course', { course: pass.course })}>{pass.courseTitle}</Link> · {pass.from} {pass.until === null ? say('person.person.for_good') : say('person.person.to_until', { until: pass.until })}
-        <br />
-        {pass.standing === 'ended' && pass.left !== null ? pass.left : pass.standing}
-        {pass.standing !== 'ended' && pass.left !== null && `, ${pass.left}`} · {pass.source}
-        {pass.paced !== null && ` · ${say('person.person.counts_from', { date: pass.paced })}`}
-        {pass.erased !== null && (
-          <>
-            <br />
-            {pass.erased}
-          </>
-        )}
-      </span>
-      <Menu width={240} position="bottom-end" withArrow>
-        <Menu.Target>
-          <button type="button" className={clsx(ui.linklike, css.linklike)}>
-            {saying('person.person.do', { what: <span className={ui.vh}>{say('person.person.something_with_offer_name', { offer_name: pass.offerName, from: pass.from })}</span> })}
-          </button>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item disabled={pass.until === null || pass.standing === 'withdrawn'} onClick={() => onAsk(say('person.asks.extend'), { do: 'extend', pass: pass.id })}>
-            {say('person.person.extend')}
-          </Menu.Item>
-          {mayRun && (
-            <>
-              {pass.standing === 'paused' ? (
-                <Menu.Item onClick={() => onAsk(say('person.asks.resume'), { do: 'resume', pass: pass.id })}>{say('person.person.take_it_up_again')}</Menu.Item>
-              ) : (
-                <Menu.Item disabled={ended || pass.standing === 'withdrawn'} onClick={() => onAsk(say('person.asks.pause'), { do: 'pause', pass: pass.id })}>
-                  {say('person.person.pause')}
-                </Menu.Item>
-              )}
-              <Menu.Item onClick={() => onAsk(say('person.asks.change'), { do: 'change', pass: pass.id })}>{say('person.person.change_tier_or_offer')}</Menu.Item>
-              <Menu.Item disabled={ended} onClick={() => onAsk(say('person.asks.end'), { do: 'end', pass: pass.id })}>
-                {say('person.person.end_now')}
-              </Menu.Item>
-              {pass.standing === 'withdrawn' ? (
-                <Menu.Item onClick={() => at(person, { do: 'give-back', pass: pass.id })}>{say('person.person.give_it_back')}</Menu.Item>
-              ) : (
-                <Menu.Item color="red" onClick={() => onAsk(say('person.asks.withdraw'), { do: 'withdraw', pass: pass.id })}>
-                  {say('person.person.withdraw')}
-                </Menu.Item>
-              )}
-            </>
-          )}
-        </Menu.Dropdown>
-      </Menu>
-    </li>
-  );
 }
 
 function Tie({ one, words, mayRun, onUntie }: { one: FoundPerson; words: string; mayRun: boolean; onUntie: () => void }) {

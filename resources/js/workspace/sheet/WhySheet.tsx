@@ -9,6 +9,7 @@ import { isoOf, type SchoolTime } from '../../lib/time';
 import type { Gate, FixByRule, OutlineRow, Vantage, PossibleFix, WhyCard, WhyLink } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
+import { useHelps } from '../../lib/page';
 import { byAct, doneTo, mayDo } from '../../people/byAct';
 import { Words } from '../../ui/Words';
 import { Given } from '../../ui/Given';
@@ -219,6 +220,7 @@ function GateLine({ gate, ...links }: LinkProps & { gate: Gate }) {
 
 function WayLine({ way, point, onMend, ...links }: LinkProps & { way: PossibleFix; /** The vantage that is asked about. */ point: string; onMend: (fixes: FixByRule[]) => void }) {
   const person = way.byAct === null ? null : doneTo(way.byAct, point, null);
+  const helps = useHelps();
   return (
     <li>
       <b>
@@ -228,7 +230,7 @@ function WayLine({ way, point, onMend, ...links }: LinkProps & { way: PossibleFi
         <Words segments={way.words.segments} />
       </span>
       {way.link !== null && person === null && <Follow link={way.link} {...links} />}
-      {person !== null && way.byAct !== null && mayDo(way.byAct, links.mayEdit) && (
+      {person !== null && way.byAct !== null && helps && mayDo(way.byAct, links.mayEdit) && (
         <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => way.byAct !== null && byAct(person, way.byAct)}>
           {way.byAct.button}
         </button>

@@ -29,7 +29,7 @@ final readonly class PicturesController
 
     public function store(Request $request, KeepPicture $keep): JsonResponse
     {
-        Gate::authorize('edit-rules');
+        Gate::authorize('edit-some');
         $request->validate(
             ['file' => ['required', 'file', 'max:'.self::LARGEST], 'title' => ['required', 'string', 'max:200']],
             ['file.required' => Say::text('refused.picture.please_choose'), 'file.uploaded' => Say::text('refused.medium_request.file_did_not_arrive'), 'file.max' => Say::text('refused.picture.at_most_20_megabytes'), 'title.required' => Say::text('refused.picture.please_say_what')],
