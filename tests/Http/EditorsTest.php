@@ -54,7 +54,7 @@ final class EditorsTest extends TestCase
                 continue;
             }
             $isOfCourse = str_contains($route->uri(), '{course}') && $name !== 'keep.people.rows';
-            $theirs = $isOfCourse || in_array($name, ['keep.courses', 'keep.guide', 'keep.guide.picture', 'keep.find', 'keep.find.rows', 'keep.pictures', 'keep.people.rows'], true);
+            $theirs = $isOfCourse || in_array($name, ['keep.today', 'keep.courses', 'keep.guide', 'keep.guide.picture', 'keep.find', 'keep.find.rows', 'keep.pictures', 'keep.people.rows'], true);
             $query = '?v[]=visitor&item=l-planes&first=2027-01-01';
             // Where an address names something that is not there, that is found first.
             self::assertContains($this->get($this->address($route->uri(), 'clinker').$query)->getStatusCode(), $theirs ? [200] : [403, 404], $route->uri());
@@ -117,9 +117,35 @@ final class EditorsTest extends TestCase
         $this->get('/courses/steam-frames')->assertNotFound();
     }
 
-    public function test_an_editor_comes_to_the_courses_first_and_finds_nothing_but_them(): void
+    public function test_today_tells_an_editor_of_their_courses_and_of_nothing_else(): void
     {
-        self::assertSame('keep.courses', $this->editor->home());
+        // Somebody else has published something elsewhere, and done something to people.
+        $this->actingAs($this->person('hege'))->post('/keep/people/acts', ['do' => 'extend', 'people' => [$this->person('eira')->id], 'offer' => 'apprentice-pass', 'days' => 3]);
+        foreach (['clinker' => 'l-timber', 'steam-frames' => 'l-rive'] as $course => $item) {
+            $this->post("/keep/courses/{$course}/draft/edits", ['version' => 0, 'set' => 'sample', 'items' => [$item], 'value' => 'yes'])->assertSessionHasNoErrors();
+            $this->post("/keep/courses/{$course}/revisions", ['version' => 1])->assertSessionHas('flash.kind', 'done');
+            $this->post("/keep/courses/{$course}/draft/edits", ['version' => 0, 'set' => 'sample', 'items' => [$item], 'value' => 'no'])->assertSessionHasNoErrors();
+        }
+        $this->inAnotherProcess();
+        $page = (array) $this->actingAs($this->editor)->get('/keep/today')->assertOk()->inertiaProps();
+        self::assertSame(['clinker'], array_column((array) $page['courses'], 'key'));
+        self::assertSame([[], [], [], false], [$page['ending'], $page['running'], $page['first'], $page['ofAll']]);
+        $told = (string) json_encode([$page['findings'], $page['changed'], $page['courses']], JSON_UNESCAPED_SLASHES);
+        self::assertSame(2, count((array) $page['changed']), 'What waits, and what was published.');
+        foreach (['Steam-bent frames', 'Rigging a spritsail', 'eira', 'Eira', '/keep/people'] as $other) {
+            self::assertStringNotContainsString($other, $told);
+        }
+        self::assertStringContainsString('/keep/courses/clinker', $told);
+        // Of all of them there are more.
+        $this->inAnotherProcess();
+        $all = (array) $this->actingAs($this->person('hege'))->get('/keep/today')->inertiaProps();
+        self::assertGreaterThan($page['found'], $all['found']);
+        self::assertGreaterThan(4, count((array) $all['changed']));
+        self::assertTrue($all['ofAll']);
+    }
+
+    public function test_an_editor_finds_nothing_but_their_courses(): void
+    {
         $this->actingAs($this->editor);
         $page = (array) $this->get('/keep/courses')->inertiaProps();
         self::assertSame(['clinker'], array_column((array) $page['courses'], 'key'));

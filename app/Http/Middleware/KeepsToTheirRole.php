@@ -22,7 +22,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 final readonly class KeepsToTheirRole
 {
     /** What is of no course, or of one's own page, and everybody may who edits any. */
-    private const EDITORS = ['keep.courses', 'keep.guide', 'keep.guide.picture', 'keep.find', 'keep.find.rows', 'keep.columns', 'keep.csv-form', 'keep.pictures', 'keep.pictures.keep'];
+    private const EDITORS = ['keep.today', 'keep.courses', 'keep.guide', 'keep.guide.picture', 'keep.find', 'keep.find.rows', 'keep.columns', 'keep.csv-form', 'keep.pictures', 'keep.pictures.keep'];
 
     /** What is sent without changing anything but how one's own pages look. */
     private const LOOKS = [

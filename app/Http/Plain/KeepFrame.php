@@ -26,7 +26,7 @@ final class KeepFrame
      */
     public static function places(?string $role): array
     {
-        return array_map(Say::text(...), $role === Role::Editor->value ? ['keep.courses' => 'keep.keep_shell.courses'] : [
+        return array_map(Say::text(...), $role === Role::Editor->value ? ['keep.today' => 'keep.keep_shell.today', 'keep.courses' => 'keep.keep_shell.courses'] : [
             'keep.today' => 'keep.keep_shell.today', 'keep.courses' => 'keep.keep_shell.courses', 'keep.people.list' => 'keep.people', 'keep.offers' => 'keep.offers', 'keep.notices' => 'keep.keep_shell.notices', 'keep.triggers' => 'keep.keep_shell.triggers',
             ...($role === Role::Administrator->value ? ['keep.outbox' => 'keep.keep_shell.outbox'] : []), 'keep.school' => 'keep.keep_shell.school',
         ]);

@@ -62,7 +62,7 @@ final class Commands
         'interface' => ['interface', null],
     ];
 
-    private const EVERYBODYS = ['courses', 'guide', 'password'];
+    private const EVERYBODYS = ['today', 'courses', 'guide', 'password'];
 
     /** What a phrase counts less for whose words stand in several of ours. */
     private const APART = 12;

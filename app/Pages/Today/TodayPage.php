@@ -27,6 +27,7 @@ final readonly class TodayPage
      * @param  list<TodayLine>  $changed
      * @param  list<FirstStep>  $first  how a school begins; none where somebody holds a pass
      * @param  list<string>  $running  what the schedule and the queue did, in sentences
+     * @param  bool  $ofAll  whether it is of the whole school; false: of the courses of whoever edits some
      */
     public function __construct(
         #[OA\Property] public string $heading,
@@ -46,6 +47,7 @@ final readonly class TodayPage
         #[OA\Property(items: new OA\Items(ref: FirstStep::class))] public array $first,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $running,
         #[OA\Property] public bool $mayEdit,
+        #[OA\Property] public bool $ofAll,
     ) {
     }
 }

@@ -32,15 +32,18 @@ final readonly class TodayPageBuilder
     ) {
     }
 
-    /** @param  ?string  $week  a date in it; null: this one */
-    public function page(?string $week, bool $mayRun): TodayPage
+    /**
+     * @param  ?string  $week  a date in it; null: this one
+     * @param  ?list<int>  $only  ids of the courses of whoever edits some, and is told of nothing else; null: of all
+     */
+    public function page(?string $week, bool $mayRun, ?array $only = null): TodayPage
     {
         $now = $this->clock->now();
         $asked = $week === null ? null : $this->clock->instant("{$week}T12:00");
         $monday = $this->clock->monday($asked ?? $now);
-        [$rows, $counting, $turns] = $this->week->rows($monday);
+        [$rows, $counting, $turns] = $this->week->rows($monday, $only);
         $isThisWeek = $monday === $this->clock->monday($now);
-        [$findings, $found] = $this->found();
+        [$findings, $found] = $this->found($only);
         $entries = array_merge([], ...array_map(static fn (AgendaRow $row): array => array_merge(...$row->days), $rows));
         $count = static fn (TurnKind ...$kinds): int => count(array_filter($entries, static fn (AgendaEntry $entry): bool => in_array(TurnKind::from($entry->kind), $kinds, true)));
 
@@ -50,14 +53,17 @@ final readonly class TodayPageBuilder
             $isThisWeek ? $this->week->next($turns) : null,
             $this->week->days($monday), $rows, $counting,
             (new \DateTimeImmutable($monday))->modify('-7 days')->format('Y-m-d'), (new \DateTimeImmutable($monday))->modify('+7 days')->format('Y-m-d'), $isThisWeek,
-            $this->ending->lines(), $findings, $found, $this->changed->lines($mayRun), $mayRun ? $this->first->steps() : [], $this->changed->running(), $mayRun,
+            $only === null ? $this->ending->lines() : [], $findings, $found, $this->changed->lines($mayRun, $only), $mayRun ? $this->first->steps() : [], $only === null ? $this->changed->running() : [], $mayRun, $only === null,
         );
     }
 
-    /** @return array{list<TodayLine>, int} the first of them, and how many there are */
-    private function found(): array
+    /**
+     * @param  ?list<int>  $only
+     * @return array{list<TodayLine>, int} the first of them, and how many there are
+     */
+    private function found(?array $only): array
     {
-        $courses = array_map(static fn (array $one): Course => $one[0], array_values($this->shelf->all()));
+        $courses = array_map(static fn (array $one): Course => $one[0], array_values($only === null ? $this->shelf->all() : array_intersect_key($this->shelf->all(), array_flip($only))));
         $lines = [];
         $found = 0;
         foreach ($this->findings->live($courses) as $id => $findings) {

@@ -39,23 +39,24 @@ final readonly class WeekBuilder
     }
 
     /**
+     * @param  ?list<int>  $only  ids of the courses that are told of; null: all
      * @return array{list<AgendaRow>, bool, array<int, list<AgendaTurn>>} rows; whether somebody is still being looked at; turns by the course's id
      */
-    public function rows(string $monday): array
+    public function rows(string $monday, ?array $only = null): array
     {
         $stamps = $this->plans->stamps();
         $holders = $this->holders->all();
         $names = Offer::query()->toBase()->orderBy('id')->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
         $rows = $turns = [];
         $counting = false;
-        $held = array_filter($this->shelf->all(), static fn (int $id): bool => ($holders[$id] ?? 0) > 0, ARRAY_FILTER_USE_KEY);
+        $held = array_filter($this->shelf->all(), static fn (int $id): bool => ($holders[$id] ?? 0) > 0 && ($only === null || in_array($id, $only, true)), ARRAY_FILTER_USE_KEY);
         $counts = $this->agenda->all(array_values(array_map(static fn (array $one): array => [$one[0], $stamps[$one[0]->id] ?? ''], $held)), $monday);
         foreach ($held as $id => [$course, $document]) {
             $count = $counts[$id];
             $counting = $counting || $count->finished_at === null;
             $turns[$id] = CourseAgenda::turns($count);
             $rows[] = new AgendaRow($course->key, $document->title(), self::note($document, $holders[$id]), array_map(
-                fn (string $date): array => array_values(array_map(fn (AgendaTurn $turn): AgendaEntry => $this->entry($course, $turn, $names), array_filter($turns[$id], static fn (AgendaTurn $turn): bool => $turn->day === $date))),
+                fn (string $date): array => array_values(array_map(fn (AgendaTurn $turn): AgendaEntry => $this->entry($course, $turn, $names, listsPeople: $only === null), array_filter($turns[$id], static fn (AgendaTurn $turn): bool => $turn->day === $date))),
                 self::dates($monday),
             ));
         }
@@ -95,8 +96,11 @@ final readonly class WeekBuilder
         return $course->closes() === null ? $passes : Say::text('today_told.until', ['when' => RuleWords::local($course->closes()), 'passes' => $passes]);
     }
 
-    /** @param  array<array-key, string>  $names  of offers, by key */
-    private function entry(Course $course, AgendaTurn $turn, array $names): AgendaEntry
+    /**
+     * @param  array<array-key, string>  $names  of offers, by key
+     * @param  bool  $listsPeople  whether whoever looks may see the list of people
+     */
+    private function entry(Course $course, AgendaTurn $turn, array $names, bool $listsPeople): AgendaEntry
     {
         $past = $turn->last <= $this->clock->now();
         $item = $turn->kind === TurnKind::Opens || $turn->kind === TurnKind::Closes;
@@ -114,7 +118,11 @@ final readonly class WeekBuilder
             },
             $turn->first === $turn->last ? $time : Say::text('today_told.from_time', ['time' => $time]),
             $turn->people, $past,
-            $item ? route('keep.course', ['course' => $course, 'lens' => 'timeline', 'row' => $turn->of], false) : route('keep.people.list', $turn->of === '' ? ['course' => $course->key] : ['holds' => $turn->of], false),
+            match (true) {
+                $item => route('keep.course', ['course' => $course, 'lens' => 'timeline', 'row' => $turn->of], false),
+                $listsPeople => route('keep.people.list', $turn->of === '' ? ['course' => $course->key] : ['holds' => $turn->of], false),
+                default => null,
+            },
         );
     }
 }

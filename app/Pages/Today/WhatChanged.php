@@ -29,27 +29,33 @@ final readonly class WhatChanged
     {
     }
 
-    /** @return list<TodayLine> drafts that wait first */
-    public function lines(bool $mayRun): array
+    /**
+     * @param  ?list<int>  $only  ids of the courses that are told of, and nothing else; null: all
+     * @return list<TodayLine> drafts that wait first
+     */
+    public function lines(bool $mayRun, ?array $only = null): array
     {
         $waiting = [];
-        foreach ($this->courses->list() as $row) {
+        foreach ($this->courses->list($only) as $row) {
             if ($row->changes > 0) {
                 $waiting[] = new TodayLine(Sentence::say('today_told.waits', ['count' => $row->changes], ['course' => $row->title]), $row->goesLive === null ? Say::text('today_told.not_live') : Say::text('today_told.goes_live', ['when' => $row->goesLive]), Say::text('today_told.review'), route('keep.rehearsal', $row->key, false));
             }
         }
-        $changed = [...$this->published($mayRun), ...$this->acts($mayRun)];
+        $changed = [...$this->published($mayRun || $only !== null, $only), ...($only === null ? $this->acts($mayRun) : [])];
         usort($changed, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
         return array_slice([...$waiting, ...array_map(static fn (array $one): TodayLine => $one[1], $changed)], 0, self::LINES);
     }
 
-    /** @return list<array{int, TodayLine}> with their instants */
-    private function published(bool $mayRun): array
+    /**
+     * @param  ?list<int>  $only
+     * @return list<array{int, TodayLine}> with their instants
+     */
+    private function published(bool $mayTakeBack, ?array $only): array
     {
         $lines = [];
         $since = gmdate('Y-m-d H:i:s', $this->clock->plusDays($this->clock->now(), -self::DAYS));
-        foreach (Revision::query()->with('author')->where('published_at', '>=', $since)->where('number', '>', 1)->orderByDesc('id')->limit(self::LINES)->get(['id', 'course_id', 'number', 'note', 'author_id', 'published_at']) as $revision) {
+        foreach (Revision::query()->with('author')->where('published_at', '>=', $since)->where('number', '>', 1)->when($only !== null, static fn ($query) => $query->whereIntegerInRaw('course_id', $only ?? []))->orderByDesc('id')->limit(self::LINES)->get(['id', 'course_id', 'number', 'note', 'author_id', 'published_at']) as $revision) {
             $found = $this->shelf->all()[$revision->course_id] ?? null;
             if ($found === null) {
                 continue;
@@ -60,8 +66,8 @@ final readonly class WhatChanged
             $lines[] = [$at, new TodayLine(
                 Sentence::say('today_told.published', ['number' => $revision->number], ['who' => $revision->author->name ?? Say::text('today_told.schedule'), 'course' => $document->title()]),
                 $this->clock->words($at).($revision->note === null ? '' : " · {$revision->note}"),
-                Say::text($live && $mayRun ? 'today_told.take_back' : 'today_told.show'),
-                $live && $mayRun ? route('keep.rehearsal', ['course' => $course, 'back' => $revision->number - 1], false) : route('keep.history', $course, false), Instant::format($at),
+                Say::text($live && $mayTakeBack ? 'today_told.take_back' : 'today_told.show'),
+                $live && $mayTakeBack ? route('keep.rehearsal', ['course' => $course, 'back' => $revision->number - 1], false) : route('keep.history', $course, false), Instant::format($at),
             )];
         }
 

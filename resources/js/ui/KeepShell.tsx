@@ -21,7 +21,7 @@ export interface KeepShellProps {
 
 /** Where one may go: who edits some courses to these, who runs the school everywhere, all others but to what it takes to run it. */
 const PLACES: { href: string; title: string; run?: boolean; edit?: boolean }[] = [
-  { href: to('keep.today'), title: say('keep.keep_shell.today') },
+  { href: to('keep.today'), title: say('keep.keep_shell.today'), edit: true },
   { href: to('keep.courses'), title: say('keep.keep_shell.courses'), edit: true },
   { href: to('keep.people.list'), title: say('keep.people') },
   { href: to('keep.offers'), title: say('keep.offers') },
@@ -54,7 +54,7 @@ export function KeepShell({ title, course = false, children }: KeepShellProps) {
         {say('keep.keep_shell.skip')}
       </button>
       <header className={ui.top}>
-        <Link href={edits ? to('keep.courses') : to('keep.today')} className={ui.brand}>
+        <Link href={to('keep.today')} className={ui.brand}>
           <Mark /> {say('keep.product')}
         </Link>
         <nav aria-label={say('keep.keep_shell.main')}>

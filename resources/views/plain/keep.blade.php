@@ -5,7 +5,7 @@
 @php($heading = KeepFrame::heading($component, $p))
 <div class="_keep_ui">
     <header class="_top_ui">
-        <a href="{{ route(($p['signedIn']['role'] ?? null) === 'editor' ? 'keep.courses' : 'keep.today', [], false) }}" class="_brand_ui"><svg viewBox="0 0 18 22" width="16" height="20" aria-hidden="true"><g fill="none" stroke="currentColor" stroke-width="1.6"><path d="M2.2 17.4V9a6.8 6.8 0 0 1 13.6 0v8.4"/><path d="M5.9 17.4V9.4a3.1 3.1 0 0 1 6.2 0v8"/><path d="M.4 18.2h17.2"/></g></svg> {{ Say::text('keep.product') }}</a>
+        <a href="{{ route('keep.today', [], false) }}" class="_brand_ui"><svg viewBox="0 0 18 22" width="16" height="20" aria-hidden="true"><g fill="none" stroke="currentColor" stroke-width="1.6"><path d="M2.2 17.4V9a6.8 6.8 0 0 1 13.6 0v8.4"/><path d="M5.9 17.4V9.4a3.1 3.1 0 0 1 6.2 0v8"/><path d="M.4 18.2h17.2"/></g></svg> {{ Say::text('keep.product') }}</a>
         <nav aria-label="{{ Say::text('keep.keep_shell.main') }}">
             <ul class="_nav_ui">
                 @foreach (KeepFrame::places(is_string($p['signedIn']['role'] ?? null) ? $p['signedIn']['role'] : null) as $route => $place)

@@ -1840,6 +1840,7 @@ export interface TodayPage {
   first: FirstStep[];
   running: string[];
   mayEdit: boolean;
+  ofAll: boolean;
 }
 
 export interface TokenRow {

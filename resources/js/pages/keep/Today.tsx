@@ -22,7 +22,7 @@ function weekOf(monday: string): string {
 }
 
 export default function Today(page: TodayPage) {
-  const { heading, week, next, days, courses, counting, previous, following, isThisWeek, ending, findings, found, changed, first, running } = page;
+  const { heading, week, next, days, courses, counting, previous, following, isThisWeek, ending, findings, found, changed, first, running, ofAll } = page;
   const { signedIn } = useShared();
   const [question, setQuestion] = useState<Question | null>(null);
   useReloads(counting);
@@ -36,7 +36,7 @@ export default function Today(page: TodayPage) {
           </div>
           <p className={ui.doors}>{next === null ? say('today.nothing_next') : <Words segments={next.segments} titles="b" />}</p>
         </div>
-        <WhyQuestion onAsk={setQuestion} />
+        {ofAll && <WhyQuestion onAsk={setQuestion} />}
       </PageHead>
       <main className={css.today}>
         {question !== null && <Answer key={`${question.person} ${question.course} ${question.item}`} question={question} mayRun={signedIn?.runs === true} onClose={() => setQuestion(null)} />}
@@ -89,11 +89,11 @@ export default function Today(page: TodayPage) {
           </p>
         )}
         <div className={css.three}>
-          <Lines heading={say('today.ending')} note={say('today.ending_note')} lines={ending} empty={say('today.none_ending')} />
+          {ofAll && <Lines heading={say('today.ending')} note={say('today.ending_note')} lines={ending} empty={say('today.none_ending')} />}
           <Lines heading={say('today.findings')} note={say('found.count', { count: found })} lines={findings} empty={say('today.none_found')} />
           <Lines heading={say('today.changed')} note={say('today.changed_note')} lines={changed} empty={say('today.none_changed')} />
         </div>
-        <p className={css.running}>{running.join(' ')}</p>
+        {running.length > 0 && <p className={css.running}>{running.join(' ')}</p>}
       </main>
     </KeepShell>
   );
