@@ -6,6 +6,14 @@ declare(strict_types=1);
  * The list of courses, and a new one. Patterns are ICU messages.
  */
 return [
+    'told' => [
+        'state' => 'Live is open to whoever its rules let in, retired to those who keep it; a draft is open to nobody.',
+        'who_gets_in' => 'By offer: whoever holds a pass. By invitation: whoever is given one. Anyone: without a pass.',
+        'lessons' => 'All that the outline has, as it is drafted where something waits to go live; drafts and optional ones too.',
+        'holders_now' => 'People with a pass that is active now; each once, however many passes they hold.',
+        'published' => 'The revision that is live, and since when.',
+        'in_the_draft' => 'What differs from what is live. Learners see nothing of it before it is rehearsed and published.',
+    ],
     'courses' => [
         'courses' => 'Courses',
         'new_course' => 'New course',

@@ -6,6 +6,7 @@ declare(strict_types=1);
  * What all pages of the administrator’s side say. Patterns are ICU messages.
  */
 return [
+    'more_in_the_guide' => 'More in the guide',
     'pages' => 'Pages',
     'before' => 'Before',
     'page' => 'Page {page, number} of {pages, number}',

@@ -31,7 +31,6 @@ return [
         'cells' => 'Each cell says what they may see of that row at the time on the rail, and when that changes next. Press W on one to see why.',
     ],
     'help' => [
-        'guide' => 'More in the guide',
         'opens' => 'When {title} opens to those whose pass goes by this plan: counted from the day each of them joins, from the row before, or on one day for all. Nothing inside opens sooner.',
         'closes' => 'From when {title}, and all inside, is closed again to those whose pass goes by this plan.',
         'after' => 'What is to be finished before {title} opens. What somebody is never shown is not asked of them.',

@@ -6,6 +6,12 @@ declare(strict_types=1);
  * Offers, bundles and trials, and how they are sold. Patterns are ICU messages.
  */
 return [
+    'told' => [
+        'tier' => 'The tier that a pass of it carries: rows that are for some tiers open to no other.',
+        'pace' => 'The release plan that its passes go by, counted from the day on which each begins; all at once where it has none.',
+        'lasts' => 'For how long a pass of it opens anything; counted in days of the school’s calendar, or until a day.',
+        'hold_it' => 'People who hold a pass of it that is active now.',
+    ],
     'access_dialog' => [
         'for_good' => 'For good',
         'days_from_joining' => 'Days from joining',

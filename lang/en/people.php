@@ -6,6 +6,11 @@ declare(strict_types=1);
  * The list of people, what is done to many at once, and the ties between them. Patterns are ICU messages.
  */
 return [
+    'told' => [
+        'passes' => 'The passes that they hold or held, the last to begin first. The list can be narrowed to those of one offer.',
+        'labels' => 'Words that they have by themselves, or for as long as a pass gives them; rules and offers may ask for them.',
+        'last_here' => 'When they last opened a page, whatever it was.',
+    ],
     'act' => [
         'how_it_stands' => 'How it stands',
         'looking_what_would_do' => 'Looking what it would do',

@@ -1,4 +1,5 @@
 import { say } from '../lib/keepSay';
+import type { CellName } from './entry/ruleSets';
 import ui from '../ui/ui.module.css';
 
 const HELP = {
@@ -19,6 +20,11 @@ const HELP = {
 /** What a rule does, told of the row at hand where it is set. */
 export function ruleHelp(of: keyof typeof HELP, title: string): string {
   return say(HELP[of], { title });
+}
+
+/** What is told of a column of rules, of the row at hand. */
+export function columnHelp(column: CellName, row: string): string[] {
+  return column === 'forWhom' ? [ruleHelp('tiers', row), ruleHelp('only', row)] : [ruleHelp(column, row)];
 }
 
 export function RuleHelp({ of, title }: { of: keyof typeof HELP; title: string }) {

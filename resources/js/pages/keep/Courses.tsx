@@ -4,6 +4,7 @@ import { useState } from 'react';
 
 import type { CourseRow, CoursesPage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
+import { ToldHead } from '../../ui/HeadHelp';
 import { KeepShell } from '../../ui/KeepShell';
 import { to } from '../../lib/route';
 import { DialogForm } from '../../ui/DialogForm';
@@ -93,16 +94,16 @@ function CourseTable({ courses }: { courses: CourseRow[] }) {
       <thead>
         <tr>
           <th scope="col">{say('courses.courses.course')}</th>
-          <th scope="col">{say('courses.courses.state')}</th>
-          <th scope="col">{say('courses.courses.who_gets_in')}</th>
+          <th scope="col"><ToldHead title={say('courses.courses.state')} told={say('courses.told.state')} chapter="1-the-course-and-its-outline" /></th>
+          <th scope="col"><ToldHead title={say('courses.courses.who_gets_in')} told={say('courses.told.who_gets_in')} chapter="1-the-course-and-its-outline" /></th>
           <th scope="col" className={ui.num}>
-            {say('courses.courses.lessons')}
+            <ToldHead title={say('courses.courses.lessons')} told={say('courses.told.lessons')} chapter="9-what-lessons-hold" />
           </th>
           <th scope="col" className={ui.num}>
-            {say('courses.courses.holders_now')}
+            <ToldHead title={say('courses.courses.holders_now')} told={say('courses.told.holders_now')} chapter="7-people" />
           </th>
-          <th scope="col">{say('courses.courses.published')}</th>
-          <th scope="col">{say('courses.courses.in_the_draft')}</th>
+          <th scope="col"><ToldHead title={say('courses.courses.published')} told={say('courses.told.published')} chapter="5-rehearse-and-publish" /></th>
+          <th scope="col"><ToldHead title={say('courses.courses.in_the_draft')} told={say('courses.told.in_the_draft')} chapter="5-rehearse-and-publish" /></th>
         </tr>
       </thead>
       <tbody>

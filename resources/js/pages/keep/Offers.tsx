@@ -7,6 +7,7 @@ import { withQuery } from '../../lib/address';
 import type { BundleRow, CourseOffers, OfferRow, OffersPage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
+import { ToldHead } from '../../ui/HeadHelp';
 import { KeepShell } from '../../ui/KeepShell';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
@@ -86,11 +87,11 @@ function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRu
               <tr>
                 <th scope="col">{say('keep.offer')}</th>
                 <th scope="col">{say('keep.price')}</th>
-                <th scope="col">{say('keep.tier')}</th>
-                <th scope="col">{say('keep.pace')}</th>
-                <th scope="col">{say('offers.offers.lasts')}</th>
+                <th scope="col"><ToldHead title={say('keep.tier')} told={say('offers.told.tier')} chapter="6-offers-and-trials" /></th>
+                <th scope="col"><ToldHead title={say('keep.pace')} told={say('offers.told.pace')} chapter="6-offers-and-trials" /></th>
+                <th scope="col"><ToldHead title={say('offers.offers.lasts')} told={say('offers.told.lasts')} chapter="6-offers-and-trials" /></th>
                 <th scope="col" className={ui.num}>
-                  {say('offers.offers.hold_it')}
+                  <ToldHead title={say('offers.offers.hold_it')} told={say('offers.told.hold_it')} chapter="6-offers-and-trials" />
                 </th>
                 {course.modules.map((module, index) => (
                   <th key={`${module} ${course.modules.indexOf(module) === index ? '' : index}`} scope="col" className={css.mod} title={module}>

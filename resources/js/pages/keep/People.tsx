@@ -11,6 +11,7 @@ import type { Act, Whom } from '../../people/acts';
 import { KeepShell } from '../../ui/KeepShell';
 import { Pager } from '../../ui/Pager';
 import { useHelps } from '../../lib/page';
+import { ToldHead } from '../../ui/HeadHelp';
 import { to } from '../../lib/route';
 import { FilterBar } from '../../people/FilterBar';
 import { SavedFilters } from '../../people/SavedFilters';
@@ -141,12 +142,18 @@ export default function People(props: PeoplePage) {
                   <input type="checkbox" aria-label={say('people.people.choose_all_on_this')} checked={whole} onChange={() => [setAll(false), setPicked(new Set(whole ? [] : people.map(({ id }) => id)))]} />
                 </th>
                 <th scope="col">{say('keep.name')}</th>
-                <th scope="col">{say('people.people.passes')}</th>
-                <th scope="col">{say('keep.labels')}</th>
+                <th scope="col">
+                  <ToldHead title={say('people.people.passes')} told={say('people.told.passes')} chapter="7-people" />
+                </th>
+                <th scope="col">
+                  <ToldHead title={say('keep.labels')} told={say('people.told.labels')} chapter="10-the-school" />
+                </th>
                 <th scope="col" className={ui.num}>
                   {saying('people.people.finished', { whole: <span className={ui.soft}>{say('people.people.of_what_is_for_them')}</span> })}
                 </th>
-                <th scope="col">{say('people.people.last_here')}</th>
+                <th scope="col">
+                  <ToldHead title={say('people.people.last_here')} told={say('people.told.last_here')} chapter="7-people" />
+                </th>
               </tr>
             </thead>
             <tbody>

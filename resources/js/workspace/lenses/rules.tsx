@@ -3,7 +3,8 @@ import { clsx } from 'clsx';
 
 import type { RuleCell, RuleRow } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
-import { columnHelp, HeadHelp } from './HeadHelp';
+import { columnHelp } from '../RuleHelp';
+import { HeadHelp } from '../../ui/HeadHelp';
 import { COLUMN_TITLES } from '../entry/columnTitles';
 import type { CellName } from '../entry/ruleSets';
 import type { GridColumn } from '../grid/Grid';
@@ -44,7 +45,7 @@ export function rulesColumns({ columns, plans, plan, addressOf, onPlans, explain
     title: COLUMN_TITLES[id],
     head: (
       <div className={css.h}>
-        <HeadHelp title={COLUMN_TITLES[id]} told={columnHelp(id, example)} opened={explained === id} onOpened={(opened) => onExplain(opened ? id : null)} />
+        <HeadHelp title={COLUMN_TITLES[id]} told={columnHelp(id, example)} chapter="2-rules" skipped opened={explained === id} onOpened={(opened) => onExplain(opened ? id : null)} />
         {id === 'opens' ? (
           <span className={css.plans}>
             {plans.length > 1 ? (

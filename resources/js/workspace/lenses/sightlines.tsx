@@ -11,7 +11,7 @@ import type { GridColumn } from '../grid/Grid';
 import { plainText } from '../../lib/words';
 import { insteadOf } from '../Expectations';
 import { vantageHelp } from './vantageHelp';
-import { InMenu } from './HeadHelp';
+import { InMenu } from '../../ui/HeadHelp';
 import css from '../workspace.module.css';
 
 /** A pass may have begun, or begin, this many days from now. */
