@@ -37,6 +37,6 @@ return [
         'administrator' => 'All: rules, people, offers, the school.',
         'editor' => 'Edits, rehearses and publishes these courses, with what they hold and say at closed doors. Looks through the eyes of anybody there. Sees nothing of other courses, of lists of people, of sales or of the school.',
         'assistant' => 'Sees all but what it takes to run the school; answers, hands items out, extends passes. Changes no rules.',
-        'looker_on' => 'Sees what assistants see, and changes nothing.',
+        'looker_on' => 'Sees what assistants see, and changes nothing of it.',
     ],
 ];

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 
 /** The Rules lens as a spreadsheet: ranges, fills, copies to and from other programs, columns, folds, and undo of each in one step. */
@@ -190,7 +191,8 @@ final class GridJourneyTest extends BrowserTestCase
         $this->named('columns…')->click();
         $this->find('.columns');
         $this->waitForStillness();
-        $this->named('Optional')->click();
+        // In the dialog: the head of the column is called so, too.
+        $this->browser->findElement(WebDriverBy::xpath('//*[@role="dialog"]//label[contains(., "Optional")]'))->click();
         $this->find('[aria-label="Closes further to the left"]')->click();
         $this->named('Show them so')->click();
         $this->waitUntilGone('.columns');

@@ -1784,7 +1784,7 @@ export const keepWords = {
   'staff.may.administrator': "All: rules, people, offers, the school.",
   'staff.may.editor': "Edits, rehearses and publishes these courses, with what they hold and say at closed doors. Looks through the eyes of anybody there. Sees nothing of other courses, of lists of people, of sales or of the school.",
   'staff.may.assistant': "Sees all but what it takes to run the school; answers, hands items out, extends passes. Changes no rules.",
-  'staff.may.looker_on': "Sees what assistants see, and changes nothing.",
+  'staff.may.looker_on': "Sees what assistants see, and changes nothing of it.",
   'today.question': "Why can somebody not see something?",
   'today.why_can': "Why can",
   'today.who': "who",
