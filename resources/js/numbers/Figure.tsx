@@ -1,4 +1,5 @@
-import { lazy, Suspense } from 'react';
+import { useIntersection } from '@mantine/hooks';
+import { lazy, Suspense, useState } from 'react';
 
 import { say } from '../lib/keepSay';
 import type { Drawing } from './drawing';
@@ -15,21 +16,31 @@ export interface FigureProps extends Drawing {
   head: string;
   /** What is said where every number is 0. */
   none: string;
+  /** Whether numbers still come: its place is kept until they have. */
+  counting: boolean;
 }
 
 /** A figure with what it is of, and the same as a table. */
-export function Figure({ title, told, head, none, kind, rows, series }: FigureProps) {
+export function Figure({ title, told, head, none, counting, kind, rows, series }: FigureProps) {
+  const { ref, entry } = useIntersection();
+  const [seen, setSeen] = useState(false);
+  if (!seen && entry?.isIntersecting === true) {
+    // Drawn as it comes into sight, and from then on.
+    setSeen(true);
+  }
   const anything = rows.some((row) => series.some(({ name }) => Number(row[name]) > 0));
   return (
     <section className={css.figure}>
       <h2>{title}</h2>
       <p className={ui.soft}>{told}</p>
-      {anything ? (
+      {anything || counting ? (
         <>
-          <div aria-hidden className={css.drawn}>
-            <Suspense>
-              <Drawn kind={kind} rows={rows} series={series} />
-            </Suspense>
+          <div ref={ref} aria-hidden className={css.drawn}>
+            {seen && !counting && (
+              <Suspense>
+                <Drawn kind={kind} rows={rows} series={series} />
+              </Suspense>
+            )}
           </div>
           <details>
             <summary>{say('numbers.table')}</summary>

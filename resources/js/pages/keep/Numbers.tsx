@@ -38,6 +38,7 @@ export default function Numbers({ course, title, live, counting, looked, of, pla
               told={say('numbers.where.told')}
               head={say('numbers.when')}
               none={say('numbers.nobody')}
+              counting={counting}
               kind="area"
               rows={where.map(({ when, people }) => ({ when, ...Object.fromEntries(people.map((number, at) => [`p${at}`, number])) }))}
               series={places.map((place, at) => ({ name: `p${at}`, label: place.title, color: shades[at] ?? '' }))}
@@ -47,6 +48,7 @@ export default function Numbers({ course, title, live, counting, looked, of, pla
               told={say('numbers.opens.told')}
               head={say('numbers.week')}
               none={say('numbers.opens.none')}
+              counting={counting}
               kind="bars"
               rows={opens.map(({ when, people, openings }) => ({ when, people, openings }))}
               series={[
@@ -62,6 +64,7 @@ export default function Numbers({ course, title, live, counting, looked, of, pla
             told={say('numbers.trials.told')}
             head={say('numbers.week')}
             none={say('numbers.trials.none')}
+            counting={false}
             kind="bars"
             rows={trials.map(({ when, begun, ended, taken }) => ({ when, begun, ended, taken }))}
             series={[
