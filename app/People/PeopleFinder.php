@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Access\FoundPerson;
+use App\Access\Staff\PeopleInSight;
+use App\Models\Course;
 use App\Models\Person;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Finds people by a part of their name or address. */
 final readonly class PeopleFinder
@@ -20,8 +23,15 @@ final readonly class PeopleFinder
         return Person::query()->where('email', $email)->first() ?? Person::query()->where('claimed_email', $email)->latest('id')->first();
     }
 
-    /** @return list<FoundPerson> those whose name begins with it first */
-    public function find(string $part): array
+    public function __construct(private PeopleInSight $sight)
+    {
+    }
+
+    /**
+     * @param  ?Course  $at  at which they are looked for: who edits some courses finds there whom they may know of
+     * @return list<FoundPerson> those whose name begins with it first
+     */
+    public function find(string $part, ?Course $at = null): array
     {
         $part = trim($part);
         if ($part === '') {
@@ -30,7 +40,8 @@ final readonly class PeopleFinder
         // What stands for any text in a pattern stands for itself here.
         $literal = addcslashes($part, '%_\\');
         $people = Person::query()
-            ->whereRaw("name like ? escape '\\'", ["%{$literal}%"])->orWhereRaw("coalesce(claimed_email, email) like ? escape '\\'", ["%{$literal}%"])
+            ->where(static fn (Builder $one): Builder => $one->whereRaw("name like ? escape '\\'", ["%{$literal}%"])->orWhereRaw("coalesce(claimed_email, email) like ? escape '\\'", ["%{$literal}%"]))
+            ->when($at !== null, fn (Builder $people): Builder => $at === null ? $people : $this->sight->at($at, $people))
             ->orderByRaw("case when name like ? escape '\\' then 0 else 1 end", ["{$literal}%"])->orderBy('name')->orderBy('id')
             ->limit(self::MOST)->get(['id', 'name', 'email', 'claimed_email']);
         $found = [];

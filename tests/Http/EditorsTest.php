@@ -161,6 +161,22 @@ final class EditorsTest extends TestCase
         self::assertSame([], $this->getJson('/keep/find/rows?q=stem')->json());
     }
 
+    public function test_an_editor_is_told_of_nobody_who_has_nothing_of_their_courses(): void
+    {
+        [$theirs, $other] = [$this->person('eira'), $this->person('mathea')];
+        $found = fn (string $q): array => array_column((array) $this->getJson("/keep/courses/clinker/people?q={$q}")->assertOk()->json(), 'name');
+        $this->actingAs($this->editor);
+        self::assertSame(['Eira Holm'], $found('eira'));
+        self::assertSame([], $found('mathea'));
+        $seen = fn (): array => array_column((array) ((array) ((array) $this->get("/keep/courses/clinker?lens=sightlines&v[]=person:{$theirs->id}&v[]=person:{$other->id}&v[]=observer:person:{$other->id}")->assertOk()->inertiaProps())['sightlines'])['vantages'], 'title');
+        self::assertSame(['Eira Holm'], $seen());
+        // Whoever sees everybody still does.
+        $this->inAnotherProcess();
+        $this->actingAs($this->person('hege'));
+        self::assertCount(3, $seen());
+        self::assertNotSame([], $found('mathea'));
+    }
+
     public function test_a_looker_on_sees_what_assistants_see_and_changes_nothing(): void
     {
         $looker = PersonFactory::new()->createOne(['role' => Role::LookerOn])->refresh();

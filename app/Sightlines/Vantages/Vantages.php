@@ -6,6 +6,7 @@ namespace App\Sightlines\Vantages;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Access\Staff\PeopleInSight;
 use App\Access\Viewers;
 use App\Models\Course;
 use App\Models\Person;
@@ -24,7 +25,7 @@ final readonly class Vantages
 
     private const DAY_AT_FIRST = 3;
 
-    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock)
+    public function __construct(private Plans $plans, private Viewers $viewers, private SchoolClock $clock, private PeopleInSight $sight)
     {
     }
 
@@ -54,7 +55,7 @@ final readonly class Vantages
             $ids[] = $point->person ?? $point->observed?->person;
         }
         $ids = array_values(array_unique(array_filter($ids, is_int(...))));
-        $people = $ids === [] ? new Collection : Person::query()->whereIn('id', $ids)->get()->keyBy('id')->toBase();
+        $people = $ids === [] ? new Collection : $this->sight->at($course, Person::query()->whereIn('id', $ids))->get()->keyBy('id')->toBase();
         /** @var Collection<int, Person> $people */
         $viewers = $people->isEmpty() ? [] : $this->viewers->ofAll($people->values(), new Collection([$course]));
         $compiled = $this->plans->compiled($decider);

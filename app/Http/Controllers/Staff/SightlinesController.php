@@ -86,6 +86,6 @@ final readonly class SightlinesController
     /** People to be pinned as a column. */
     public function people(Request $request, Course $course, PeopleFinder $finder): JsonResponse
     {
-        return new JsonResponse($finder->find(Text::of($request, 'q', 100)));
+        return new JsonResponse($finder->find(Text::of($request, 'q', 100), $course));
     }
 }
