@@ -41,7 +41,7 @@ final class SightTable
         $last = [];
         $before = null;
         foreach ($chronicle as $at => $answers) {
-            foreach ($before === null ? array_keys($answers->why) : $answers->changedFrom($before) as $row) {
+            foreach ($before === null ? array_keys(str_split($answers->states)) : $answers->changedFrom($before) as $row) {
                 $sight = $this->numberOf($answers, $row);
                 if (($last[$row] ?? null) !== $sight) {
                     $turns[$row][] = $sight;
@@ -57,9 +57,9 @@ final class SightTable
 
     private function numberOf(Answers $answers, int $row): int
     {
-        $next = $answers->next[$row];
+        $next = $answers->next($row);
         $code = $answers->codeOf($row).($next === null ? '' : $next->at.$next->state->value);
-        foreach ($answers->why[$row] as $reason) {
+        foreach ($answers->why($row) as $reason) {
             $code .= ','.$reason->value;
         }
 

@@ -11,7 +11,10 @@ use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Deciding\StateChange;
 use SilentKeep\Core\Outline\Outline;
 
-/** The whole answer on a course for one viewer at one instant, a byte or an entry an item in reading order. */
+/**
+ * The whole answer on a course for one viewer at one instant, a byte an item in reading order; spelled out item by item only
+ * when it is read.
+ */
 final readonly class Answers
 {
     private const STATES = ['o' => State::Open, 'l' => State::Locked, 'h' => State::Hidden];
@@ -21,8 +24,7 @@ final readonly class Answers
      * @param  string  $via  what leads there, named by `$routes`
      * @param  array<array-key, ?Route>  $routes  by byte
      * @param  string  $works  mask: open to work in
-     * @param  list<list<Reason>>  $why
-     * @param  list<?StateChange>  $next
+     * @param  array<int, StateChange>  $next  by item; those that time will not change are left out
      */
     public function __construct(
         private Outline $outline,
@@ -30,14 +32,25 @@ final readonly class Answers
         private string $via,
         private array $routes,
         public string $works,
-        public array $why,
-        public array $next,
+        private Why $why,
+        private array $next,
     ) {
     }
 
     public function via(int $item): ?Route
     {
         return $this->routes[$this->via[$item]] ?? null;
+    }
+
+    /** @return list<Reason> */
+    public function why(int $item): array
+    {
+        return $this->why->at($item);
+    }
+
+    public function next(int $item): ?StateChange
+    {
+        return $this->next[$item] ?? null;
     }
 
     /** State, way in and leave to work there, in a few letters: the same for the same. */
@@ -53,9 +66,10 @@ final readonly class Answers
      */
     public function changedFrom(self $other): \Generator
     {
-        $differs = ($this->states ^ $other->states) | ($this->works ^ $other->works) | ($this->routes === $other->routes ? $this->via ^ $other->via : $this->states);
-        foreach ($this->why as $item => $why) {
-            if ($why !== $other->why[$item] || $this->next[$item] !== $other->next[$item]) {
+        $differs = ($this->states ^ $other->states) | ($this->works ^ $other->works) | ($this->why->bytes ^ $other->why->bytes)
+            | ($this->why->learnerCannot === $other->why->learnerCannot && $this->routes === $other->routes ? $this->via ^ $other->via : $this->states);
+        foreach ($this->next + $other->next as $item => $either) {
+            if (($this->next[$item] ?? null) !== ($other->next[$item] ?? null)) {
                 $differs[$item] = Mask::IN;
             }
         }
@@ -71,8 +85,8 @@ final readonly class Answers
             self::STATES[$this->states[$item]] ?? State::Locked,
             $this->routes[$this->via[$item]] ?? null,
             $this->works[$item] === Mask::IN,
-            $this->why[$item],
-            $this->next[$item],
+            $this->why->at($item),
+            $this->next[$item] ?? null,
         );
     }
 

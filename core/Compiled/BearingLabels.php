@@ -13,32 +13,78 @@ final class BearingLabels
     /** @var list<int> at which one of them may come or go, ascending; of most viewers none */
     public readonly array $instants;
 
-    private readonly LabelTimes $times;
+    /** @var ?LabelTimes null: they are the same all along */
+    private readonly ?LabelTimes $times;
 
     /** @var array<int, list<string>> by how many of the instants are past */
     private array $held = [];
 
+    /** @var array<int, string> by the stretch */
+    private array $stands = [];
+
     public function __construct(private readonly CompiledCourse $course, Viewer $viewer)
     {
-        $this->times = LabelTimes::of($viewer, $course->prepared->plan->offers, $course->labels);
+        // Most viewers have the same labels all along: thousands of them are decided in a row.
+        if ($viewer->timedLabels === [] && ! $course->offersGiveLabels) {
+            $this->times = null;
+            $this->instants = [];
+            $this->held[0] = $viewer->labels === [] || $course->conditions->labels === [] ? [] : self::bearing($viewer->labels, $course->conditions->labels);
+
+            return;
+        }
+        $this->times = LabelTimes::of($viewer, $course->prepared->plan->offers, $course->conditions->labels);
         $this->instants = $this->times->instants();
+    }
+
+    /**
+     * @param  list<string>  $labels
+     * @param  array<array-key, true>  $named
+     * @return list<string> each once, sorted by its bytes
+     */
+    private static function bearing(array $labels, array $named): array
+    {
+        $bearing = [];
+        foreach ($labels as $label) {
+            if (isset($named[$label])) {
+                $bearing[$label] = $label;
+            }
+        }
+        if (count($bearing) > 1) {
+            ksort($bearing, SORT_STRING);
+        }
+
+        return array_values($bearing);
     }
 
     /** @return list<string> */
     public function at(int $at): array
     {
-        // Most viewers have the same labels all along: thousands of them are decided in a row.
-        if ($this->instants === []) {
-            return $this->held[0] ??= $this->times->at($at);
+        return $this->times === null ? $this->held[0] : $this->held[$this->past($at)] ??= $this->times->at($at);
+    }
+
+    /** The same, with the stretch between the dates in conditions, as one text: whose is the same, for them the same conditions hold. */
+    public function stand(int $at): string
+    {
+        return $this->stands[$this->stretch($at)] ??= $this->told($at);
+    }
+
+    private function told(int $at): string
+    {
+        $told = (string) $this->course->conditions->stretch($at);
+        foreach ($this->at($at) as $label) {
+            // With its length, so that no text of one label can look like two.
+            $told .= ','.strlen($label).':'.$label;
         }
 
-        return $this->held[$this->past($at)] ??= $this->times->at($at);
+        return $told;
     }
 
     /** Which stretch between the dates in conditions and the changes of labels an instant lies in. */
     public function stretch(int $at): int
     {
-        return $this->instants === [] ? $this->course->stretch($at) : $this->course->stretch($at) * (count($this->instants) + 1) + $this->past($at);
+        $stretch = $this->course->conditions->instants === [] ? 0 : $this->course->conditions->stretch($at);
+
+        return $this->instants === [] ? $stretch : $stretch * (count($this->instants) + 1) + $this->past($at);
     }
 
     private function past(int $at): int

@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-use SilentKeep\Core\Conditions\Audiences;
 use SilentKeep\Core\Conditions\MomentFacts;
 use SilentKeep\Core\Deciding\PreparedCourse;
-use SilentKeep\Core\Rules\Condition;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Offer;
 
 /** A course laid out for deciding it for many viewers, with what depends on who looks, each reckoned once. */
 final class CompiledCourse extends CourseMasks
 {
-    private readonly MainPlan $mainPlan;
+    /** How many answers of one kind are kept: conditions on what is done can make as many as there are viewers. */
+    private const MOST_KEPT = 500;
+
+    public readonly MainPlan $mainPlan;
+
+    /** Whether an offer of the plan, of this course or another, gives a label that a condition names. */
+    public readonly bool $offersGiveLabels;
 
     /** @var array<array-key, Profile> by offer */
     private array $profiles = [];
@@ -22,32 +26,30 @@ final class CompiledCourse extends CourseMasks
     /** @var array<string, string> */
     private array $audiences = [];
 
-    /** @var array<string, string> */
-    private array $possible = [];
+    /** @var array<string, Footing> */
+    private array $footings = [];
 
     /** @var array<string, string> */
     private array $samplesFor = [];
 
     /** @var array<string, Precedence> by what counts */
-    private array $turns = [];
-
-    /** Conditions on what is done can make as many sets of what counts as there are viewers. */
-    private const MOST_TURNS = 500;
+    private array $precedences = [];
 
     public function __construct(PreparedCourse $prepared)
     {
         parent::__construct($prepared);
         $this->mainPlan = new MainPlan($this);
+        $given = false;
+        foreach ($prepared->plan->offers as $offer) {
+            $given = $given || array_filter($offer->labels, fn (string $label): bool => isset($this->conditions->labels[$label])) !== [];
+        }
+        $this->offersGiveLabels = $given;
     }
 
     /** @param  string  $eligible  what counts for a pass */
-    public function turns(string $eligible): Precedence
+    public function precedence(string $eligible): Precedence
     {
-        if (count($this->turns) >= self::MOST_TURNS && ! isset($this->turns[$eligible])) {
-            $this->turns = [];
-        }
-
-        return $this->turns[$eligible] ??= new Precedence($this, $eligible);
+        return self::kept($this->precedences, $eligible, fn (): Precedence => new Precedence($this, $eligible));
     }
 
     public function profile(Offer $offer): Profile
@@ -56,67 +58,104 @@ final class CompiledCourse extends CourseMasks
     }
 
     /**
-     * Where every condition on the path holds.
-     *
-     * @param  list<string>  $labels  that bear on this course
-     * @param  array<int, true>  $done
+     * @param  string  $stand  labels that bear on this course and the stretch between dates, as {@see BearingLabels::stand()} writes them
+     * @param  list<string>  $labels  the same labels
+     * @param  string  $done  mask
      */
-    public function audience(ViewerKind $kind, ?Offer $offer, array $labels, array $done, int $at): string
+    public function footing(Profile $profile, string $stand, array $labels, string $done, int $at): Footing
     {
-        if ($this->unconditional) {
-            return $this->all;
+        $key = $this->conditions->none ? $profile->offer->key : $profile->offer->key."\0".$stand.$this->doneAsked($done);
+        if (isset($this->footings[$key])) {
+            return $this->footings[$key];
         }
-        $facts = fn (): MomentFacts => MomentFacts::asItStands($this->outline, $labels, $done, $at, $kind, $offer, $offer === null ? null : $this->prepared->coverage($offer));
-        if ($this->conditionsOnDone) {
-            return Mask::of(Audiences::holding($this->outline, $facts()));
-        }
-        $key = implode("\0", [$kind->value, $this->stretch($at), $offer === null ? '' : '='.$offer->key, ...$labels]);
 
-        return $this->audiences[$key] ??= Mask::of(Audiences::holding($this->outline, $facts()));
+        return self::kept($this->footings, $key, function () use ($profile, $stand, $labels, $done, $at): Footing {
+            $eligible = $profile->covered & $this->published & $this->notBoards;
+            if (! $this->conditions->none) {
+                $facts = MomentFacts::asItMayCome($this->outline, $labels, $this->positions($done), $at, $profile->offer, $this->prepared->coverage($profile->offer));
+                $eligible &= $this->conditions->notSettledAgainst($facts);
+            }
+
+            return new Footing($this, $profile, $this->audience(ViewerKind::Learner, $profile->offer, $stand, $labels, $done, $at), $eligible);
+        });
     }
 
     /**
-     * Where no condition on the path is settled against the holder of a pass.
+     * Where every condition on the path holds.
      *
+     * @param  string  $stand  as {@see BearingLabels::stand()} writes it
      * @param  list<string>  $labels  that bear on this course
-     * @param  array<int, true>  $done
+     * @param  string  $done  mask
      */
-    public function possible(Offer $offer, array $labels, array $done, int $at): string
+    public function audience(ViewerKind $kind, ?Offer $offer, string $stand, array $labels, string $done, int $at): string
     {
-        if ($this->unconditional) {
+        if ($this->conditions->none) {
             return $this->all;
         }
-        $facts = fn (): MomentFacts => MomentFacts::asItMayCome($this->outline, $labels, $done, $at, $offer, $this->prepared->coverage($offer));
-        if ($this->conditionsOnDone) {
-            return Mask::of(Audiences::notSettledAgainst($this->outline, $facts()));
-        }
-        $key = implode("\0", [$this->stretch($at), $offer->key, ...$labels]);
+        $key = $kind->value.($offer === null ? '' : '='.$offer->key)."\0".$stand.$this->doneAsked($done);
 
-        return $this->possible[$key] ??= Mask::of(Audiences::notSettledAgainst($this->outline, $facts()));
+        return self::kept($this->audiences, $key, fn (): string => $this->conditions->holding(MomentFacts::asItStands(
+            $this->outline, $labels, $this->positions($done), $at, $kind, $offer, $offer === null ? null : $this->prepared->coverage($offer),
+        )));
     }
 
     /**
      * What is part of a sample for a viewer, who may look at it or must sign in first.
      *
+     * @param  string  $stand  as {@see BearingLabels::stand()} writes it
      * @param  list<string>  $labels  that bear on this course
-     * @param  array<int, true>  $done
+     * @param  string  $done  mask
      */
-    public function samplesFor(bool $signedIn, array $labels, array $done, int $at): string
+    public function samplesFor(bool $signedIn, string $stand, array $labels, string $done, int $at): string
     {
         if ($this->prepared->samples->unconditional) {
             return $this->samples;
         }
         $kind = $signedIn ? ViewerKind::Member : ViewerKind::Visitor;
-        $reckoned = fn (): string => Mask::of($this->prepared->samples->for(MomentFacts::asItStands($this->outline, $labels, $done, $at, $kind)));
-        if ($this->conditionsOnDone) {
-            return $reckoned();
+
+        return self::kept($this->samplesFor, $kind->value."\0".$stand.$this->doneAsked($done), fn (): string => Mask::of(
+            $this->prepared->samples->for(MomentFacts::asItStands($this->outline, $labels, $this->positions($done), $at, $kind)),
+        ));
+    }
+
+    private function doneAsked(string $done): string
+    {
+        return $this->conditions->whatIsDone ? "\0".($done & $this->conditions->done) : '';
+    }
+
+    /** @return array<int, true> of what conditions ask whether it is done */
+    private function positions(string $mask): array
+    {
+        $positions = [];
+        $mask = $this->conditions->whatIsDone ? $mask & $this->conditions->done : '';
+        for ($item = strpos($mask, Mask::IN); $item !== false; $item = strpos($mask, Mask::IN, $item + 1)) {
+            $positions[$item] = true;
         }
 
-        return $this->samplesFor[implode("\0", [$kind->value, $this->stretch($at), ...$labels])] ??= $reckoned();
+        return $positions;
     }
 
     /**
-     * The instants at which anything may change for everybody, in no order.
+     * @template T
+     *
+     * @param  array<string, T>  $kept
+     * @param  \Closure(): T  $reckoned
+     * @return T
+     */
+    private static function kept(array &$kept, string $key, \Closure $reckoned): mixed
+    {
+        if (isset($kept[$key])) {
+            return $kept[$key];
+        }
+        if (count($kept) >= self::MOST_KEPT) {
+            $kept = [];
+        }
+
+        return $kept[$key] = $reckoned();
+    }
+
+    /**
+     * The instants at which anything but a pass's own steps may change for everybody, in no order.
      *
      * @param  bool  $shutting  only those at which something may shut
      * @return list<int>
@@ -124,7 +163,7 @@ final class CompiledCourse extends CourseMasks
     public function instants(bool $shutting): array
     {
         $course = $this->prepared->course;
-        $instants = [...$this->conditionInstants, ...$this->mainPlan->instants($shutting)];
+        $instants = [...$this->conditions->instants, ...$this->mainPlan->instants($shutting)];
         if ($course->opens !== null && ! $shutting) {
             $instants[] = $course->opens;
         }
@@ -133,10 +172,5 @@ final class CompiledCourse extends CourseMasks
         }
 
         return $instants;
-    }
-
-    public function mainPlan(): MainPlan
-    {
-        return $this->mainPlan;
     }
 }

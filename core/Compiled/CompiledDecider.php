@@ -8,7 +8,6 @@ use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\Route;
-use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Deciding\StateChange;
 use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Outline\CourseState;
@@ -43,14 +42,7 @@ final readonly class CompiledDecider
     /** @return string a byte an item in reading order: `o` open, `l` locked, `h` hidden */
     public function states(ViewerMasks $viewer, int $at): string
     {
-        [$open] = $viewer->open($at);
-
-        return self::letters($open, $this->compiled->hidden($open));
-    }
-
-    private static function letters(string $open, string $hidden): string
-    {
-        return strtr(Mask::as($open, 2) | $hidden, "\x00\x01\x02\x03", 'lhoo');
+        return $this->compiled->states($viewer->open($at)[0]);
     }
 
     /** @return list<Decision> every item in reading order */
@@ -69,7 +61,7 @@ final readonly class CompiledDecider
         $masks = $this->viewer($viewer, $at);
         [$open] = $masks->open($at);
 
-        return $this->spellOut($masks, $at, $this->nextChanges($masks, $at, $open, self::letters($open, $this->compiled->hidden($open)), $items === null ? $this->compiled->all : $this->maskOf($items)));
+        return $this->spellOut($masks, $at, NextChanges::of($this, $masks, $at, $open, $this->compiled->states($open), $items === null ? $this->compiled->all : $this->maskOf($items)));
     }
 
     /** @param  list<int>  $items  positions */
@@ -83,14 +75,14 @@ final readonly class CompiledDecider
         return $mask;
     }
 
-    /** @param  list<?StateChange>  $next  what time will change first, found already */
+    /** @param  array<int, StateChange>  $next  by item, what time will change first */
     public function spellOut(ViewerMasks $viewer, int $at, array $next): Answers
     {
         $routes = $viewer->routes($at);
         [$open, $works] = $viewer->openBy($routes);
         [$via, $routeOf] = $this->via($routes, $open);
 
-        return new Answers($this->compiled->outline, self::letters($open, $this->compiled->hidden($open)), $via, $routeOf, $works, Why::of($viewer, $at, $open), $next);
+        return new Answers($this->compiled->outline, $this->compiled->states($open), $via, $routeOf, $works, Why::of($viewer, $at, $open), $next);
     }
 
     /**
@@ -115,45 +107,6 @@ final readonly class CompiledDecider
     }
 
     /**
-     * @param  string  $open  at `$at`
-     * @param  string  $states  at `$at`
-     * @param  string  $waiting  mask of those that are asked about
-     * @return list<?StateChange>
-     */
-    private function nextChanges(ViewerMasks $viewer, int $at, string $open, string $states, string $waiting): array
-    {
-        $next = array_fill(0, $this->compiled->count, null);
-        foreach ($this->instants($viewer, $at, Instant::NEVER) as $instant) {
-            [$openThen] = $viewer->open($instant);
-            if ($openThen === $open) {
-                continue;
-            }
-            $open = $openThen;
-            $then = self::letters($open, $this->compiled->hidden($open));
-            // Bytes that differ become something other than \x00; those that already have their change are masked out.
-            $changed = strtr($states ^ $then, self::ANY_BUT_NUL, self::ALL_ONES) & $waiting;
-            if (! str_contains($changed, Mask::IN)) {
-                continue;
-            }
-            $waiting ^= $changed;
-            $changes = ['o' => new StateChange($instant, State::Open), 'l' => new StateChange($instant, State::Locked), 'h' => new StateChange($instant, State::Hidden)];
-            for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
-                $next[$item] = $changes[$then[$item]] ?? null;
-            }
-            if (! str_contains($waiting, Mask::IN)) {
-                break;
-            }
-        }
-
-        return array_values($next);
-    }
-
-    // The letters differ in these bits only: o^l, o^h, l^h.
-    private const ANY_BUT_NUL = "\x03\x07\x04";
-
-    private const ALL_ONES = "\x01\x01\x01";
-
-    /**
      * @param  int  $before  the first instant that no longer counts
      * @param  bool  $shutting  only those at which something may shut
      * @return list<int> ascending, after `$after`, at which anything may change by time alone
@@ -163,24 +116,37 @@ final readonly class CompiledDecider
         if ($viewer->viewer->staff || $this->course->state === CourseState::Draft) {
             return [];
         }
+
+        return self::between([...$viewer->instants($shutting), ...$this->compiled->instants($shutting)], $after, $before);
+    }
+
+    /** @return list<int> ascending, after `$after`: where anything but a step of an active pass may change something */
+    public function cuts(ViewerMasks $viewer, int $after): array
+    {
+        return $viewer->viewer->staff || $this->course->state === CourseState::Draft ? [] : self::between($viewer->cuts(), $after, Instant::NEVER);
+    }
+
+    /**
+     * @param  list<int>  $instants
+     * @return list<int> ascending, each once
+     */
+    private static function between(array $instants, int $after, int $before): array
+    {
         $wanted = [];
-        foreach ([$viewer->instants($shutting), $this->compiled->instants($shutting)] as $instants) {
-            foreach ($instants as $instant) {
-                if ($instant > $after && $instant < $before) {
-                    $wanted[$instant] = true;
-                }
+        foreach ($instants as $instant) {
+            if ($instant > $after && $instant < $before) {
+                $wanted[$instant] = $instant;
             }
         }
         unset($wanted[Instant::NEVER]);
-        $instants = array_keys($wanted);
-        sort($instants);
+        sort($wanted);
 
-        return $instants;
+        return $wanted;
     }
 
     /** @return list<Reason> */
     public function why(ViewerMasks $viewer, int $at, int $item): array
     {
-        return Why::of($viewer, $at, $viewer->open($at)[0])[$item];
+        return Why::of($viewer, $at, $viewer->open($at)[0])->at($item);
     }
 }

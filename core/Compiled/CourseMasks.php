@@ -5,16 +5,10 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Deciding\PreparedCourse;
-use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Item;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
-use SilentKeep\Core\Rules\Condition;
-use SilentKeep\Core\Rules\ConditionLeaves;
-use SilentKeep\Core\Rules\FromInstant;
-use SilentKeep\Core\Rules\HasLabel;
-use SilentKeep\Core\Rules\IsDone;
 use SilentKeep\Core\Rules\Prerequisites;
-use SilentKeep\Core\Rules\UntilInstant;
 
 /** A course laid out as masks, positions and integers in place of rule objects: what holds for every viewer. */
 class CourseMasks
@@ -30,6 +24,8 @@ class CourseMasks
     /** Neither a draft nor inside one. */
     public readonly string $published;
 
+    public readonly bool $hasDrafts;
+
     public readonly string $lessons;
 
     public readonly string $lessonsAndParts;
@@ -42,8 +38,6 @@ class CourseMasks
     public readonly string $samples;
 
     public readonly bool $hasSamples;
-
-    public readonly bool $hasDrafts;
 
     private readonly bool $hasOptional;
 
@@ -58,11 +52,8 @@ class CourseMasks
     /** @var list<bool> */
     public readonly array $isModule;
 
-    /** @var list<int> what can come out hidden, in reading order: drafts, what hides when closed, and all inside */
-    public readonly array $mayHide;
-
-    /** @var list<bool> whether the item itself hides when closed, or is a draft */
-    public readonly array $hidesItself;
+    /** @var array<array-key, int> positions by key of what can be recorded as done; a module is complete by its lessons, whatever is recorded of itself */
+    public readonly array $recorded;
 
     /** @var list<int> modules with prerequisites of their own, in reading order */
     public readonly array $modulesThatWait;
@@ -76,8 +67,23 @@ class CourseMasks
     /** What has something inside. */
     public readonly string $containers;
 
+    /** @var array<int, list<array{int, int}>> where right inside a container items stand that hold nothing, and how many in a row; containers in reading order */
+    public readonly array $runsInside;
+
+    /** @var array<int, list<int>> containers right inside a container */
+    public readonly array $containersInside;
+
     /** @var array<int, Prerequisites> */
     public readonly array $after;
+
+    /** What waits for all that it names: of that, who counts for less waits for less. */
+    public readonly ?Hurdles $behindAll;
+
+    /** Whether an item waits for some of what it names. */
+    public readonly bool $waitsForSome;
+
+    /** @var list<int> modules for which something may wait */
+    public readonly array $modulesWaitedFor;
 
     /** @var array<int, list<int>> earlier siblings in an order, the nearest first, boards and what is optional left out */
     public readonly array $earlier;
@@ -88,17 +94,9 @@ class CourseMasks
     /** @var list<list<int>> of the path from the item upward, those with prerequisites */
     public readonly array $gates;
 
-    /** Whether a condition asks what is done: then finishing something may also shut an item. */
-    public readonly bool $conditionsOnDone;
+    public readonly Hiding $hiding;
 
-    /** @var list<int> instants at which a condition changes by itself, ascending */
-    public readonly array $conditionInstants;
-
-    /** Whether no item has a condition. */
-    public readonly bool $unconditional;
-
-    /** @var array<array-key, true> labels that a condition names */
-    public readonly array $labels;
+    public readonly ConditionsAsked $conditions;
 
     /** @var array<int, string> */
     private array $subtrees = [];
@@ -109,12 +107,13 @@ class CourseMasks
         $this->count = $outline->count();
         $this->all = str_repeat(Mask::IN, $this->count);
         $this->none = str_repeat(Mask::OUT, $this->count);
-        $kinds = array_map(static fn ($item): Kind => $item->kind, $outline->items);
+        $kinds = array_map(static fn (Item $item): Kind => $item->kind, $outline->items);
         $this->published = Mask::of(array_map(static fn (bool $draft): bool => ! $draft, $outline->draftOnPath));
         $this->lessons = Mask::of(array_map(static fn (Kind $kind): bool => $kind === Kind::Lesson, $kinds));
         $this->lessonsAndParts = Mask::of(array_map(static fn (Kind $kind): bool => $kind === Kind::Lesson || $kind === Kind::Part, $kinds));
         $this->notBoards = Mask::of(array_map(static fn (Kind $kind): bool => $kind !== Kind::Board, $kinds));
         $this->isModule = array_map(static fn (Kind $kind): bool => $kind === Kind::Module, $kinds);
+        $this->recorded = array_filter($outline->positions, fn (int $at): bool => ! $this->isModule[$at]);
         $this->withoutTiers = Mask::of(array_map(static fn (bool $tiers): bool => ! $tiers, $prepared->tiersOnPath));
         $this->samples = Mask::of($prepared->samples->forSomebody);
         $this->hasSamples = str_contains($this->samples, Mask::IN);
@@ -124,8 +123,14 @@ class CourseMasks
         $this->guestTiers = Mask::of($prepared->guests->tiersAllow);
         $this->observersAdmitted = Mask::of($prepared->observers->admits);
         $this->observerTiers = Mask::of($prepared->observers->tiersAllow);
-        [$this->mayHide, $this->hidesItself] = self::hiding($outline);
+        $this->containers = Mask::of(array_map(static fn (Item $item): bool => $item->items !== [], $outline->items));
+        [$this->runsInside, $this->containersInside] = self::inside($outline);
         [$this->after, $this->earlier] = self::prerequisites($outline, $prepared->course->inOrder);
+        $all = array_filter($this->after, static fn (Prerequisites $of): bool => $of->areAll() && $of->items !== []);
+        $this->behindAll = $all === [] ? null : new Hurdles(array_map(static fn (Prerequisites $of): array => $of->items, $all), 1, $this->count);
+        $this->waitsForSome = count($all) < count($this->after);
+        $waitedFor = array_unique(array_merge([], ...array_map(static fn (Prerequisites $of): array => $of->items, $this->after), ...$this->earlier));
+        $this->modulesWaitedFor = array_values(array_filter($waitedFor, fn (int $at): bool => $this->isModule[$at]));
         $waits = array_fill_keys([...array_keys($this->after), ...array_keys($this->earlier)], true);
         $upward = array_map(array_reverse(...), $outline->path);
         $this->upward = $upward;
@@ -133,26 +138,39 @@ class CourseMasks
         $this->modules = array_map(fn (array $steps): array => array_values(array_filter(array_slice($steps, 1), fn (int $step): bool => $this->isModule[$step])), $upward);
         $this->modulesThatWait = array_values(array_filter(array_keys($outline->items), fn (int $at): bool => $this->isModule[$at] && isset($waits[$at])));
         $this->ungated = Mask::of(array_map(static fn (array $of): bool => $of === [], $this->gates));
-        $this->containers = Mask::of(array_map(static fn ($item): bool => $item->items !== [], $outline->items));
-        $conditions = array_values(array_filter(array_map(static fn ($item): ?Condition => $item->only, $outline->items)));
-        $this->unconditional = $conditions === [];
-        [$this->labels, $this->conditionInstants, $this->conditionsOnDone] = self::conditions($conditions);
+        $this->hiding = new Hiding($prepared->course);
+        $this->conditions = new ConditionsAsked($outline);
     }
 
-    /** @return array{list<int>, list<bool>} what can come out hidden; what hides itself */
-    private static function hiding(Outline $outline): array
+    /** @return array{array<int, list<array{int, int}>>, array<int, list<int>>} runs of items that hold nothing, and containers, right inside each container */
+    private static function inside(Outline $outline): array
     {
-        $mayHide = $hidesItself = $inside = [];
+        /** @var array<int, list<array{int, int}>> $runs */
+        $runs = [];
+        /** @var array<int, list<int>> $containers */
+        $containers = [];
         foreach ($outline->items as $at => $item) {
-            $above = $outline->parent[$at];
-            $hidesItself[] = $item->draft || $item->hideWhenClosed;
-            $inside[] = $hidesItself[$at] || ($above !== Outline::TOP && $inside[$above]);
-            if ($inside[$at]) {
-                $mayHide[] = $at;
+            if ($item->items !== []) {
+                $runs[$at] = $containers[$at] = [];
             }
+            $above = $outline->parent[$at];
+            if ($above === Outline::TOP) {
+                continue;
+            }
+            if ($item->items !== []) {
+                $containers[$above][] = $at;
+
+                continue;
+            }
+            $last = array_pop($runs[$above]) ?? [$at, 0];
+            if ($at !== $last[0] + $last[1]) {
+                $runs[$above][] = $last;
+                $last = [$at, 0];
+            }
+            $runs[$above][] = [$last[0], $last[1] + 1];
         }
 
-        return [$mayHide, $hidesItself];
+        return [$runs, $containers];
     }
 
     /** @return array{array<int, Prerequisites>, array<int, list<int>>} those by name; earlier siblings in an order, the nearest first */
@@ -177,42 +195,6 @@ class CourseMasks
         }
 
         return [$after, $earlier];
-    }
-
-    /**
-     * @param  list<Condition>  $conditions
-     * @return array{array<array-key, true>, list<int>, bool} labels named; instants named, ascending; whether what is done is asked
-     */
-    private static function conditions(array $conditions): array
-    {
-        $labels = $instants = [];
-        $onDone = false;
-        foreach (array_merge([], ...array_map(ConditionLeaves::of(...), $conditions)) as $leaf) {
-            if ($leaf instanceof HasLabel) {
-                $labels[$leaf->label] = true;
-            } elseif ($leaf instanceof FromInstant || $leaf instanceof UntilInstant) {
-                $instants[] = $leaf->at;
-            }
-            $onDone = $onDone || $leaf instanceof IsDone;
-        }
-        $instants = array_values(array_unique($instants));
-        sort($instants);
-
-        return [$labels, $instants, $onDone];
-    }
-
-    /** Which stretch between the dates in conditions an instant lies in. */
-    public function stretch(int $at): int
-    {
-        $stretch = 0;
-        foreach ($this->conditionInstants as $instant) {
-            if ($instant > $at) {
-                break;
-            }
-            $stretch++;
-        }
-
-        return $stretch;
     }
 
     /** The item and all inside it. */
@@ -242,26 +224,10 @@ class CourseMasks
         return $lesson !== false && $lesson < $end;
     }
 
-    /** What comes out hidden, of what is not open. */
-    public function hidden(string $open): string
+    /** @return string a byte an item in reading order: `o` open, `l` locked, `h` hidden */
+    public function states(string $open): string
     {
-        if ($this->prepared->course->state === CourseState::Draft) {
-            return $open ^ $this->all;
-        }
-        $hidden = $this->none;
-        $parent = $this->outline->parent;
-        foreach ($this->mayHide as $item) {
-            if ($open[$item] === Mask::OUT && ($this->hidesItself[$item] || ($parent[$item] >= 0 && $hidden[$parent[$item]] === Mask::IN))) {
-                $hidden[$item] = Mask::IN;
-            }
-        }
-        foreach (array_reverse($this->mayHide) as $item) {
-            if ($hidden[$item] === Mask::OUT && $parent[$item] >= 0) {
-                $hidden[$parent[$item]] = Mask::OUT;
-            }
-        }
-
-        return $hidden;
+        return $this->hiding->states($open);
     }
 
     public function guestDoorOpen(): bool

@@ -9,41 +9,50 @@ use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\PassState;
 
-/** One pass of one holder, with its dates worked out. */
+/** One pass of one holder: its dates, each worked out when it is asked for, and what it opens. */
 final class PassMasks
 {
-    /** @var list<int> by release step */
-    public readonly array $releaseAt;
+    /** The instant from which it is paced. */
+    private readonly int $start;
 
-    /** @var list<int> by closing step */
-    public readonly array $closingAt;
+    /** @var ?list<int> */
+    private ?array $releases = null;
 
-    private int $lastingStretch = -1;
+    /** @var ?list<int> */
+    private ?array $closings = null;
 
-    /** What passes all gates but those of time, within one stretch in which neither a date nor a label changes a condition. */
-    private string $lasting = '';
+    private int $footingStretch = -1;
 
-    private int $progressStretch = -1;
+    private ?Footing $footing = null;
 
-    private ?Progress $progress = null;
-
-    /** @param  array<int, true>  $done */
+    /** @param  string  $done  mask */
     public function __construct(
         private readonly CompiledCourse $course,
         public readonly Pass $pass,
         public readonly Profile $profile,
         private readonly BearingLabels $labels,
-        private readonly array $done,
-        private readonly string $doneMask,
+        private readonly string $done,
     ) {
-        $start = max($pass->pacingStart(), $course->prepared->course->opens ?? PHP_INT_MIN);
-        $this->releaseAt = $profile->releaseInstants($start);
-        $this->closingAt = $profile->closingInstants($this->releaseAt, $pass->from);
+        $opens = $course->prepared->course->opens;
+        $start = $pass->pacedFrom ?? $pass->from;
+        $this->start = $opens !== null && $opens > $start ? $opens : $start;
     }
 
     public function isActive(int $at): bool
     {
         return $this->pass->state === PassState::Active && $this->pass->from <= $at && $at < $this->pass->until;
+    }
+
+    /** @return list<int> the instant of each release step */
+    public function releases(): array
+    {
+        return $this->releases ??= $this->profile->steps->releases($this->start);
+    }
+
+    /** @return list<int> the instant of each closing step */
+    public function closings(): array
+    {
+        return $this->closings ??= $this->profile->steps->everClose() ? $this->profile->steps->closings($this->releases(), $this->pass->from) : [Instant::NEVER];
     }
 
     /**
@@ -52,109 +61,100 @@ final class PassMasks
      */
     public function instants(bool $shutting): array
     {
-        return $shutting ? [$this->pass->until, ...$this->closingAt] : [$this->pass->from, $this->pass->until, ...$this->releaseAt, ...$this->closingAt];
+        return $shutting ? [$this->pass->until, ...$this->closings()] : [$this->pass->from, $this->pass->until, ...$this->releases(), ...$this->closings()];
     }
 
     public function released(int $at): string
     {
-        return $this->profile->released($this->releaseAt, $at);
+        $steps = $this->profile->steps;
+
+        return $this->profile->released($this->releases === null ? $steps->released($this->start, $at) : $steps->releasedOf($this->releases, $at));
     }
 
     public function closed(int $at): string
     {
-        $closed = $this->course->none;
-        foreach ($this->closingAt as $step => $instant) {
-            if ($instant <= $at) {
-                $closed |= $this->profile->closes[$step];
-            }
-        }
+        return $this->mayHaveClosed($at) ? $this->profile->closed($this->closings(), $at) : $this->course->none;
+    }
 
-        return $closed;
+    /** What has been released, and not closed. */
+    private function due(int $at): string
+    {
+        $released = $this->released($at);
+        $closed = $this->mayHaveClosed($at) ? $this->profile->closed($this->closings(), $at) : $this->course->none;
+
+        return $closed === $this->course->none ? $released : $released & ($closed ^ $this->course->all);
+    }
+
+    private function mayHaveClosed(int $at): bool
+    {
+        return $this->profile->steps->everClose() && $this->profile->steps->mayHaveClosed($this->start, $at);
     }
 
     /** What passes scope, tier, audience, release and closing. */
     public function timely(int $at, ViewerKind $kind): string
     {
-        $timely = $this->profile->covered & $this->released($at);
-        if (! $this->course->unconditional) {
-            $timely &= $this->audience($at, $kind);
-        }
-        foreach ($this->closingAt as $step => $instant) {
-            if ($instant <= $at) {
-                $timely &= $this->profile->closes[$step] ^ $this->course->all;
-            }
-        }
-
-        return $timely;
+        return ($kind === ViewerKind::Learner ? $this->footing($at)->inReach : $this->profile->covered & $this->audience($at, $kind)) & $this->due($at);
     }
 
     /** What it opens, its time as a pass and the course gate left aside. */
     public function opens(int $at, ViewerKind $kind): string
     {
-        if ($kind !== ViewerKind::Learner) {
-            return $this->timely($at, $kind) & $this->progress($at)->passes();
-        }
+        return $this->lasting($at, $kind) & $this->due($at);
+    }
+
+    /** What passes all gates but those of time, for as long as neither a date nor a label changes a condition. */
+    public function lasting(int $at, ViewerKind $kind): string
+    {
+        $footing = $this->footing($at);
+
+        return $kind === ViewerKind::Learner
+            ? $footing->lasting($this->done)
+            : $this->profile->covered & $this->audience($at, $kind) & $footing->progress($this->done)->passes();
+    }
+
+    public function footing(int $at): Footing
+    {
         $stretch = $this->labels->stretch($at);
-        if ($stretch !== $this->lastingStretch) {
-            $this->lastingStretch = $stretch;
-            $this->lasting = $this->profile->covered & $this->audience($at, $kind) & $this->progress($at)->passes();
-        }
-        $opens = $this->lasting & $this->released($at);
-        foreach ($this->closingAt as $step => $instant) {
-            if ($instant <= $at) {
-                $opens &= $this->profile->closes[$step] ^ $this->course->all;
-            }
+        if ($this->footing === null || $stretch !== $this->footingStretch) {
+            $this->footingStretch = $stretch;
+            $this->footing = $this->course->footing($this->profile, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
         }
 
-        return $opens;
+        return $this->footing;
     }
 
     public function audience(int $at, ViewerKind $kind): string
     {
-        return $this->course->audience($kind, $this->profile->offer, $this->labels->at($at), $this->done, $at);
+        return $this->course->audience($kind, $this->profile->offer, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
     }
 
     public function progress(int $at): Progress
     {
-        $stretch = $this->labels->stretch($at);
-        if ($this->progress === null || $stretch !== $this->progressStretch) {
-            $this->progressStretch = $stretch;
-            $this->progress = new Progress($this->course, $this->eligible($at), $this->doneMask);
-        }
-
-        return $this->progress;
+        return $this->footing($at)->progress($this->done);
     }
 
     public function eligible(int $at): string
     {
-        return $this->profile->covered & $this->course->published & $this->course->notBoards
-            & $this->course->possible($this->profile->offer, $this->labels->at($at), $this->done, $at);
+        return $this->footing($at)->eligible;
     }
 
     /** What time alone will have released, and not closed at once, at or after an instant. */
     public function willOpen(int $at): string
     {
         $will = $this->profile->held ^ $this->course->all;
-        foreach ($this->closingAt as $closing => $instant) {
+        $releases = $this->releases();
+        foreach ($this->profile->steps->everClose() ? $this->closings() : [] as $closing => $instant) {
             if ($instant === Instant::NEVER) {
                 continue;
             }
-            $flags = '';
-            foreach ($this->releaseAt as $release) {
-                $flags .= $instant <= $at || $instant <= $release ? Mask::IN : Mask::OUT;
+            foreach ($this->profile->closes[$closing] as $item) {
+                if ($instant <= $at || $instant <= $releases[$this->profile->releaseStep[$item]]) {
+                    $will[$item] = Mask::OUT;
+                }
             }
-            $will &= ($this->profile->closes[$closing] & $this->profile->ofSteps($flags)) ^ $this->course->all;
         }
 
         return $will;
-    }
-
-    /**
-     * Scope, tier and audience, which for a viewer who goes by dates alone never change.
-     */
-    public function inReach(): string
-    {
-        return $this->profile->covered & $this->audience($this->pass->from, ViewerKind::Learner);
     }
 
     /**
@@ -179,18 +179,17 @@ final class PassMasks
         $from = max($from, $begins);
         $before = min($before, $ends);
         $timely = $this->course->none;
-        foreach ($this->releaseAt as $step => $release) {
+        $closings = $this->closings();
+        foreach ($this->releases() as $step => $release) {
             $first = max($release, $from);
             if ($first >= $before) {
                 continue;
             }
-            $items = $this->profile->releases[$step];
-            foreach ($this->closingAt as $closing => $instant) {
-                if ($instant <= $first) {
-                    $items &= $this->profile->closes[$closing] ^ $this->course->all;
+            foreach ($this->profile->releases[$step] as $item) {
+                if ($first < $closings[$this->profile->closingStep[$item]]) {
+                    $timely[$item] = Mask::IN;
                 }
             }
-            $timely |= $items;
         }
 
         return $timely;

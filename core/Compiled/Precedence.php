@@ -4,70 +4,85 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-/**
- * Whose turn comes after whose, where items stand in order, for one set of items that count. Most wait for
- * the lesson right before them, so that one shifted mask of what is done answers for all of those.
- */
+/** What must come before what, by name or where items stand in order, for one set of items that count. */
 final class Precedence
 {
-    /** @var array<int, int> the item that must come first, by the item that waits for it */
-    public readonly array $before;
+    /** Lessons that count. */
+    public readonly string $lessons;
 
-    /** @var array<int, string> those that wait for something other than a module, by how far before them it stands */
-    public readonly array $byDistance;
+    /** @var list<Hurdles> */
+    private readonly array $hurdles;
 
-    /** @var array<int, int> those that wait for a module */
-    public readonly array $behindModules;
+    /** What can be waited for: what counts, of modules those with a lesson that does. */
+    private readonly string $counts;
 
-    /** @var array<int, int> those for which nothing but one lesson or part stands in the way, by that */
-    public readonly array $behindOne;
+    /** @var list<int> modules among it for which something waits */
+    private readonly array $modules;
 
-    /** @var array<int, int> the item for which nothing but this lesson or part stands in the way */
-    public readonly array $nextInTurn;
+    private ?Turns $turns = null;
 
-    /** @var array<int, array{list<int>, list<int>, int}> what must be done first by name: lessons and parts, modules with lessons that count, and how many of them all; where none is needed, left out */
-    public readonly array $after;
-
-    /** @var array<int, list<int>> other items whose own prerequisites may come to be met once this is complete */
-    public readonly array $wakes;
-
-    public function __construct(CourseMasks $course, string $eligible)
+    public function __construct(private readonly CompiledCourse $course, public readonly string $eligible)
     {
-        $lessons = $eligible & $course->lessons;
-        $this->before = self::inOrder($course, $eligible, $lessons);
-        $this->after = self::byName($course, $eligible, $lessons);
-        $byDistance = $behindModules = $behindOne = [];
-        foreach ($this->before as $item => $first) {
-            if ($course->isModule[$first]) {
-                $behindModules[$item] = $first;
-
-                continue;
-            }
-            $byDistance[$item - $first] ??= $course->none;
-            $byDistance[$item - $first][$item] = Mask::IN;
-            if ($course->gates[$item] === [$item] && ! isset($course->after[$item]) && ! $course->isModule[$item]) {
-                $behindOne[$item] = $first;
+        $this->lessons = $eligible & $course->lessons;
+        $counts = $eligible;
+        $modules = [];
+        foreach ($course->modulesWaitedFor as $module) {
+            if ($eligible[$module] === Mask::OUT || ! $course->hasRequired($this->lessons, $module)) {
+                $counts[$module] = Mask::OUT;
+            } else {
+                $modules[] = $module;
             }
         }
-        $this->byDistance = $byDistance;
-        $this->behindModules = $behindModules;
-        $this->behindOne = $behindOne;
-        $this->nextInTurn = array_flip($behindOne);
-        $this->wakes = self::wakes($course, array_diff_key($this->before, $behindOne));
+        $this->counts = $counts;
+        $this->modules = $modules;
+        $hurdles = $course->behindAll === null ? [] : [$course->behindAll];
+        foreach ($this->byNumber() as $suffices => $waitsFor) {
+            $hurdles[] = new Hurdles($waitsFor, $suffices, $course->count);
+        }
+        $this->hurdles = $hurdles;
+    }
+
+    /** Item by item, for whoever follows one learner through time. */
+    public function turns(): Turns
+    {
+        return $this->turns ??= new Turns($this->course, $this);
+    }
+
+    /**
+     * Items whose own prerequisites are not met.
+     *
+     * @param  string  $undone  mask of what is not done, modules among them
+     * @param  string  $undoneLessons  those of them that are lessons and count
+     */
+    public function unmet(string $undone, string $undoneLessons): string
+    {
+        if ($this->hurdles === []) {
+            return $this->course->none;
+        }
+        $undone &= $this->counts;
+        foreach ($this->modules as $module) {
+            $undone[$module] = $this->course->hasRequired($undoneLessons, $module) ? Mask::IN : Mask::OUT;
+        }
+        $unmet = '';
+        foreach ($this->hurdles as $hurdles) {
+            $shut = $hurdles->shut($undone);
+            $unmet = $unmet === '' ? $shut : $unmet | $shut;
+        }
+
+        return $unmet;
     }
 
     /**
      * The nearest earlier sibling in an order that counts and is not empty.
      *
-     * @param  string  $lessons  that count
-     * @return array<int, int>
+     * @return array<int, int> the item that must come first, by the item that waits for it
      */
-    private static function inOrder(CourseMasks $course, string $eligible, string $lessons): array
+    public function inOrder(): array
     {
         $before = [];
-        foreach ($course->earlier as $item => $siblings) {
+        foreach ($this->course->earlier as $item => $siblings) {
             foreach ($siblings as $sibling) {
-                if ($eligible[$sibling] === Mask::IN && (! $course->isModule[$sibling] || $course->hasRequired($lessons, $sibling))) {
+                if ($this->counts[$sibling] === Mask::IN) {
                     $before[$item] = $sibling;
                     break;
                 }
@@ -78,23 +93,25 @@ final class Precedence
     }
 
     /**
-     * @param  string  $lessons  that count
+     * What must be done first by name: lessons and parts, modules with lessons that count, and how many of them all; where none is
+     * needed, left out.
+     *
      * @return array<int, array{list<int>, list<int>, int}>
      */
-    private static function byName(CourseMasks $course, string $eligible, string $lessons): array
+    public function byName(): array
     {
         $named = [];
-        foreach ($course->after as $item => $prerequisites) {
+        foreach ($this->course->after as $item => $prerequisites) {
             $plain = $modules = [];
             $left = $empty = 0;
             foreach ($prerequisites->items as $first) {
-                if ($eligible[$first] === Mask::OUT) {
+                if ($this->eligible[$first] === Mask::OUT) {
                     continue;
                 }
                 $left++;
-                if (! $course->isModule[$first]) {
+                if (! $this->course->isModule[$first]) {
                     $plain[] = $first;
-                } elseif ($course->hasRequired($lessons, $first)) {
+                } elseif ($this->counts[$first] === Mask::IN) {
                     $modules[] = $first;
                 } else {
                     $empty++;
@@ -110,21 +127,24 @@ final class Precedence
     }
 
     /**
-     * @param  array<int, int>  $before  those that wait in an order for more than one lesson or part
-     * @return array<int, list<int>>
+     * What waits otherwise than for all of what it names, which is the same whatever counts.
+     *
+     * @return array<int, non-empty-array<int, list<int>>> what each item waits for, by how many undone shut it
      */
-    private static function wakes(CourseMasks $course, array $before): array
+    private function byNumber(): array
     {
-        $wakes = [];
-        foreach ($before as $item => $first) {
-            $wakes[$first][] = $item;
+        $waitsFor = [];
+        foreach ($this->inOrder() as $item => $first) {
+            $waitsFor[1][$item][] = $first;
         }
-        foreach ($course->after as $item => $prerequisites) {
-            foreach ($prerequisites->items as $first) {
-                $wakes[$first][] = $item;
+        foreach ($this->course->waitsForSome ? $this->byName() : [] as $item => [$plain, $modules, $needed]) {
+            if (! $this->course->after[$item]->areAll()) {
+                $firsts = [...$plain, ...$modules];
+                $suffices = count($firsts) - $needed + 1;
+                $waitsFor[$suffices][$item] = [...$waitsFor[$suffices][$item] ?? [], ...$firsts];
             }
         }
 
-        return $wakes;
+        return $waitsFor;
     }
 }

@@ -7,28 +7,22 @@ namespace SilentKeep\Core\Compiled;
 /** What counts for a pass, what of it is done, and where prerequisites stand in the way. */
 final class Progress
 {
-    public readonly Precedence $turns;
-
-    private readonly string $eligibleLessons;
-
     private string $undoneLessons;
 
     private ?string $passes = null;
 
-    /** Items whose own prerequisites are unmet. */
-    private string $unmet = '';
+    private ?Turns $turns = null;
 
-    /** Those of them that are not complete. */
+    /** Items whose own prerequisites are unmet and that are not complete. */
     private string $blocked = '';
 
     /** @var array<int, true> items whose own prerequisites are known to be met: as more is done, that stays so */
     private array $met = [];
 
-    public function __construct(private readonly CompiledCourse $course, private readonly string $eligible, private string $done)
+    /** @param  string  $done  mask without modules, which are complete by their lessons */
+    public function __construct(private readonly CourseMasks $course, private readonly Precedence $precedence, private string $done)
     {
-        $this->turns = $course->turns($eligible);
-        $this->eligibleLessons = $eligible & $course->lessons;
-        $this->undoneLessons = $this->eligibleLessons & ($done ^ $course->all);
+        $this->undoneLessons = $precedence->lessons & ($done ^ $course->all);
     }
 
     /** One more lesson or part is done. */
@@ -80,28 +74,7 @@ final class Progress
         }
         $course = $this->course;
         $undone = $this->done ^ $course->all;
-        $unmet = $course->none;
-        foreach ($this->turns->byDistance as $distance => $items) {
-            $unmet |= $items & (str_repeat(Mask::OUT, $distance).substr($undone, 0, -$distance));
-        }
-        foreach ($this->turns->behindModules as $item => $module) {
-            if ($this->course->hasRequired($this->undoneLessons, $module)) {
-                $unmet[$item] = Mask::IN;
-            }
-        }
-        $done = $this->done;
-        foreach ($this->turns->after as $item => [$plain, $modules, $needed]) {
-            foreach ($plain as $key) {
-                if ($done[$key] === Mask::IN) {
-                    $needed--;
-                }
-            }
-            if ($needed > 0 && ($modules === [] || ! $this->modulesMake($modules, $needed))) {
-                $unmet[$item] = Mask::IN;
-            }
-        }
-        $this->unmet = $unmet;
-        $blocked = $unmet & $undone;
+        $blocked = $this->precedence->unmet($undone, $this->undoneLessons) & $undone;
         foreach ($course->modulesThatWait as $module) {
             if ($blocked[$module] === Mask::IN && $this->isComplete($module)) {
                 $blocked[$module] = Mask::OUT;
@@ -123,26 +96,27 @@ final class Progress
         if (! str_contains($this->blocked, Mask::IN)) {
             return $this->course->none;
         }
-        $best = new self($this->course, $this->eligible, $this->done | ($more & $this->eligible));
-        $best->passes();
+        $undone = ($this->done | ($more & $this->precedence->eligible)) ^ $this->course->all;
 
-        return $this->shutBelow($this->blocked & $best->unmet) ^ $this->course->all;
+        return $this->shutBelow($this->blocked & $this->precedence->unmet($undone, $this->undoneLessons & $undone)) ^ $this->course->all;
     }
 
     /** All items but those shut and what is inside them, as far as nothing complete stands between. */
     private function shutBelow(string $shut): string
     {
-        $course = $this->course;
-        $open = $shut ^ $course->all;
-        $containers = $shut & $course->containers;
-        $until = 0;
-        for ($item = strpos($containers, Mask::IN); $item !== false; $item = strpos($containers, Mask::IN, $item + 1)) {
-            if ($item < $until) {
+        if (! str_contains($shut, Mask::IN)) {
+            return $this->course->all;
+        }
+        $open = $shut ^ $this->course->all;
+        foreach ($this->course->runsInside as $container => $runs) {
+            if ($open[$container] === Mask::IN) {
                 continue;
             }
-            $until = $course->outline->end[$item];
-            for ($inside = $item + 1; $inside < $until; $inside++) {
-                if ($open[$course->outline->parent[$inside]] === Mask::OUT && ! $this->isComplete($inside)) {
+            foreach ($runs as [$first, $length]) {
+                $open = substr_replace($open, substr($this->done, $first, $length), $first, $length);
+            }
+            foreach ($this->course->containersInside[$container] as $inside) {
+                if (! $this->isComplete($inside)) {
                     $open[$inside] = Mask::OUT;
                 }
             }
@@ -157,13 +131,13 @@ final class Progress
             return $this->done[$item] === Mask::IN;
         }
 
-        return $this->course->hasRequired($this->eligibleLessons, $item) && ! $this->course->hasRequired($this->undoneLessons, $item);
+        return $this->course->hasRequired($this->precedence->lessons, $item) && ! $this->course->hasRequired($this->undoneLessons, $item);
     }
 
     /** Its own, whatever it stands in. */
     public function prerequisitesMet(int $item): bool
     {
-        $before = $this->turns->before[$item] ?? null;
+        $before = $this->turns()->before[$item] ?? null;
         if ($before !== null && ($this->course->isModule[$before] ? $this->course->hasRequired($this->undoneLessons, $before) : $this->done[$before] === Mask::OUT)) {
             return false;
         }
@@ -173,15 +147,21 @@ final class Progress
 
     private function afterMet(int $item): bool
     {
-        if (! isset($this->turns->after[$item])) {
+        $after = $this->turns()->after[$item] ?? null;
+        if ($after === null) {
             return true;
         }
-        [$plain, $modules, $needed] = $this->turns->after[$item];
+        [$plain, $modules, $needed] = $after;
         foreach ($plain as $key) {
             $needed -= $this->done[$key] === Mask::IN ? 1 : 0;
         }
 
         return $needed <= 0 || $this->modulesMake($modules, $needed);
+    }
+
+    public function turns(): Turns
+    {
+        return $this->turns ??= $this->precedence->turns();
     }
 
     /**

@@ -11,6 +11,7 @@ use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Grant;
+use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** One viewer of one course with what is done as of an instant; asked about that instant or later ones. */
@@ -22,37 +23,33 @@ final class ViewerMasks
     /** @var list<array{Grant, string}> with what each opens */
     public readonly array $grants;
 
-    /** @var array<int, true> */
-    public readonly array $done;
-
-    public readonly string $doneMask;
+    /** What is done, modules left out: they are complete by their lessons. */
+    public readonly string $done;
 
     public readonly BearingLabels $labels;
 
     public readonly ?ViewerMasks $observed;
 
+    /** Whether only passes can lead this viewer anywhere. */
+    private readonly bool $byPassesOnly;
+
     /** @param  int  $asOf  what is done later is ignored */
     public function __construct(public readonly CompiledCourse $course, public readonly Viewer $viewer, int $asOf)
     {
-        $prepared = $course->prepared;
-        $done = [];
-        $mask = $course->none;
+        $done = $course->none;
+        $recorded = $course->recorded;
         foreach ($viewer->done as $key => $since) {
-            $position = $since <= $asOf ? $course->outline->positionOf((string) $key) : null;
-            if ($position !== null) {
-                $done[$position] = true;
-                // A module is complete by its lessons, whatever is recorded of itself.
-                $mask[$position] = $course->isModule[$position] ? Mask::OUT : Mask::IN;
+            if ($since <= $asOf && isset($recorded[$key])) {
+                $done[$recorded[$key]] = Mask::IN;
             }
         }
         $this->done = $done;
-        $this->doneMask = $mask;
         $this->labels = new BearingLabels($course, $viewer);
         $passes = [];
         foreach ($viewer->passes as $pass) {
-            $offer = $prepared->offerOf($pass);
+            $offer = $course->prepared->offerOf($pass);
             if ($offer !== null) {
-                $passes[] = new PassMasks($course, $pass, $course->profile($offer), $this->labels, $done, $mask);
+                $passes[] = new PassMasks($course, $pass, $course->profile($offer), $this->labels, $done);
             }
         }
         $this->passes = $passes;
@@ -65,6 +62,8 @@ final class ViewerMasks
         }
         $this->grants = $grants;
         $this->observed = $viewer->observes === null ? null : new self($course, $viewer->observes->asObserved(), $asOf);
+        $this->byPassesOnly = $grants === [] && $this->observed === null && ! $viewer->guest && ! $viewer->staff && ! $course->hasSamples
+            && $course->prepared->course->entry !== Entry::Anyone && $course->prepared->course->state !== CourseState::Draft;
     }
 
     /**
@@ -90,6 +89,96 @@ final class ViewerMasks
         return $this->observed === null ? $instants : [...$instants, ...$this->observed->instants($shutting)];
     }
 
+    /**
+     * The instants at which anything but a step of an active pass may change something for this viewer; in no order.
+     *
+     * @return list<int>
+     */
+    public function cuts(): array
+    {
+        $course = $this->course->prepared->course;
+        $cuts = [...$this->labels->instants, ...$this->course->conditions->instants];
+        foreach ($this->passes as $pass) {
+            if ($pass->pass->state === PassState::Active) {
+                array_push($cuts, $pass->pass->from, $pass->pass->until);
+            }
+        }
+        foreach ($this->grants as [$grant]) {
+            array_push($cuts, $grant->from, $grant->until);
+        }
+        if ($course->opens !== null) {
+            $cuts[] = $course->opens;
+        }
+        if ($course->closes !== null) {
+            $cuts[] = $course->closes;
+        }
+        if ($course->entry === Entry::Anyone || $this->viewer->guest || $this->observed !== null) {
+            array_push($cuts, ...$this->course->mainPlan->instants(false));
+        }
+
+        return $this->observed === null ? $cuts : [...$cuts, ...$this->observed->cuts()];
+    }
+
+    /**
+     * The passes that open things to this viewer at an instant, each with what it opens when it is time; the same until the next cut.
+     *
+     * @return list<array{PassMasks, string}>
+     */
+    public function sources(int $at): array
+    {
+        $sources = $this->gate($at) === null ? $this->ownSources($at, ViewerKind::Learner, $this->course->published) : [];
+        if ($this->observed === null || ! $this->follows() || $this->gate($at) !== null || ! $this->observed->isLetIn($at)) {
+            return $sources;
+        }
+
+        return [...$sources, ...$this->observed->ownSources($at, ViewerKind::Observer, $this->course->observersAdmitted & $this->course->published)];
+    }
+
+    /** @return list<array{PassMasks, string}> */
+    private function ownSources(int $at, ViewerKind $kind, string $within): array
+    {
+        $sources = [];
+        foreach ($this->viewer->staff ? [] : $this->passes as $pass) {
+            if ($pass->isActive($at)) {
+                $lasting = $pass->lasting($at, $kind);
+                $sources[] = [$pass, $within === $this->course->all ? $lasting : $lasting & $within];
+            }
+        }
+
+        return $sources;
+    }
+
+    /** What is open otherwise than by passes: the same until the next cut. */
+    public function steady(int $at): string
+    {
+        $inSeason = $this->gate($at) === null;
+        $steady = $this->byGrant($at);
+        if ($inSeason) {
+            $steady |= $this->asAnyone($at) | $this->asSample($at) | $this->asGuest($at);
+            if ($this->observed !== null && ! $this->follows()) {
+                $steady |= $this->asObserver($at);
+            } elseif ($this->observed !== null && $this->course->prepared->course->observerDoor->open) {
+                $others = $this->observed->byGrant($at);
+                $steady |= $this->course->observersAdmitted & ($this->observed->isLetIn($at) ? $others | $this->observed->asAnyone($at, ViewerKind::Observer) : $others);
+            }
+        }
+
+        return $steady & $this->course->published;
+    }
+
+    private function follows(): bool
+    {
+        $door = $this->course->prepared->course->observerDoor;
+
+        return $door->open && $door->follow;
+    }
+
+    /** By the course gate, as the learner that this viewer is themselves. */
+    private function isLetIn(int $at): bool
+    {
+        return OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at), $at) === null;
+    }
+
     public function holdsActivePass(int $at): bool
     {
         foreach ($this->passes as $pass) {
@@ -109,14 +198,15 @@ final class ViewerMasks
     /** Route 1, drafts and the course gate left aside. */
     public function byPass(int $at, ViewerKind $kind = ViewerKind::Learner): string
     {
-        $open = $this->course->none;
+        $open = null;
         foreach ($this->passes as $pass) {
             if ($pass->isActive($at)) {
-                $open |= $pass->opens($at, $kind);
+                $opens = $pass->opens($at, $kind);
+                $open = $open === null ? $opens : $open | $opens;
             }
         }
 
-        return $open;
+        return $open ?? $this->course->none;
     }
 
     /** Route 2. */
@@ -139,7 +229,7 @@ final class ViewerMasks
             return $this->course->none;
         }
 
-        return $this->course->withoutTiers & $this->audience($kind ?? $this->anyoneKind(), $at) & $this->course->mainPlan()->allows($at, $this->course->none);
+        return $this->course->withoutTiers & $this->audience($kind ?? $this->anyoneKind(), $at) & $this->course->mainPlan->allows($at, $this->course->none);
     }
 
     public function anyoneKind(): ViewerKind
@@ -156,7 +246,7 @@ final class ViewerMasks
     /** What would be part of a sample for somebody who has and has done what this viewer has. */
     public function samples(bool $signedIn, int $at): string
     {
-        return $this->course->samplesFor($signedIn, $this->labels->at($at), $this->done, $at);
+        return $this->course->samplesFor($signedIn, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
     }
 
     /** Route 5. */
@@ -171,7 +261,7 @@ final class ViewerMasks
         }
 
         return $this->course->observersAdmitted & $this->course->observerTiers & $this->audience(ViewerKind::Observer, $at)
-            & $this->course->mainPlan()->allows($at, $this->course->mainPlan()->barsObservers);
+            & $this->course->mainPlan->allows($at, $this->course->mainPlan->barsObservers);
     }
 
     /** Route 6. */
@@ -182,7 +272,7 @@ final class ViewerMasks
         }
 
         return $this->course->guestsAdmitted & $this->course->guestTiers & $this->audience(ViewerKind::Guest, $at)
-            & $this->course->mainPlan()->allows($at, $this->course->mainPlan()->barsGuests);
+            & $this->course->mainPlan->allows($at, $this->course->mainPlan->barsGuests);
     }
 
     /**
@@ -192,9 +282,7 @@ final class ViewerMasks
      */
     public function byOwnRoutes(int $at, ?ViewerKind $kind): string
     {
-        $gatePasses = OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at), $at) === null;
-
-        return $gatePasses
+        return $this->isLetIn($at)
             ? $this->byPass($at, $kind ?? ViewerKind::Learner) | $this->byGrant($at) | $this->asAnyone($at, $kind)
             : $this->byGrant($at);
     }
@@ -202,7 +290,7 @@ final class ViewerMasks
     /** On a route without a pass. */
     public function audience(ViewerKind $kind, int $at): string
     {
-        return $this->course->audience($kind, null, $this->labels->at($at), $this->done, $at);
+        return $this->course->audience($kind, null, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
     }
 
     /**
@@ -256,13 +344,21 @@ final class ViewerMasks
 
         return ! $this->viewer->staff && $this->observed === null && $this->grants === [] && ! $this->viewer->guest
             && $course->state === CourseState::Live && $course->entry !== Entry::Anyone
-            && ! $this->course->conditionsOnDone && $this->course->conditionInstants === [] && $this->labels->instants === [];
+            && ! $this->course->conditions->whatIsDone && $this->course->conditions->instants === [] && $this->labels->instants === [];
     }
 
     /** @return array{string, string} what is open, and what is open to work in */
     public function open(int $at): array
     {
-        return $this->openBy($this->routes($at));
+        if (! $this->byPassesOnly) {
+            return $this->openBy($this->routes($at));
+        }
+        $open = $this->passes === [] || $this->gate($at) !== null ? $this->course->none : $this->byPass($at);
+        if ($this->course->hasDrafts) {
+            $open &= $this->course->published;
+        }
+
+        return [$open, $open];
     }
 
     /**

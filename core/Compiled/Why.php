@@ -7,160 +7,147 @@ namespace SilentKeep\Core\Compiled;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
-use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\PassState;
 
-/** Reasons for a whole course at once: a byte an item whose bits are the failing gates, read off at the end. */
-final class Why
+/**
+ * Reasons for a whole course at once, a byte an item, told only when they are read: either the failing gates as bits, or one
+ * reason alone. A gate of progress fails as one of two, never both, so that both of their bits mark what stands alone.
+ */
+final readonly class Why
 {
     private const BITS = [
         1 => Reason::NotInPass, 2 => Reason::Tier, 4 => Reason::NotForYou, 16 => Reason::Held,
         8 => Reason::NotYet, 32 => Reason::Closed, 64 => Reason::Progress, 128 => Reason::Stuck,
     ];
 
-    /** @var array<array-key, list<Reason>> by the byte of bits */
-    private static array $lists = [];
+    private const ALONE = 64 | 128;
 
-    private function __construct()
+    /**
+     * @param  string  $bytes  of what needs no reason \x00
+     * @param  string  $learnerCannot  mask of where it is the learner who cannot, so that theirs follow; '' nowhere
+     */
+    private function __construct(public string $bytes, public string $learnerCannot = '')
     {
     }
 
     /** @return list<Reason> */
-    private static function listed(string $byte): array
+    public function at(int $item): array
     {
-        $list = [];
+        /** @var array<string, list<Reason>> $told */
+        static $told = [];
+        $byte = $this->bytes[$item];
+        $reasons = $told[$byte] ??= self::told(ord($byte));
+
+        return $this->learnerCannot === '' || $this->learnerCannot[$item] === Mask::OUT ? $reasons : [Reason::LearnerCannot, ...$reasons];
+    }
+
+    /** @return list<Reason> */
+    private static function told(int $byte): array
+    {
+        if ($byte >= self::ALONE) {
+            return [Reason::cases()[$byte - self::ALONE]];
+        }
+        $reasons = [];
         foreach (self::BITS as $bit => $reason) {
-            if ((ord($byte) & $bit) !== 0) {
-                $list[] = $reason;
+            if (($byte & $bit) !== 0) {
+                $reasons[] = $reason;
             }
         }
 
-        return self::$lists[$byte] = $list;
+        return $reasons;
     }
 
-    /**
-     * @param  string  $open  what needs no reason
-     * @return list<list<Reason>> by position in reading order
-     */
-    public static function of(ViewerMasks $viewer, int $at, string $open): array
+    /** The byte of one reason alone. */
+    private static function alone(Reason $reason): int
+    {
+        return self::ALONE + (int) array_search($reason, Reason::cases(), true);
+    }
+
+    /** @param  string  $open  what needs no reason */
+    public static function of(ViewerMasks $viewer, int $at, string $open): self
     {
         $course = $viewer->course;
         $gate = $viewer->gate($at);
-        $asked = $open ^ $course->all;
-        if ($gate === null && $viewer->holdsActivePass($at)) {
-            // What is open fails by no gate that matters; what is a draft only by being one.
-            $bits = self::nearestPass($viewer, $at, $open) & Mask::as($asked, 255);
-
-            return self::withDrafts(self::spelledOut($bits), $asked & ($course->published ^ $course->all));
-        }
+        $asked = Mask::as($open ^ $course->all, 255);
         if ($gate !== null) {
-            $why = array_fill(0, $course->count, [$gate]);
-        } else {
-            $why = self::withDrafts(self::withoutPass($viewer, $at), $course->published ^ $course->all);
+            return new self(str_repeat(chr(self::alone($gate)), $course->count) & $asked);
         }
-        for ($item = strpos($open, Mask::IN); $item !== false; $item = strpos($open, Mask::IN, $item + 1)) {
-            $why[$item] = [];
+        if ($viewer->holdsActivePass($at)) {
+            // What is open fails by no gate that matters; what is a draft only by being one.
+            return new self(self::withDrafts($course, self::nearestPass($viewer, $at, $open)) & $asked);
         }
+        $why = $viewer->observed === null ? new self(self::withoutPass($viewer, $at)) : self::observing($viewer, $viewer->observed, $at);
 
-        return $why;
+        return new self(
+            self::withDrafts($course, $why->bytes) & $asked,
+            $why->learnerCannot === '' ? '' : $why->learnerCannot & $course->published & ($open ^ $course->all),
+        );
     }
 
-    /**
-     * @param  list<list<Reason>>  $why
-     * @return list<list<Reason>>
-     */
-    private static function withDrafts(array $why, string $drafts): array
+    private static function withDrafts(CompiledCourse $course, string $bytes): string
     {
-        for ($item = strpos($drafts, Mask::IN); $item !== false; $item = strpos($drafts, Mask::IN, $item + 1)) {
-            $why[$item] = [Reason::Draft];
-        }
-
-        return $why;
+        return $course->hasDrafts ? self::except($course, $bytes, $course->published, Reason::Draft) : $bytes;
     }
 
-    /** @return list<list<Reason>> */
-    private static function spelledOut(string $bits): array
-    {
-        $why = [];
-        foreach (str_split($bits) as $byte) {
-            $why[] = self::$lists[$byte] ?? self::listed($byte);
-        }
-
-        return $why;
-    }
-
-    /** @return list<list<Reason>> as if nothing were open and nothing a draft */
-    private static function withoutPass(ViewerMasks $viewer, int $at): array
+    /** @return string as if nothing were open and nothing a draft */
+    private static function withoutPass(ViewerMasks $viewer, int $at): string
     {
         $course = $viewer->course;
-        if ($viewer->observed !== null) {
-            return self::observing($viewer, $viewer->observed, $at);
-        }
         if ($viewer->passes !== []) {
-            return array_fill(0, $course->count, [self::lapsedPassReason($viewer, $at)]);
+            return self::everywhere($course, self::lapsedPassReason($viewer, $at));
         }
         if ($viewer->viewer->guest) {
             return $course->guestDoorOpen()
-                ? self::except(
-                    self::spelledOut(self::atDoor($viewer, ViewerKind::Guest, $at, $course->guestTiers, $course->mainPlan()->barsGuests)),
-                    $course->guestsAdmitted, Reason::GuestsNotHere,
-                )
-                : array_fill(0, $course->count, [Reason::GuestsShut]);
+                ? self::except($course, self::atDoor($viewer, ViewerKind::Guest, $at, $course->guestTiers, $course->mainPlan->barsGuests), $course->guestsAdmitted, Reason::GuestsNotHere)
+                : self::everywhere($course, Reason::GuestsShut);
         }
         if ($course->prepared->course->entry === Entry::Anyone) {
-            return self::spelledOut(self::atDoor($viewer, $viewer->anyoneKind(), $at, $course->withoutTiers, $course->none));
+            return self::atDoor($viewer, $viewer->anyoneKind(), $at, $course->withoutTiers, $course->none);
         }
-
         if ($viewer->viewer->signedIn) {
-            return array_fill(0, $course->count, [Reason::NoPass]);
+            return self::everywhere($course, Reason::NoPass);
         }
         $wantsAnAccount = $course->prepared->course->sampleNeedsAccount ? $viewer->samples(signedIn: true, at: $at) : $course->none;
 
-        return self::except(array_fill(0, $course->count, [Reason::NotSignedIn]), $wantsAnAccount ^ $course->all, Reason::SampleNeedsAccount);
+        return self::except($course, self::everywhere($course, Reason::NotSignedIn), $wantsAnAccount ^ $course->all, Reason::SampleNeedsAccount);
     }
 
-    /**
-     * @param  list<list<Reason>>  $why
-     * @param  string  $where  it stays as it is
-     * @return list<list<Reason>>
-     */
-    private static function except(array $why, string $where, Reason $otherwise): array
+    private static function everywhere(CompiledCourse $course, Reason $reason): string
     {
-        foreach (array_keys($why) as $item) {
-            if ($where[$item] === Mask::OUT) {
-                $why[$item] = [$otherwise];
-            }
-        }
-
-        return $why;
+        return str_repeat(chr(self::alone($reason)), $course->count);
     }
 
-    /** @return list<list<Reason>> */
-    private static function observing(ViewerMasks $viewer, ViewerMasks $learner, int $at): array
+    /** @param  string  $where  it stays as it is */
+    private static function except(CompiledCourse $course, string $bytes, string $where, Reason $otherwise): string
+    {
+        return ($bytes & Mask::as($where, 255)) | Mask::as($where ^ $course->all, self::alone($otherwise));
+    }
+
+    private static function observing(ViewerMasks $viewer, ViewerMasks $learner, int $at): self
     {
         $course = $viewer->course;
         $door = $course->prepared->course->observerDoor;
         if (! $door->open) {
-            return array_fill(0, $course->count, [Reason::ObserversShut]);
+            return new self(self::everywhere($course, Reason::ObserversShut));
         }
         if (! $door->follow) {
-            $bits = self::atDoor($viewer, ViewerKind::Observer, $at, $course->observerTiers, $course->mainPlan()->barsObservers);
+            $bits = self::atDoor($viewer, ViewerKind::Observer, $at, $course->observerTiers, $course->mainPlan->barsObservers);
 
-            return self::except(self::spelledOut($bits), $course->observersAdmitted, Reason::ObserversNotHere);
+            return new self(self::except($course, $bits, $course->observersAdmitted, Reason::ObserversNotHere));
         }
-        $openToLearner = $learner->byOwnRoutes($at, null);
-        $why = array_map(
-            static fn (array $learners): array => [Reason::LearnerCannot, ...$learners],
-            self::of($learner, $at, $learner->open($at)[0]),
-        );
+        $cannot = $learner->byOwnRoutes($at, null) ^ $course->all;
+        $theirs = self::of($learner, $at, $learner->open($at)[0])->bytes;
 
-        return self::except(self::except($why, $openToLearner ^ $course->all, Reason::NotForYou), $course->observersAdmitted, Reason::ObserversNotHere);
+        return new self(
+            self::except($course, self::except($course, $theirs, $cannot, Reason::NotForYou), $course->observersAdmitted, Reason::ObserversNotHere),
+            $cannot & $course->observersAdmitted,
+        );
     }
 
     private static function atDoor(ViewerMasks $viewer, ViewerKind $kind, int $at, string $tiersAllow, string $bars): string
     {
         $course = $viewer->course;
-        $plan = $course->mainPlan();
+        $plan = $course->mainPlan;
 
         return Mask::as($tiersAllow ^ $course->all, 2)
             | Mask::as($viewer->audience($kind, $at) ^ $course->all, 4)
@@ -186,8 +173,11 @@ final class Why
 
                 continue;
             }
-            for ($item = 0; $item < $viewer->course->count; $item++) {
-                if ($open[$item] === Mask::OUT && self::rank($pass, $bits, $item) < self::rank($holder[$item], $nearest, $item)) {
+            $asked = $open ^ $viewer->course->all;
+            for ($item = strpos($asked, Mask::IN); $item !== false; $item = strpos($asked, Mask::IN, $item + 1)) {
+                $rank = self::rank(ord($bits[$item]));
+                $nearestRank = self::rank(ord($nearest[$item]));
+                if ($rank < $nearestRank || ($rank === $nearestRank && self::release($pass, $item) < self::release($holder[$item], $item))) {
                     $nearest[$item] = $bits[$item];
                     $holder[$item] = $pass;
                 }
@@ -197,16 +187,18 @@ final class Why
         return $nearest ?? $viewer->course->none;
     }
 
-    /** @return array{int, int, int} only waiting for its date, then the fewest failing gates, then the earliest release */
-    private static function rank(PassMasks $pass, string $bits, int $item): array
+    /** Only waiting for its date comes first, then the fewest failing gates. */
+    private static function rank(int $failing): int
     {
-        $failing = ord($bits[$item]);
-        $count = 0;
-        for ($rest = $failing; $rest > 0; $rest &= $rest - 1) {
-            $count++;
-        }
+        /** @var array<int, int> $ranks */
+        static $ranks = [];
 
-        return [$failing === 8 ? 0 : 1, $count, $pass->releaseAt[$pass->profile->releaseStep[$item]] ?? Instant::NEVER];
+        return $ranks[$failing] ??= $failing === 8 ? 0 : 1 + substr_count(decbin($failing), '1');
+    }
+
+    private static function release(PassMasks $pass, int $item): int
+    {
+        return $pass->releases()[$pass->profile->releaseStep[$item]];
     }
 
     private static function ofPass(ViewerMasks $viewer, PassMasks $pass, int $at): string
@@ -217,10 +209,7 @@ final class Why
         $failing = $progress->passes() ^ $all;
         $stuck = $failing !== $course->none ? $progress->stuck(($pass->willOpen($at) | self::underGrant($viewer, $at)) & $course->lessonsAndParts) : $course->none;
 
-        $bits = $pass->profile->failingAlways | Mask::as(($pass->released($at) | $pass->profile->held) ^ $all, 8);
-        if (! $course->unconditional) {
-            $bits |= Mask::as($pass->audience($at, ViewerKind::Learner) ^ $all, 4);
-        }
+        $bits = $pass->footing($at)->failing() | Mask::as(($pass->released($at) | $pass->profile->held) ^ $all, 8);
         $closed = $pass->closed($at);
         if ($closed !== $course->none) {
             $bits |= Mask::as($closed, 32);

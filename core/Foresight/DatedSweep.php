@@ -44,7 +44,7 @@ final class DatedSweep
     {
         $course = $viewer->course;
         $this->open = $this->works = array_fill(0, $course->count, null);
-        $this->done = $viewer->doneMask;
+        $this->done = $viewer->done;
         $this->samples($from, $before);
         $events = [];
         foreach ($viewer->passes as $index => $pass) {
@@ -54,11 +54,11 @@ final class DatedSweep
             if ($begins >= $ends || ($begins >= $before && $begins !== $from)) {
                 continue;
             }
-            $this->progress[$index] = new Progress($course, $pass->eligible($from), $this->done);
+            $this->progress[$index] = $pass->footing($from)->journey($this->done);
             $this->waiting[$index] = $course->none;
             $this->waits[$index] = 0;
             $this->ends[$index] = $ends;
-            foreach ($pass->releaseAt as $step => $release) {
+            foreach ($pass->releases() as $step => $release) {
                 $at = $release > $begins ? $release : $begins;
                 if ($at < $ends && ($at < $before || $at === $from)) {
                     $events[$at][] = [$index, $step];
@@ -92,14 +92,14 @@ final class DatedSweep
         $ungated = $this->viewer->course->ungated;
         $reachable = $this->reachable($index);
         $progress = $this->progress[$index];
-        $behindOne = $progress->turns->behindOne;
-        foreach ($pass->profile->released[$step] as $item) {
+        $behindOne = $progress->turns()->behindOne;
+        foreach ($pass->profile->releases[$step] as $item) {
             if ($reachable[$item] === Mask::OUT || $this->works[$item] !== null) {
                 continue;
             }
             if ($ungated[$item] === Mask::IN || $this->done[$item] === Mask::IN
                 || (isset($behindOne[$item]) ? $this->done[$behindOne[$item]] === Mask::IN : $progress->passesFor($item))) {
-                if ($at < $pass->closingAt[$pass->profile->closingStep[$item]]) {
+                if ($at < $pass->closings()[$pass->profile->closingStep[$item]]) {
                     $this->note($item, $at);
                 }
             } else {
@@ -111,7 +111,7 @@ final class DatedSweep
 
     private function reachable(int $index): string
     {
-        return $this->reachable[$index] ??= $this->viewer->passes[$index]->inReach() & $this->viewer->course->published;
+        return $this->reachable[$index] ??= $this->viewer->passes[$index]->footing($this->viewer->passes[$index]->pass->from)->inReach & $this->viewer->course->published;
     }
 
     private function note(int $item, int $at): void
@@ -139,7 +139,7 @@ final class DatedSweep
     {
         $course = $this->viewer->course;
         $progress = $this->progress[$index];
-        $turns = $progress->turns;
+        $turns = $progress->turns();
         if (isset($turns->nextInTurn[$item])) {
             $this->reconsider($index, $turns->nextInTurn[$item], $at, passes: true);
         }
@@ -186,7 +186,7 @@ final class DatedSweep
         $pass = $this->viewer->passes[$index];
         $this->waiting[$index][$item] = Mask::OUT;
         $this->waits[$index]--;
-        if ($this->works[$item] === null && $at < $pass->closingAt[$pass->profile->closingStep[$item]]) {
+        if ($this->works[$item] === null && $at < $pass->closings()[$pass->profile->closingStep[$item]]) {
             $this->note($item, $at);
         }
     }

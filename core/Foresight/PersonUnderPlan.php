@@ -70,15 +70,19 @@ final class PersonUnderPlan
         $endings = [];
         // What is open to look at only is so as a sample, for as long as the season lasts.
         $stretches = [[$this->open ^ $this->works, $course->prepared->course->closes ?? Instant::NEVER], [$this->works, $pass->stretch()[1]]];
-        foreach ($pass->closingAt as $step => $instant) {
-            $stretches[] = [$this->works & $pass->profile->closes[$step], $instant];
-        }
         foreach ($stretches as [$items, $ends]) {
             if ($ends > $this->until) {
                 continue;
             }
             for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
                 $endings[$item] = min($endings[$item] ?? $ends, $ends);
+            }
+        }
+        foreach ($pass->closings() as $step => $instant) {
+            foreach ($instant > $this->until ? [] : $pass->profile->closes[$step] as $item) {
+                if ($this->works[$item] === Mask::IN) {
+                    $endings[$item] = min($endings[$item] ?? $instant, $instant);
+                }
             }
         }
 
@@ -98,7 +102,7 @@ final class PersonUnderPlan
         $later = $course->none;
         if ($this->viewer->goesByDatesAlone()) {
             foreach ($this->viewer->passes as $pass) {
-                $later |= $pass->timelyWithin($this->at + 1, $this->until + 1) & $pass->inReach() & $pass->progress($this->at)->passes() & $course->published;
+                $later |= $pass->timelyWithin($this->at + 1, $this->until + 1) & $pass->footing($pass->pass->from)->inReach & $pass->progress($this->at)->passes() & $course->published;
             }
             $opens = $course->prepared->course->opens ?? PHP_INT_MIN;
             $first = max($this->at + 1, $opens);

@@ -73,7 +73,7 @@ final readonly class Reaching
     /** @return ?array{list<?int>, list<?int>} null where only the definition can tell */
     private function firsts(ViewerMasks $viewer, int $from, int $before): ?array
     {
-        if ($viewer->observed !== null || $viewer->course->conditionsOnDone) {
+        if ($viewer->observed !== null || $viewer->course->conditions->whatIsDone) {
             return null;
         }
         if ($viewer->goesByDatesAlone()) {

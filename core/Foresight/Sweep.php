@@ -40,7 +40,7 @@ final class Sweep
     {
         $course = $viewer->course;
         $this->neverOpen = $this->neverWorked = $viewer->viewer->staff ? $course->all : $course->published;
-        $this->done = $viewer->doneMask;
+        $this->done = $viewer->done;
         $this->otherRoutes = $viewer->grants !== [] || $viewer->viewer->guest || $course->hasSamples || $course->prepared->course->entry === Entry::Anyone;
     }
 
@@ -102,7 +102,7 @@ final class Sweep
         $works = $candidates & $this->viewer->course->ungated;
         $this->note($at, $works, $works);
         foreach (array_keys($timely) as $index) {
-            $this->progress[$index] ??= new Progress($this->viewer->course, $this->viewer->passes[$index]->eligible($at), $this->done);
+            $this->progress[$index] ??= $this->viewer->passes[$index]->footing($at)->journey($this->done);
         }
         do {
             $news = false;
@@ -124,7 +124,7 @@ final class Sweep
     {
         $course = $this->viewer->course;
         $lessonsAndParts = $course->lessonsAndParts;
-        $behindOne = $progress->turns->behindOne;
+        $behindOne = $progress->turns()->behindOne;
         $done = $this->done;
         $new = $course->none;
         for ($item = strpos($candidates, Mask::IN); $item !== false; $item = strpos($candidates, Mask::IN, $item + 1)) {

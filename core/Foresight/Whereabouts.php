@@ -60,7 +60,7 @@ final readonly class Whereabouts
         if (! str_contains($counts, Mask::IN)) {
             return null;
         }
-        $next = strpos($counts & ~$masks->doneMask, Mask::IN);
+        $next = strpos($counts & ~$masks->done, Mask::IN);
 
         return $next === false ? self::THROUGH : $this->top[$next];
     }

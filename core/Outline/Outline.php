@@ -26,7 +26,7 @@ final readonly class Outline
     public array $end;
 
     /** @var array<array-key, int> position by key (PHP turns keys such as "12" into integers) */
-    private array $position;
+    public array $positions;
 
     /** @var list<list<int>> the path of each item: its ancestors from the top, then itself */
     public array $path;
@@ -70,7 +70,7 @@ final readonly class Outline
         $this->parent = $parent;
         $this->depth = $depth;
         $this->end = array_values($end);
-        $this->position = $position;
+        $this->positions = $position;
         $this->path = $path;
         $this->draftOnPath = $draft;
         $this->optionalOnPath = $optional;
@@ -78,7 +78,7 @@ final readonly class Outline
 
     public function positionOf(string $key): ?int
     {
-        return $this->position[$key] ?? null;
+        return $this->positions[$key] ?? null;
     }
 
     /** @return list<string> keys of the item and of all that it stands in, from it upwards */

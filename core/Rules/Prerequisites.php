@@ -33,6 +33,12 @@ final readonly class Prerequisites
         return new self($items, $count);
     }
 
+    /** Whether all of them are needed, however many count for the viewer. */
+    public function areAll(): bool
+    {
+        return $this->atLeast === null || $this->atLeast >= count($this->items);
+    }
+
     /** How many must be met when only so many of the items count for the viewer: never more than are left. */
     public function required(int $left): int
     {

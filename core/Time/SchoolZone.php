@@ -188,6 +188,23 @@ final class SchoolZone
         return $wall - $this->offset[$this->wallNear];
     }
 
+    /**
+     * The stretch of wall-clock time around one that has the same offset throughout, so that whoever turns many can do so without asking for each.
+     *
+     * @param  int  $wall  as {@see LocalTime} counts
+     * @return array{int, int, int} from, until, and the seconds by which the wall clock is ahead of UTC
+     */
+    public function stretchOfWall(int $wall): array
+    {
+        if ($wall < self::TABLE_FROM + 86400 || $wall >= self::TABLE_UNTIL - 86400) {
+            return [$wall, $wall + 1, $wall - $this->instantOfDistantWall($wall)];
+        }
+        $this->instantOfWall($wall);
+        $near = $this->wallNear;
+
+        return [max($this->wallSince[$near], self::TABLE_FROM + 86400), min($this->wallUntil[$near], self::TABLE_UNTIL - 86400), $this->offset[$near]];
+    }
+
     /** No zone is a day or more from UTC, and none changes its clock twice in two days. */
     private function instantOfDistantWall(int $wall): int
     {

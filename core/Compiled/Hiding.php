@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Compiled;
+
+use SilentKeep\Core\Outline\Course;
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Outline;
+
+/**
+ * Tells what is not open as locked or hidden. Letters of states lie so that open ones come of closed ones by setting
+ * three bits: `h` 0x68, `l` 0x6c, `o` 0x6f.
+ */
+final readonly class Hiding
+{
+    /** A letter an item for when it is closed, where nothing hides that holds something: then that is the same whatever else is open. */
+    private string $whenClosed;
+
+    /** Whether something that holds something can come out hidden, so that what is inside has to be looked at. */
+    public bool $tangled;
+
+    private string $hides;
+
+    /** @var array<int, string> what stands right inside, by the container that can come out hidden, in reading order */
+    private array $inside;
+
+    /** @var list<int> those containers, what is inside before what it stands in */
+    private array $fromLeaves;
+
+    public function __construct(private Course $course)
+    {
+        $outline = $course->outline;
+        $hides = $letters = '';
+        $inside = $containers = [];
+        foreach ($outline->items as $at => $item) {
+            $above = $outline->parent[$at];
+            $hidesItself = $item->draft || $item->hideWhenClosed;
+            $hides .= $hidesItself ? Mask::IN : Mask::OUT;
+            $inside[] = $hidesItself || ($above !== Outline::TOP && $inside[$above]);
+            $letters .= $hidesItself || $course->state === CourseState::Draft ? 'h' : 'l';
+            if ($inside[$at] && $item->items !== []) {
+                $containers[$at] = '';
+            }
+            if (isset($containers[$above])) {
+                $containers[$above] = str_pad($containers[$above], $at, Mask::OUT).Mask::IN;
+            }
+        }
+        $this->hides = $hides;
+        $this->whenClosed = $letters;
+        $this->inside = array_map(static fn (string $mask): string => str_pad($mask, strlen($hides), Mask::OUT), $containers);
+        $this->fromLeaves = array_reverse(array_keys($containers));
+        $this->tangled = $containers !== [] && $course->state !== CourseState::Draft;
+    }
+
+    /** @return string a byte an item in reading order: `o` open, `l` locked, `h` hidden */
+    public function states(string $open): string
+    {
+        return ($this->tangled ? $this->closed($open) : $this->whenClosed) | Mask::as($open, 7);
+    }
+
+    /** The letter of what is closed, for courses without tangles. */
+    public function letter(int $item): string
+    {
+        return $this->whenClosed[$item];
+    }
+
+    private function closed(string $open): string
+    {
+        $closed = $open ^ str_repeat(Mask::IN, strlen($open));
+        $hidden = self::both($this->hides, $closed);
+        foreach ($this->inside as $container => $inside) {
+            if ($hidden[$container] === Mask::IN) {
+                $hidden |= $inside & $closed;
+            }
+        }
+        // What has something inside that is not hidden is seen.
+        foreach ($this->fromLeaves as $container) {
+            $seen = $hidden[$container] === Mask::IN ? strpos($hidden, Mask::OUT, $container + 1) : false;
+            if ($seen !== false && $seen < $this->course->outline->end[$container]) {
+                $hidden[$container] = Mask::OUT;
+            }
+        }
+
+        return str_repeat('l', strlen($open)) ^ Mask::as($hidden, 4);
+    }
+
+    private static function both(string $one, string $other): string
+    {
+        return $one & $other;
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Compiled;
+
+use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Deciding\StateChange;
+use SilentKeep\Core\Time\Instant;
+
+/**
+ * The first change of each item's state by time alone. Time is cut where anything but a step of a pass may change something:
+ * there the whole course is looked at, seldom more than a few times. In between, only releases and closings of passes
+ * come, and each item is looked at once, when its own step does.
+ */
+final class NextChanges
+{
+    private const STATES = ['o' => State::Open, 'l' => State::Locked, 'h' => State::Hidden];
+
+    /** @var array<int, StateChange> by item */
+    private array $found = [];
+
+    /** @var array<int, array<string, StateChange>> by instant and letter */
+    private array $changes = [];
+
+    /**
+     * @param  string  $states  at the instant from which is asked
+     * @param  string  $waiting  mask of the items that are asked about and have not changed yet
+     */
+    private function __construct(private readonly ViewerMasks $viewer, private readonly string $states, private string $waiting)
+    {
+    }
+
+    /**
+     * @param  string  $open  at `$at`
+     * @param  string  $states  at `$at`
+     * @param  string  $asked  mask
+     * @return array<int, StateChange> by item; those that time will not change are left out
+     */
+    public static function of(CompiledDecider $decider, ViewerMasks $viewer, int $at, string $open, string $states, string $asked): array
+    {
+        $search = new self($viewer, $states, $asked);
+        $cuts = $decider->cuts($viewer, $at);
+        $from = $at;
+        foreach ([...$cuts, Instant::NEVER] as $until) {
+            $viewer->course->hiding->tangled ? $search->byInstants($decider, $from, $until, $open) : $search->bySteps($from, $until, $open);
+            if ($until === Instant::NEVER || ! str_contains($search->waiting, Mask::IN)) {
+                break;
+            }
+            $then = $viewer->open($until)[0];
+            if ($then !== $open) {
+                $search->note($until, $then);
+                $open = $then;
+            }
+            $from = $until;
+        }
+
+        return $search->found;
+    }
+
+    /** What is in another state at an instant than it was when asked. */
+    private function note(int $at, string $open): void
+    {
+        $then = $this->viewer->course->states($open);
+        // The letters differ in these bits only: o^l, o^h, l^h.
+        $changed = strtr($this->states ^ $then, "\x03\x07\x04", "\x01\x01\x01") & $this->waiting;
+        $this->waiting ^= $changed;
+        for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
+            $this->found[$item] = $this->change($at, $then[$item]);
+        }
+    }
+
+    private function change(int $at, string $letter): StateChange
+    {
+        return $this->changes[$at][$letter] ??= new StateChange($at, self::STATES[$letter] ?? State::Locked);
+    }
+
+    /** Where something hides that holds something, so that what opens may show or hide others: from step to step. */
+    private function byInstants(CompiledDecider $decider, int $from, int $until, string $open): void
+    {
+        foreach ($decider->instants($this->viewer, $from, $until) as $instant) {
+            $then = $this->viewer->open($instant)[0];
+            if ($then !== $open) {
+                $this->note($instant, $then);
+                $open = $then;
+            }
+            if (! str_contains($this->waiting, Mask::IN)) {
+                return;
+            }
+        }
+    }
+
+    /** @param  string  $open  from `$from` on */
+    private function bySteps(int $from, int $until, string $open): void
+    {
+        $sources = $this->viewer->sources($from);
+        foreach ($sources as [$pass, $opens]) {
+            $this->openings($pass, $opens, $open, $from, $until);
+        }
+        foreach ($sources as [$pass, $opens]) {
+            if ($pass->profile->steps->everClose()) {
+                $this->closings($sources, $pass, $opens, $open, $from, $until);
+            }
+        }
+        foreach ($this->found as $item => $change) {
+            $this->waiting[$item] = Mask::OUT;
+        }
+    }
+
+    /**
+     * What is not open at the beginning of the stretch and is released within it.
+     *
+     * @param  string  $opens  what the pass opens when it is time
+     */
+    private function openings(PassMasks $pass, string $opens, string $open, int $from, int $until): void
+    {
+        $items = $opens & ($open ^ $this->viewer->course->all) & $this->waiting;
+        if (! str_contains($items, Mask::IN)) {
+            return;
+        }
+        $closings = $pass->profile->steps->everClose() ? $pass->closings() : null;
+        foreach ($pass->releases() as $step => $release) {
+            if ($release <= $from || $release >= $until) {
+                continue;
+            }
+            $change = null;
+            foreach ($pass->profile->releases[$step] as $item) {
+                if ($items[$item] === Mask::OUT || ($closings !== null && $closings[$pass->profile->closingStep[$item]] <= $release)) {
+                    continue;
+                }
+                if (! isset($this->found[$item]) || $this->found[$item]->at > $release) {
+                    $this->found[$item] = $change ??= $this->change($release, 'o');
+                }
+            }
+        }
+    }
+
+    /**
+     * What is open at the beginning of the stretch, closes by this pass within it, and is not open by another then.
+     *
+     * @param  list<array{PassMasks, string}>  $sources
+     * @param  string  $opens  what the pass opens when it is time
+     */
+    private function closings(array $sources, PassMasks $pass, string $opens, string $open, int $from, int $until): void
+    {
+        $items = $opens & $open & ($this->viewer->steady($from) ^ $this->viewer->course->all) & $this->waiting;
+        if (! str_contains($items, Mask::IN)) {
+            return;
+        }
+        foreach ($pass->closings() as $step => $closing) {
+            if ($closing <= $from || $closing >= $until) {
+                continue;
+            }
+            foreach ($pass->profile->closes[$step] as $item) {
+                if ($items[$item] === Mask::IN && (! isset($this->found[$item]) || $this->found[$item]->at > $closing) && ! self::isOpenBy($sources, $item, $closing)) {
+                    $this->found[$item] = $this->change($closing, $this->viewer->course->hiding->letter($item));
+                }
+            }
+        }
+    }
+
+    /** @param  list<array{PassMasks, string}>  $sources */
+    private static function isOpenBy(array $sources, int $item, int $at): bool
+    {
+        foreach ($sources as [$pass, $opens]) {
+            if ($opens[$item] === Mask::IN && $pass->releases()[$pass->profile->releaseStep[$item]] <= $at && $at < $pass->closings()[$pass->profile->closingStep[$item]]) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
