@@ -18,6 +18,8 @@ final class Footing
 
     public readonly Precedence $precedence;
 
+    private ?Itinerary $itinerary = null;
+
     /** @var array<string, Progress> by what is done */
     private array $progress = [];
 
@@ -69,6 +71,14 @@ final class Footing
     public function journey(string $done): Progress
     {
         return new Progress($this->course, $this->precedence, $done);
+    }
+
+    /** In which order all that its holders may come to opens; null: things wait for each other in a circle. */
+    public function itinerary(): ?Itinerary
+    {
+        $this->itinerary ??= new Itinerary($this->course, $this->precedence, $this->inReach);
+
+        return $this->itinerary->circular ? null : $this->itinerary;
     }
 
     /** The failing gates that depend on neither time nor work, as {@see Why} has them. */

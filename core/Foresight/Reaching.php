@@ -77,6 +77,10 @@ final readonly class Reaching
             return null;
         }
         if ($viewer->goesByDatesAlone()) {
+            $journey = ItemByItem::of($viewer, $from, $before);
+            if ($journey !== null) {
+                return $journey;
+            }
             $sweep = new DatedSweep($viewer, $from, $before);
 
             return [array_values($sweep->open), array_values($sweep->works)];
