@@ -138,6 +138,26 @@ final class PassMasks
         return $this->footing($at)->eligible;
     }
 
+    /** The instants of all steps that lie ahead, as a text: whose is the same, for them the same comes. */
+    public function datesAhead(int $at): string
+    {
+        $steps = $this->profile->steps;
+        $dates = '';
+        if (! $steps->haveAllCome($this->start, $at)) {
+            foreach ($this->releases() as $release) {
+                $dates .= $release > $at ? $release.',' : ',';
+            }
+        }
+        if ($steps->everClose()) {
+            $dates .= ';';
+            foreach ($this->closings() as $closing) {
+                $dates .= $closing > $at ? $closing.',' : ',';
+            }
+        }
+
+        return $dates;
+    }
+
     /** What time alone will have released, and not closed at once, at or after an instant. */
     public function willOpen(int $at): string
     {

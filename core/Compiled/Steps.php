@@ -122,7 +122,7 @@ final readonly class Steps
         if ($at < $start) {
             return str_repeat(Mask::OUT, strlen($this->ever));
         }
-        if ($at - $this->span > $start && $at - $this->span > $this->latestDate) {
+        if ($this->haveAllCome($start, $at)) {
             return $this->ever;
         }
         if ($this->others !== []) {
@@ -131,6 +131,12 @@ final readonly class Steps
         $come = $this->plainStepsCome($start, $at);
 
         return str_repeat(Mask::IN, 1 + $come).str_repeat(Mask::OUT, $this->plainCount - $come);
+    }
+
+    /** Whether all that ever come have come for certain: of passes long begun that is told without any date. */
+    public function haveAllCome(int $start, int $at): bool
+    {
+        return $at - $this->span > $start && $at - $this->span > $this->latestDate;
     }
 
     /**

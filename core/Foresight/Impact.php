@@ -6,6 +6,7 @@ namespace SilentKeep\Core\Foresight;
 
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Outline\Plan;
 use SilentKeep\Core\Viewing\Viewer;
@@ -15,30 +16,42 @@ use SilentKeep\Core\Viewing\Viewer;
  *
  * @see Definition\SteppingImpact for the same, told item by item
  */
-final readonly class Impact
+final class Impact
 {
-    private ?CompiledDecider $before;
+    /** How many fates are kept in mind at a time. */
+    private const MOST_KEPT = 10_000;
 
-    private ?CompiledDecider $after;
+    private readonly ?CompiledDecider $before;
 
-    private ?Reaching $reachBefore;
+    private readonly ?CompiledDecider $after;
 
-    private ?Reaching $reachAfter;
+    private readonly ?Reaching $reachBefore;
+
+    private readonly ?Reaching $reachAfter;
 
     /** @var list<string> keys in the reading order of the plan after, then those only in the plan before */
-    private array $items;
+    private readonly array $items;
 
     /** @var list<int> where each item stands in the plan before; -1: nowhere */
-    private array $inBefore;
+    private readonly array $inBefore;
 
     /** @var list<int> where each item stands in the plan after; -1: nowhere */
-    private array $inAfter;
+    private readonly array $inAfter;
 
     /** @var ?list<int> null where the outline is that of the answer */
-    private ?array $alignBefore;
+    private readonly ?array $alignBefore;
 
     /** @var ?list<int> null where the outline is that of the answer */
-    private ?array $alignAfter;
+    private readonly ?array $alignAfter;
+
+    /** Nothing, on any item. */
+    private readonly string $none;
+
+    /** Null where one of the plans has no such course. */
+    private readonly ?SameFate $sameFate;
+
+    /** @var array<string, string> what the change does, by what it can see of somebody */
+    private array $known = [];
 
     /**
      * @param  int  $at  the instant of the change
@@ -46,7 +59,7 @@ final readonly class Impact
      *
      * @throws InvalidForesight if neither plan has the course
      */
-    public function __construct(Plan $before, Plan $after, string $course, private int $at, private int $until)
+    public function __construct(Plan $before, Plan $after, string $course, private readonly int $at, private readonly int $until)
     {
         $deciderBefore = self::decider($before, $course);
         $deciderAfter = self::decider($after, $course);
@@ -69,6 +82,8 @@ final readonly class Impact
         $same = array_keys($this->items);
         $this->alignBefore = $this->inBefore === $same ? null : $this->inBefore;
         $this->alignAfter = $this->inAfter === $same ? null : $this->inAfter;
+        $this->none = str_repeat(Mask::OUT, count($this->items));
+        $this->sameFate = $this->before === null || $this->after === null ? null : new SameFate($this->before, $this->after, $at);
     }
 
     private static function decider(Plan $plan, string $course): ?Decider
@@ -92,7 +107,7 @@ final readonly class Impact
     {
         $tally = new ImpactTally($this->items);
         foreach ($people as $person) {
-            $tally->add($person->id, $this->onOne($person->viewer));
+            $tally->addAs($person->id, $this->onOne($person->viewer));
         }
 
         return $tally;
@@ -107,46 +122,57 @@ final readonly class Impact
     {
         $tally = new ImpactTally($this->items);
         foreach ($people as $person) {
-            $before = $this->under($this->before, $this->reachBefore, $person->viewer);
-            $after = $this->under($this->after, $this->reachAfter, $person->viewer);
-            $was = self::aligned($before->open ?? '', $this->alignBefore);
-            $is = self::aligned($after->open ?? '', $this->alignAfter);
-            $effects = [];
-            self::set($effects, $is & ~$was, Effect::Gain);
-            self::set($effects, $was & ~$is, Effect::Lose);
-            $tally->add($person->id, $effects);
+            $was = self::aligned($this->before?->viewer($person->viewer, $this->at)->open($this->at)[0] ?? '', $this->alignBefore);
+            $is = self::aligned($this->after?->viewer($person->viewer, $this->at)->open($this->at)[0] ?? '', $this->alignAfter);
+            $tally->addAs($person->id, self::as($is & ~$was, Effect::Gain) | self::as($was & ~$is, Effect::Lose));
         }
 
         return $tally;
     }
 
-    private function under(?CompiledDecider $decider, ?Reaching $reaching, Viewer $viewer): ?PersonUnderPlan
+    /** @return string a byte an item, as {@see ImpactTally::addAs()} takes it */
+    private function onOne(Viewer $viewer): string
     {
-        return $decider === null || $reaching === null ? null : new PersonUnderPlan($decider, $reaching, $viewer, $this->at, $this->until);
+        $before = $this->before?->viewer($viewer, $this->at);
+        $after = $this->after?->viewer($viewer, $this->at);
+        $fate = $before === null || $after === null ? null : $this->sameFate?->of($before, $after);
+        if ($fate === null || $before === null || $after === null) {
+            return $this->reckoned($before, $after);
+        }
+        if ($this->sameFate?->isUntouched($before, $after) === true) {
+            return $this->none;
+        }
+        if (isset($this->known[$fate])) {
+            return $this->known[$fate];
+        }
+        if (count($this->known) >= self::MOST_KEPT) {
+            $this->known = [];
+        }
+
+        return $this->known[$fate] = $this->reckoned($before, $after);
     }
 
-    /** @return array<int, Effect> by index into the items */
-    private function onOne(Viewer $viewer): array
+    private function reckoned(?ViewerMasks $viewerBefore, ?ViewerMasks $viewerAfter): string
     {
-        $before = $this->under($this->before, $this->reachBefore, $viewer);
-        $after = $this->under($this->after, $this->reachAfter, $viewer);
+        $before = $this->before === null || $this->reachBefore === null || $viewerBefore === null ? null : new PersonUnderPlan($this->before, $this->reachBefore, $viewerBefore, $this->at, $this->until);
+        $after = $this->after === null || $this->reachAfter === null || $viewerAfter === null ? null : new PersonUnderPlan($this->after, $this->reachAfter, $viewerAfter, $this->at, $this->until);
         $was = self::aligned($before->open ?? '', $this->alignBefore);
         $is = self::aligned($after->open ?? '', $this->alignAfter);
         $worked = self::aligned($before->works ?? '', $this->alignBefore);
         $works = self::aligned($after->works ?? '', $this->alignAfter);
 
-        $effects = [];
-        self::set($effects, $is & ~$was, Effect::Gain);
+        $effects = self::as($is & ~$was, Effect::Gain);
         $lost = $was & ~$is;
         if (str_contains($lost, Mask::IN)) {
             $again = $after === null ? $lost ^ $lost : self::aligned($after->opensLater(), $this->alignAfter);
-            self::set($effects, $lost & $again, Effect::Pause);
-            self::set($effects, $lost & ~$again, Effect::Lose);
+            $effects |= self::as($lost & $again, Effect::Pause) | self::as($lost & ~$again, Effect::Lose);
         }
         $both = $was & $is;
-        self::set($effects, $both & $works & ~$worked, Effect::GainWork);
-        self::set($effects, $both & $worked & ~$works, Effect::LoseWork);
-        $same = $both & ~($works ^ $worked);
+        $same = $both;
+        if ($worked !== $works) {
+            $effects |= self::as($both & $works & ~$worked, Effect::GainWork) | self::as($both & $worked & ~$works, Effect::LoseWork);
+            $same = $both & ~($works ^ $worked);
+        }
         $this->foresee($effects, $before, $after, $same & ~$works, ~($was | $is) & str_repeat(Mask::IN, strlen($was)));
         $this->compareEndings($effects, $before, $after, $same);
 
@@ -156,11 +182,11 @@ final readonly class Impact
     /**
      * Effects 4 and 6.
      *
-     * @param  array<int, Effect>  $effects
+     * @param  string  $effects  so far
      * @param  string  $lookOnly  open in both, to look at only
      * @param  string  $shut  open in neither
      */
-    private function foresee(array &$effects, ?PersonUnderPlan $before, ?PersonUnderPlan $after, string $lookOnly, string $shut): void
+    private function foresee(string &$effects, ?PersonUnderPlan $before, ?PersonUnderPlan $after, string $lookOnly, string $shut): void
     {
         if (! str_contains($lookOnly.$shut, Mask::IN)) {
             return;
@@ -172,9 +198,10 @@ final readonly class Impact
                 continue;
             }
             for ($item = strpos($mask, Mask::IN); $item !== false; $item = strpos($mask, Mask::IN, $item + 1)) {
-                $effect = Effect::ofMove($was[$this->inBefore[$item]] ?? null, $is[$this->inAfter[$item]] ?? null);
-                if ($effect !== null) {
-                    $effects[$item] = $effect;
+                $then = $was[$this->inBefore[$item]] ?? null;
+                $now = $is[$this->inAfter[$item]] ?? null;
+                if ($then !== $now) {
+                    $effects[$item] = self::byte(Effect::ofMove($then, $now));
                 }
             }
         }
@@ -183,10 +210,10 @@ final readonly class Impact
     /**
      * Effect 5, where nothing fitted before.
      *
-     * @param  array<int, Effect>  $effects
+     * @param  string  $effects  so far
      * @param  string  $same  open in both in the same way
      */
-    private function compareEndings(array &$effects, ?PersonUnderPlan $before, ?PersonUnderPlan $after, string $same): void
+    private function compareEndings(string &$effects, ?PersonUnderPlan $before, ?PersonUnderPlan $after, string $same): void
     {
         if (! str_contains($same, Mask::IN)) {
             return;
@@ -197,19 +224,21 @@ final readonly class Impact
             return;
         }
         for ($item = strpos($same, Mask::IN); $item !== false; $item = strpos($same, Mask::IN, $item + 1)) {
-            $effect = isset($effects[$item]) ? null : Effect::ofEnding($was[$this->inBefore[$item]] ?? null, $is[$this->inAfter[$item]] ?? null);
-            if ($effect !== null) {
-                $effects[$item] = $effect;
+            if ($effects[$item] === Mask::OUT) {
+                $effects[$item] = self::byte(Effect::ofEnding($was[$this->inBefore[$item]] ?? null, $is[$this->inAfter[$item]] ?? null));
             }
         }
     }
 
-    /** @param  array<int, Effect>  $effects */
-    private static function set(array &$effects, string $items, Effect $effect): void
+    private static function byte(?Effect $effect): string
     {
-        for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
-            $effects[$item] = $effect;
-        }
+        return $effect === null ? Mask::OUT : chr(ImpactTally::byte($effect));
+    }
+
+    /** An effect on a mask of items. */
+    private static function as(string $items, Effect $effect): string
+    {
+        return Mask::as($items, ImpactTally::byte($effect));
     }
 
     /**

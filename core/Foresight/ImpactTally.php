@@ -9,11 +9,8 @@ final class ImpactTally
 {
     private int $people = 0;
 
-    /** @var array<int, array<string, list<string>>> ids by item and effect */
+    /** @var array<string, list<string>> ids of those to whom the change does the same, by that: a byte an item, \x00 nothing or one more than the place of the effect among all */
     private array $ids = [];
-
-    /** @var array<string, list<string>> ids by effect */
-    private array $touched = [];
 
     /** @param  list<string>  $items  keys, in the order of the answer */
     public function __construct(private readonly array $items)
@@ -23,15 +20,33 @@ final class ImpactTally
     /** @param  array<int, Effect>  $effects  by index into the items */
     public function add(string $id, array $effects): void
     {
-        $this->people++;
-        $kinds = [];
+        $bytes = str_repeat("\x00", count($this->items));
         foreach ($effects as $item => $effect) {
-            $this->ids[$item][$effect->value][] = $id;
-            $kinds[$effect->value] = true;
+            $bytes[$item] = chr(self::byte($effect));
         }
-        foreach (array_keys($kinds) as $kind) {
-            $this->touched[$kind][] = $id;
+        $this->addAs($id, $bytes);
+    }
+
+    /** @param  string  $effects  a byte an item, as {@see self::byte()} gives it or \x00 */
+    public function addAs(string $id, string $effects): void
+    {
+        $this->people++;
+        if (trim($effects, "\x00") !== '') {
+            $this->ids[$effects][] = $id;
         }
+    }
+
+    public static function byte(Effect $effect): int
+    {
+        /** @var array<string, int> $bytes */
+        static $bytes = [];
+        if ($bytes === []) {
+            foreach (Effect::cases() as $place => $case) {
+                $bytes[$case->value] = $place + 1;
+            }
+        }
+
+        return $bytes[$effect->value];
     }
 
     /**
@@ -40,25 +55,60 @@ final class ImpactTally
      */
     public function toArray(bool $names): array
     {
+        $byItem = $touched = [];
+        foreach ($this->ids as $effects => $ids) {
+            $told = $names ? $ids : count($ids);
+            foreach (array_keys(count_chars(trim((string) $effects, "\x00"), 1)) as $effect) {
+                self::gather($touched, $effect, $told);
+            }
+            foreach (self::effectsIn((string) $effects) as $item => $effect) {
+                $byItem[$item] ??= [];
+                self::gather($byItem[$item], $effect, $told);
+            }
+        }
         $items = [];
         foreach ($this->items as $index => $key) {
-            $items[] = ['item' => $key, ...self::row($this->ids[$index] ?? [], $names)];
+            $items[] = ['item' => $key, ...self::row($byItem[$index] ?? [], $names)];
         }
 
-        return ['people' => $this->people, 'items' => $items, 'touched' => self::row($this->touched, $names)];
+        return ['people' => $this->people, 'items' => $items, 'touched' => self::row($touched, $names)];
+    }
+
+    /** @return \Generator<int, int> the byte by the item it is for */
+    private static function effectsIn(string $effects): \Generator
+    {
+        for ($item = strspn($effects, "\x00"); $item < strlen($effects); $item += 1 + strspn($effects, "\x00", $item + 1)) {
+            yield $item => ord($effects[$item]);
+        }
     }
 
     /**
-     * @param  array<string, list<string>>  $ids
+     * @param  array<int, int|list<string>>  $row  by byte
+     * @param  int|list<string>  $told
+     */
+    private static function gather(array &$row, int $effect, int|array $told): void
+    {
+        $so = $row[$effect] ?? null;
+        $row[$effect] = match (true) {
+            $so === null => $told,
+            is_int($so) => $so + (int) $told,
+            default => [...$so, ...(array) $told],
+        };
+    }
+
+    /**
+     * @param  array<int, int|list<string>>  $gathered  by byte
      * @return array<string, int|list<string>>
      */
-    private static function row(array $ids, bool $names): array
+    private static function row(array $gathered, bool $names): array
     {
         $row = [];
         foreach (Effect::cases() as $effect) {
-            $of = $ids[$effect->value] ?? [];
-            sort($of, SORT_STRING);
-            $row[$effect->value] = $names ? $of : count($of);
+            $of = $gathered[self::byte($effect)] ?? ($names ? [] : 0);
+            if (is_array($of)) {
+                sort($of, SORT_STRING);
+            }
+            $row[$effect->value] = $of;
         }
 
         return $row;

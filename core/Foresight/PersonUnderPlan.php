@@ -9,7 +9,6 @@ use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Compiled\PassMasks;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Time\Instant;
-use SilentKeep\Core\Viewing\Viewer;
 
 /** What one person has of one plan at an instant, and what they may come to within a time. */
 final class PersonUnderPlan
@@ -18,17 +17,14 @@ final class PersonUnderPlan
 
     public readonly string $works;
 
-    public readonly ViewerMasks $viewer;
-
     /** @param  int  $until  the last instant that is looked at */
     public function __construct(
         private readonly CompiledDecider $decider,
         private readonly Reaching $reaching,
-        Viewer $viewer,
+        public readonly ViewerMasks $viewer,
         private readonly int $at,
         private readonly int $until,
     ) {
-        $this->viewer = $decider->viewer($viewer, $at);
         [$this->open, $this->works] = $this->viewer->open($at);
     }
 

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Foresight;
+
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Compiled\PassMasks;
+use SilentKeep\Core\Compiled\Profile;
+use SilentKeep\Core\Compiled\ViewerMasks;
+use SilentKeep\Core\Outline\Course;
+
+/**
+ * Tells people apart by what a change of plan can see of them, so that whom it does the same is looked at once. Two holders who have
+ * done the same, have the same labels and the same dates ahead share their fate; which dates lie behind them, and how long ago, does
+ * not matter.
+ */
+final class SameFate
+{
+    /** Whether the two courses differ by their release plans alone. */
+    private readonly bool $onlyDatesDiffer;
+
+    /** @var array<array-key, bool> by offer: whether it is the same in both but for its dates */
+    private array $alike = [];
+
+    /** @var array<array-key, bool> by offer: whether both number its steps alike */
+    private array $numberedAlike = [];
+
+    public function __construct(CompiledDecider $before, CompiledDecider $after, private readonly int $at)
+    {
+        $this->onlyDatesDiffer = self::withoutDates($before->course) == self::withoutDates($after->course);
+    }
+
+    /** @return array<string, mixed> */
+    private static function withoutDates(Course $course): array
+    {
+        $rules = get_object_vars($course);
+        unset($rules['title'], $rules['mainPlan'], $rules['plans'], $rules['offers']);
+
+        return $rules;
+    }
+
+    /** @return ?string the same for people who share their fate; null: it cannot be told from dates, labels and what is done */
+    public function of(ViewerMasks $before, ViewerMasks $after): ?string
+    {
+        if (! $before->goesByDatesAlone() || ! $after->goesByDatesAlone()) {
+            return null;
+        }
+        $fate = $before->done."\0".$after->done."\0".($before->viewer->signedIn ? '1' : '0').$before->labels->stand($this->at)."\0".$after->labels->stand($this->at);
+        foreach ([$before, $after] as $viewer) {
+            $fate .= "\n";
+            foreach ($viewer->passes as $pass) {
+                $fate .= "\0".$pass->pass->offer."\0".$pass->pass->state->value.','.max($this->at, $pass->pass->from).','.$pass->pass->until.','.$pass->datesAhead($this->at);
+            }
+        }
+
+        return $fate;
+    }
+
+    /** Whether the change leaves this viewer alone: nothing but dates has changed, and of theirs none that lies ahead. */
+    public function isUntouched(ViewerMasks $before, ViewerMasks $after): bool
+    {
+        if (! $this->onlyDatesDiffer || $before->labels->stand($this->at) !== $after->labels->stand($this->at) || count($before->passes) !== count($after->passes)) {
+            return false;
+        }
+        foreach ($before->passes as $index => $pass) {
+            if (! $this->sameDates($pass, $after->passes[$index])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function sameDates(PassMasks $before, PassMasks $after): bool
+    {
+        $dates = $before->datesAhead($this->at);
+        if ($dates !== $after->datesAhead($this->at)) {
+            return false;
+        }
+
+        $offer = $before->profile->offer->key;
+        if (! ($this->alike[$offer] ??= self::sameButDates($before->profile, $after->profile))) {
+            return false;
+        }
+
+        return $dates === '' || ($this->numberedAlike[$offer] ??= $before->profile->releaseStep === $after->profile->releaseStep && $before->profile->closingStep === $after->profile->closingStep);
+    }
+
+    private static function sameButDates(Profile $before, Profile $after): bool
+    {
+        return $before->covered === $after->covered && $before->held === $after->held;
+    }
+}
