@@ -10,17 +10,33 @@ namespace SilentKeep\Core\Compiled;
  */
 final readonly class Itinerary
 {
+    public const NONE = -1;
+
+    public const MORE = -2;
+
     /** @var list<int> what the holder may come to and waits for nothing but its time, in reading order */
     public array $free;
 
-    /**
-     * What has to wait, or stands in something that has: each after all that it waits for.
-     *
-     * @var list<array{int, int, list<int>, list<list<int>>, int, bool, bool}> the item; the next one above it that has to wait, or -1;
-     *                                                                         lessons and parts all of which it waits for; groups of them so many of which it waits for whole, and how many;
-     *                                                                         whether it is a module; whether the holder may come to it
-     */
+    /** @var list<int> those of them for which others wait */
+    public array $freeFirsts;
+
+    /** @var list<int> what has to wait, or stands in something that has: each after all that it waits for; the lists below go with it */
     public array $gated;
+
+    /** @var list<int> the next one above it that has to wait, or -1 */
+    public array $above;
+
+    /** @var list<int> the one lesson or part it waits for; NONE, or MORE where those are several */
+    public array $first;
+
+    /** @var array<int, array{list<int>, list<list<int>>, int}> where they are several: all of these lessons and parts; so many of these groups whole */
+    public array $firsts;
+
+    /** @var list<bool> whether it is a module, and so complete by its lessons */
+    public array $isModule;
+
+    /** @var list<bool> whether the holder may come to it */
+    public array $reachable;
 
     /** Whether things wait for each other in a circle, so that no such order is there. */
     public bool $circular;
@@ -29,18 +45,11 @@ final readonly class Itinerary
     {
         $turns = $precedence->turns();
         $reach = $inReach & $course->published;
-        $free = [];
-        $mine = $reach & $course->ungated;
-        for ($item = strpos($mine, Mask::IN); $item !== false; $item = strpos($mine, Mask::IN, $item + 1)) {
-            $free[] = $item;
-        }
-        $this->free = $free;
-        $gated = $after = [];
+        $gated = $after = $waitedFor = [];
         foreach ($course->gates as $item => $gates) {
             if ($gates === []) {
                 continue;
             }
-            $above = $course->outline->parent[$item];
             $first = $turns->before[$item] ?? null;
             $all = $first === null ? [] : self::madeOf($course, $precedence, $first);
             [$plain, $modules, $needed] = $turns->after[$item] ?? [[], [], 0];
@@ -48,13 +57,49 @@ final readonly class Itinerary
             if ($needed === count($some)) {
                 [$all, $some, $needed] = [array_merge($all, ...$some), [], 0];
             }
-            $aboveGated = $above >= 0 && $course->gates[$above] !== [] ? $above : -1;
-            $gated[$item] = [$item, $aboveGated, $all, $some, $needed, $course->isModule[$item], $reach[$item] === Mask::IN];
-            $after[$item] = [...($aboveGated < 0 ? [] : [$aboveGated]), ...$all, ...array_merge([], ...$some)];
+            $above = $course->outline->parent[$item];
+            $above = $above >= 0 && $course->gates[$above] !== [] ? $above : self::NONE;
+            $gated[$item] = [$above, $all, $some, $needed];
+            $firsts = $some === [] ? $all : array_merge($all, ...$some);
+            $waitedFor += array_flip($firsts);
+            $after[$item] = $above < 0 ? $firsts : [$above, ...$firsts];
         }
-        $order = self::order($after);
+        $order = self::inReadingOrder($after) ? array_keys($after) : self::order($after);
         $this->circular = $order === null;
-        $this->gated = array_map(static fn (int $item): array => $gated[$item], $order ?? []);
+        $this->gated = $order ?? [];
+        $above = $first = $firsts = $isModule = $reachable = [];
+        foreach ($this->gated as $place => $item) {
+            [$above[], $all, $some, $needed] = $gated[$item];
+            $first[] = $some === [] && count($all) < 2 ? $all[0] ?? self::NONE : self::MORE;
+            if ($first[$place] === self::MORE) {
+                $firsts[$place] = [$all, $some, $needed];
+            }
+            $isModule[] = $course->isModule[$item];
+            $reachable[] = $reach[$item] === Mask::IN;
+        }
+        [$this->above, $this->first, $this->firsts, $this->isModule, $this->reachable] = [$above, $first, $firsts, $isModule, $reachable];
+        $free = $freeFirsts = [];
+        $mine = $reach & $course->ungated;
+        for ($item = strpos($mine, Mask::IN); $item !== false; $item = strpos($mine, Mask::IN, $item + 1)) {
+            $free[] = $item;
+            if (isset($waitedFor[$item])) {
+                $freeFirsts[] = $item;
+            }
+        }
+        $this->free = $free;
+        $this->freeFirsts = $freeFirsts;
+    }
+
+    /** @param  array<int, list<int>>  $after  what must stand before each */
+    private static function inReadingOrder(array $after): bool
+    {
+        foreach ($after as $item => $firsts) {
+            if ($firsts !== [] && max($firsts) >= $item) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return list<int> what has to be done for it to be complete: itself, or of a module the lessons that count and are not optional in it */

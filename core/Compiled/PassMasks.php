@@ -21,6 +21,10 @@ final class PassMasks
     /** @var ?list<int> */
     private ?array $closings = null;
 
+    private ?int $aheadOf = null;
+
+    private string $datesAhead = '';
+
     private int $footingStretch = -1;
 
     private ?Footing $footing = null;
@@ -138,24 +142,30 @@ final class PassMasks
         return $this->footing($at)->eligible;
     }
 
-    /** The instants of all steps that lie ahead, as a text: whose is the same, for them the same comes. */
+    /** The instants of all steps that lie ahead, as a text: whose is the same, for them the same comes. Empty where none does. */
     public function datesAhead(int $at): string
     {
-        $steps = $this->profile->steps;
-        $dates = '';
-        if (! $steps->haveAllCome($this->start, $at)) {
-            foreach ($this->releases() as $release) {
-                $dates .= $release > $at ? $release.',' : ',';
-            }
+        if ($this->aheadOf === $at) {
+            return $this->datesAhead;
         }
-        if ($steps->everClose()) {
-            $dates .= ';';
-            foreach ($this->closings() as $closing) {
-                $dates .= $closing > $at ? $closing.',' : ',';
+        $steps = $this->profile->steps;
+        $this->aheadOf = $at;
+        $this->datesAhead = ($steps->haveAllCome($this->start, $at) ? '' : self::ahead($this->releases(), $at))
+            .($steps->everClose() ? ';'.self::ahead($this->closings(), $at) : '');
+
+        return $this->datesAhead;
+    }
+
+    /** @param  list<int>  $instants */
+    private static function ahead(array $instants, int $at): string
+    {
+        foreach ($instants as $step => $instant) {
+            if ($instant <= $at) {
+                $instants[$step] = 0;
             }
         }
 
-        return $dates;
+        return pack('q*', ...$instants);
     }
 
     /** What time alone will have released, and not closed at once, at or after an instant. */

@@ -194,7 +194,9 @@ final class Impact
         [$openBefore, $worksBefore] = $before?->reach() ?? [[], []];
         [$openAfter, $worksAfter] = $after?->reach() ?? [[], []];
         foreach ([[$lookOnly, $worksBefore, $worksAfter], [$shut, $openBefore, $openAfter]] as [$mask, $was, $is]) {
-            if ($was === $is && $this->inBefore === $this->inAfter) {
+            if ($this->alignBefore === null && $this->alignAfter === null) {
+                self::moves($effects, $mask, $was, $is);
+
                 continue;
             }
             for ($item = strpos($mask, Mask::IN); $item !== false; $item = strpos($mask, Mask::IN, $item + 1)) {
@@ -203,6 +205,25 @@ final class Impact
                 if ($then !== $now) {
                     $effects[$item] = self::byte(Effect::ofMove($then, $now));
                 }
+            }
+        }
+    }
+
+    /**
+     * The same where both outlines are one.
+     *
+     * @param  string  $effects  so far
+     * @param  list<?int>  $was
+     * @param  list<?int>  $is
+     */
+    private static function moves(string &$effects, string $mask, array $was, array $is): void
+    {
+        if ($was === $is) {
+            return;
+        }
+        foreach ($was as $item => $then) {
+            if ($then !== $is[$item] && $mask[$item] === Mask::IN) {
+                $effects[$item] = self::byte(Effect::ofMove($then, $is[$item]));
             }
         }
     }

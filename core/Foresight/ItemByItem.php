@@ -16,9 +16,6 @@ use SilentKeep\Core\Time\Instant;
  */
 final class ItemByItem
 {
-    /** Open to work in before all time, or complete then. */
-    private const AT_ONCE = PHP_INT_MIN;
-
     private function __construct()
     {
     }
@@ -49,10 +46,9 @@ final class ItemByItem
     /** @return list<?int> */
     private static function works(ViewerMasks $viewer, PassMasks $pass, Itinerary $itinerary, int $begins, int $ends): array
     {
-        $course = $viewer->course;
+        $count = $viewer->course->count;
         $done = $viewer->done;
-        $works = array_fill(0, $course->count, null);
-        $finished = array_fill(0, $course->count, Instant::NEVER);
+        $works = array_fill(0, $count, null);
         $step = $pass->profile->releaseStep;
         $releases = $pass->releases();
         $closings = $pass->profile->steps->everClose() ? $pass->closings() : null;
@@ -63,52 +59,72 @@ final class ItemByItem
                 $at = $begins;
             }
             if ($at < $ends && ($closings === null || $at < $closings[$closingStep[$item]])) {
-                $works[$item] = $finished[$item] = $at;
+                $works[$item] = $at;
             }
         }
+        $finished = array_fill(0, $count, Instant::NEVER);
+        foreach ($itinerary->freeFirsts as $item) {
+            $finished[$item] = $works[$item] ?? Instant::NEVER;
+        }
+        // What is done already stands in nobody's way: nothing opens before the pass begins.
         for ($item = strpos($done, Mask::IN); $item !== false; $item = strpos($done, Mask::IN, $item + 1)) {
-            $finished[$item] = self::AT_ONCE;
+            $finished[$item] = $begins;
         }
-        $progress = null;
-        $passes = [];
-        foreach ($itinerary->gated as [$item, $above, $all, $some, $needed, $isModule, $reachable]) {
-            if ($finished[$item] === self::AT_ONCE) {
-                // What someone has finished stays open to them.
-                $opens = self::AT_ONCE;
-            } else {
-                $opens = $above < 0 ? self::AT_ONCE : $passes[$above];
-                foreach ($all as $first) {
-                    if ($finished[$first] > $opens) {
-                        $opens = $finished[$first];
-                    }
+        $passes = array_fill(0, $count, $begins);
+        $above = $itinerary->above;
+        $firsts = $itinerary->first;
+        $reachable = $itinerary->reachable;
+        foreach ($itinerary->gated as $place => $item) {
+            $opens = $begins;
+            // What someone has finished stays open to them.
+            if ($done[$item] === Mask::OUT) {
+                if ($above[$place] >= 0) {
+                    $opens = $passes[$above[$place]];
                 }
-                if ($needed > 0) {
-                    $opens = max($opens, self::soManyOf($some, $needed, $finished));
+                $first = $firsts[$place];
+                if ($first >= 0) {
+                    $opens = $finished[$first] > $opens ? $finished[$first] : $opens;
+                } elseif ($first === Itinerary::MORE) {
+                    $opens = max($opens, self::whenMet($itinerary->firsts[$place], $finished));
                 }
-                if ($isModule && $opens > $begins && ($progress ??= $pass->progress($begins))->isComplete($item)) {
-                    $opens = self::AT_ONCE;
+                if ($opens > $begins && $itinerary->isModule[$place] && $pass->progress($begins)->isComplete($item)) {
+                    $opens = $begins;
                 }
+                $passes[$item] = $opens;
             }
-            $passes[$item] = $opens;
-            if (! $reachable) {
+            if (! $reachable[$place]) {
                 continue;
             }
             $at = $releases[$step[$item]];
-            if ($at < $begins) {
-                $at = $begins;
-            }
             if ($at < $opens) {
                 $at = $opens;
             }
             if ($at < $ends && ($closings === null || $at < $closings[$closingStep[$item]])) {
                 $works[$item] = $at;
-                if ($finished[$item] !== self::AT_ONCE) {
+                if ($finished[$item] > $at) {
                     $finished[$item] = $at;
                 }
             }
         }
 
         return $works;
+    }
+
+    /**
+     * @param  array{list<int>, list<list<int>>, int}  $firsts  as the itinerary has them
+     * @param  array<int, int>  $finished
+     */
+    private static function whenMet(array $firsts, array $finished): int
+    {
+        [$all, $some, $needed] = $firsts;
+        $met = PHP_INT_MIN;
+        foreach ($all as $first) {
+            if ($finished[$first] > $met) {
+                $met = $finished[$first];
+            }
+        }
+
+        return $needed > 0 ? max($met, self::soManyOf($some, $needed, $finished)) : $met;
     }
 
     /**
@@ -121,9 +137,11 @@ final class ItemByItem
     {
         $when = [];
         foreach ($groups as $group) {
-            $last = self::AT_ONCE;
+            $last = PHP_INT_MIN;
             foreach ($group as $item) {
-                $last = max($last, $finished[$item]);
+                if ($finished[$item] > $last) {
+                    $last = $finished[$item];
+                }
             }
             $when[] = $last;
         }
