@@ -13,8 +13,7 @@ final class BearingLabels
     /** @var list<int> at which one of them may come or go, ascending; of most viewers none */
     public readonly array $instants;
 
-    /** @var ?LabelTimes null: they are the same all along */
-    private readonly ?LabelTimes $times;
+    private readonly LabelTimes $times;
 
     /** @var array<int, list<string>> by how many of the instants are past */
     private array $held = [];
@@ -24,48 +23,22 @@ final class BearingLabels
 
     public function __construct(private readonly CompiledCourse $course, Viewer $viewer)
     {
-        // Most viewers have the same labels all along: thousands of them are decided in a row.
-        if ($viewer->timedLabels === [] && ! $course->offersGiveLabels) {
-            $this->times = null;
-            $this->instants = [];
-            $this->held[0] = $viewer->labels === [] || $course->conditions->labels === [] ? [] : self::bearing($viewer->labels, $course->conditions->labels);
-
-            return;
-        }
         $this->times = LabelTimes::of($viewer, $course->prepared->plan->offers, $course->conditions->labels);
         $this->instants = $this->times->instants();
-    }
-
-    /**
-     * @param  list<string>  $labels
-     * @param  array<array-key, true>  $named
-     * @return list<string> each once, sorted by its bytes
-     */
-    private static function bearing(array $labels, array $named): array
-    {
-        $bearing = [];
-        foreach ($labels as $label) {
-            if (isset($named[$label])) {
-                $bearing[$label] = $label;
-            }
-        }
-        if (count($bearing) > 1) {
-            ksort($bearing, SORT_STRING);
-        }
-
-        return array_values($bearing);
     }
 
     /** @return list<string> */
     public function at(int $at): array
     {
-        return $this->times === null ? $this->held[0] : $this->held[$this->past($at)] ??= $this->times->at($at);
+        return $this->held[$this->past($at)] ??= $this->times->at($at);
     }
 
     /** The same, with the stretch between the dates in conditions, as one text: whose is the same, for them the same conditions hold. */
     public function stand(int $at): string
     {
-        return $this->stands[$this->stretch($at)] ??= $this->told($at);
+        $stretch = $this->stretch($at);
+
+        return $this->stands[$stretch] ?? $this->stands[$stretch] = $this->told($at);
     }
 
     private function told(int $at): string

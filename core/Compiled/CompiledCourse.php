@@ -8,6 +8,7 @@ use SilentKeep\Core\Conditions\MomentFacts;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Offer;
+use SilentKeep\Core\Viewing\Viewer;
 
 /** A course laid out for deciding it for many viewers, with what depends on who looks, each reckoned once. */
 final class CompiledCourse extends CourseMasks
@@ -19,6 +20,9 @@ final class CompiledCourse extends CourseMasks
 
     /** Whether an offer of the plan, of this course or another, gives a label that a condition names. */
     public readonly bool $offersGiveLabels;
+
+    /** @var array<string, BearingLabels> of viewers whose labels never change, by these */
+    private array $labels = [];
 
     /** @var array<array-key, Profile> by offer */
     private array $profiles = [];
@@ -52,9 +56,36 @@ final class CompiledCourse extends CourseMasks
         return self::kept($this->precedences, $eligible, fn (): Precedence => new Precedence($this, $eligible));
     }
 
-    public function profile(Offer $offer): Profile
+    public function labelsOf(Viewer $viewer): BearingLabels
     {
-        return $this->profiles[$offer->key] ??= new Profile($this, $offer);
+        // Most viewers have the same labels all along, and as many others do: thousands of them are decided in a row.
+        if ($viewer->timedLabels !== [] || $this->offersGiveLabels) {
+            return new BearingLabels($this, $viewer);
+        }
+        $told = '';
+        foreach ($viewer->labels as $label) {
+            // With its length, so that no text of one label can look like two.
+            $told .= strlen($label).':'.$label;
+        }
+
+        return $this->labels[$told] ?? self::kept($this->labels, $told, fn (): BearingLabels => new BearingLabels($this, $viewer));
+    }
+
+    /**
+     * What the holders of an offer have in common.
+     *
+     * @return ?Profile null where it is of another course
+     */
+    public function profile(string $offer): ?Profile
+    {
+        return $this->profiles[$offer] ?? $this->madeProfile($offer);
+    }
+
+    private function madeProfile(string $key): ?Profile
+    {
+        $offer = $this->prepared->plan->offer($key);
+
+        return $offer === null || $offer->course !== $this->prepared->course->key ? null : $this->profiles[$key] = new Profile($this, $offer);
     }
 
     /**

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Deciding\PreparedCourse;
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Outline\Item;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
@@ -94,6 +96,15 @@ class CourseMasks
     /** @var list<list<int>> of the path from the item upward, those with prerequisites */
     public readonly array $gates;
 
+    /** Whether only passes lead people here who have no grant, are nobody's observer and came by no door. */
+    public readonly bool $byPassesOnly;
+
+    /** Whether for such people all follows from the dates of their passes, samples aside. */
+    public readonly bool $byDatesAlone;
+
+    /** Whether it lets everybody in at all times who has a way in: it is live and has no season. */
+    public readonly bool $alwaysIn;
+
     public readonly Hiding $hiding;
 
     public readonly ConditionsAsked $conditions;
@@ -140,6 +151,10 @@ class CourseMasks
         $this->ungated = Mask::of(array_map(static fn (array $of): bool => $of === [], $this->gates));
         $this->hiding = new Hiding($prepared->course);
         $this->conditions = new ConditionsAsked($outline);
+        $this->alwaysIn = $prepared->course->state === CourseState::Live && $prepared->course->opens === null && $prepared->course->closes === null;
+        $byPasses = $prepared->course->entry !== Entry::Anyone;
+        $this->byPassesOnly = $byPasses && ! $this->hasSamples && $prepared->course->state !== CourseState::Draft;
+        $this->byDatesAlone = $byPasses && $prepared->course->state === CourseState::Live && ! $this->conditions->whatIsDone && $this->conditions->instants === [];
     }
 
     /** @return array{array<int, list<array{int, int}>>, array<int, list<int>>} runs of items that hold nothing, and containers, right inside each container */

@@ -103,7 +103,7 @@ final class PassMasks
     /** What it opens, its time as a pass and the course gate left aside. */
     public function opens(int $at, ViewerKind $kind): string
     {
-        return $this->lasting($at, $kind) & $this->due($at);
+        return $this->due($at) & ($kind === ViewerKind::Learner ? $this->footing($at)->lasting($this->done) : $this->lasting($at, $kind));
     }
 
     /** What passes all gates but those of time, for as long as neither a date nor a label changes a condition. */

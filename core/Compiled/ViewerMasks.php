@@ -44,12 +44,12 @@ final class ViewerMasks
             }
         }
         $this->done = $done;
-        $this->labels = new BearingLabels($course, $viewer);
+        $this->labels = $course->labelsOf($viewer);
         $passes = [];
         foreach ($viewer->passes as $pass) {
-            $offer = $course->prepared->offerOf($pass);
-            if ($offer !== null) {
-                $passes[] = new PassMasks($course, $pass, $course->profile($offer), $this->labels, $done);
+            $profile = $course->profile($pass->offer);
+            if ($profile !== null) {
+                $passes[] = new PassMasks($course, $pass, $profile, $this->labels, $done);
             }
         }
         $this->passes = $passes;
@@ -62,8 +62,7 @@ final class ViewerMasks
         }
         $this->grants = $grants;
         $this->observed = $viewer->observes === null ? null : new self($course, $viewer->observes->asObserved(), $asOf);
-        $this->byPassesOnly = $grants === [] && $this->observed === null && ! $viewer->guest && ! $viewer->staff && ! $course->hasSamples
-            && $course->prepared->course->entry !== Entry::Anyone && $course->prepared->course->state !== CourseState::Draft;
+        $this->byPassesOnly = $course->byPassesOnly && $grants === [] && $viewer->observes === null && ! $viewer->guest && ! $viewer->staff;
     }
 
     /**
@@ -176,7 +175,7 @@ final class ViewerMasks
     /** By the course gate, as the learner that this viewer is themselves. */
     private function isLetIn(int $at): bool
     {
-        return OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at), $at) === null;
+        return $this->course->alwaysIn || OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at), $at) === null;
     }
 
     public function holdsActivePass(int $at): bool
@@ -192,7 +191,7 @@ final class ViewerMasks
 
     public function gate(int $at): ?Reason
     {
-        return OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at) || ($this->observed !== null && $this->observed->holdsActivePass($at)), $at);
+        return $this->course->alwaysIn ? null : OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at) || ($this->observed !== null && $this->observed->holdsActivePass($at)), $at);
     }
 
     /** Route 1, drafts and the course gate left aside. */
@@ -340,11 +339,7 @@ final class ViewerMasks
      */
     public function goesByDatesAlone(): bool
     {
-        $course = $this->course->prepared->course;
-
-        return ! $this->viewer->staff && $this->observed === null && $this->grants === [] && ! $this->viewer->guest
-            && $course->state === CourseState::Live && $course->entry !== Entry::Anyone
-            && ! $this->course->conditions->whatIsDone && $this->course->conditions->instants === [] && $this->labels->instants === [];
+        return $this->course->byDatesAlone && ! $this->viewer->staff && $this->observed === null && $this->grants === [] && ! $this->viewer->guest && $this->labels->instants === [];
     }
 
     /** @return array{string, string} what is open, and what is open to work in */

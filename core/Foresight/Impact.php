@@ -135,13 +135,13 @@ final class Impact
     {
         $before = $this->before?->viewer($viewer, $this->at);
         $after = $this->after?->viewer($viewer, $this->at);
-        $fate = $before === null || $after === null ? null : $this->sameFate?->of($before, $after);
-        if ($fate === null || $before === null || $after === null) {
+        if ($before === null || $after === null || $this->sameFate === null || ! $this->sameFate->isTold($before, $after)) {
             return $this->reckoned($before, $after);
         }
-        if ($this->sameFate?->isUntouched($before, $after) === true) {
+        if ($this->sameFate->isUntouched($before, $after)) {
             return $this->none;
         }
+        $fate = $this->sameFate->of($before, $after);
         if (isset($this->known[$fate])) {
             return $this->known[$fate];
         }

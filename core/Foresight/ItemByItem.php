@@ -85,7 +85,7 @@ final class ItemByItem
                 if ($first >= 0) {
                     $opens = $finished[$first] > $opens ? $finished[$first] : $opens;
                 } elseif ($first === Itinerary::MORE) {
-                    $opens = max($opens, self::whenMet($itinerary->firsts[$place], $finished));
+                    $opens = self::whenMet($itinerary->firsts[$place], $finished, $opens);
                 }
                 if ($opens > $begins && $itinerary->isModule[$place] && $pass->progress($begins)->isComplete($item)) {
                     $opens = $begins;
@@ -111,43 +111,42 @@ final class ItemByItem
     }
 
     /**
+     * The later of an instant and when what is waited for is finished.
+     *
      * @param  array{list<int>, list<list<int>>, int}  $firsts  as the itinerary has them
      * @param  array<int, int>  $finished
      */
-    private static function whenMet(array $firsts, array $finished): int
+    private static function whenMet(array $firsts, array $finished, int $met): int
     {
-        [$all, $some, $needed] = $firsts;
-        $met = PHP_INT_MIN;
-        foreach ($all as $first) {
+        foreach ($firsts[0] as $first) {
             if ($finished[$first] > $met) {
                 $met = $finished[$first];
             }
         }
-
-        return $needed > 0 ? max($met, self::soManyOf($some, $needed, $finished)) : $met;
-    }
-
-    /**
-     * When so many of these groups are finished whole.
-     *
-     * @param  list<list<int>>  $groups
-     * @param  array<int, int>  $finished
-     */
-    private static function soManyOf(array $groups, int $needed, array $finished): int
-    {
-        $when = [];
-        foreach ($groups as $group) {
-            $last = PHP_INT_MIN;
-            foreach ($group as $item) {
-                if ($finished[$item] > $last) {
-                    $last = $finished[$item];
+        $needed = $firsts[2];
+        if ($needed === 0) {
+            return $met;
+        }
+        $later = [];
+        foreach ($firsts[1] as $group) {
+            $last = $met;
+            foreach ($group as $first) {
+                if ($finished[$first] > $last) {
+                    $last = $finished[$first];
                 }
             }
-            $when[] = $last;
+            if ($last === $met) {
+                // Finished by then.
+                if (--$needed === 0) {
+                    return $met;
+                }
+            } else {
+                $later[] = $last;
+            }
         }
-        sort($when);
+        sort($later);
 
-        return $when[$needed - 1];
+        return $later[$needed - 1];
     }
 
     /**

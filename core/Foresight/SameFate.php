@@ -40,12 +40,15 @@ final class SameFate
         return $rules;
     }
 
-    /** @return ?string the same for people who share their fate; null: it cannot be told from dates, labels and what is done */
-    public function of(ViewerMasks $before, ViewerMasks $after): ?string
+    /** Whether it can be told from dates, labels and what is done: only then may the other two be asked. */
+    public function isTold(ViewerMasks $before, ViewerMasks $after): bool
     {
-        if (! $before->goesByDatesAlone() || ! $after->goesByDatesAlone()) {
-            return null;
-        }
+        return $before->goesByDatesAlone() && $after->goesByDatesAlone();
+    }
+
+    /** @return string the same for people who share their fate */
+    public function of(ViewerMasks $before, ViewerMasks $after): string
+    {
         $fate = $before->done."\0".$after->done."\0".($before->viewer->signedIn ? '1' : '0').$before->labels->stand($this->at)."\0".$after->labels->stand($this->at);
         foreach ([$before, $after] as $viewer) {
             $fate .= "\n";
