@@ -59,9 +59,12 @@ final readonly class CompiledDecider
     public function answers(Viewer $viewer, int $at, ?array $items = null): Answers
     {
         $masks = $this->viewer($viewer, $at);
-        [$open] = $masks->open($at);
+        $routes = $masks->routes($at);
+        [$open, $works] = $masks->openBy($routes);
+        $states = $this->compiled->states($open);
+        $next = NextChanges::of($this, $masks, $at, $open, $states, $items === null ? $this->compiled->all : $this->maskOf($items));
 
-        return $this->spellOut($masks, $at, NextChanges::of($this, $masks, $at, $open, $this->compiled->states($open), $items === null ? $this->compiled->all : $this->maskOf($items)));
+        return $this->answersOf($masks, $at, $routes, $open, $works, $states, $next);
     }
 
     /** @param  list<int>  $items  positions */
@@ -80,9 +83,19 @@ final readonly class CompiledDecider
     {
         $routes = $viewer->routes($at);
         [$open, $works] = $viewer->openBy($routes);
+
+        return $this->answersOf($viewer, $at, $routes, $open, $works, $this->compiled->states($open), $next);
+    }
+
+    /**
+     * @param  array<string, string>  $routes
+     * @param  array<int, StateChange>  $next
+     */
+    private function answersOf(ViewerMasks $viewer, int $at, array $routes, string $open, string $works, string $states, array $next): Answers
+    {
         [$via, $routeOf] = $this->via($routes, $open);
 
-        return new Answers($this->compiled->outline, $this->compiled->states($open), $via, $routeOf, $works, Why::of($viewer, $at, $open), $next);
+        return new Answers($this->compiled->outline, $states, $via, $routeOf, $works, Why::of($viewer, $at, $open), $next);
     }
 
     /**
@@ -93,6 +106,9 @@ final readonly class CompiledDecider
      */
     private function via(array $routes, string $open): array
     {
+        if (count($routes) === 1) {
+            return [$open, [Mask::OUT => null, Mask::IN => Route::from(array_key_first($routes))]];
+        }
         $bytes = $this->compiled->none;
         $named = [Mask::OUT => null];
         $left = $open;

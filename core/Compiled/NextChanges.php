@@ -98,13 +98,26 @@ final class NextChanges
             $this->openings($pass, $opens, $open, $from, $until);
         }
         foreach ($sources as [$pass, $opens]) {
-            if ($pass->profile->steps->everClose()) {
+            if (self::anyWithin($pass->closings(), $from, $until)) {
                 $this->closings($sources, $pass, $opens, $open, $from, $until);
             }
         }
-        foreach ($this->found as $item => $change) {
+        // At the next cut only those are looked at that have not changed yet.
+        foreach ($until === Instant::NEVER ? [] : $this->found as $item => $change) {
             $this->waiting[$item] = Mask::OUT;
         }
+    }
+
+    /** @param  list<int>  $instants */
+    private static function anyWithin(array $instants, int $from, int $until): bool
+    {
+        foreach ($instants as $instant) {
+            if ($instant > $from && $instant < $until) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -129,7 +142,7 @@ final class NextChanges
                     continue;
                 }
                 if (! isset($this->found[$item]) || $this->found[$item]->at > $release) {
-                    $this->found[$item] = $change ??= $this->change($release, 'o');
+                    $this->found[$item] = $change ??= new StateChange($release, State::Open);
                 }
             }
         }

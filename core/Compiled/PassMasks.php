@@ -21,6 +21,10 @@ final class PassMasks
     /** @var ?list<int> */
     private ?array $closings = null;
 
+    private ?int $releasedAsOf = null;
+
+    private string $released = '';
+
     private ?int $aheadOf = null;
 
     private string $datesAhead = '';
@@ -70,9 +74,13 @@ final class PassMasks
 
     public function released(int $at): string
     {
+        if ($at === $this->releasedAsOf) {
+            return $this->released;
+        }
         $steps = $this->profile->steps;
+        $this->releasedAsOf = $at;
 
-        return $this->profile->released($this->releases === null ? $steps->released($this->start, $at) : $steps->releasedOf($this->releases, $at));
+        return $this->released = $this->profile->released($this->releases === null ? $steps->released($this->start, $at) : Steps::releasedOf($this->releases, $at));
     }
 
     public function closed(int $at): string
@@ -171,9 +179,12 @@ final class PassMasks
     /** What time alone will have released, and not closed at once, at or after an instant. */
     public function willOpen(int $at): string
     {
-        $will = $this->profile->held ^ $this->course->all;
+        $will = $this->profile->ever;
+        if (! $this->profile->steps->everClose()) {
+            return $will;
+        }
         $releases = $this->releases();
-        foreach ($this->profile->steps->everClose() ? $this->closings() : [] as $closing => $instant) {
+        foreach ($this->closings() as $closing => $instant) {
             if ($instant === Instant::NEVER) {
                 continue;
             }

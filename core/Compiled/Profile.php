@@ -21,7 +21,10 @@ final class Profile
     /** The failing gates that depend on neither time nor work, as {@see Why} has them: scope 1, tier 2, never released 16. */
     public readonly string $failingAlways;
 
-    /** Released never, whenever the pass begins. */
+    /** Released at some time, whenever the pass begins. */
+    public readonly string $ever;
+
+    /** Released never. */
     public readonly string $held;
 
     public readonly Steps $steps;
@@ -59,7 +62,8 @@ final class Profile
         $this->closes = self::members($this->closingStep);
         $this->byRelease = new Gather($this->releaseStep, $course->count);
         $this->byClosing = new Gather($this->closingStep, $course->count);
-        $this->held = $this->byRelease->from($numbers->steps->ever) ^ $course->all;
+        $this->ever = $this->byRelease->from($numbers->steps->ever);
+        $this->held = $this->ever ^ $course->all;
         $this->failingAlways = Mask::as($this->inScope ^ $course->all, 1) | Mask::as($this->inTier ^ $course->all, 2) | Mask::as($this->held, 16);
     }
 

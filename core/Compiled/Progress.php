@@ -11,6 +11,11 @@ final class Progress
 
     private ?string $passes = null;
 
+    /** What was supposed to be done too when it was last asked what is stuck. */
+    private ?string $supposed = null;
+
+    private string $stuck = '';
+
     private ?Turns $turns = null;
 
     /** Items whose own prerequisites are unmet and that are not complete. */
@@ -30,7 +35,7 @@ final class Progress
     {
         $this->done[$item] = Mask::IN;
         $this->undoneLessons[$item] = Mask::OUT;
-        $this->passes = null;
+        $this->passes = $this->supposed = null;
     }
 
     /** @param  string  $items  lessons and parts */
@@ -38,7 +43,7 @@ final class Progress
     {
         $this->done |= $items;
         $this->undoneLessons &= $items ^ $this->course->all;
-        $this->passes = null;
+        $this->passes = $this->supposed = null;
     }
 
     /** Whether the progress gate passes for one item: as {@see self::passes()}, where few are asked about. */
@@ -96,9 +101,15 @@ final class Progress
         if (! str_contains($this->blocked, Mask::IN)) {
             return $this->course->none;
         }
+        if ($more === $this->supposed) {
+            return $this->stuck;
+        }
+        $this->supposed = $more;
         $undone = ($this->done | ($more & $this->precedence->eligible)) ^ $this->course->all;
 
-        return $this->shutBelow($this->blocked & $this->precedence->unmet($undone, $this->undoneLessons & $undone)) ^ $this->course->all;
+        $never = $this->blocked & $this->precedence->unmet($undone, $this->undoneLessons & $undone);
+
+        return $this->stuck = str_contains($never, Mask::IN) ? $this->shutBelow($never) ^ $this->course->all : $this->course->none;
     }
 
     /** All items but those shut and what is inside them, as far as nothing complete stands between. */

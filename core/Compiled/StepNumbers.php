@@ -90,25 +90,55 @@ final class StepNumbers
         return $this->knownClosings[$told];
     }
 
-    /** The plain steps first, by their days, then the others as they come. */
+    /** The steps of the two ladders first, each in the order in which they come, then the others. */
     private function inOrder(CourseMasks $course): Steps
     {
-        $plain = [];
-        foreach ($this->openings as $step => [$above, $base, $date, $delay]) {
-            if ($above === 0 && $base === 0 && $date === null && $delay !== null && $delay->time === null && $delay->weekday === null) {
-                $plain[$step] = $delay->days * 86400;
-            }
-        }
-        asort($plain);
-        $others = array_diff_key($this->openings, $plain);
-        $renumbered = array_flip([0, ...array_keys($plain), ...array_keys($others)]);
+        [$plain, $timed] = $this->ladders();
+        $others = array_diff_key($this->openings, $plain, $timed);
+        $renumbered = array_flip([0, ...array_keys($plain), ...array_keys($timed), ...array_keys($others)]);
         $this->releaseStep = array_map(static fn (int $step): int => $renumbered[$step], $this->releaseStep);
+        $rules = [];
+        foreach ($this->openings as $step => [$above, $base, $date, $delay]) {
+            $rules[$step] = [$renumbered[$step], $renumbered[$above], $renumbered[$base], $date, $delay->days ?? 0, $delay?->time, $delay?->weekday];
+        }
 
         return new Steps(
-            $course->prepared->plan->zone,
-            array_values($plain),
-            array_map(static fn (array $of): array => [$renumbered[$of[0]], $renumbered[$of[1]], $of[2], $of[3]->days ?? 0, $of[3]?->time, $of[3]?->weekday], array_values($others)),
+            $course->prepared->plan->zone, array_values($plain), array_values($timed), array_values($rules), array_values(array_intersect_key($rules, $others)),
             array_map(static fn (array $of): array => [$of[0], $renumbered[$of[1]], $of[2]], $this->closings),
         );
+    }
+
+    /**
+     * What follows from a pass's beginning alone, however many steps lie between, as long as no clock change moves one of them: seconds
+     * after the beginning, or after the midnight before it, by step. Of one later step and what it stands in the later one counts,
+     * which is known beforehand only where both are on the same ladder.
+     *
+     * @return array{array<int, int>, array<int, int>} ascending
+     */
+    private function ladders(): array
+    {
+        $plain = [0 => 0];
+        $timed = [];
+        foreach ($this->openings as $step => [$above, $base, $date, $delay]) {
+            if ($date !== null || $delay === null || $delay->weekday !== null) {
+                continue;
+            }
+            if ($delay->time === null) {
+                if (isset($plain[$base], $plain[$above])) {
+                    $plain[$step] = max($plain[$above], $plain[$base] + $delay->days * 86400);
+                }
+
+                continue;
+            }
+            $midnight = isset($timed[$base]) ? $timed[$base] - $timed[$base] % 86400 : $plain[$base] ?? null;
+            if ($midnight !== null && ($above === 0 || isset($timed[$above]))) {
+                $timed[$step] = max($timed[$above] ?? 0, $midnight + $delay->days * 86400 + $delay->time);
+            }
+        }
+        unset($plain[0]);
+        asort($plain);
+        asort($timed);
+
+        return [$plain, $timed];
     }
 }

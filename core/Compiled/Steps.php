@@ -4,71 +4,53 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Rules\Closing;
+use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\SchoolZone;
 
 /**
  * The dates of an offer's release plan in the fewest numbers: items of one step share an instant whenever a pass begins.
  *
- * Release step 0 is the beginning itself. Then come the *plain* steps, so many days after it at its own time of day and
- * ordered by the days, so that those released are always the first of them; then all others, each after what it counts from.
- * Closing step 0 never comes.
+ * Release step 0 is the beginning itself. Then come two ladders of steps that follow from the beginning alone: *plain* ones, so many
+ * days after it at its own time of day, and *timed* ones, so many days after its date at a time of their own. Both are in the order
+ * in which they come, so that those that have come are always the first of their ladder. Then all others, each after what it counts
+ * from. Closing step 0 never comes.
+ *
+ * @phpstan-type Rule array{int, int, int, ?int, int, ?int, ?int} the step; that of what it stands in, the one from which it counts; its date; of others days, time and weekday as in {@see \SilentKeep\Core\Rules\Delay}
  */
-final readonly class Steps
+final class Steps
 {
     /** @var list<bool> of each release step: whether it never comes, whenever the pass begins */
-    public array $never;
+    public readonly array $never;
 
     /** A byte a release step: all that ever come. */
-    public string $ever;
+    public readonly string $ever;
 
-    private int $plainCount;
+    private readonly StepBounds $bounds;
 
-    /** Every step has come so many seconds after the beginning, or after the latest date of the plan if that is later. */
-    private int $span;
-
-    private int $latestDate;
-
-    /** Nothing closes by a relative rule within so many seconds after the beginning. */
-    private int $noneClosed;
-
-    private int $earliestClosingDate;
+    /** @var array{int, int} times of day at which a pass has to begin for its ladders to be gone up step by step */
+    private readonly array $skipped;
 
     /**
-     * @param  list<int>  $plain  seconds of wall-clock time after the beginning, ascending, whole days each
-     * @param  list<array{int, int, ?int, int, ?int, ?int}>  $others  the step of what it stands in, the step from which it counts, its date; of others the days, time and weekday as in {@see \SilentKeep\Core\Rules\Delay}
+     * @param  list<int>  $plain  seconds of wall-clock time after the beginning, ascending
+     * @param  list<int>  $timed  seconds of wall-clock time after the midnight before the beginning, ascending
+     * @param  list<Rule>  $rules  of all steps but the first, each after what it counts from
+     * @param  list<Rule>  $others  those of them on neither ladder
      * @param  list<array{Closing, int, int}>  $closings  the rule, the release step, the closing step of what it stands in; from closing step 1 on
      */
-    public function __construct(private SchoolZone $zone, private array $plain, private array $others, private array $closings)
-    {
-        $this->plainCount = count($plain);
-        $never = array_fill(0, 1 + $this->plainCount, false);
-        $span = array_fill(0, 1 + $this->plainCount, 2 * 86400 + ($plain === [] ? 0 : max($plain)));
-        $latest = PHP_INT_MIN;
-        $least = array_fill(0, 1 + $this->plainCount, 0);
-        foreach ($others as [$above, $base, $date, $days, , $weekday]) {
-            $never[] = $never[$above] || $date === Instant::NEVER;
-            // A day for a clock change and one for another time of day; a week where a weekday is waited for.
-            $span[] = max($span[$above], $date === null ? $span[$base] + (2 + $days + ($weekday === null ? 0 : 7)) * 86400 : 0);
-            $least[] = max($least[$above], $date === null ? $least[$base] + ($days - 2) * 86400 : 0);
-            $latest = $date === null || $date === Instant::NEVER ? $latest : max($latest, $date);
-        }
-        $noneClosed = $earliestDate = PHP_INT_MAX;
-        foreach ($closings as [$rule, $release]) {
-            if ($rule instanceof ClosesOn) {
-                $earliestDate = min($earliestDate, $rule->at);
-            } else {
-                $noneClosed = min($noneClosed, $least[$release] + ($rule->days - 2) * 86400);
-            }
-        }
-        $this->noneClosed = $noneClosed;
-        $this->earliestClosingDate = $earliestDate;
-        $this->never = $never;
-        $this->ever = Mask::of(array_map(static fn (bool $never): bool => ! $never, $never));
-        $this->span = max($span);
-        $this->latestDate = $latest;
+    public function __construct(
+        private readonly SchoolZone $zone,
+        private readonly array $plain,
+        private readonly array $timed,
+        private readonly array $rules,
+        private readonly array $others,
+        private readonly array $closings,
+    ) {
+        $this->bounds = new StepBounds($rules, $closings);
+        $this->never = $this->bounds->never;
+        $this->ever = Mask::of(array_map(static fn (bool $never): bool => ! $never, $this->never));
+        $this->skipped = $zone->skippedTimes();
     }
 
     /**
@@ -77,40 +59,60 @@ final readonly class Steps
      */
     public function releases(int $start): array
     {
-        if ($this->plain === [] && $this->others === []) {
+        if ($this->rules === []) {
             return [$start];
         }
-        $zone = $this->zone;
-        $wall = $zone->wallAt($start);
-        [$from, $until, $offset] = $zone->stretchOfWall($wall);
+        $wall = $this->zone->wallAt($start);
+        $time = ($wall % 86400 + 86400) % 86400;
+        if ($time >= $this->skipped[0] && $time < $this->skipped[1]) {
+            return $this->stepByStep($start);
+        }
         $instants = [$start];
-        foreach ($this->plain as $seconds) {
-            $own = $wall + $seconds;
+        $this->ladder($instants, $this->plain, $wall, $start);
+        $this->ladder($instants, $this->timed, $wall - $time, $start);
+
+        return $this->others === [] ? $instants : array_values($this->go($instants, $this->others));
+    }
+
+    /**
+     * @param  list<int>  $instants
+     * @param  list<int>  $steps
+     */
+    private function ladder(array &$instants, array $steps, int $foot, int $start): void
+    {
+        if ($steps === []) {
+            return;
+        }
+        [$from, $until, $offset] = $this->zone->stretchOfWall($foot);
+        foreach ($steps as $seconds) {
+            $own = $foot + $seconds;
             if ($own >= $until || $own < $from) {
-                [$from, $until, $offset] = $zone->stretchOfWall($own);
+                [$from, $until, $offset] = $this->zone->stretchOfWall($own);
             }
             $own -= $offset;
             $instants[] = $own > $start ? $own : $start;
         }
-        $walls = [$wall];
-        foreach ($this->others as [$above, $base, $date, $days, $time, $weekday]) {
-            if ($date !== null) {
-                $own = $date;
-            } elseif ($weekday !== null) {
-                $own = $zone->plusDays($instants[$base], $days, $time, $weekday);
-            } else {
-                // As SchoolZone::plusDays(), with what several steps need worked out once.
-                $wall = $walls[$base] ??= $zone->wallAt($instants[$base]);
-                if ($time !== null) {
-                    $wall += $time - ($wall % 86400 + 86400) % 86400;
-                }
-                $own = $wall + $days * 86400;
-                if ($own >= $until || $own < $from) {
-                    [$from, $until, $offset] = $zone->stretchOfWall($own);
-                }
-                $own -= $offset;
-            }
-            $instants[] = $own > $instants[$above] ? $own : $instants[$above];
+    }
+
+    /** @return list<int> the instant of each release step, where a clock change may move what others count from */
+    private function stepByStep(int $start): array
+    {
+        $instants = $this->go([$start], $this->rules);
+        ksort($instants);
+
+        return array_values($instants);
+    }
+
+    /**
+     * @param  array<int, int>  $instants
+     * @param  list<Rule>  $rules
+     * @return array<int, int> the same and the instants of these steps
+     */
+    private function go(array $instants, array $rules): array
+    {
+        foreach ($rules as [$step, $above, $base, $date, $days, $time, $weekday]) {
+            $own = $date ?? $this->zone->plusDays($instants[$base], $days, $time, $weekday);
+            $instants[$step] = $own > $instants[$above] ? $own : $instants[$above];
         }
 
         return $instants;
@@ -122,46 +124,34 @@ final readonly class Steps
         if ($at < $start) {
             return str_repeat(Mask::OUT, strlen($this->ever));
         }
-        if ($this->haveAllCome($start, $at)) {
+        if ($this->bounds->haveAllCome($start, $at)) {
             return $this->ever;
         }
-        if ($this->others !== []) {
-            return $this->releasedOf($this->releases($start), $at);
+        $wall = $this->zone->wallAt($start);
+        $time = ($wall % 86400 + 86400) % 86400;
+        if ($this->others !== [] || ($time >= $this->skipped[0] && $time < $this->skipped[1])) {
+            return self::releasedOf($this->releases($start), $at);
         }
-        $come = $this->plainStepsCome($start, $at);
 
-        return str_repeat(Mask::IN, 1 + $come).str_repeat(Mask::OUT, $this->plainCount - $come);
-    }
-
-    /** Whether all that ever come have come for certain: of passes long begun that is told without any date. */
-    public function haveAllCome(int $start, int $at): bool
-    {
-        return $at - $this->span > $start && $at - $this->span > $this->latestDate;
+        return Mask::IN.($this->plain === [] ? '' : $this->come($this->plain, $wall, $at)).($this->timed === [] ? '' : $this->come($this->timed, $wall - $time, $at));
     }
 
     /**
-     * @param  list<int>  $instants  of each release step
-     * @return string a byte a release step: whether it has come
+     * How many steps of a ladder have come, found by halving.
+     *
+     * @param  list<int>  $steps
+     * @return string a byte a step
      */
-    public function releasedOf(array $instants, int $at): string
+    private function come(array $steps, int $foot, int $at): string
     {
-        $flags = '';
-        foreach ($instants as $instant) {
-            $flags .= $instant <= $at ? Mask::IN : Mask::OUT;
-        }
-
-        return $flags;
-    }
-
-    /** How many plain steps have come: the first ones, found by halving. */
-    private function plainStepsCome(int $start, int $at): int
-    {
-        $wall = $this->zone->wallAt($start);
         $come = 0;
-        $left = $this->plainCount;
+        $left = $all = count($steps);
+        $wallThen = $this->zone->wallAt($at) - $foot;
         while ($left > 0) {
             $half = $left >> 1;
-            if ($this->zone->instantOfWall($wall + $this->plain[$come + $half]) <= $at) {
+            $off = $steps[$come + $half] - $wallThen;
+            // No zone changes its clock by more than a day.
+            if ($off < -86400 || ($off <= 86400 && $this->zone->instantOfWall($foot + $steps[$come + $half]) <= $at)) {
                 $come += $half + 1;
                 $left -= $half + 1;
             } else {
@@ -169,7 +159,27 @@ final readonly class Steps
             }
         }
 
-        return $come;
+        return str_repeat(Mask::IN, $come).str_repeat(Mask::OUT, $all - $come);
+    }
+
+    /** Whether all that ever come have come for certain. */
+    public function haveAllCome(int $start, int $at): bool
+    {
+        return $this->bounds->haveAllCome($start, $at);
+    }
+
+    /**
+     * @param  list<int>  $instants  of each step
+     * @return string a byte a step: whether it has come
+     */
+    public static function releasedOf(array $instants, int $at): string
+    {
+        $flags = '';
+        foreach ($instants as $instant) {
+            $flags .= $instant <= $at ? Mask::IN : Mask::OUT;
+        }
+
+        return $flags;
     }
 
     /**
@@ -193,9 +203,9 @@ final readonly class Steps
         return $this->closings !== [];
     }
 
-    /** Whether anything can have closed by then: most often that is told without any date. */
+    /** Whether anything can have closed by then. */
     public function mayHaveClosed(int $start, int $at): bool
     {
-        return $at >= $this->earliestClosingDate || $at - $start >= $this->noneClosed;
+        return $this->closings !== [] && $this->bounds->mayHaveClosed($start, $at);
     }
 }

@@ -150,6 +150,9 @@ final class ViewerMasks
     /** What is open otherwise than by passes: the same until the next cut. */
     public function steady(int $at): string
     {
+        if ($this->byPassesOnly) {
+            return $this->course->none;
+        }
         $inSeason = $this->gate($at) === null;
         $steady = $this->byGrant($at);
         if ($inSeason) {
@@ -366,6 +369,11 @@ final class ViewerMasks
             return [$this->course->all, $this->course->all];
         }
         $works = $routes[Route::Pass->value] ?? $this->course->none;
+        if (count($routes) === 1 && isset($routes[Route::Pass->value])) {
+            $open = $this->course->hasDrafts ? $works & $this->course->published : $works;
+
+            return [$open, $open];
+        }
         $open = $works;
         foreach ($routes as $route => $mask) {
             $open |= $mask;

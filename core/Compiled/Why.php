@@ -206,19 +206,24 @@ final readonly class Why
         $course = $viewer->course;
         $all = $course->all;
         $progress = $pass->progress($at);
-        $failing = $progress->passes() ^ $all;
-        $stuck = $failing !== $course->none ? $progress->stuck(($pass->willOpen($at) | self::underGrant($viewer, $at)) & $course->lessonsAndParts) : $course->none;
-
-        $bits = $pass->footing($at)->failing() | Mask::as(($pass->released($at) | $pass->profile->held) ^ $all, 8);
+        $ever = $pass->profile->ever;
+        $released = $pass->released($at);
+        $bits = $pass->footing($at)->failing();
+        if ($released !== $ever) {
+            $bits |= Mask::as($released ^ $ever, 8);
+        }
         $closed = $pass->closed($at);
         if ($closed !== $course->none) {
             $bits |= Mask::as($closed, 32);
         }
-        if ($failing !== $course->none) {
-            $bits |= Mask::as($failing & ($stuck ^ $all), 64) | Mask::as($stuck, 128);
+        $passes = $progress->passes();
+        if ($passes === $all) {
+            return $bits;
         }
+        $more = $pass->willOpen($at);
+        $stuck = $progress->stuck(($viewer->grants === [] ? $more : $more | self::underGrant($viewer, $at)) & $course->lessonsAndParts);
 
-        return $bits;
+        return $bits | ($stuck === $course->none ? Mask::as($passes ^ $all, 64) : Mask::as(($passes ^ $all) & ($stuck ^ $all), 64) | Mask::as($stuck, 128));
     }
 
     /** Under a grant that has not ended, begun or not. */

@@ -41,6 +41,12 @@ final class SchoolZone
 
     private int $wallNear = 0;
 
+    /** @var list<int> which offset counts as each span of 2^22 seconds (some seven weeks) begins */
+    private array $spans;
+
+    /** @var list<int> the same on the wall clock */
+    private array $wallSpans;
+
     /** The same for PHP's own dates. */
     public readonly \DateTimeZone $native;
 
@@ -66,6 +72,26 @@ final class SchoolZone
         }
         $this->until = [...array_slice($this->since, 1), PHP_INT_MAX];
         $this->wallUntil = [...array_slice($this->wallSince, 1), PHP_INT_MAX];
+        $this->spans = self::spansOf($this->until);
+        $this->wallSpans = self::spansOf($this->wallUntil);
+    }
+
+    /**
+     * @param  list<int>  $until
+     * @return list<int>
+     */
+    private static function spansOf(array $until): array
+    {
+        $spans = [];
+        $index = 0;
+        for ($begins = self::TABLE_FROM; $begins < self::TABLE_UNTIL; $begins += 1 << 22) {
+            while ($until[$index] <= $begins) {
+                $index++;
+            }
+            $spans[] = $index;
+        }
+
+        return $spans;
     }
 
     /** @throws InvalidTime if the IANA database has no zone of exactly this name */
@@ -168,7 +194,10 @@ final class SchoolZone
         }
 
         if ($instant < $this->since[$this->near] || $instant >= $this->until[$this->near]) {
-            $this->near = self::lastNotAfter($this->since, $instant);
+            $this->near = $this->spans[($instant - self::TABLE_FROM) >> 22];
+            while ($instant >= $this->until[$this->near]) {
+                $this->near++;
+            }
         }
 
         return $this->offset[$this->near];
@@ -182,7 +211,10 @@ final class SchoolZone
         }
 
         if ($wall < $this->wallSince[$this->wallNear] || $wall >= $this->wallUntil[$this->wallNear]) {
-            $this->wallNear = self::lastNotAfter($this->wallSince, $wall);
+            $this->wallNear = $this->wallSpans[($wall - self::TABLE_FROM) >> 22];
+            while ($wall >= $this->wallUntil[$this->wallNear]) {
+                $this->wallNear++;
+            }
         }
 
         return $wall - $this->offset[$this->wallNear];
@@ -205,6 +237,33 @@ final class SchoolZone
         return [max($this->wallSince[$near], self::TABLE_FROM + 86400), min($this->wallUntil[$near], self::TABLE_UNTIL - 86400), $this->offset[$near]];
     }
 
+    /**
+     * The times of day that some clock change of this zone skips, in seconds since midnight: half-open, and the least stretch that has
+     * them all; the whole day, where a change may move to another date what it skips.
+     *
+     * @return array{int, int}
+     */
+    public function skippedTimes(): array
+    {
+        $from = 86400;
+        $until = 0;
+        for ($change = 1; $change < count($this->since); $change++) {
+            $gap = $this->offset[$change] - $this->offset[$change - 1];
+            if ($gap <= 0) {
+                continue;
+            }
+            $begins = $this->since[$change] + $this->offset[$change - 1];
+            $time = $begins - self::floorDiv($begins, 86400) * 86400;
+            if ($time + 2 * $gap > 86400) {
+                return [0, 86400];
+            }
+            $from = min($from, $time);
+            $until = max($until, $time + $gap);
+        }
+
+        return [$from, $until];
+    }
+
     /** No zone is a day or more from UTC, and none changes its clock twice in two days. */
     private function instantOfDistantWall(int $wall): int
     {
@@ -217,23 +276,6 @@ final class SchoolZone
         $byAfter = $wall - $after;
 
         return $this->offsetAt($byAfter) === $after ? $byAfter : $byBefore;
-    }
-
-    /** @param  list<int>  $ascending  whose first is not after the value */
-    private static function lastNotAfter(array $ascending, int $value): int
-    {
-        $low = 0;
-        $high = count($ascending) - 1;
-        while ($low < $high) {
-            $middle = ($low + $high + 1) >> 1;
-            if ($ascending[$middle] <= $value) {
-                $low = $middle;
-            } else {
-                $high = $middle - 1;
-            }
-        }
-
-        return $low;
     }
 
     private static function floorDiv(int $value, int $by): int
