@@ -24,7 +24,7 @@ final readonly class Answers
      * @param  string  $via  what leads there, named by `$routes`
      * @param  array<array-key, ?Route>  $routes  by byte
      * @param  string  $works  mask: open to work in
-     * @param  array<int, StateChange>  $next  by item; those that time will not change are left out
+     * @param  list<?StateChange>  $next
      */
     public function __construct(
         private Outline $outline,
@@ -50,7 +50,7 @@ final readonly class Answers
 
     public function next(int $item): ?StateChange
     {
-        return $this->next[$item] ?? null;
+        return $this->next[$item];
     }
 
     /** State, way in and leave to work there, in a few letters: the same for the same. */
@@ -68,8 +68,8 @@ final readonly class Answers
     {
         $differs = ($this->states ^ $other->states) | ($this->works ^ $other->works) | ($this->why->bytes ^ $other->why->bytes)
             | ($this->why->learnerCannot === $other->why->learnerCannot && $this->routes === $other->routes ? $this->via ^ $other->via : $this->states);
-        foreach ($this->next + $other->next as $item => $either) {
-            if (($this->next[$item] ?? null) !== ($other->next[$item] ?? null)) {
+        foreach ($this->next as $item => $next) {
+            if ($next !== $other->next[$item]) {
                 $differs[$item] = Mask::IN;
             }
         }
@@ -86,7 +86,7 @@ final readonly class Answers
             $this->routes[$this->via[$item]] ?? null,
             $this->works[$item] === Mask::IN,
             $this->why->at($item),
-            $this->next[$item] ?? null,
+            $this->next[$item],
         );
     }
 

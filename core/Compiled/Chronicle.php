@@ -64,11 +64,11 @@ final readonly class Chronicle
      *
      * @param  non-empty-list<int>  $instants  ascending
      * @param  int  $ends  the first instant that is not asked for, though it is looked ahead to
-     * @return non-empty-array<int, array<int, StateChange>> by instant, ascending
+     * @return non-empty-array<int, list<?StateChange>> by instant, ascending
      */
     private function lookingAhead(ViewerMasks $viewer, array $instants, int $ends): array
     {
-        $next = [];
+        $next = array_fill(0, $this->decider->compiled->count, null);
         $found = [$instants[0] => $next];
         $after = null;
         for ($index = count($instants) - 1; $index >= 0; $index--) {
@@ -80,8 +80,9 @@ final readonly class Chronicle
                 // The letters differ in these bits only.
                 $changed = strtr($states ^ $afterwards, "\x03\x04\x07", "\x01\x01\x01");
                 for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
-                    $next[$item] = $changes[$afterwards[$item]] ?? $changes['l'];
+                    $next[$item] = $changes[$afterwards[$item]] ?? null;
                 }
+                $next = array_values($next);
             }
             $after = [$at, $states];
             if ($at < $ends) {

@@ -78,7 +78,7 @@ final readonly class CompiledDecider
         return $mask;
     }
 
-    /** @param  array<int, StateChange>  $next  by item, what time will change first */
+    /** @param  list<?StateChange>  $next  what time will change first */
     public function spellOut(ViewerMasks $viewer, int $at, array $next): Answers
     {
         $routes = $viewer->routes($at);
@@ -89,7 +89,7 @@ final readonly class CompiledDecider
 
     /**
      * @param  array<string, string>  $routes
-     * @param  array<int, StateChange>  $next
+     * @param  list<?StateChange>  $next
      */
     private function answersOf(ViewerMasks $viewer, int $at, array $routes, string $open, string $works, string $states, array $next): Answers
     {

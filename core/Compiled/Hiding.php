@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Outline;
@@ -59,10 +60,10 @@ final readonly class Hiding
         return ($this->tangled ? $this->closed($open) : $this->whenClosed) | Mask::as($open, 7);
     }
 
-    /** The letter of what is closed, for courses without tangles. */
-    public function letter(int $item): string
+    /** The state of what is closed, for courses without tangles. */
+    public function whenClosed(int $item): State
     {
-        return $this->whenClosed[$item];
+        return $this->whenClosed[$item] === 'h' ? State::Hidden : State::Locked;
     }
 
     private function closed(string $open): string

@@ -15,13 +15,8 @@ use SilentKeep\Core\Time\Instant;
  */
 final class NextChanges
 {
-    private const STATES = ['o' => State::Open, 'l' => State::Locked, 'h' => State::Hidden];
-
-    /** @var array<int, StateChange> by item */
-    private array $found = [];
-
-    /** @var array<int, array<string, StateChange>> by instant and letter */
-    private array $changes = [];
+    /** @var list<?StateChange> by item */
+    private array $found;
 
     /**
      * @param  string  $states  at the instant from which is asked
@@ -29,13 +24,14 @@ final class NextChanges
      */
     private function __construct(private readonly ViewerMasks $viewer, private readonly string $states, private string $waiting)
     {
+        $this->found = array_fill(0, $viewer->course->count, null);
     }
 
     /**
      * @param  string  $open  at `$at`
      * @param  string  $states  at `$at`
      * @param  string  $asked  mask
-     * @return array<int, StateChange> by item; those that time will not change are left out
+     * @return list<?StateChange> by item
      */
     public static function of(CompiledDecider $decider, ViewerMasks $viewer, int $at, string $open, string $states, string $asked): array
     {
@@ -65,14 +61,10 @@ final class NextChanges
         // The letters differ in these bits only: o^l, o^h, l^h.
         $changed = strtr($this->states ^ $then, "\x03\x07\x04", "\x01\x01\x01") & $this->waiting;
         $this->waiting ^= $changed;
+        $changes = ['o' => new StateChange($at, State::Open), 'l' => new StateChange($at, State::Locked), 'h' => new StateChange($at, State::Hidden)];
         for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
-            $this->found[$item] = $this->change($at, $then[$item]);
+            $this->found[$item] = $changes[$then[$item]] ?? null;
         }
-    }
-
-    private function change(int $at, string $letter): StateChange
-    {
-        return $this->changes[$at][$letter] ??= new StateChange($at, self::STATES[$letter] ?? State::Locked);
     }
 
     /** Where something hides that holds something, so that what opens may show or hide others: from step to step. */
@@ -104,7 +96,9 @@ final class NextChanges
         }
         // At the next cut only those are looked at that have not changed yet.
         foreach ($until === Instant::NEVER ? [] : $this->found as $item => $change) {
-            $this->waiting[$item] = Mask::OUT;
+            if ($change !== null) {
+                $this->waiting[$item] = Mask::OUT;
+            }
         }
     }
 
@@ -166,7 +160,7 @@ final class NextChanges
             }
             foreach ($pass->profile->closes[$step] as $item) {
                 if ($items[$item] === Mask::IN && (! isset($this->found[$item]) || $this->found[$item]->at > $closing) && ! self::isOpenBy($sources, $item, $closing)) {
-                    $this->found[$item] = $this->change($closing, $this->viewer->course->hiding->letter($item));
+                    $this->found[$item] = new StateChange($closing, $this->viewer->course->hiding->whenClosed($item));
                 }
             }
         }

@@ -21,6 +21,9 @@ use SilentKeep\Core\Time\SchoolZone;
  */
 final class Steps
 {
+    /** Of passes that begin before, every step is gone up: zones changed their clocks at all times of day then. 1990-01-01T00:00:00Z */
+    private const LADDERS_SINCE = 631152000;
+
     /** @var list<bool> of each release step: whether it never comes, whenever the pass begins */
     public readonly array $never;
 
@@ -50,7 +53,7 @@ final class Steps
         $this->bounds = new StepBounds($rules, $closings);
         $this->never = $this->bounds->never;
         $this->ever = Mask::of(array_map(static fn (bool $never): bool => ! $never, $this->never));
-        $this->skipped = $zone->skippedTimes();
+        $this->skipped = $zone->skippedTimes(self::LADDERS_SINCE);
     }
 
     /**
@@ -64,7 +67,7 @@ final class Steps
         }
         $wall = $this->zone->wallAt($start);
         $time = ($wall % 86400 + 86400) % 86400;
-        if ($time >= $this->skipped[0] && $time < $this->skipped[1]) {
+        if ($this->isMovable($start, $time)) {
             return $this->stepByStep($start);
         }
         $instants = [$start];
@@ -72,6 +75,12 @@ final class Steps
         $this->ladder($instants, $this->timed, $wall - $time, $start);
 
         return $this->others === [] ? $instants : array_values($this->go($instants, $this->others));
+    }
+
+    /** Whether a clock change may move a step of a pass that begins then, and with it those that count from it. */
+    private function isMovable(int $start, int $time): bool
+    {
+        return $start < self::LADDERS_SINCE || ($time >= $this->skipped[0] && $time < $this->skipped[1]);
     }
 
     /**
@@ -129,7 +138,7 @@ final class Steps
         }
         $wall = $this->zone->wallAt($start);
         $time = ($wall % 86400 + 86400) % 86400;
-        if ($this->others !== [] || ($time >= $this->skipped[0] && $time < $this->skipped[1])) {
+        if ($this->others !== [] || $this->isMovable($start, $time)) {
             return self::releasedOf($this->releases($start), $at);
         }
 

@@ -6,7 +6,6 @@ namespace SilentKeep\Core\Foresight;
 
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Compiled\PassMasks;
-use SilentKeep\Core\Compiled\Profile;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Outline\Course;
 
@@ -23,8 +22,8 @@ final class SameFate
     /** @var array<array-key, bool> by offer: whether it is the same in both but for its dates */
     private array $alike = [];
 
-    /** @var array<array-key, bool> by offer: whether both number its steps alike */
-    private array $numberedAlike = [];
+    /** @var array<array-key, array{list<array{int, int}>, list<array{int, int}>}> by offer: the release steps that items have before and after, and the closing steps */
+    private array $steps = [];
 
     public function __construct(CompiledDecider $before, CompiledDecider $after, private readonly int $at)
     {
@@ -77,21 +76,51 @@ final class SameFate
 
     private function sameDates(PassMasks $before, PassMasks $after): bool
     {
-        $dates = $before->datesAhead($this->at);
-        if ($dates !== $after->datesAhead($this->at)) {
-            return false;
-        }
-
         $offer = $before->profile->offer->key;
-        if (! ($this->alike[$offer] ??= self::sameButDates($before->profile, $after->profile))) {
+        if (! ($this->alike[$offer] ??= $before->profile->covered === $after->profile->covered && $before->profile->held === $after->profile->held)) {
             return false;
         }
+        if ($before->datesAhead($this->at) === '' && $after->datesAhead($this->at) === '') {
+            return true;
+        }
+        [$releases, $closings] = $this->steps[$offer] ??= [
+            self::together($before->profile->releaseStep, $after->profile->releaseStep),
+            self::together($before->profile->closingStep, $after->profile->closingStep),
+        ];
 
-        return $dates === '' || ($this->numberedAlike[$offer] ??= $before->profile->releaseStep === $after->profile->releaseStep && $before->profile->closingStep === $after->profile->closingStep);
+        return $this->comeTogether($releases, $before->releases(), $after->releases()) && $this->comeTogether($closings, $before->closings(), $after->closings());
     }
 
-    private static function sameButDates(Profile $before, Profile $after): bool
+    /**
+     * @param  list<int>  $before  by item
+     * @param  list<int>  $after  by item
+     * @return list<array{int, int}> the steps before and after the change that an item has
+     */
+    private static function together(array $before, array $after): array
     {
-        return $before->covered === $after->covered && $before->held === $after->held;
+        $together = [];
+        foreach ($before as $item => $step) {
+            $together[$step.','.$after[$item]] = [$step, $after[$item]];
+        }
+
+        return array_values($together);
+    }
+
+    /**
+     * Whether what lies ahead comes at the same instants.
+     *
+     * @param  list<array{int, int}>  $steps
+     * @param  list<int>  $before
+     * @param  list<int>  $after
+     */
+    private function comeTogether(array $steps, array $before, array $after): bool
+    {
+        foreach ($steps as [$was, $is]) {
+            if ($before[$was] !== $after[$is] && ($before[$was] > $this->at || $after[$is] > $this->at)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -238,18 +238,18 @@ final class SchoolZone
     }
 
     /**
-     * The times of day that some clock change of this zone skips, in seconds since midnight: half-open, and the least stretch that has
-     * them all; the whole day, where a change may move to another date what it skips.
+     * The times of day that some clock change of this zone skips from an instant on, in seconds since midnight: half-open, and the least
+     * stretch that has them all; the whole day, where a change may move to another date what it skips.
      *
      * @return array{int, int}
      */
-    public function skippedTimes(): array
+    public function skippedTimes(int $after): array
     {
         $from = 86400;
         $until = 0;
         for ($change = 1; $change < count($this->since); $change++) {
             $gap = $this->offset[$change] - $this->offset[$change - 1];
-            if ($gap <= 0) {
+            if ($gap <= 0 || $this->since[$change] < $after) {
                 continue;
             }
             $begins = $this->since[$change] + $this->offset[$change - 1];
