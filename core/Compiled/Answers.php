@@ -93,6 +93,15 @@ final readonly class Answers
     /** @return list<Decision> */
     public function decisions(): array
     {
-        return array_map($this->decision(...), array_keys($this->outline->items));
+        $decisions = [];
+        $works = $this->works;
+        $states = array_map(static fn (string $letter): State => self::STATES[$letter] ?? State::Locked, str_split($this->states));
+        $via = str_split($this->via);
+        $why = $this->why->all();
+        foreach ($this->outline->items as $at => $item) {
+            $decisions[] = new Decision($item->key, $states[$at], $this->routes[$via[$at]] ?? null, $works[$at] === Mask::IN, $why[$at], $this->next[$at]);
+        }
+
+        return $decisions;
     }
 }

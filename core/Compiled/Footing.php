@@ -18,6 +18,8 @@ final class Footing
 
     public readonly Precedence $precedence;
 
+    private ?string $failing = null;
+
     private ?Itinerary $itinerary = null;
 
     /** @var array<string, Progress> by what is done */
@@ -84,6 +86,6 @@ final class Footing
     /** The failing gates that depend on neither time nor work, as {@see Why} has them. */
     public function failing(): string
     {
-        return $this->course->conditions->none ? $this->profile->failingAlways : $this->profile->failingAlways | Mask::as($this->audience ^ $this->course->all, 4);
+        return $this->failing ??= $this->course->conditions->none ? $this->profile->failingAlways : $this->profile->failingAlways | Mask::as($this->audience ^ $this->course->all, 4);
     }
 }

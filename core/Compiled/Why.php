@@ -33,16 +33,36 @@ final readonly class Why
     /** @return list<Reason> */
     public function at(int $item): array
     {
-        /** @var array<string, list<Reason>> $told */
-        static $told = [];
-        $byte = $this->bytes[$item];
-        $reasons = $told[$byte] ??= self::told(ord($byte));
+        $reasons = self::told(ord($this->bytes[$item]));
 
         return $this->learnerCannot === '' || $this->learnerCannot[$item] === Mask::OUT ? $reasons : [Reason::LearnerCannot, ...$reasons];
     }
 
+    /** @return list<list<Reason>> of every item */
+    public function all(): array
+    {
+        $all = $told = [];
+        foreach ($this->bytes === '' ? [] : str_split($this->bytes) as $byte) {
+            $all[] = $told[$byte] ??= self::told(ord($byte));
+        }
+        for ($item = strpos($this->learnerCannot, Mask::IN); $item !== false; $item = strpos($this->learnerCannot, Mask::IN, $item + 1)) {
+            $all[$item] = [Reason::LearnerCannot, ...$all[$item]];
+        }
+
+        return array_values($all);
+    }
+
     /** @return list<Reason> */
     private static function told(int $byte): array
+    {
+        /** @var array<int, list<Reason>> $lists */
+        static $lists = [0 => []];
+
+        return $lists[$byte] ??= self::listed($byte);
+    }
+
+    /** @return list<Reason> */
+    private static function listed(int $byte): array
     {
         if ($byte >= self::ALONE) {
             return [Reason::cases()[$byte - self::ALONE]];
@@ -160,16 +180,16 @@ final readonly class Why
     private static function nearestPass(ViewerMasks $viewer, int $at, string $open): string
     {
         $nearest = null;
-        /** @var array<int, PassMasks> $holder whose bits those are, by item */
-        $holder = [];
+        $first = null;
+        /** @var array<int, PassMasks> $others whose bits those are that are not the first one's, by item */
+        $others = [];
         foreach ($viewer->passes as $pass) {
             if (! $pass->isActive($at)) {
                 continue;
             }
             $bits = self::ofPass($viewer, $pass, $at);
-            if ($nearest === null) {
-                $nearest = $bits;
-                $holder = array_fill(0, $viewer->course->count, $pass);
+            if ($nearest === null || $first === null) {
+                [$nearest, $first] = [$bits, $pass];
 
                 continue;
             }
@@ -177,9 +197,9 @@ final readonly class Why
             for ($item = strpos($asked, Mask::IN); $item !== false; $item = strpos($asked, Mask::IN, $item + 1)) {
                 $rank = self::rank(ord($bits[$item]));
                 $nearestRank = self::rank(ord($nearest[$item]));
-                if ($rank < $nearestRank || ($rank === $nearestRank && self::release($pass, $item) < self::release($holder[$item], $item))) {
+                if ($rank < $nearestRank || ($rank === $nearestRank && self::release($pass, $item) < self::release($others[$item] ?? $first, $item))) {
                     $nearest[$item] = $bits[$item];
-                    $holder[$item] = $pass;
+                    $others[$item] = $pass;
                 }
             }
         }
