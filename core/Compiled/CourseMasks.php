@@ -7,7 +7,6 @@ namespace SilentKeep\Core\Compiled;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
-use SilentKeep\Core\Outline\Item;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
 use SilentKeep\Core\Rules\Prerequisites;
@@ -42,14 +41,6 @@ class CourseMasks
     public readonly bool $hasSamples;
 
     private readonly bool $hasOptional;
-
-    public readonly string $guestsAdmitted;
-
-    public readonly string $guestTiers;
-
-    public readonly string $observersAdmitted;
-
-    public readonly string $observerTiers;
 
     /** @var list<bool> */
     public readonly array $isModule;
@@ -90,9 +81,6 @@ class CourseMasks
     /** @var array<int, list<int>> earlier siblings in an order, the nearest first, boards and what is optional left out */
     public readonly array $earlier;
 
-    /** @var list<list<int>> the path of each item from itself upward */
-    public readonly array $upward;
-
     /** @var list<list<int>> of the path from the item upward, those with prerequisites */
     public readonly array $gates;
 
@@ -109,6 +97,8 @@ class CourseMasks
 
     public readonly ConditionsAsked $conditions;
 
+    private ?Doors $doors = null;
+
     /** @var array<int, string> */
     private array $subtrees = [];
 
@@ -118,23 +108,24 @@ class CourseMasks
         $this->count = $outline->count();
         $this->all = str_repeat(Mask::IN, $this->count);
         $this->none = str_repeat(Mask::OUT, $this->count);
-        $kinds = array_map(static fn (Item $item): Kind => $item->kind, $outline->items);
-        $this->published = Mask::of(array_map(static fn (bool $draft): bool => ! $draft, $outline->draftOnPath));
-        $this->lessons = Mask::of(array_map(static fn (Kind $kind): bool => $kind === Kind::Lesson, $kinds));
-        $this->lessonsAndParts = Mask::of(array_map(static fn (Kind $kind): bool => $kind === Kind::Lesson || $kind === Kind::Part, $kinds));
-        $this->notBoards = Mask::of(array_map(static fn (Kind $kind): bool => $kind !== Kind::Board, $kinds));
-        $this->isModule = array_map(static fn (Kind $kind): bool => $kind === Kind::Module, $kinds);
-        $this->recorded = array_filter($outline->positions, fn (int $at): bool => ! $this->isModule[$at]);
-        $this->withoutTiers = Mask::of(array_map(static fn (bool $tiers): bool => ! $tiers, $prepared->tiersOnPath));
+        $published = $lessons = $lessonsAndParts = $notBoards = $withoutTiers = $containers = '';
+        $isModule = [];
+        foreach ($outline->items as $at => $item) {
+            $published .= $outline->draftOnPath[$at] ? Mask::OUT : Mask::IN;
+            $lessons .= $item->kind === Kind::Lesson ? Mask::IN : Mask::OUT;
+            $lessonsAndParts .= $item->kind === Kind::Lesson || $item->kind === Kind::Part ? Mask::IN : Mask::OUT;
+            $notBoards .= $item->kind === Kind::Board ? Mask::OUT : Mask::IN;
+            $withoutTiers .= $prepared->tiersOnPath[$at] ? Mask::OUT : Mask::IN;
+            $containers .= $item->items === [] ? Mask::OUT : Mask::IN;
+            $isModule[] = $item->kind === Kind::Module;
+        }
+        [$this->published, $this->lessons, $this->lessonsAndParts] = [$published, $lessons, $lessonsAndParts];
+        [$this->notBoards, $this->withoutTiers, $this->containers, $this->isModule] = [$notBoards, $withoutTiers, $containers, $isModule];
+        $this->recorded = array_filter($outline->positions, static fn (int $at): bool => ! $isModule[$at]);
         $this->samples = Mask::of($prepared->samples->forSomebody);
         $this->hasSamples = str_contains($this->samples, Mask::IN);
         $this->hasOptional = array_sum($this->outline->optionalOnPath) > 0;
         $this->hasDrafts = str_contains($this->published, Mask::OUT);
-        $this->guestsAdmitted = Mask::of($prepared->guests->admits);
-        $this->guestTiers = Mask::of($prepared->guests->tiersAllow);
-        $this->observersAdmitted = Mask::of($prepared->observers->admits);
-        $this->observerTiers = Mask::of($prepared->observers->tiersAllow);
-        $this->containers = Mask::of(array_map(static fn (Item $item): bool => $item->items !== [], $outline->items));
         [$this->runsInside, $this->containersInside] = self::inside($outline);
         [$this->after, $this->earlier] = self::prerequisites($outline, $prepared->course->inOrder);
         $all = array_filter($this->after, static fn (Prerequisites $of): bool => $of->areAll() && $of->items !== []);
@@ -142,12 +133,8 @@ class CourseMasks
         $this->waitsForSome = count($all) < count($this->after);
         $waitedFor = array_unique(array_merge([], ...array_map(static fn (Prerequisites $of): array => $of->items, $this->after), ...$this->earlier));
         $this->modulesWaitedFor = array_values(array_filter($waitedFor, fn (int $at): bool => $this->isModule[$at]));
-        $waits = array_fill_keys([...array_keys($this->after), ...array_keys($this->earlier)], true);
-        $upward = array_map(array_reverse(...), $outline->path);
-        $this->upward = $upward;
-        $this->gates = array_map(static fn (array $steps): array => array_values(array_filter($steps, static fn (int $step): bool => isset($waits[$step]))), $upward);
-        $this->modules = array_map(fn (array $steps): array => array_values(array_filter(array_slice($steps, 1), fn (int $step): bool => $this->isModule[$step])), $upward);
-        $this->modulesThatWait = array_values(array_filter(array_keys($outline->items), fn (int $at): bool => $this->isModule[$at] && isset($waits[$at])));
+        [$this->gates, $this->modules] = self::above($outline, $this->after + $this->earlier, $isModule);
+        $this->modulesThatWait = array_values(array_filter(array_keys($this->after + $this->earlier), static fn (int $at): bool => $isModule[$at]));
         $this->ungated = Mask::of(array_map(static fn (array $of): bool => $of === [], $this->gates));
         $this->hiding = new Hiding($prepared->course);
         $this->conditions = new ConditionsAsked($outline);
@@ -155,6 +142,27 @@ class CourseMasks
         $byPasses = $prepared->course->entry !== Entry::Anyone;
         $this->byPassesOnly = $byPasses && ! $this->hasSamples && $prepared->course->state !== CourseState::Draft;
         $this->byDatesAlone = $byPasses && $prepared->course->state === CourseState::Live && ! $this->conditions->whatIsDone && $this->conditions->instants === [];
+    }
+
+    /**
+     * @param  array<int, mixed>  $waits  by item
+     * @param  list<bool>  $isModule
+     * @return array{list<list<int>>, list<list<int>>} of each item what waits on its path, and the modules it stands in, both from it upward
+     */
+    private static function above(Outline $outline, array $waits, array $isModule): array
+    {
+        $gates = $modules = $withItself = [];
+        foreach ($outline->parent as $at => $above) {
+            // Lists that are the same as those of the item above are the same in memory too.
+            $gatesAbove = $above === Outline::TOP ? [] : $gates[$above];
+            $gates[] = isset($waits[$at]) ? [$at, ...$gatesAbove] : $gatesAbove;
+            $modules[] = $inModules = $above === Outline::TOP ? [] : $withItself[$above];
+            if ($outline->items[$at]->items !== []) {
+                $withItself[$at] = $isModule[$at] ? [$at, ...$inModules] : $inModules;
+            }
+        }
+
+        return [$gates, $modules];
     }
 
     /** @return array{array<int, list<array{int, int}>>, array<int, list<int>>} runs of items that hold nothing, and containers, right inside each container */
@@ -243,6 +251,11 @@ class CourseMasks
     public function states(string $open): string
     {
         return $this->hiding->states($open);
+    }
+
+    public function doors(): Doors
+    {
+        return $this->doors ??= new Doors($this);
     }
 
     public function guestDoorOpen(): bool

@@ -21,11 +21,12 @@ final class Gather
     /** @param  array<int, int>  $places  by item: where its byte stands; items left out get \x00 */
     public function __construct(array $places, int $items)
     {
+        $bytes = "\x00".self::bytes();
         $parts = [];
         foreach ($places as $item => $place) {
-            $part = intdiv($place, self::PLACES);
+            $part = $place < self::PLACES ? 0 : intdiv($place, self::PLACES);
             $parts[$part] ??= str_repeat(Mask::OUT, $items);
-            $parts[$part][$item] = chr(1 + $place % self::PLACES);
+            $parts[$part][$item] = $bytes[1 + $place - $part * self::PLACES];
         }
         $this->parts = $parts;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-use SilentKeep\Core\Deciding\Admission;
 use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Time\Instant;
 
@@ -19,12 +18,7 @@ final class MainPlan
     /** @var list<array{int, string}> */
     private readonly array $closes;
 
-    /** Barred by a relative opening, for those who come by the guest door. */
-    public readonly string $barsGuests;
-
-    public readonly string $barsObservers;
-
-    public readonly string $barsNobody;
+    private readonly string $none;
 
     private readonly string $all;
 
@@ -38,14 +32,12 @@ final class MainPlan
     {
         $this->held = self::heldIn($course);
         [$this->opens, $this->closes] = self::datesIn($course);
-        $this->barsGuests = self::barredByRelativeOpenings($course, $course->prepared->guests);
-        $this->barsObservers = self::barredByRelativeOpenings($course, $course->prepared->observers);
-        $this->barsNobody = $course->none;
+        $this->none = $course->none;
         $this->all = $course->all;
         $this->notYet = $this->closed = $course->none;
     }
 
-    /** @param  string  $bars  one of the masks above */
+    /** @param  string  $bars  where openings that count from a pass bar the way, as {@see Doors} has it; nowhere to those who come by none */
     public function allows(int $at, string $bars): string
     {
         $this->moveTo($at);
@@ -82,7 +74,7 @@ final class MainPlan
             return;
         }
         $this->at = $at;
-        $this->notYet = $this->closed = $this->barsNobody;
+        $this->notYet = $this->closed = $this->none;
         foreach ($this->opens as [$instant, $items]) {
             if ($at < $instant) {
                 $this->notYet |= $items;
@@ -95,30 +87,11 @@ final class MainPlan
         }
     }
 
-    /**
-     * Relative openings of the main plan that bar those who come by a door.
-     */
-    private static function barredByRelativeOpenings(CourseMasks $course, Admission $door): string
-    {
-        $barred = [];
-        foreach ($course->outline->path as $at => $path) {
-            $bars = false;
-            foreach ($path as $step) {
-                $opening = $course->prepared->course->mainPlan?->opening($step);
-                $deciding = $door->deciding[$at];
-                $bars = $bars || ($opening?->isRelative() === true && ($deciding === null || $deciding < $step));
-            }
-            $barred[] = $bars;
-        }
-
-        return Mask::of($barred);
-    }
-
     private static function heldIn(CourseMasks $course): string
     {
         $held = $course->none;
-        foreach (array_keys($course->outline->items) as $at) {
-            if ($course->prepared->course->mainPlan?->opening($at)?->dated() === Instant::NEVER) {
+        foreach ($course->prepared->course->mainPlan->entries ?? [] as $at => $entry) {
+            if ($entry->opens->dated() === Instant::NEVER) {
                 $held |= $course->subtree($at);
             }
         }
@@ -130,14 +103,13 @@ final class MainPlan
     private static function datesIn(CourseMasks $course): array
     {
         $opens = $closes = [];
-        foreach (array_keys($course->outline->items) as $at) {
-            $dated = $course->prepared->course->mainPlan?->opening($at)?->dated();
-            $closing = $course->prepared->course->mainPlan?->closing($at);
+        foreach ($course->prepared->course->mainPlan->entries ?? [] as $at => $entry) {
+            $dated = $entry->opens->dated();
             if ($dated !== null && $dated !== Instant::NEVER) {
                 $opens[] = [$dated, $course->subtree($at)];
             }
-            if ($closing instanceof ClosesOn) {
-                $closes[] = [$closing->at, $course->subtree($at)];
+            if ($entry->closes instanceof ClosesOn) {
+                $closes[] = [$entry->closes->at, $course->subtree($at)];
             }
         }
 

@@ -158,7 +158,7 @@ final class NextChanges
             if ($closing <= $from || $closing >= $until) {
                 continue;
             }
-            foreach ($pass->profile->closes[$step] as $item) {
+            foreach ($pass->profile->closes()[$step] as $item) {
                 if ($items[$item] === Mask::IN && (! isset($this->found[$item]) || $this->found[$item]->at > $closing) && ! self::isOpenBy($sources, $item, $closing)) {
                     $this->found[$item] = new StateChange($closing, $this->viewer->course->hiding->whenClosed($item));
                 }

@@ -188,7 +188,7 @@ final class PassMasks
             if ($instant === Instant::NEVER) {
                 continue;
             }
-            foreach ($this->profile->closes[$closing] as $item) {
+            foreach ($this->profile->closes()[$closing] as $item) {
                 if ($instant <= $at || $instant <= $releases[$this->profile->releaseStep[$item]]) {
                     $will[$item] = Mask::OUT;
                 }

@@ -38,12 +38,12 @@ final class Profile
     /** @var list<list<int>> by release step: the items, in reading order */
     public readonly array $releases;
 
-    /** @var list<list<int>> by closing step: the items, in reading order */
-    public readonly array $closes;
-
     private readonly Gather $byRelease;
 
-    private readonly Gather $byClosing;
+    private ?Gather $byClosing = null;
+
+    /** @var ?list<list<int>> */
+    private ?array $closes = null;
 
     /** @var array<string, string> what is released, by which steps have come */
     private array $released = [];
@@ -59,9 +59,7 @@ final class Profile
         $this->releaseStep = $numbers->releaseStep;
         $this->closingStep = $numbers->closingStep;
         $this->releases = self::members($this->releaseStep);
-        $this->closes = self::members($this->closingStep);
         $this->byRelease = new Gather($this->releaseStep, $course->count);
-        $this->byClosing = new Gather($this->closingStep, $course->count);
         $this->ever = $this->byRelease->from($numbers->steps->ever);
         $this->held = $this->ever ^ $course->all;
         $this->failingAlways = Mask::as($this->inScope ^ $course->all, 1) | Mask::as($this->inTier ^ $course->all, 2) | Mask::as($this->held, 16);
@@ -94,6 +92,12 @@ final class Profile
         return $this->released[$steps] = $this->byRelease->from($steps);
     }
 
+    /** @return list<list<int>> by closing step: the items, in reading order */
+    public function closes(): array
+    {
+        return $this->closes ??= self::members($this->closingStep);
+    }
+
     /**
      * What is closed.
      *
@@ -105,6 +109,8 @@ final class Profile
         foreach ($instants as $instant) {
             $steps .= $instant <= $at ? Mask::IN : Mask::OUT;
         }
+
+        $this->byClosing ??= new Gather($this->closingStep, $this->course->count);
 
         return $this->byClosing->from($steps);
     }

@@ -58,7 +58,7 @@ final class Progress
 
                 continue;
             }
-            foreach ($this->course->upward[$item] as $step) {
+            for ($step = $item; $step >= 0; $step = $this->course->outline->parent[$step]) {
                 if ($this->isComplete($step)) {
                     return true;
                 }

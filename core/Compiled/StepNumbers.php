@@ -11,6 +11,8 @@ use SilentKeep\Core\Rules\AtOnce;
 use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Rules\Delay;
+use SilentKeep\Core\Rules\Opening;
+use SilentKeep\Core\Rules\PlanEntry;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Offer;
 
@@ -42,25 +44,28 @@ final class StepNumbers
 
     public function __construct(CourseMasks $course, Offer $offer, string $covered)
     {
-        $previous = $course->prepared->previousItems($offer);
+        $entries = $offer->plan->entries ?? [];
+        // Only where something counts from the one before need it be remembered.
+        $depths = array_intersect_key($course->outline->depth, array_filter($entries, static fn (PlanEntry $entry): bool => $entry->opens->countsFromPrevious()));
+        $counting = array_fill_keys($depths, true);
+        $previous = $counting === [] ? null : $course->prepared->previousItems($offer);
         foreach ($course->outline->items as $at => $item) {
             $above = $course->outline->parent[$at];
-            $this->releaseStep[] = $this->release($at, $offer, $above === Outline::TOP ? 0 : $this->releaseStep[$above], $previous);
-            $this->closingStep[] = $this->closing($at, $offer, $above === Outline::TOP ? 0 : $this->closingStep[$above]);
-            if ($item->kind !== Kind::Board && ! $course->outline->draftOnPath[$at] && $covered[$at] === Mask::IN && ! $this->never[$this->releaseStep[$at]]) {
+            $releaseAbove = $above === Outline::TOP ? 0 : $this->releaseStep[$above];
+            $closingAbove = $above === Outline::TOP ? 0 : $this->closingStep[$above];
+            $entry = $entries[$at] ?? null;
+            $this->releaseStep[] = $entry === null || $entry->opens instanceof AtOnce ? $releaseAbove : $this->release($at, $entry->opens, $releaseAbove, $previous);
+            $this->closingStep[] = $entry?->closes === null ? $closingAbove : $this->closing($at, $entry->closes, $closingAbove);
+            if ($previous !== null && isset($counting[$course->outline->depth[$at]]) && $item->kind !== Kind::Board && ! $course->outline->draftOnPath[$at] && $covered[$at] === Mask::IN && ! $this->never[$this->releaseStep[$at]]) {
                 $previous->add($at);
             }
         }
         $this->steps = $this->inOrder($course);
     }
 
-    private function release(int $at, Offer $offer, int $above, PreviousItems $previous): int
+    private function release(int $at, Opening $rule, int $above, ?PreviousItems $previous): int
     {
-        $rule = $offer->plan?->opening($at) ?? new AtOnce;
-        if ($rule instanceof AtOnce) {
-            return $above;
-        }
-        $before = $rule->countsFromPrevious() ? $previous->of($at) : null;
+        $before = $rule->countsFromPrevious() ? $previous?->of($at) : null;
         $base = $before === null ? 0 : $this->releaseStep[$before];
         $date = $rule->dated();
         $delay = $rule->delay();
@@ -74,12 +79,8 @@ final class StepNumbers
         return $this->known[$told];
     }
 
-    private function closing(int $at, Offer $offer, int $above): int
+    private function closing(int $at, Closing $rule, int $above): int
     {
-        $rule = $offer->plan?->closing($at);
-        if ($rule === null) {
-            return $above;
-        }
         $release = $this->releaseStep[$at];
         $told = implode(',', $rule instanceof ClosesOn ? ['on', $rule->at, $above] : [serialize($rule), $release, $above]);
         if (! isset($this->knownClosings[$told])) {

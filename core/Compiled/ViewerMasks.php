@@ -130,7 +130,7 @@ final class ViewerMasks
             return $sources;
         }
 
-        return [...$sources, ...$this->observed->ownSources($at, ViewerKind::Observer, $this->course->observersAdmitted & $this->course->published)];
+        return [...$sources, ...$this->observed->ownSources($at, ViewerKind::Observer, $this->course->doors()->observersAdmitted & $this->course->published)];
     }
 
     /** @return list<array{PassMasks, string}> */
@@ -161,7 +161,7 @@ final class ViewerMasks
                 $steady |= $this->asObserver($at);
             } elseif ($this->observed !== null && $this->course->prepared->course->observerDoor->open) {
                 $others = $this->observed->byGrant($at);
-                $steady |= $this->course->observersAdmitted & ($this->observed->isLetIn($at) ? $others | $this->observed->asAnyone($at, ViewerKind::Observer) : $others);
+                $steady |= $this->course->doors()->observersAdmitted & ($this->observed->isLetIn($at) ? $others | $this->observed->asAnyone($at, ViewerKind::Observer) : $others);
             }
         }
 
@@ -259,11 +259,11 @@ final class ViewerMasks
             return $this->course->none;
         }
         if ($door->follow) {
-            return $this->course->observersAdmitted & $this->observed->byOwnRoutes($at, ViewerKind::Observer);
+            return $this->course->doors()->observersAdmitted & $this->observed->byOwnRoutes($at, ViewerKind::Observer);
         }
 
-        return $this->course->observersAdmitted & $this->course->observerTiers & $this->audience(ViewerKind::Observer, $at)
-            & $this->course->mainPlan->allows($at, $this->course->mainPlan->barsObservers);
+        return $this->course->doors()->observersAdmitted & $this->course->doors()->observerTiers & $this->audience(ViewerKind::Observer, $at)
+            & $this->course->mainPlan->allows($at, $this->course->doors()->barsObservers);
     }
 
     /** Route 6. */
@@ -273,8 +273,8 @@ final class ViewerMasks
             return $this->course->none;
         }
 
-        return $this->course->guestsAdmitted & $this->course->guestTiers & $this->audience(ViewerKind::Guest, $at)
-            & $this->course->mainPlan->allows($at, $this->course->mainPlan->barsGuests);
+        return $this->course->doors()->guestsAdmitted & $this->course->doors()->guestTiers & $this->audience(ViewerKind::Guest, $at)
+            & $this->course->mainPlan->allows($at, $this->course->doors()->barsGuests);
     }
 
     /**

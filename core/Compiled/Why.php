@@ -118,7 +118,7 @@ final readonly class Why
         }
         if ($viewer->viewer->guest) {
             return $course->guestDoorOpen()
-                ? self::except($course, self::atDoor($viewer, ViewerKind::Guest, $at, $course->guestTiers, $course->mainPlan->barsGuests), $course->guestsAdmitted, Reason::GuestsNotHere)
+                ? self::except($course, self::atDoor($viewer, ViewerKind::Guest, $at, $course->doors()->guestTiers, $course->doors()->barsGuests), $course->doors()->guestsAdmitted, Reason::GuestsNotHere)
                 : self::everywhere($course, Reason::GuestsShut);
         }
         if ($course->prepared->course->entry === Entry::Anyone) {
@@ -151,16 +151,16 @@ final readonly class Why
             return new self(self::everywhere($course, Reason::ObserversShut));
         }
         if (! $door->follow) {
-            $bits = self::atDoor($viewer, ViewerKind::Observer, $at, $course->observerTiers, $course->mainPlan->barsObservers);
+            $bits = self::atDoor($viewer, ViewerKind::Observer, $at, $course->doors()->observerTiers, $course->doors()->barsObservers);
 
-            return new self(self::except($course, $bits, $course->observersAdmitted, Reason::ObserversNotHere));
+            return new self(self::except($course, $bits, $course->doors()->observersAdmitted, Reason::ObserversNotHere));
         }
         $cannot = $learner->byOwnRoutes($at, null) ^ $course->all;
         $theirs = self::of($learner, $at, $learner->open($at)[0])->bytes;
 
         return new self(
-            self::except($course, self::except($course, $theirs, $cannot, Reason::NotForYou), $course->observersAdmitted, Reason::ObserversNotHere),
-            $cannot & $course->observersAdmitted,
+            self::except($course, self::except($course, $theirs, $cannot, Reason::NotForYou), $course->doors()->observersAdmitted, Reason::ObserversNotHere),
+            $cannot & $course->doors()->observersAdmitted,
         );
     }
 
