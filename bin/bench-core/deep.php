@@ -63,9 +63,9 @@ function deepPlan(int $shift = 0): Plan
  *
  * @return list<array{tier: string, from: int, until: int, labels: list<string>, done: array<string, int>}>
  */
-function deepRows(int $count, int $now): array
+function deepRows(int $count, int $now, int $seed = 11): array
 {
-    mt_srand(11);
+    mt_srand($seed);
     $lessons = [];
     for ($i = 0; $i < 192; $i++) {
         $lessons[] = 'm'.intdiv($i, 16).'-l'.$i % 16;

@@ -58,9 +58,9 @@ function plainPlan(int $items, int $shift = 0): Plan
 }
 
 /** @return list<Person> holders whose passes began in the last year, with the first lessons done */
-function plainPeople(int $count, int $now): array
+function plainPeople(int $count, int $now, int $seed = 42): array
 {
-    mt_srand(42);
+    mt_srand($seed);
     $people = [];
     for ($i = 0; $i < $count; $i++) {
         $from = $now - mt_rand(0, 365 * 86400);

@@ -13,8 +13,11 @@ use SilentKeep\Core\Viewing\Viewer;
 /** A course laid out for deciding it for many viewers, with what depends on who looks, each reckoned once. */
 final class CompiledCourse extends CourseMasks
 {
-    /** How many answers of one kind are kept: conditions on what is done can make as many as there are viewers. */
-    private const MOST_KEPT = 500;
+    /** How many answers of one kind are kept: labels and conditions on what is done can make as many as there are viewers. */
+    private readonly int $mostKept;
+
+    /** How much progress is kept: those who have done the same have the same. */
+    private readonly int $mostProgress;
 
     public readonly MainPlan $mainPlan;
 
@@ -33,6 +36,11 @@ final class CompiledCourse extends CourseMasks
     /** @var array<string, Footing> */
     private array $footings = [];
 
+    private int $footingsMade = 0;
+
+    /** @var array<string, Progress> by footing and what is done */
+    private array $progress = [];
+
     /** @var array<string, string> */
     private array $samplesFor = [];
 
@@ -42,6 +50,8 @@ final class CompiledCourse extends CourseMasks
     public function __construct(PreparedCourse $prepared)
     {
         parent::__construct($prepared);
+        $this->mostKept = max(50, intdiv(200_000, 1 + $this->count));
+        $this->mostProgress = max(100, intdiv(1_000_000, 100 + $this->count));
         $this->mainPlan = new MainPlan($this);
         $given = false;
         foreach ($prepared->plan->offers as $offer) {
@@ -53,7 +63,7 @@ final class CompiledCourse extends CourseMasks
     /** @param  string  $eligible  what counts for a pass */
     public function precedence(string $eligible): Precedence
     {
-        return self::kept($this->precedences, $eligible, fn (): Precedence => new Precedence($this, $eligible));
+        return $this->kept($this->precedences, $eligible, fn (): Precedence => new Precedence($this, $eligible));
     }
 
     public function labelsOf(Viewer $viewer): BearingLabels
@@ -68,7 +78,7 @@ final class CompiledCourse extends CourseMasks
             $told .= strlen($label).':'.$label;
         }
 
-        return $this->labels[$told] ?? self::kept($this->labels, $told, fn (): BearingLabels => new BearingLabels($this, $viewer));
+        return $this->labels[$told] ?? $this->kept($this->labels, $told, fn (): BearingLabels => new BearingLabels($this, $viewer));
     }
 
     /**
@@ -100,15 +110,33 @@ final class CompiledCourse extends CourseMasks
             return $this->footings[$key];
         }
 
-        return self::kept($this->footings, $key, function () use ($profile, $stand, $labels, $done, $at): Footing {
+        return $this->kept($this->footings, $key, function () use ($profile, $stand, $labels, $done, $at): Footing {
             $eligible = $profile->covered & $this->published & $this->notBoards;
             if (! $this->conditions->none) {
                 $facts = MomentFacts::asItMayCome($this->outline, $labels, $this->positions($done), $at, $profile->offer, $this->prepared->coverage($profile->offer));
                 $eligible &= $this->conditions->notSettledAgainst($facts);
             }
 
-            return new Footing($this, $profile, $this->audience(ViewerKind::Learner, $profile->offer, $stand, $labels, $done, $at), $eligible);
+            return new Footing($this, $profile, (string) ++$this->footingsMade, $this->audience(ViewerKind::Learner, $profile->offer, $stand, $labels, $done, $at), $eligible);
         });
+    }
+
+    /**
+     * To ask only: whoever follows somebody on their way takes {@see Footing::progress()}, which is theirs alone.
+     *
+     * @param  string  $done  mask
+     */
+    public function progress(Footing $footing, string $done): Progress
+    {
+        $key = $footing->name.$done;
+        if (isset($this->progress[$key])) {
+            return $this->progress[$key];
+        }
+        if (count($this->progress) >= $this->mostProgress) {
+            $this->progress = [];
+        }
+
+        return $this->progress[$key] = $footing->progress($done);
     }
 
     /**
@@ -125,7 +153,7 @@ final class CompiledCourse extends CourseMasks
         }
         $key = $kind->value.($offer === null ? '' : '='.$offer->key)."\0".$stand.$this->doneAsked($done);
 
-        return self::kept($this->audiences, $key, fn (): string => $this->conditions->holding(MomentFacts::asItStands(
+        return $this->kept($this->audiences, $key, fn (): string => $this->conditions->holding(MomentFacts::asItStands(
             $this->outline, $labels, $this->positions($done), $at, $kind, $offer, $offer === null ? null : $this->prepared->coverage($offer),
         )));
     }
@@ -144,7 +172,7 @@ final class CompiledCourse extends CourseMasks
         }
         $kind = $signedIn ? ViewerKind::Member : ViewerKind::Visitor;
 
-        return self::kept($this->samplesFor, $kind->value."\0".$stand.$this->doneAsked($done), fn (): string => Mask::of(
+        return $this->kept($this->samplesFor, $kind->value."\0".$stand.$this->doneAsked($done), fn (): string => Mask::of(
             $this->prepared->samples->for(MomentFacts::asItStands($this->outline, $labels, $this->positions($done), $at, $kind)),
         ));
     }
@@ -173,12 +201,12 @@ final class CompiledCourse extends CourseMasks
      * @param  \Closure(): T  $reckoned
      * @return T
      */
-    private static function kept(array &$kept, string $key, \Closure $reckoned): mixed
+    private function kept(array &$kept, string $key, \Closure $reckoned): mixed
     {
         if (isset($kept[$key])) {
             return $kept[$key];
         }
-        if (count($kept) >= self::MOST_KEPT) {
+        if (count($kept) >= $this->mostKept) {
             $kept = [];
         }
 

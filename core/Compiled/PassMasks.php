@@ -33,6 +33,8 @@ final class PassMasks
 
     private ?Footing $footing = null;
 
+    private ?Progress $progress = null;
+
     /** @param  string  $done  mask */
     public function __construct(
         private readonly CompiledCourse $course,
@@ -111,17 +113,15 @@ final class PassMasks
     /** What it opens, its time as a pass and the course gate left aside. */
     public function opens(int $at, ViewerKind $kind): string
     {
-        return $this->due($at) & ($kind === ViewerKind::Learner ? $this->footing($at)->lasting($this->done) : $this->lasting($at, $kind));
+        return $this->due($at) & $this->lasting($at, $kind);
     }
 
     /** What passes all gates but those of time, for as long as neither a date nor a label changes a condition. */
     public function lasting(int $at, ViewerKind $kind): string
     {
-        $footing = $this->footing($at);
+        $progress = $this->progress($at);
 
-        return $kind === ViewerKind::Learner
-            ? $footing->lasting($this->done)
-            : $this->profile->covered & $this->audience($at, $kind) & $footing->progress($this->done)->passes();
+        return $kind === ViewerKind::Learner ? $progress->lasting() : $this->profile->covered & $this->audience($at, $kind) & $progress->passes();
     }
 
     public function footing(int $at): Footing
@@ -129,6 +129,7 @@ final class PassMasks
         $stretch = $this->labels->stretch($at);
         if ($this->footing === null || $stretch !== $this->footingStretch) {
             $this->footingStretch = $stretch;
+            $this->progress = null;
             $this->footing = $this->course->footing($this->profile, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
         }
 
@@ -142,7 +143,9 @@ final class PassMasks
 
     public function progress(int $at): Progress
     {
-        return $this->footing($at)->progress($this->done);
+        $footing = $this->footing($at);
+
+        return $this->progress ??= $this->course->progress($footing, $this->done);
     }
 
     public function eligible(int $at): string

@@ -11,6 +11,8 @@ final class Progress
 
     private ?string $passes = null;
 
+    private ?string $lasting = null;
+
     /** What was supposed to be done too when it was last asked what is stuck. */
     private ?string $supposed = null;
 
@@ -24,8 +26,11 @@ final class Progress
     /** @var array<int, true> items whose own prerequisites are known to be met: as more is done, that stays so */
     private array $met = [];
 
-    /** @param  string  $done  mask without modules, which are complete by their lessons */
-    public function __construct(private readonly CourseMasks $course, private readonly Precedence $precedence, private string $done)
+    /**
+     * @param  string  $inReach  whose scope, tier and audience let the holder in
+     * @param  string  $done  mask without modules, which are complete by their lessons
+     */
+    public function __construct(private readonly CourseMasks $course, private readonly Precedence $precedence, private readonly string $inReach, private string $done)
     {
         $this->undoneLessons = $precedence->lessons & ($done ^ $course->all);
     }
@@ -35,7 +40,7 @@ final class Progress
     {
         $this->done[$item] = Mask::IN;
         $this->undoneLessons[$item] = Mask::OUT;
-        $this->passes = $this->supposed = null;
+        $this->passes = $this->lasting = $this->supposed = null;
     }
 
     /** @param  string  $items  lessons and parts */
@@ -43,7 +48,7 @@ final class Progress
     {
         $this->done |= $items;
         $this->undoneLessons &= $items ^ $this->course->all;
-        $this->passes = $this->supposed = null;
+        $this->passes = $this->lasting = $this->supposed = null;
     }
 
     /** Whether the progress gate passes for one item: as {@see self::passes()}, where few are asked about. */
@@ -69,6 +74,12 @@ final class Progress
         }
 
         return true;
+    }
+
+    /** What passes all gates but those of time. */
+    public function lasting(): string
+    {
+        return $this->lasting ??= $this->inReach & $this->passes();
     }
 
     /** Where the progress gate passes. */

@@ -18,8 +18,8 @@ use SilentKeep\Core\Viewing\Viewer;
  */
 final class Impact
 {
-    /** How many fates are kept in mind at a time. */
-    private const MOST_KEPT = 10_000;
+    /** How many bytes of fates are kept in mind at a time. */
+    private const MOST_KEPT = 24 << 20;
 
     private readonly ?CompiledDecider $before;
 
@@ -52,6 +52,8 @@ final class Impact
 
     /** @var array<string, string> what the change does, by what it can see of somebody */
     private array $known = [];
+
+    private int $knownBytes = 0;
 
     /**
      * @param  int  $at  the instant of the change
@@ -145,8 +147,10 @@ final class Impact
         if (isset($this->known[$fate])) {
             return $this->known[$fate];
         }
-        if (count($this->known) >= self::MOST_KEPT) {
+        $this->knownBytes += strlen($fate) + strlen($this->none);
+        if ($this->knownBytes > self::MOST_KEPT) {
             $this->known = [];
+            $this->knownBytes = 0;
         }
 
         return $this->known[$fate] = $this->reckoned($before, $after);
