@@ -155,9 +155,11 @@ final readonly class CompiledDecider
             }
         }
         unset($wanted[Instant::NEVER]);
-        sort($wanted);
+        if (count($wanted) > 1) {
+            sort($wanted);
+        }
 
-        return $wanted;
+        return array_values($wanted);
     }
 
     /** @return list<Reason> */

@@ -121,23 +121,27 @@ final class NextChanges
      */
     private function openings(PassMasks $pass, string $opens, string $open, int $from, int $until): void
     {
-        $items = $opens & ($open ^ $this->viewer->course->all) & $this->waiting;
+        $items = $opens ^ ($opens & $open);
+        if ($this->waiting !== $this->viewer->course->all) {
+            $items &= $this->waiting;
+        }
         if (! str_contains($items, Mask::IN)) {
             return;
         }
         $closings = $pass->profile->steps->everClose() ? $pass->closings() : null;
-        foreach ($pass->releases() as $step => $release) {
-            if ($release <= $from || $release >= $until) {
+        $closingStep = $pass->profile->closingStep;
+        $releaseStep = $pass->profile->releaseStep;
+        $releases = $pass->releases();
+        $changes = [];
+        for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
+            $step = $releaseStep[$item];
+            $release = $releases[$step];
+            if ($release <= $from || $release >= $until || ($closings !== null && $closings[$closingStep[$item]] <= $release)) {
                 continue;
             }
-            $change = null;
-            foreach ($pass->profile->releases[$step] as $item) {
-                if ($items[$item] === Mask::OUT || ($closings !== null && $closings[$pass->profile->closingStep[$item]] <= $release)) {
-                    continue;
-                }
-                if (! isset($this->found[$item]) || $this->found[$item]->at > $release) {
-                    $this->found[$item] = $change ??= new StateChange($release, State::Open);
-                }
+            $found = $this->found[$item];
+            if ($found === null || $found->at > $release) {
+                $this->found[$item] = $changes[$step] ??= new StateChange($release, State::Open);
             }
         }
     }
@@ -150,17 +154,20 @@ final class NextChanges
      */
     private function closings(array $sources, PassMasks $pass, string $opens, string $open, int $from, int $until): void
     {
-        $items = $opens & $open & ($this->viewer->steady($from) ^ $this->viewer->course->all) & $this->waiting;
-        if (! str_contains($items, Mask::IN)) {
-            return;
+        $items = $opens & $open & $this->waiting;
+        if (! $this->viewer->byPassesOnly) {
+            $items &= $this->viewer->steady($from) ^ $this->viewer->course->all;
         }
         foreach ($pass->closings() as $step => $closing) {
             if ($closing <= $from || $closing >= $until) {
                 continue;
             }
+            $changes = [];
             foreach ($pass->profile->closes()[$step] as $item) {
-                if ($items[$item] === Mask::IN && (! isset($this->found[$item]) || $this->found[$item]->at > $closing) && ! self::isOpenBy($sources, $item, $closing)) {
-                    $this->found[$item] = new StateChange($closing, $this->viewer->course->hiding->whenClosed($item));
+                $found = $this->found[$item];
+                if ($items[$item] === Mask::IN && ($found === null || $found->at > $closing) && (count($sources) === 1 || ! self::isOpenBy($sources, $item, $closing))) {
+                    $state = $this->viewer->course->hiding->whenClosed($item);
+                    $this->found[$item] = $changes[$state->value] ??= new StateChange($closing, $state);
                 }
             }
         }

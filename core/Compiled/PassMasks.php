@@ -179,10 +179,10 @@ final class PassMasks
         return pack('q*', ...$instants);
     }
 
-    /** What time alone will have released, and not closed at once, at or after an instant. */
+    /** Lessons and parts that time alone will have released, and not closed at once, at or after an instant. */
     public function willOpen(int $at): string
     {
-        $will = $this->profile->ever;
+        $will = $this->profile->everToDo;
         if (! $this->profile->steps->everClose()) {
             return $will;
         }

@@ -24,6 +24,9 @@ final class Profile
     /** Released at some time, whenever the pass begins. */
     public readonly string $ever;
 
+    /** The lessons and parts among it. */
+    public readonly string $everToDo;
+
     /** Released never. */
     public readonly string $held;
 
@@ -61,6 +64,7 @@ final class Profile
         $this->releases = self::members($this->releaseStep);
         $this->byRelease = new Gather($this->releaseStep, $course->count);
         $this->ever = $this->byRelease->from($numbers->steps->ever);
+        $this->everToDo = $this->ever & $course->lessonsAndParts;
         $this->held = $this->ever ^ $course->all;
         $this->failingAlways = Mask::as($this->inScope ^ $course->all, 1) | Mask::as($this->inTier ^ $course->all, 2) | Mask::as($this->held, 16);
     }

@@ -31,7 +31,7 @@ final class ViewerMasks
     public readonly ?ViewerMasks $observed;
 
     /** Whether only passes can lead this viewer anywhere. */
-    private readonly bool $byPassesOnly;
+    public readonly bool $byPassesOnly;
 
     /** @param  int  $asOf  what is done later is ignored */
     public function __construct(public readonly CompiledCourse $course, public readonly Viewer $viewer, int $asOf)

@@ -88,6 +88,10 @@ final readonly class Why
     {
         $course = $viewer->course;
         $gate = $viewer->gate($at);
+        if ($gate === null && $viewer->byPassesOnly && count($viewer->passes) === 1 && $viewer->passes[0]->isActive($at)) {
+            // What it opens fails by none of its gates.
+            return new self(self::withDrafts($course, self::ofPass($viewer, $viewer->passes[0], $at)));
+        }
         $asked = Mask::as($open ^ $course->all, 255);
         if ($gate !== null) {
             return new self(str_repeat(chr(self::alone($gate)), $course->count) & $asked);
@@ -241,7 +245,10 @@ final readonly class Why
             return $bits;
         }
         $more = $pass->willOpen($at);
-        $stuck = $progress->stuck(($viewer->grants === [] ? $more : $more | self::underGrant($viewer, $at)) & $course->lessonsAndParts);
+        if ($viewer->grants !== []) {
+            $more |= self::underGrant($viewer, $at) & $course->lessonsAndParts;
+        }
+        $stuck = $progress->stuck($more);
 
         return $bits | ($stuck === $course->none ? Mask::as($passes ^ $all, 64) : Mask::as(($passes ^ $all) & ($stuck ^ $all), 64) | Mask::as($stuck, 128));
     }
