@@ -72,6 +72,9 @@ final class CompiledCourse extends CourseMasks
         if ($viewer->timedLabels !== [] || $this->offersGiveLabels) {
             return new BearingLabels($this, $viewer);
         }
+        if ($viewer->labels === [] && isset($this->labels[''])) {
+            return $this->labels[''];
+        }
         $told = '';
         foreach ($viewer->labels as $label) {
             // With its length, so that no text of one label can look like two.

@@ -19,12 +19,15 @@ use SilentKeep\Core\Viewing\Viewer;
  * The same decisions as {@see \SilentKeep\Core\Deciding\Decider}, many times faster: for many viewers, and
  * for looking far ahead. Tests hold the two equal; where they differ, that one is right.
  */
-final readonly class CompiledDecider
+final class CompiledDecider
 {
-    public CompiledCourse $compiled;
+    public readonly CompiledCourse $compiled;
+
+    /** @var array<string, array<array-key, ?Route>> what the bytes stand for where one route leads anywhere, by that */
+    private static array $alone = [];
 
     /** @param  ?PreparedCourse  $prepared  of just these, where it is there already */
-    public function __construct(Plan $plan, public Course $course, ?PreparedCourse $prepared = null)
+    public function __construct(Plan $plan, public readonly Course $course, ?PreparedCourse $prepared = null)
     {
         $this->compiled = new CompiledCourse($prepared ?? new PreparedCourse($plan, $course));
     }
@@ -107,7 +110,7 @@ final readonly class CompiledDecider
     private function via(array $routes, string $open): array
     {
         if (count($routes) === 1) {
-            return [$open, [Mask::OUT => null, Mask::IN => Route::from(array_key_first($routes))]];
+            return [$open, self::$alone[array_key_first($routes)] ??= [Mask::OUT => null, Mask::IN => Route::from(array_key_first($routes))]];
         }
         $bytes = $this->compiled->none;
         $named = [Mask::OUT => null];

@@ -97,6 +97,9 @@ class CourseMasks
 
     public readonly ConditionsAsked $conditions;
 
+    /** @var list<null> of each item */
+    public readonly array $nothing;
+
     private ?Doors $doors = null;
 
     /** @var array<int, string> */
@@ -107,6 +110,7 @@ class CourseMasks
         $this->outline = $outline = $prepared->outline;
         $this->count = $outline->count();
         $this->all = str_repeat(Mask::IN, $this->count);
+        $this->nothing = array_fill(0, $this->count, null);
         $this->none = str_repeat(Mask::OUT, $this->count);
         $published = $lessons = $lessonsAndParts = $notBoards = $withoutTiers = $containers = '';
         $isModule = [];

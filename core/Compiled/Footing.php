@@ -32,7 +32,7 @@ final class Footing
     /** @param  string  $done  mask */
     public function progress(string $done): Progress
     {
-        return new Progress($this->course, $this->precedence, $this->inReach, $done);
+        return new Progress($this->course, $this, $done);
     }
 
     /** In which order all that its holders may come to opens; null: things wait for each other in a circle. */

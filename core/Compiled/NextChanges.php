@@ -24,7 +24,7 @@ final class NextChanges
      */
     private function __construct(private readonly ViewerMasks $viewer, private readonly string $states, private string $waiting)
     {
-        $this->found = array_fill(0, $viewer->course->count, null);
+        $this->found = $viewer->course->nothing;
     }
 
     /**

@@ -21,9 +21,10 @@ final class PassMasks
     /** @var ?list<int> */
     private ?array $closings = null;
 
-    private ?int $releasedAsOf = null;
+    private ?int $stageAt = null;
 
-    private string $released = '';
+    /** @var array{string, string} */
+    private array $stage = ['', ''];
 
     private ?int $aheadOf = null;
 
@@ -76,13 +77,25 @@ final class PassMasks
 
     public function released(int $at): string
     {
-        if ($at === $this->releasedAsOf) {
-            return $this->released;
+        return $this->stage($at)[0];
+    }
+
+    /** What time alone will release later, as {@see Why} has it: 8. */
+    public function notYet(int $at): string
+    {
+        return $this->stage($at)[1];
+    }
+
+    /** @return array{string, string} */
+    private function stage(int $at): array
+    {
+        if ($at === $this->stageAt) {
+            return $this->stage;
         }
         $steps = $this->profile->steps;
-        $this->releasedAsOf = $at;
+        $this->stageAt = $at;
 
-        return $this->released = $this->profile->released($this->releases === null ? $steps->released($this->start, $at) : Steps::releasedOf($this->releases, $at));
+        return $this->stage = $this->profile->stage($this->releases === null ? $steps->released($this->start, $at) : Steps::releasedOf($this->releases, $at));
     }
 
     public function closed(int $at): string

@@ -48,8 +48,8 @@ final class Profile
     /** @var ?list<list<int>> */
     private ?array $closes = null;
 
-    /** @var array<string, string> what is released, by which steps have come */
-    private array $released = [];
+    /** @var array<string, array{string, string}> by which steps have come */
+    private array $stages = [];
 
     public function __construct(private readonly CourseMasks $course, public readonly Offer $offer)
     {
@@ -83,17 +83,21 @@ final class Profile
         return $members;
     }
 
-    /** @param  string  $steps  a byte a release step: whether it has come */
-    public function released(string $steps): string
+    /**
+     * @param  string  $steps  a byte a release step: whether it has come
+     * @return array{string, string} what is released; what is not yet, as {@see Why} has it: 8
+     */
+    public function stage(string $steps): array
     {
-        if (isset($this->released[$steps])) {
-            return $this->released[$steps];
+        if (isset($this->stages[$steps])) {
+            return $this->stages[$steps];
         }
-        if (count($this->released) >= self::MOST_KEPT) {
-            $this->released = [];
+        if (count($this->stages) >= self::MOST_KEPT) {
+            $this->stages = [];
         }
+        $released = $this->byRelease->from($steps);
 
-        return $this->released[$steps] = $this->byRelease->from($steps);
+        return $this->stages[$steps] = [$released, Mask::as($released ^ $this->ever, 8)];
     }
 
     /** @return list<list<int>> by closing step: the items, in reading order */

@@ -13,10 +13,10 @@ final class Progress
 
     private ?string $lasting = null;
 
-    /** What was supposed to be done too when it was last asked what is stuck. */
+    /** What was supposed to be done too when it was last asked what fails. */
     private ?string $supposed = null;
 
-    private string $stuck = '';
+    private string $failing = '';
 
     private ?Turns $turns = null;
 
@@ -26,13 +26,10 @@ final class Progress
     /** @var array<int, true> items whose own prerequisites are known to be met: as more is done, that stays so */
     private array $met = [];
 
-    /**
-     * @param  string  $inReach  whose scope, tier and audience let the holder in
-     * @param  string  $done  mask without modules, which are complete by their lessons
-     */
-    public function __construct(private readonly CourseMasks $course, private readonly Precedence $precedence, private readonly string $inReach, private string $done)
+    /** @param  string  $done  mask without modules, which are complete by their lessons */
+    public function __construct(private readonly CourseMasks $course, private readonly Footing $footing, private string $done)
     {
-        $this->undoneLessons = $precedence->lessons & ($done ^ $course->all);
+        $this->undoneLessons = $footing->precedence->lessons & ($done ^ $course->all);
     }
 
     /** One more lesson or part is done. */
@@ -79,7 +76,7 @@ final class Progress
     /** What passes all gates but those of time. */
     public function lasting(): string
     {
-        return $this->lasting ??= $this->inReach & $this->passes();
+        return $this->lasting ??= $this->footing->inReach & $this->passes();
     }
 
     /** Where the progress gate passes. */
@@ -90,7 +87,7 @@ final class Progress
         }
         $course = $this->course;
         $undone = $this->done ^ $course->all;
-        $blocked = $this->precedence->unmet($undone, $this->undoneLessons) & $undone;
+        $blocked = $this->footing->precedence->unmet($undone, $this->undoneLessons) & $undone;
         foreach ($course->modulesThatWait as $module) {
             if ($blocked[$module] === Mask::IN && $this->isComplete($module)) {
                 $blocked[$module] = Mask::OUT;
@@ -102,25 +99,33 @@ final class Progress
     }
 
     /**
-     * Where it fails and would go on failing if all of this were done too.
+     * The failing gates that do not depend on time, as {@see Why} has them: of progress 64, or 128 where it would go on failing
+     * if more were done too.
      *
      * @param  string  $more  what might still be done
      */
-    public function stuck(string $more): string
+    public function failing(string $more): string
     {
-        $this->passes();
+        if ($more === $this->supposed) {
+            return $this->failing;
+        }
+        $this->supposed = $more;
+        $shut = $this->passes() ^ $this->course->all;
+        $stuck = $this->stuck($more);
+        $progress = $stuck === $this->course->none ? Mask::as($shut, 64) : Mask::as($shut & ($stuck ^ $this->course->all), 64) | Mask::as($stuck, 128);
+
+        return $this->failing = $this->footing->failing() | $progress;
+    }
+
+    private function stuck(string $more): string
+    {
         if (! str_contains($this->blocked, Mask::IN)) {
             return $this->course->none;
         }
-        if ($more === $this->supposed) {
-            return $this->stuck;
-        }
-        $this->supposed = $more;
-        $undone = ($this->done | ($more & $this->precedence->eligible)) ^ $this->course->all;
+        $undone = ($this->done | ($more & $this->footing->precedence->eligible)) ^ $this->course->all;
+        $never = $this->blocked & $this->footing->precedence->unmet($undone, $this->undoneLessons & $undone);
 
-        $never = $this->blocked & $this->precedence->unmet($undone, $this->undoneLessons & $undone);
-
-        return $this->stuck = str_contains($never, Mask::IN) ? $this->shutBelow($never) ^ $this->course->all : $this->course->none;
+        return str_contains($never, Mask::IN) ? $this->shutBelow($never) ^ $this->course->all : $this->course->none;
     }
 
     /** All items but those shut and what is inside them, as far as nothing complete stands between. */
@@ -153,7 +158,7 @@ final class Progress
             return $this->done[$item] === Mask::IN;
         }
 
-        return $this->course->hasRequired($this->precedence->lessons, $item) && ! $this->course->hasRequired($this->undoneLessons, $item);
+        return $this->course->hasRequired($this->footing->precedence->lessons, $item) && ! $this->course->hasRequired($this->undoneLessons, $item);
     }
 
     /** Its own, whatever it stands in. */
@@ -183,7 +188,7 @@ final class Progress
 
     public function turns(): Turns
     {
-        return $this->turns ??= $this->precedence->turns();
+        return $this->turns ??= $this->footing->precedence->turns();
     }
 
     /**

@@ -95,6 +95,11 @@ final class ViewerMasks
      */
     public function cuts(): array
     {
+        if ($this->byPassesOnly && $this->course->alwaysIn && count($this->passes) === 1 && $this->labels->instants === [] && $this->course->conditions->instants === []) {
+            $pass = $this->passes[0]->pass;
+
+            return $pass->state === PassState::Active ? [$pass->from, $pass->until] : [];
+        }
         $course = $this->course->prepared->course;
         $cuts = [...$this->labels->instants, ...$this->course->conditions->instants];
         foreach ($this->passes as $pass) {

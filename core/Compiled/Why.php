@@ -227,30 +227,14 @@ final readonly class Why
 
     private static function ofPass(ViewerMasks $viewer, PassMasks $pass, int $at): string
     {
-        $course = $viewer->course;
-        $all = $course->all;
-        $progress = $pass->progress($at);
-        $ever = $pass->profile->ever;
-        $released = $pass->released($at);
-        $bits = $pass->footing($at)->failing();
-        if ($released !== $ever) {
-            $bits |= Mask::as($released ^ $ever, 8);
-        }
-        $closed = $pass->closed($at);
-        if ($closed !== $course->none) {
-            $bits |= Mask::as($closed, 32);
-        }
-        $passes = $progress->passes();
-        if ($passes === $all) {
-            return $bits;
-        }
         $more = $pass->willOpen($at);
         if ($viewer->grants !== []) {
-            $more |= self::underGrant($viewer, $at) & $course->lessonsAndParts;
+            $more |= self::underGrant($viewer, $at) & $viewer->course->lessonsAndParts;
         }
-        $stuck = $progress->stuck($more);
+        $bits = $pass->progress($at)->failing($more) | $pass->notYet($at);
+        $closed = $pass->closed($at);
 
-        return $bits | ($stuck === $course->none ? Mask::as($passes ^ $all, 64) : Mask::as(($passes ^ $all) & ($stuck ^ $all), 64) | Mask::as($stuck, 128));
+        return $closed === $viewer->course->none ? $bits : $bits | Mask::as($closed, 32);
     }
 
     /** Under a grant that has not ended, begun or not. */
