@@ -17,7 +17,7 @@ require __DIR__.'/measure.php';
 require __DIR__.'/today.php';
 require __DIR__.'/deep.php';
 
-const ROUNDS = 5;
+const ROUNDS = 7;
 
 const LEARNERS = 2_000;
 
@@ -50,17 +50,17 @@ function decisionRows(string $course, Plan $plan, Closure $viewers, Closure $loo
     $rounds = array_map($viewers, range(0, ROUNDS - 1));
     $decisions = LEARNERS * $count;
     printf("\n%s: %s learners x %d items, others in every round\n", $course, number_format(LEARNERS), $count);
-    row('bare loop', beside($loop, $loop), $decisions);
+    row('bare loop', beside($loop, $loop, ROUNDS), $decisions);
     row("{$course}: states, viewers made and prepared on the way", beside($loop, static function (int $round) use ($rounds, $decider, $now): void {
         foreach ($rounds[$round] as $viewer) {
             $decider->states($decider->viewer($viewer(), $now), $now);
         }
-    }), $decisions, $most[0]);
+    }, ROUNDS), $decisions, $most[0]);
     row("{$course}: whole answers with why and next", beside($loop, static function (int $round) use ($rounds, $decider, $now): void {
         foreach ($rounds[$round] as $viewer) {
             $decider->answers($viewer(), $now);
         }
-    }), $decisions, $most[1]);
+    }, ROUNDS), $decisions, $most[1]);
     row('the same, each way in, reason and next change read', beside($loop, static function (int $round) use ($rounds, $decider, $now, $count): void {
         foreach ($rounds[$round] as $viewer) {
             $answers = $decider->answers($viewer(), $now);
@@ -70,12 +70,12 @@ function decisionRows(string $course, Plan $plan, Closure $viewers, Closure $loo
                 $answers->next($item);
             }
         }
-    }), $decisions, null, 'no promise: most of it is asking');
+    }, ROUNDS), $decisions, null, 'no promise: most of it is asking');
     row('the same, spelled out as an object an item', beside($loop, static function (int $round) use ($rounds, $decider, $now): void {
         foreach ($rounds[$round] as $viewer) {
             $decider->decide($viewer(), $now);
         }
-    }), $decisions, null, 'no promise: most of it is making the objects');
+    }, ROUNDS), $decisions, null, 'no promise: most of it is making the objects');
 }
 
 function coreRows(int $people, int $items): void

@@ -16,6 +16,8 @@ final class CompiledCourse extends CourseMasks
     /** How many answers of one kind are kept: labels and conditions on what is done can make as many as there are viewers. */
     private readonly int $mostKept;
 
+    private readonly int $mostItineraries;
+
     /** How much progress is kept: those who have done the same have the same. */
     private readonly int $mostProgress;
 
@@ -38,6 +40,9 @@ final class CompiledCourse extends CourseMasks
 
     private int $footingsMade = 0;
 
+    /** @var array<array-key, Itinerary> by footing */
+    private array $itineraries = [];
+
     /** @var array<string, Progress> by footing and what is done */
     private array $progress = [];
 
@@ -50,7 +55,8 @@ final class CompiledCourse extends CourseMasks
     public function __construct(PreparedCourse $prepared)
     {
         parent::__construct($prepared);
-        $this->mostKept = max(50, intdiv(200_000, 1 + $this->count));
+        $this->mostKept = max(100, intdiv(1_500_000, 1 + $this->count));
+        $this->mostItineraries = max(50, intdiv(300_000, 1 + $this->count));
         $this->mostProgress = max(100, intdiv(1_000_000, 100 + $this->count));
         $this->mainPlan = new MainPlan($this);
         $given = false;
@@ -140,6 +146,17 @@ final class CompiledCourse extends CourseMasks
         }
 
         return $this->progress[$key] = $footing->progress($done);
+    }
+
+    /** In which order all that the holders may come to opens; null: things wait for each other in a circle. */
+    public function itinerary(Footing $footing): ?Itinerary
+    {
+        if (! isset($this->itineraries[$footing->name]) && count($this->itineraries) >= $this->mostItineraries) {
+            $this->itineraries = [];
+        }
+        $itinerary = $this->itineraries[$footing->name] ??= new Itinerary($this, $footing->precedence, $footing->inReach);
+
+        return $itinerary->circular ? null : $itinerary;
     }
 
     /**

@@ -17,8 +17,6 @@ final class Footing
 
     private ?string $failing = null;
 
-    private ?Itinerary $itinerary = null;
-
     /**
      * @param  string  $name  digits, another for each
      * @param  string  $eligible  what counts for a pass
@@ -38,9 +36,7 @@ final class Footing
     /** In which order all that its holders may come to opens; null: things wait for each other in a circle. */
     public function itinerary(): ?Itinerary
     {
-        $this->itinerary ??= new Itinerary($this->course, $this->precedence, $this->inReach);
-
-        return $this->itinerary->circular ? null : $this->itinerary;
+        return $this->course->itinerary($this);
     }
 
     /** The failing gates that depend on neither time nor work, as {@see Why} has them. */

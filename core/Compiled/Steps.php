@@ -6,6 +6,7 @@ namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Rules\ClosesOn;
+use SilentKeep\Core\Time\CivilDate;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\SchoolZone;
 
@@ -119,9 +120,27 @@ final class Steps
      */
     private function go(array $instants, array $rules): array
     {
+        $zone = $this->zone;
+        $walls = [];
+        [$from, $until, $offset] = [0, 0, 0];
         foreach ($rules as [$step, $above, $base, $date, $days, $time, $weekday]) {
-            $own = $date ?? $this->zone->plusDays($instants[$base], $days, $time, $weekday);
-            $instants[$step] = $own > $instants[$above] ? $own : $instants[$above];
+            if ($date === null) {
+                // As SchoolZone::plusDays(), with what several steps need worked out once.
+                $wall = $walls[$base] ??= $zone->wallAt($instants[$base]);
+                $ownTime = ($wall % 86400 + 86400) % 86400;
+                $midnight = $wall - $ownTime + $days * 86400;
+                $time ??= $ownTime;
+                $ahead = $weekday === null ? 0 : (($weekday - CivilDate::weekday(intdiv($midnight, 86400))) % 7 + 7) % 7;
+                $own = $midnight + $ahead * 86400 + $time;
+                if ($weekday !== null && $ahead === 0 && $time < $ownTime && $zone->instantOfWall($own) < $zone->instantOfWall($midnight + $ownTime)) {
+                    $own += 7 * 86400;
+                }
+                if ($own >= $until || $own < $from) {
+                    [$from, $until, $offset] = $zone->stretchOfWall($own);
+                }
+                $date = $own - $offset;
+            }
+            $instants[$step] = $date > $instants[$above] ? $date : $instants[$above];
         }
 
         return $instants;
