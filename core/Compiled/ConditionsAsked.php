@@ -33,7 +33,7 @@ final readonly class ConditionsAsked
     /** What it is asked of: the items named, and the lessons inside of modules. */
     public string $done;
 
-    /** @var list<array{Condition, string}> each condition once, with all on whose path it stands */
+    /** @var list<array{Condition, list<int>}> each condition once, with all on whose path it stands */
     private array $on;
 
     private string $all;
@@ -68,15 +68,16 @@ final readonly class ConditionsAsked
         $this->whatIsDone = str_contains($done, Mask::IN);
     }
 
-    /** @return list<array{Condition, string}> */
+    /** @return list<array{Condition, list<int>}> */
     private static function standing(Outline $outline): array
     {
         $on = [];
         foreach ($outline->items as $at => $item) {
             if ($item->only !== null) {
-                $on[serialize($item->only)] ??= [$item->only, str_repeat(Mask::OUT, $outline->count())];
+                $told = serialize($item->only);
+                $on[$told] ??= [$item->only, []];
                 for ($inside = $at; $inside < $outline->end[$at]; $inside++) {
-                    $on[serialize($item->only)][1][$inside] = Mask::IN;
+                    $on[$told][1][] = $inside;
                 }
             }
         }
@@ -90,7 +91,9 @@ final readonly class ConditionsAsked
         $holding = $this->all;
         foreach ($this->on as [$condition, $items]) {
             if ($condition->read($facts) !== Truth::Yes) {
-                $holding &= $items ^ $this->all;
+                foreach ($items as $item) {
+                    $holding[$item] = Mask::OUT;
+                }
             }
         }
 
@@ -103,7 +106,9 @@ final readonly class ConditionsAsked
         $possible = $this->all;
         foreach ($this->on as [$condition, $items]) {
             if ($condition->read($facts) === Truth::No) {
-                $possible &= $items ^ $this->all;
+                foreach ($items as $item) {
+                    $possible[$item] = Mask::OUT;
+                }
             }
         }
 

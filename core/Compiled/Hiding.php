@@ -21,6 +21,9 @@ final readonly class Hiding
     /** Whether something that holds something can come out hidden, so that what is inside has to be looked at. */
     public bool $tangled;
 
+    /** What can come out hidden with something inside, and all that stands in it: where one of them opens or closes, others may change too. */
+    public string $inTangles;
+
     private string $hides;
 
     /** @var array<int, string> what stands right inside, by the container that can come out hidden, in reading order */
@@ -50,6 +53,13 @@ final readonly class Hiding
         $this->hides = $hides;
         $this->whenClosed = $letters;
         $this->inside = array_map(static fn (string $mask): string => str_pad($mask, strlen($hides), Mask::OUT), $containers);
+        $inTangles = str_repeat(Mask::OUT, strlen($hides));
+        foreach (array_keys($containers) as $container) {
+            for ($at = $container; $at < $outline->end[$container]; $at++) {
+                $inTangles[$at] = Mask::IN;
+            }
+        }
+        $this->inTangles = $inTangles;
         $this->fromLeaves = array_reverse(array_keys($containers));
         $this->tangled = $containers !== [] && $course->state !== CourseState::Draft;
     }

@@ -39,7 +39,11 @@ final class NextChanges
         $cuts = $decider->cuts($viewer, $at);
         $from = $at;
         foreach ([...$cuts, Instant::NEVER] as $until) {
-            $viewer->course->hiding->tangled ? $search->byInstants($decider, $from, $until, $open) : $search->bySteps($from, $until, $open);
+            if ($viewer->course->hiding->tangled) {
+                $open = $search->byEvents($from, $until, $open);
+            } else {
+                $search->bySteps($from, $until, $open);
+            }
             if ($until === Instant::NEVER || ! str_contains($search->waiting, Mask::IN)) {
                 break;
             }
@@ -67,19 +71,69 @@ final class NextChanges
         }
     }
 
-    /** Where something hides that holds something, so that what opens may show or hide others: from step to step. */
-    private function byInstants(CompiledDecider $decider, int $from, int $until, string $open): void
+    /**
+     * Where something hides that holds something, so that what opens may show or hide others: from one instant at which something
+     * opens or closes to the next.
+     *
+     * @param  string  $open  from `$from` on
+     * @return string what is open last
+     */
+    private function byEvents(int $from, int $until, string $open): string
     {
-        foreach ($decider->instants($this->viewer, $from, $until) as $instant) {
-            $then = $this->viewer->open($instant)[0];
-            if ($then !== $open) {
-                $this->note($instant, $then);
-                $open = $then;
+        $sources = $this->viewer->sources($from);
+        $events = self::events($sources, $from, $until);
+        if ($events === []) {
+            return $open;
+        }
+        ksort($events);
+        $steady = $this->viewer->steady($from);
+        $hiding = $this->viewer->course->hiding;
+        foreach ($events as $instant => $items) {
+            $tangled = false;
+            foreach ($items as $item => $_) {
+                $is = $steady[$item] === Mask::IN || self::isOpenBy($sources, $item, $instant) ? Mask::IN : Mask::OUT;
+                if ($is === $open[$item]) {
+                    continue;
+                }
+                $open[$item] = $is;
+                if ($hiding->inTangles[$item] === Mask::IN) {
+                    $tangled = true;
+                } elseif ($this->waiting[$item] === Mask::IN) {
+                    $this->waiting[$item] = Mask::OUT;
+                    $this->found[$item] = new StateChange($instant, $is === Mask::IN ? State::Open : $hiding->whenClosed($item));
+                }
             }
-            if (! str_contains($this->waiting, Mask::IN)) {
-                return;
+            if ($tangled) {
+                $this->note($instant, $open);
             }
         }
+
+        return $open;
+    }
+
+    /**
+     * @param  list<array{PassMasks, string}>  $sources
+     * @return array<int, array<int, true>> items that may open or close, by instant
+     */
+    private static function events(array $sources, int $from, int $until): array
+    {
+        $events = [];
+        foreach ($sources as [$pass, $opens]) {
+            foreach ([[$pass->releases(), $pass->profile->releases], [$pass->closings(), $pass->closings() === [Instant::NEVER] ? [[]] : $pass->profile->closes()]] as [$instants, $itemsOf]) {
+                foreach ($instants as $step => $instant) {
+                    if ($instant <= $from || $instant >= $until) {
+                        continue;
+                    }
+                    foreach ($itemsOf[$step] as $item) {
+                        if ($opens[$item] === Mask::IN) {
+                            $events[$instant][$item] = true;
+                        }
+                    }
+                }
+            }
+        }
+
+        return $events;
     }
 
     /** @param  string  $open  from `$from` on */
