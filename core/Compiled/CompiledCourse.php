@@ -38,13 +38,16 @@ final class CompiledCourse extends CourseMasks
     /** @var array<string, Footing> */
     private array $footings = [];
 
-    private int $footingsMade = 0;
+    private int $named = 0;
 
     /** @var array<array-key, Itinerary> by footing */
     private array $itineraries = [];
 
-    /** @var array<string, Progress> by footing and what is done */
+    /** @var array<string, Progress> by precedence and what is done */
     private array $progress = [];
+
+    /** @var array<string, string> by footing and what is done */
+    private array $lasting = [];
 
     /** @var array<string, string> */
     private array $samplesFor = [];
@@ -69,7 +72,7 @@ final class CompiledCourse extends CourseMasks
     /** @param  string  $eligible  what counts for a pass */
     public function precedence(string $eligible): Precedence
     {
-        return $this->kept($this->precedences, $eligible, fn (): Precedence => new Precedence($this, $eligible));
+        return $this->kept($this->precedences, $eligible, fn (): Precedence => new Precedence($this, (string) ++$this->named, $eligible));
     }
 
     public function labelsOf(Viewer $viewer): BearingLabels
@@ -126,18 +129,18 @@ final class CompiledCourse extends CourseMasks
                 $eligible &= $this->conditions->notSettledAgainst($facts);
             }
 
-            return new Footing($this, $profile, (string) ++$this->footingsMade, $this->audience(ViewerKind::Learner, $profile->offer, $stand, $labels, $done, $at), $eligible);
+            return new Footing($this, $profile, (string) ++$this->named, $this->audience(ViewerKind::Learner, $profile->offer, $stand, $labels, $done, $at), $eligible);
         });
     }
 
     /**
-     * To ask only: whoever follows somebody on their way takes {@see Footing::progress()}, which is theirs alone.
+     * To ask only: whoever follows somebody on their way takes {@see Precedence::progress()}, which is theirs alone.
      *
      * @param  string  $done  mask
      */
-    public function progress(Footing $footing, string $done): Progress
+    public function progress(Precedence $precedence, string $done): Progress
     {
-        $key = $footing->name.$done;
+        $key = $precedence->name.$done;
         if (isset($this->progress[$key])) {
             return $this->progress[$key];
         }
@@ -145,7 +148,25 @@ final class CompiledCourse extends CourseMasks
             $this->progress = [];
         }
 
-        return $this->progress[$key] = $footing->progress($done);
+        return $this->progress[$key] = $precedence->progress($done);
+    }
+
+    /**
+     * What passes all gates but those of time.
+     *
+     * @param  string  $done  mask
+     */
+    public function lasting(Footing $footing, string $done): string
+    {
+        $key = $footing->name.$done;
+        if (isset($this->lasting[$key])) {
+            return $this->lasting[$key];
+        }
+        if (count($this->lasting) >= $this->mostProgress) {
+            $this->lasting = [];
+        }
+
+        return $this->lasting[$key] = $footing->inReach & $this->progress($footing->precedence, $done)->passes();
     }
 
     /** In which order all that the holders may come to opens; null: things wait for each other in a circle. */

@@ -27,12 +27,6 @@ final class Footing
         $this->precedence = $course->precedence($eligible);
     }
 
-    /** @param  string  $done  mask */
-    public function progress(string $done): Progress
-    {
-        return new Progress($this->course, $this, $done);
-    }
-
     /** In which order all that its holders may come to opens; null: things wait for each other in a circle. */
     public function itinerary(): ?Itinerary
     {

@@ -34,8 +34,6 @@ final class PassMasks
 
     private ?Footing $footing = null;
 
-    private ?Progress $progress = null;
-
     /** @param  string  $done  mask */
     public function __construct(
         private readonly CompiledCourse $course,
@@ -95,7 +93,7 @@ final class PassMasks
         $steps = $this->profile->steps;
         $this->stageAt = $at;
 
-        return $this->stage = $this->profile->stage($this->releases === null ? $steps->released($this->start, $at) : Steps::releasedOf($this->releases, $at));
+        return $this->stage = $this->profile->stage($this->releases === null ? $steps->released($this->start, $at) : $steps->releasedOf($this->releases, $at));
     }
 
     public function closed(int $at): string
@@ -132,9 +130,9 @@ final class PassMasks
     /** What passes all gates but those of time, for as long as neither a date nor a label changes a condition. */
     public function lasting(int $at, ViewerKind $kind): string
     {
-        $progress = $this->progress($at);
-
-        return $kind === ViewerKind::Learner ? $progress->lasting() : $this->profile->covered & $this->audience($at, $kind) & $progress->passes();
+        return $kind === ViewerKind::Learner
+            ? $this->course->lasting($this->footing($at), $this->done)
+            : $this->profile->covered & $this->audience($at, $kind) & $this->progress($at)->passes();
     }
 
     public function footing(int $at): Footing
@@ -142,7 +140,6 @@ final class PassMasks
         $stretch = $this->labels->stretch($at);
         if ($this->footing === null || $stretch !== $this->footingStretch) {
             $this->footingStretch = $stretch;
-            $this->progress = null;
             $this->footing = $this->course->footing($this->profile, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
         }
 
@@ -156,9 +153,7 @@ final class PassMasks
 
     public function progress(int $at): Progress
     {
-        $footing = $this->footing($at);
-
-        return $this->progress ??= $this->course->progress($footing, $this->done);
+        return $this->course->progress($this->footing($at)->precedence, $this->done);
     }
 
     public function eligible(int $at): string

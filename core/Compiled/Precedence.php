@@ -21,7 +21,8 @@ final class Precedence
 
     private ?Turns $turns = null;
 
-    public function __construct(private readonly CompiledCourse $course, public readonly string $eligible)
+    /** @param  string  $name  digits, another for each */
+    public function __construct(private readonly CompiledCourse $course, public readonly string $name, public readonly string $eligible)
     {
         $this->lessons = $eligible & $course->lessons;
         $counts = $eligible;
@@ -40,6 +41,16 @@ final class Precedence
             $hurdles[] = new Hurdles($waitsFor, $suffices, $course->count);
         }
         $this->hurdles = $hurdles;
+    }
+
+    /**
+     * Progress of its own, that may be told of what is finished.
+     *
+     * @param  string  $done  mask
+     */
+    public function progress(string $done): Progress
+    {
+        return new Progress($this->course, $this, $done);
     }
 
     /** Item by item, for whoever follows one learner through time. */

@@ -11,8 +11,6 @@ final class Progress
 
     private ?string $passes = null;
 
-    private ?string $lasting = null;
-
     /** What was supposed to be done too when it was last asked what fails. */
     private ?string $supposed = null;
 
@@ -27,9 +25,9 @@ final class Progress
     private array $met = [];
 
     /** @param  string  $done  mask without modules, which are complete by their lessons */
-    public function __construct(private readonly CourseMasks $course, private readonly Footing $footing, private string $done)
+    public function __construct(private readonly CourseMasks $course, private readonly Precedence $precedence, private string $done)
     {
-        $this->undoneLessons = $footing->precedence->lessons & ($done ^ $course->all);
+        $this->undoneLessons = $precedence->lessons & ($done ^ $course->all);
     }
 
     /** One more lesson or part is done. */
@@ -37,7 +35,7 @@ final class Progress
     {
         $this->done[$item] = Mask::IN;
         $this->undoneLessons[$item] = Mask::OUT;
-        $this->passes = $this->lasting = $this->supposed = null;
+        $this->passes = $this->supposed = null;
     }
 
     /** @param  string  $items  lessons and parts */
@@ -45,7 +43,7 @@ final class Progress
     {
         $this->done |= $items;
         $this->undoneLessons &= $items ^ $this->course->all;
-        $this->passes = $this->lasting = $this->supposed = null;
+        $this->passes = $this->supposed = null;
     }
 
     /** Whether the progress gate passes for one item: as {@see self::passes()}, where few are asked about. */
@@ -73,12 +71,6 @@ final class Progress
         return true;
     }
 
-    /** What passes all gates but those of time. */
-    public function lasting(): string
-    {
-        return $this->lasting ??= $this->footing->inReach & $this->passes();
-    }
-
     /** Where the progress gate passes. */
     public function passes(): string
     {
@@ -87,7 +79,7 @@ final class Progress
         }
         $course = $this->course;
         $undone = $this->done ^ $course->all;
-        $blocked = $this->footing->precedence->unmet($undone, $this->undoneLessons) & $undone;
+        $blocked = $this->precedence->unmet($undone, $this->undoneLessons) & $undone;
         foreach ($course->modulesThatWait as $module) {
             if ($blocked[$module] === Mask::IN && $this->isComplete($module)) {
                 $blocked[$module] = Mask::OUT;
@@ -99,8 +91,7 @@ final class Progress
     }
 
     /**
-     * The failing gates that do not depend on time, as {@see Why} has them: of progress 64, or 128 where it would go on failing
-     * if more were done too.
+     * Where it fails, as {@see Why} has it: 64, or 128 where it would go on failing if more were done too.
      *
      * @param  string  $more  what might still be done
      */
@@ -114,7 +105,7 @@ final class Progress
         $stuck = $this->stuck($more);
         $progress = $stuck === $this->course->none ? Mask::as($shut, 64) : Mask::as($shut & ($stuck ^ $this->course->all), 64) | Mask::as($stuck, 128);
 
-        return $this->failing = $this->footing->failing() | $progress;
+        return $this->failing = $progress;
     }
 
     private function stuck(string $more): string
@@ -122,8 +113,8 @@ final class Progress
         if (! str_contains($this->blocked, Mask::IN)) {
             return $this->course->none;
         }
-        $undone = ($this->done | ($more & $this->footing->precedence->eligible)) ^ $this->course->all;
-        $never = $this->blocked & $this->footing->precedence->unmet($undone, $this->undoneLessons & $undone);
+        $undone = ($this->done | ($more & $this->precedence->eligible)) ^ $this->course->all;
+        $never = $this->blocked & $this->precedence->unmet($undone, $this->undoneLessons & $undone);
 
         return str_contains($never, Mask::IN) ? $this->shutBelow($never) ^ $this->course->all : $this->course->none;
     }
@@ -158,7 +149,7 @@ final class Progress
             return $this->done[$item] === Mask::IN;
         }
 
-        return $this->course->hasRequired($this->footing->precedence->lessons, $item) && ! $this->course->hasRequired($this->undoneLessons, $item);
+        return $this->course->hasRequired($this->precedence->lessons, $item) && ! $this->course->hasRequired($this->undoneLessons, $item);
     }
 
     /** Its own, whatever it stands in. */
@@ -188,7 +179,7 @@ final class Progress
 
     public function turns(): Turns
     {
-        return $this->turns ??= $this->footing->precedence->turns();
+        return $this->turns ??= $this->precedence->turns();
     }
 
     /**

@@ -95,8 +95,9 @@ final class StepNumbers
     private function inOrder(CourseMasks $course): Steps
     {
         [$plain, $timed] = $this->ladders();
-        $others = array_diff_key($this->openings, $plain, $timed);
-        $renumbered = array_flip([0, ...array_keys($plain), ...array_keys($timed), ...array_keys($others)]);
+        $weekly = $this->weekly($plain);
+        $others = array_diff_key($this->openings, $plain, $timed, $weekly);
+        $renumbered = array_flip([0, ...array_keys($plain), ...array_keys($timed), ...array_keys($weekly), ...array_keys($others)]);
         $this->releaseStep = array_map(static fn (int $step): int => $renumbered[$step], $this->releaseStep);
         $rules = [];
         foreach ($this->openings as $step => [$above, $base, $date, $delay]) {
@@ -104,7 +105,7 @@ final class StepNumbers
         }
 
         return new Steps(
-            $course->prepared->plan->zone, array_values($plain), array_values($timed), array_values($rules), array_values(array_intersect_key($rules, $others)),
+            $course->prepared->plan->zone, array_values($plain), array_values($timed), self::byWeekday($weekly), array_values($rules), array_values(array_intersect_key($rules, $others)),
             array_map(static fn (array $of): array => [$of[0], $renumbered[$of[1]], $of[2]], $this->closings),
         );
     }
@@ -141,5 +142,46 @@ final class StepNumbers
         asort($timed);
 
         return [$plain, $timed];
+    }
+
+    /**
+     * @param  array<int, list<int>>  $weekly  by step
+     * @return list<list<int>> by weekday
+     */
+    private static function byWeekday(array $weekly): array
+    {
+        return $weekly === [] ? [] : array_map(static fn (int $weekday): array => array_column($weekly, $weekday), range(0, 6));
+    }
+
+    /**
+     * What comes on a weekday at a pass's own time of day, as long as no clock change moves a step: after how many seconds, for each
+     * weekday on which it may begin.
+     *
+     * @param  array<int, int>  $plain
+     * @return array<int, list<int>> by step, Monday first
+     */
+    private function weekly(array $plain): array
+    {
+        $weekly = [];
+        $plain[0] = 0;
+        foreach ($this->openings as $step => [$above, $base, $date, $delay]) {
+            if ($date !== null || $delay === null || $delay->time !== null || isset($plain[$step])) {
+                continue;
+            }
+            $from = $weekly[$base] ?? (isset($plain[$base]) ? array_fill(0, 7, $plain[$base]) : null);
+            $notBefore = $weekly[$above] ?? (isset($plain[$above]) ? array_fill(0, 7, $plain[$above]) : null);
+            if ($from === null || $notBefore === null) {
+                continue;
+            }
+            $seconds = [];
+            foreach ($from as $weekday => $since) {
+                $days = intdiv($since, 86400) + $delay->days;
+                $ahead = $delay->weekday === null ? 0 : (($delay->weekday - 1 - $weekday - $days) % 7 + 7) % 7;
+                $seconds[] = max($notBefore[$weekday], ($days + $ahead) * 86400);
+            }
+            $weekly[$step] = $seconds;
+        }
+
+        return $weekly;
     }
 }

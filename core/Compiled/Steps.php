@@ -15,7 +15,8 @@ use SilentKeep\Core\Time\SchoolZone;
  *
  * Release step 0 is the beginning itself. Then come two ladders of steps that follow from the beginning alone: *plain* ones, so many
  * days after it at its own time of day, and *timed* ones, so many days after its date at a time of their own. Both are in the order
- * in which they come, so that those that have come are always the first of their ladder. Then all others, each after what it counts
+ * in which they come, so that those that have come are always the first of their ladder. *Weekly* steps come at the beginning's own time
+ * of day on a weekday, so that the weekday of the beginning tells after how many days. Then all others, each after what it counts
  * from. Closing step 0 never comes.
  *
  * @phpstan-type Rule array{int, int, int, ?int, int, ?int, ?int} the step; that of what it stands in, the one from which it counts; its date; of others days, time and weekday as in {@see \SilentKeep\Core\Rules\Delay}
@@ -39,6 +40,7 @@ final class Steps
     /**
      * @param  list<int>  $plain  seconds of wall-clock time after the beginning, ascending
      * @param  list<int>  $timed  seconds of wall-clock time after the midnight before the beginning, ascending
+     * @param  list<list<int>>  $weekly  seconds of wall-clock time after the beginning, by the weekday of the beginning, Monday first
      * @param  list<Rule>  $rules  of all steps but the first, each after what it counts from
      * @param  list<Rule>  $others  those of them on neither ladder
      * @param  list<array{Closing, int, int}>  $closings  the rule, the release step, the closing step of what it stands in; from closing step 1 on
@@ -47,6 +49,7 @@ final class Steps
         private readonly SchoolZone $zone,
         private readonly array $plain,
         private readonly array $timed,
+        private readonly array $weekly,
         private readonly array $rules,
         private readonly array $others,
         private readonly array $closings,
@@ -74,6 +77,7 @@ final class Steps
         $instants = [$start];
         $this->ladder($instants, $this->plain, $wall, $start);
         $this->ladder($instants, $this->timed, $wall - $time, $start);
+        $this->ladder($instants, $this->weekly[$this->weekday($wall - $time)] ?? [], $wall, $start);
 
         return $this->others === [] ? $instants : array_values($this->go($instants, $this->others));
     }
@@ -82,6 +86,12 @@ final class Steps
     private function isMovable(int $start, int $time): bool
     {
         return $start < self::LADDERS_SINCE || ($time >= $this->skipped[0] && $time < $this->skipped[1]);
+    }
+
+    /** @return int from 0, Monday */
+    private function weekday(int $midnight): int
+    {
+        return CivilDate::weekday(intdiv($midnight, 86400)) - 1;
     }
 
     /**
@@ -158,10 +168,11 @@ final class Steps
         $wall = $this->zone->wallAt($start);
         $time = ($wall % 86400 + 86400) % 86400;
         if ($this->others !== [] || $this->isMovable($start, $time)) {
-            return self::releasedOf($this->releases($start), $at);
+            return $this->releasedOf($this->releases($start), $at);
         }
+        $weekly = $this->weekly === [] ? '' : $this->comeOneByOne($this->weekly[$this->weekday($wall - $time)], $wall, $at);
 
-        return Mask::IN.($this->plain === [] ? '' : $this->come($this->plain, $wall, $at)).($this->timed === [] ? '' : $this->come($this->timed, $wall - $time, $at));
+        return Mask::IN.($this->plain === [] ? '' : $this->come($this->plain, $wall, $at)).($this->timed === [] ? '' : $this->come($this->timed, $wall - $time, $at)).$weekly;
     }
 
     /**
@@ -197,17 +208,58 @@ final class Steps
     }
 
     /**
-     * @param  list<int>  $instants  of each step
+     * @param  list<int>  $steps  in no order
      * @return string a byte a step: whether it has come
      */
-    public static function releasedOf(array $instants, int $at): string
+    private function comeOneByOne(array $steps, int $foot, int $at): string
     {
-        $flags = '';
-        foreach ($instants as $instant) {
-            $flags .= $instant <= $at ? Mask::IN : Mask::OUT;
+        $come = '';
+        $wallThen = $this->zone->wallAt($at) - $foot;
+        foreach ($steps as $seconds) {
+            $off = $seconds - $wallThen;
+            $come .= $off < -86400 || ($off <= 86400 && $this->zone->instantOfWall($foot + $seconds) <= $at) ? Mask::IN : Mask::OUT;
+        }
+
+        return $come;
+    }
+
+    /**
+     * @param  list<int>  $instants  of each release step
+     * @return string a byte a release step: whether it has come
+     */
+    public function releasedOf(array $instants, int $at): string
+    {
+        $plain = count($this->plain);
+        $ladders = $plain + count($this->timed);
+        $flags = ($instants[0] <= $at ? Mask::IN : Mask::OUT).self::rungs($instants, 1, $plain, $at).self::rungs($instants, 1 + $plain, $ladders - $plain, $at);
+        for ($step = 1 + $ladders, $steps = count($instants); $step < $steps; $step++) {
+            $flags .= $instants[$step] <= $at ? Mask::IN : Mask::OUT;
         }
 
         return $flags;
+    }
+
+    /**
+     * How many steps of a ladder have come, found by halving.
+     *
+     * @param  list<int>  $instants
+     * @return string a byte a step
+     */
+    private static function rungs(array $instants, int $first, int $count, int $at): string
+    {
+        $come = 0;
+        $left = $count;
+        while ($left > 0) {
+            $half = $left >> 1;
+            if ($instants[$first + $come + $half] <= $at) {
+                $come += $half + 1;
+                $left -= $half + 1;
+            } else {
+                $left = $half;
+            }
+        }
+
+        return str_repeat(Mask::IN, $come).str_repeat(Mask::OUT, $count - $come);
     }
 
     /**
@@ -217,10 +269,22 @@ final class Steps
      */
     public function closings(array $releases, int $from): array
     {
+        $zone = $this->zone;
         $instants = [Instant::NEVER];
+        [$since, $until, $offset] = [0, 0, 0];
         foreach ($this->closings as [$rule, $release, $above]) {
-            $own = $rule instanceof ClosesOn ? $rule->at : $rule->instant(max($releases[$release], $from), $this->zone);
-            $instants[] = min($own, $instants[$above]);
+            if ($rule instanceof ClosesOn) {
+                $own = $rule->at;
+            } elseif ($releases[$release] === Instant::NEVER) {
+                $own = Instant::NEVER;
+            } else {
+                $own = $zone->wallAt($releases[$release] > $from ? $releases[$release] : $from) + $rule->days * 86400;
+                if ($own >= $until || $own < $since) {
+                    [$since, $until, $offset] = $zone->stretchOfWall($own);
+                }
+                $own -= $offset;
+            }
+            $instants[] = $own < $instants[$above] ? $own : $instants[$above];
         }
 
         return $instants;

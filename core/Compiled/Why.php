@@ -231,7 +231,7 @@ final readonly class Why
         if ($viewer->grants !== []) {
             $more |= self::underGrant($viewer, $at) & $viewer->course->lessonsAndParts;
         }
-        $bits = $pass->progress($at)->failing($more) | $pass->notYet($at);
+        $bits = $pass->footing($at)->failing() | $pass->progress($at)->failing($more) | $pass->notYet($at);
         $closed = $pass->closed($at);
 
         return $closed === $viewer->course->none ? $bits : $bits | Mask::as($closed, 32);

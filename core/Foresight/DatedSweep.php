@@ -54,7 +54,7 @@ final class DatedSweep
             if ($begins >= $ends || ($begins >= $before && $begins !== $from)) {
                 continue;
             }
-            $this->progress[$index] = $pass->footing($from)->progress($this->done);
+            $this->progress[$index] = $pass->footing($from)->precedence->progress($this->done);
             $this->waiting[$index] = $course->none;
             $this->waits[$index] = 0;
             $this->ends[$index] = $ends;

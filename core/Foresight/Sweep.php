@@ -102,7 +102,7 @@ final class Sweep
         $works = $candidates & $this->viewer->course->ungated;
         $this->note($at, $works, $works);
         foreach (array_keys($timely) as $index) {
-            $this->progress[$index] ??= $this->viewer->passes[$index]->footing($at)->progress($this->done);
+            $this->progress[$index] ??= $this->viewer->passes[$index]->footing($at)->precedence->progress($this->done);
         }
         do {
             $news = false;
