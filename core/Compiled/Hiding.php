@@ -26,8 +26,11 @@ final readonly class Hiding
 
     private string $hides;
 
-    /** @var array<int, string> what stands right inside, by the container that can come out hidden, in reading order */
-    private array $inside;
+    /** Of what stands right inside a container that can come out hidden, that container. */
+    private Gather $above;
+
+    /** How many such containers stand in each other at most. */
+    private int $levels;
 
     /** @var list<int> those containers, what is inside before what it stands in */
     private array $fromLeaves;
@@ -36,23 +39,24 @@ final readonly class Hiding
     {
         $outline = $course->outline;
         $hides = $letters = '';
-        $inside = $containers = [];
+        $inside = $containers = $within = [];
         foreach ($outline->items as $at => $item) {
             $above = $outline->parent[$at];
             $hidesItself = $item->draft || $item->hideWhenClosed;
             $hides .= $hidesItself ? Mask::IN : Mask::OUT;
             $inside[] = $hidesItself || ($above !== Outline::TOP && $inside[$above]);
             $letters .= $hidesItself || $course->state === CourseState::Draft ? 'h' : 'l';
-            if ($inside[$at] && $item->items !== []) {
-                $containers[$at] = '';
-            }
             if (isset($containers[$above])) {
-                $containers[$above] = str_pad($containers[$above], $at, Mask::OUT).Mask::IN;
+                $within[$at] = $above;
+            }
+            if ($inside[$at] && $item->items !== []) {
+                $containers[$at] = 1 + ($containers[$above] ?? 0);
             }
         }
         $this->hides = $hides;
         $this->whenClosed = $letters;
-        $this->inside = array_map(static fn (string $mask): string => str_pad($mask, strlen($hides), Mask::OUT), $containers);
+        $this->above = new Gather($within, strlen($hides));
+        $this->levels = max([0, ...$containers]);
         $inTangles = str_repeat(Mask::OUT, strlen($hides));
         foreach (array_keys($containers) as $container) {
             for ($at = $container; $at < $outline->end[$container]; $at++) {
@@ -80,10 +84,8 @@ final readonly class Hiding
     {
         $closed = $open ^ str_repeat(Mask::IN, strlen($open));
         $hidden = self::both($this->hides, $closed);
-        foreach ($this->inside as $container => $inside) {
-            if ($hidden[$container] === Mask::IN) {
-                $hidden |= $inside & $closed;
-            }
+        for ($level = 0; $level < $this->levels; $level++) {
+            $hidden |= $this->above->from($hidden) & $closed;
         }
         // What has something inside that is not hidden is seen.
         foreach ($this->fromLeaves as $container) {

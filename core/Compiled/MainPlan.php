@@ -12,13 +12,17 @@ final class MainPlan
 {
     public readonly string $held;
 
-    /** @var list<array{int, string}> */
+    /** @var list<int> at which something opens, ascending */
     private readonly array $opens;
 
-    /** @var list<array{int, string}> */
+    /** @var list<int> at which something closes, ascending */
     private readonly array $closes;
 
-    private readonly string $none;
+    /** Of each item the last opening of its path, by its place among them. */
+    private readonly Gather $byOpening;
+
+    /** Of each item the first closing of its path. */
+    private readonly Gather $byClosing;
 
     private readonly string $all;
 
@@ -30,11 +34,49 @@ final class MainPlan
 
     public function __construct(CourseMasks $course)
     {
-        $this->held = self::heldIn($course);
-        [$this->opens, $this->closes] = self::datesIn($course);
-        $this->none = $course->none;
+        $plan = $course->prepared->course->mainPlan;
+        $held = '';
+        $opens = $closes = [];
+        foreach ($course->outline->parent as $at => $above) {
+            $entry = $plan->entries[$at] ?? null;
+            $dated = $entry?->opens->dated();
+            $held .= $dated === Instant::NEVER || ($above >= 0 && $held[$above] === Mask::IN) ? Mask::IN : Mask::OUT;
+            $opens[$at] = max($above >= 0 ? $opens[$above] : PHP_INT_MIN, $dated === null || $dated === Instant::NEVER ? PHP_INT_MIN : $dated);
+            $closes[$at] = min($above >= 0 ? $closes[$above] : PHP_INT_MAX, $entry?->closes instanceof ClosesOn ? $entry->closes->at : PHP_INT_MAX);
+        }
+        $this->held = $held;
+        $opens = array_filter($opens, static fn (int $at): bool => $at !== PHP_INT_MIN);
+        $closes = array_filter($closes, static fn (int $at): bool => $at !== PHP_INT_MAX);
+        $this->opens = self::ascending($opens);
+        $this->closes = self::ascending($closes);
+        $this->byOpening = new Gather(self::places($opens, $this->opens), $course->count);
+        $this->byClosing = new Gather(self::places($closes, $this->closes), $course->count);
         $this->all = $course->all;
         $this->notYet = $this->closed = $course->none;
+    }
+
+    /**
+     * @param  array<int, int>  $instants
+     * @return list<int> each once
+     */
+    private static function ascending(array $instants): array
+    {
+        $instants = array_values(array_unique($instants));
+        sort($instants);
+
+        return $instants;
+    }
+
+    /**
+     * @param  array<int, int>  $instants  by item
+     * @param  list<int>  $ascending
+     * @return array<int, int> by item
+     */
+    private static function places(array $instants, array $ascending): array
+    {
+        $places = array_flip($ascending);
+
+        return array_map(static fn (int $at): int => $places[$at], $instants);
     }
 
     /** @param  string  $bars  where openings that count from a pass bar the way, as {@see Doors} has it; nowhere to those who come by none */
@@ -65,7 +107,7 @@ final class MainPlan
      */
     public function instants(bool $shutting): array
     {
-        return array_map(static fn (array $dated): int => $dated[0], $shutting ? $this->closes : [...$this->opens, ...$this->closes]);
+        return $shutting ? $this->closes : [...$this->opens, ...$this->closes];
     }
 
     private function moveTo(int $at): void
@@ -74,45 +116,25 @@ final class MainPlan
             return;
         }
         $this->at = $at;
-        $this->notYet = $this->closed = $this->none;
-        foreach ($this->opens as [$instant, $items]) {
-            if ($at < $instant) {
-                $this->notYet |= $items;
-            }
+        if ($this->opens !== []) {
+            $this->notYet = $this->byOpening->from(self::flags($this->opens, $at, Mask::OUT, Mask::IN));
         }
-        foreach ($this->closes as [$instant, $items]) {
-            if ($at >= $instant) {
-                $this->closed |= $items;
-            }
+        if ($this->closes !== []) {
+            $this->closed = $this->byClosing->from(self::flags($this->closes, $at, Mask::IN, Mask::OUT));
         }
     }
 
-    private static function heldIn(CourseMasks $course): string
+    /**
+     * @param  list<int>  $ascending
+     * @return string a byte an instant: one for those that are past, another for those that are to come
+     */
+    private static function flags(array $ascending, int $at, string $past, string $toCome): string
     {
-        $held = $course->none;
-        foreach ($course->prepared->course->mainPlan->entries ?? [] as $at => $entry) {
-            if ($entry->opens->dated() === Instant::NEVER) {
-                $held |= $course->subtree($at);
-            }
+        $flags = '';
+        foreach ($ascending as $instant) {
+            $flags .= $instant <= $at ? $past : $toCome;
         }
 
-        return $held;
-    }
-
-    /** @return array{list<array{int, string}>, list<array{int, string}>} dated openings and closings of the main plan, each with what it rules */
-    private static function datesIn(CourseMasks $course): array
-    {
-        $opens = $closes = [];
-        foreach ($course->prepared->course->mainPlan->entries ?? [] as $at => $entry) {
-            $dated = $entry->opens->dated();
-            if ($dated !== null && $dated !== Instant::NEVER) {
-                $opens[] = [$dated, $course->subtree($at)];
-            }
-            if ($entry->closes instanceof ClosesOn) {
-                $closes[] = [$entry->closes->at, $course->subtree($at)];
-            }
-        }
-
-        return [$opens, $closes];
+        return $flags;
     }
 }
