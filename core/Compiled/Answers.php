@@ -24,7 +24,7 @@ final readonly class Answers
      * @param  string  $via  what leads there, named by `$routes`
      * @param  array<array-key, ?Route>  $routes  by byte
      * @param  string  $works  mask: open to work in
-     * @param  list<?StateChange>  $next
+     * @param  array<int, ?StateChange>  $next  of every item
      */
     public function __construct(
         private Outline $outline,

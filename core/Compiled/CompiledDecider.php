@@ -81,7 +81,7 @@ final class CompiledDecider
         return $mask;
     }
 
-    /** @param  list<?StateChange>  $next  what time will change first */
+    /** @param  array<int, ?StateChange>  $next  of every item, what time will change first */
     public function spellOut(ViewerMasks $viewer, int $at, array $next): Answers
     {
         $routes = $viewer->routes($at);
@@ -92,7 +92,7 @@ final class CompiledDecider
 
     /**
      * @param  array<string, string>  $routes
-     * @param  list<?StateChange>  $next
+     * @param  array<int, ?StateChange>  $next  of every item
      */
     private function answersOf(ViewerMasks $viewer, int $at, array $routes, string $open, string $works, string $states, array $next): Answers
     {

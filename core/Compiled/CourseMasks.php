@@ -155,7 +155,12 @@ class CourseMasks
      */
     private static function above(Outline $outline, array $waits, array $isModule): array
     {
-        $gates = $modules = $withItself = [];
+        /** @var list<list<int>> $gates */
+        $gates = [];
+        /** @var list<list<int>> $modules */
+        $modules = [];
+        /** @var array<int, list<int>> $withItself */
+        $withItself = [];
         foreach ($outline->parent as $at => $above) {
             // Lists that are the same as those of the item above are the same in memory too.
             $gatesAbove = $above === Outline::TOP ? [] : $gates[$above];

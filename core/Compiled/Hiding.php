@@ -77,16 +77,13 @@ final readonly class Hiding
     /** The state of what is closed, for courses without tangles. */
     public function whenClosed(int $item): State
     {
-        return $this->whenClosed[$item] === 'h' ? State::Hidden : State::Locked;
+        return substr($this->whenClosed, $item, 1) === 'h' ? State::Hidden : State::Locked;
     }
 
     private function closed(string $open): string
     {
         $closed = $open ^ str_repeat(Mask::IN, strlen($open));
-        $hidden = self::both($this->hides, $closed);
-        for ($level = 0; $level < $this->levels; $level++) {
-            $hidden |= $this->above->from($hidden) & $closed;
-        }
+        $hidden = $this->hiddenInTurn($closed);
         // What has something inside that is not hidden is seen.
         foreach ($this->fromLeaves as $container) {
             $seen = $hidden[$container] === Mask::IN ? strpos($hidden, Mask::OUT, $container + 1) : false;
@@ -98,8 +95,14 @@ final readonly class Hiding
         return str_repeat('l', strlen($open)) ^ Mask::as($hidden, 4);
     }
 
-    private static function both(string $one, string $other): string
+    /** What hides, and what stands in it, level by level. */
+    private function hiddenInTurn(string $closed): string
     {
-        return $one & $other;
+        $hidden = $this->hides & $closed;
+        for ($level = 0; $level < $this->levels; $level++) {
+            $hidden |= $this->above->from($hidden) & $closed;
+        }
+
+        return $hidden;
     }
 }

@@ -35,16 +35,19 @@ final class MainPlan
     public function __construct(CourseMasks $course)
     {
         $plan = $course->prepared->course->mainPlan;
-        $held = '';
-        $opens = $closes = [];
+        $held = [];
+        /** @var array<int, int> $opens */
+        $opens = [];
+        /** @var array<int, int> $closes */
+        $closes = [];
         foreach ($course->outline->parent as $at => $above) {
             $entry = $plan->entries[$at] ?? null;
             $dated = $entry?->opens->dated();
-            $held .= $dated === Instant::NEVER || ($above >= 0 && $held[$above] === Mask::IN) ? Mask::IN : Mask::OUT;
+            $held[] = $dated === Instant::NEVER || ($above >= 0 && $held[$above]);
             $opens[$at] = max($above >= 0 ? $opens[$above] : PHP_INT_MIN, $dated === null || $dated === Instant::NEVER ? PHP_INT_MIN : $dated);
             $closes[$at] = min($above >= 0 ? $closes[$above] : PHP_INT_MAX, $entry?->closes instanceof ClosesOn ? $entry->closes->at : PHP_INT_MAX);
         }
-        $this->held = $held;
+        $this->held = Mask::of($held);
         $opens = array_filter($opens, static fn (int $at): bool => $at !== PHP_INT_MIN);
         $closes = array_filter($closes, static fn (int $at): bool => $at !== PHP_INT_MAX);
         $this->opens = self::ascending($opens);

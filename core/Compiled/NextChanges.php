@@ -15,7 +15,7 @@ use SilentKeep\Core\Time\Instant;
  */
 final class NextChanges
 {
-    /** @var list<?StateChange> by item */
+    /** @var array<int, ?StateChange> of every item */
     private array $found;
 
     /**
@@ -31,7 +31,7 @@ final class NextChanges
      * @param  string  $open  at `$at`
      * @param  string  $states  at `$at`
      * @param  string  $asked  mask
-     * @return list<?StateChange> by item
+     * @return array<int, ?StateChange> of every item
      */
     public static function of(CompiledDecider $decider, ViewerMasks $viewer, int $at, string $open, string $states, string $asked): array
     {

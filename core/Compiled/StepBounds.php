@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Rules\ClosesOn;
+use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Time\Instant;
 
 /**

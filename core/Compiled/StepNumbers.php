@@ -158,10 +158,11 @@ final class StepNumbers
      * weekday on which it may begin.
      *
      * @param  array<int, int>  $plain
-     * @return array<int, list<int>> by step, Monday first
+     * @return array<int, list<int>> by step, seven each, Monday first
      */
     private function weekly(array $plain): array
     {
+        /** @var array<int, list<int>> $weekly */
         $weekly = [];
         $plain[0] = 0;
         foreach ($this->openings as $step => [$above, $base, $date, $delay]) {
@@ -174,10 +175,11 @@ final class StepNumbers
                 continue;
             }
             $seconds = [];
-            foreach ($from as $weekday => $since) {
+            for ($weekday = 0; $weekday < 7; $weekday++) {
+                $since = $from[$weekday] ?? 0;
                 $days = intdiv($since, 86400) + $delay->days;
                 $ahead = $delay->weekday === null ? 0 : (($delay->weekday - 1 - $weekday - $days) % 7 + 7) % 7;
-                $seconds[] = max($notBefore[$weekday], ($days + $ahead) * 86400);
+                $seconds[] = max($notBefore[$weekday] ?? 0, ($days + $ahead) * 86400);
             }
             $weekly[$step] = $seconds;
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Rules\ClosesOn;
+use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Time\CivilDate;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\SchoolZone;
@@ -19,7 +19,10 @@ use SilentKeep\Core\Time\SchoolZone;
  * of day on a weekday, so that the weekday of the beginning tells after how many days. Then all others, each after what it counts
  * from. Closing step 0 never comes.
  *
- * @phpstan-type Rule array{int, int, int, ?int, int, ?int, ?int} the step; that of what it stands in, the one from which it counts; its date; of others days, time and weekday as in {@see \SilentKeep\Core\Rules\Delay}
+ * A rule is its step; that of what it stands in, and the one from which it counts; its date; of others days, time and weekday as in
+ * {@see \SilentKeep\Core\Rules\Delay}.
+ *
+ * @phpstan-type Rule array{int, int, int, ?int, int, ?int, ?int}
  */
 final class Steps
 {

@@ -41,7 +41,9 @@ final readonly class Why
     /** @return list<list<Reason>> of every item */
     public function all(): array
     {
-        $all = $told = [];
+        $told = [];
+        /** @var array<int, list<Reason>> $all */
+        $all = [];
         foreach ($this->bytes === '' ? [] : str_split($this->bytes) as $byte) {
             $all[] = $told[$byte] ??= self::told(ord($byte));
         }

@@ -57,13 +57,11 @@ final class ImpactTally
     {
         $byItem = $touched = [];
         foreach ($this->ids as $effects => $ids) {
-            $told = $names ? $ids : count($ids);
-            foreach (array_keys(count_chars(trim((string) $effects, "\x00"), 1)) as $effect) {
-                self::gather($touched, $effect, $told);
+            foreach (array_keys(count_chars(trim($effects, "\x00"), 1)) as $effect) {
+                $touched[$effect][] = $ids;
             }
-            foreach (self::effectsIn((string) $effects) as $item => $effect) {
-                $byItem[$item] ??= [];
-                self::gather($byItem[$item], $effect, $told);
+            foreach (self::effectsIn($effects) as $item => $effect) {
+                $byItem[$item][$effect][] = $ids;
             }
         }
         $items = [];
@@ -83,32 +81,22 @@ final class ImpactTally
     }
 
     /**
-     * @param  array<int, int|list<string>>  $row  by byte
-     * @param  int|list<string>  $told
-     */
-    private static function gather(array &$row, int $effect, int|array $told): void
-    {
-        $so = $row[$effect] ?? null;
-        $row[$effect] = match (true) {
-            $so === null => $told,
-            is_int($so) => $so + (int) $told,
-            default => [...$so, ...(array) $told],
-        };
-    }
-
-    /**
-     * @param  array<int, int|list<string>>  $gathered  by byte
+     * @param  array<int, list<list<string>>>  $groups  ids by byte
      * @return array<string, int|list<string>>
      */
-    private static function row(array $gathered, bool $names): array
+    private static function row(array $groups, bool $names): array
     {
         $row = [];
         foreach (Effect::cases() as $effect) {
-            $of = $gathered[self::byte($effect)] ?? ($names ? [] : 0);
-            if (is_array($of)) {
-                sort($of, SORT_STRING);
+            $of = $groups[self::byte($effect)] ?? [];
+            if (! $names) {
+                $row[$effect->value] = array_sum(array_map(count(...), $of));
+
+                continue;
             }
-            $row[$effect->value] = $of;
+            $ids = array_merge([], ...$of);
+            sort($ids, SORT_STRING);
+            $row[$effect->value] = $ids;
         }
 
         return $row;

@@ -48,7 +48,7 @@ final class ItemByItem
     {
         $count = $viewer->course->count;
         $done = $viewer->done;
-        $works = array_fill(0, $count, null);
+        $works = $viewer->course->nothing;
         $step = $pass->profile->releaseStep;
         $releases = $pass->releases();
         $closings = $pass->profile->steps->everClose() ? $pass->closings() : null;
@@ -107,7 +107,7 @@ final class ItemByItem
             }
         }
 
-        return $works;
+        return array_values($works);
     }
 
     /**

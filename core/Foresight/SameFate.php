@@ -30,7 +30,7 @@ final class SameFate
         $this->onlyDatesDiffer = self::withoutDates($before->course) == self::withoutDates($after->course);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<array-key, mixed> */
     private static function withoutDates(Course $course): array
     {
         $rules = get_object_vars($course);
