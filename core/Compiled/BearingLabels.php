@@ -21,7 +21,7 @@ final class BearingLabels
     /** @var array<int, string> by the stretch */
     private array $stands = [];
 
-    public function __construct(private readonly CompiledCourse $course, Viewer $viewer)
+    public function __construct(private readonly CourseMasks $course, Viewer $viewer)
     {
         $this->times = LabelTimes::of($viewer, $course->prepared->plan->offers, $course->conditions->labels);
         $this->instants = $this->times->instants();

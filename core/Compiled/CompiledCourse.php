@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Order\Itinerary;
+use SilentKeep\Core\Compiled\Order\Precedence;
+use SilentKeep\Core\Compiled\Order\Progress;
 use SilentKeep\Core\Conditions\MomentFacts;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Rules\ViewerKind;
@@ -40,6 +43,8 @@ final class CompiledCourse extends CourseMasks
 
     private int $named = 0;
 
+    private ?Doors $doors = null;
+
     /** @var array<array-key, Itinerary> by footing */
     private array $itineraries = [];
 
@@ -67,6 +72,11 @@ final class CompiledCourse extends CourseMasks
             $given = $given || array_filter($offer->labels, fn (string $label): bool => isset($this->conditions->labels[$label])) !== [];
         }
         $this->offersGiveLabels = $given;
+    }
+
+    public function doors(): Doors
+    {
+        return $this->doors ??= new Doors($this);
     }
 
     /** @param  string  $eligible  what counts for a pass */
@@ -129,12 +139,12 @@ final class CompiledCourse extends CourseMasks
                 $eligible &= $this->conditions->notSettledAgainst($facts);
             }
 
-            return new Footing($this, $profile, (string) ++$this->named, $this->audience(ViewerKind::Learner, $profile->offer, $stand, $labels, $done, $at), $eligible);
+            return new Footing($this, $profile, (string) ++$this->named, $this->precedence($eligible), $this->audience(ViewerKind::Learner, $profile->offer, $stand, $labels, $done, $at));
         });
     }
 
     /**
-     * To ask only: whoever follows somebody on their way takes {@see Precedence::progress()}, which is theirs alone.
+     * To ask only: whoever follows somebody on their way makes one of their own.
      *
      * @param  string  $done  mask
      */
@@ -148,7 +158,7 @@ final class CompiledCourse extends CourseMasks
             $this->progress = [];
         }
 
-        return $this->progress[$key] = $precedence->progress($done);
+        return $this->progress[$key] = new Progress($this, $precedence, $done);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Order\Hurdles;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
@@ -99,8 +100,6 @@ class CourseMasks
 
     /** @var list<null> of each item */
     public readonly array $nothing;
-
-    private ?Doors $doors = null;
 
     /** @var array<int, string> */
     private array $subtrees = [];
@@ -260,11 +259,6 @@ class CourseMasks
     public function states(string $open): string
     {
         return $this->hiding->states($open);
-    }
-
-    public function doors(): Doors
-    {
-        return $this->doors ??= new Doors($this);
     }
 
     public function guestDoorOpen(): bool

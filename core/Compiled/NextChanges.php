@@ -182,7 +182,7 @@ final class NextChanges
         if (! str_contains($items, Mask::IN)) {
             return;
         }
-        $closings = $pass->profile->steps->everClose() ? $pass->closings() : null;
+        $closings = $pass->profile->everCloses ? $pass->closings() : null;
         $closingStep = $pass->profile->closingStep;
         $releaseStep = $pass->profile->releaseStep;
         $releases = $pass->releases();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Order\Progress;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
@@ -61,7 +62,7 @@ final class PassMasks
     /** @return list<int> the instant of each closing step */
     public function closings(): array
     {
-        return $this->closings ??= $this->profile->steps->everClose() ? $this->profile->steps->closings($this->releases(), $this->pass->from) : [Instant::NEVER];
+        return $this->closings ??= $this->profile->everCloses ? $this->profile->steps->closing->instants($this->releases(), $this->pass->from) : [Instant::NEVER];
     }
 
     /**
@@ -112,7 +113,7 @@ final class PassMasks
 
     private function mayHaveClosed(int $at): bool
     {
-        return $this->profile->steps->everClose() && $this->profile->steps->mayHaveClosed($this->start, $at);
+        return $this->profile->everCloses && $this->profile->steps->mayHaveClosed($this->start, $at);
     }
 
     /** What passes scope, tier, audience, release and closing. */
@@ -158,7 +159,7 @@ final class PassMasks
 
     public function eligible(int $at): string
     {
-        return $this->footing($at)->eligible;
+        return $this->footing($at)->precedence->eligible;
     }
 
     /** The instants of all steps that lie ahead, as a text: whose is the same, for them the same comes. Empty where none does. */
@@ -170,7 +171,7 @@ final class PassMasks
         $steps = $this->profile->steps;
         $this->aheadOf = $at;
         $this->datesAhead = ($steps->haveAllCome($this->start, $at) ? '' : self::ahead($this->releases(), $at))
-            .($steps->everClose() ? ';'.self::ahead($this->closings(), $at) : '');
+            .($this->profile->everCloses ? ';'.self::ahead($this->closings(), $at) : '');
 
         return $this->datesAhead;
     }
@@ -191,7 +192,7 @@ final class PassMasks
     public function willOpen(int $at): string
     {
         $will = $this->profile->everToDo;
-        if (! $this->profile->steps->everClose()) {
+        if (! $this->profile->everCloses) {
             return $will;
         }
         $releases = $this->releases();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Dates\StepNumbers;
+use SilentKeep\Core\Compiled\Dates\Steps;
 use SilentKeep\Core\Viewing\Offer;
 
 /** What all holders of an offer have in common: what it covers, and the steps in which it is released and closed. */
@@ -32,6 +34,9 @@ final class Profile
 
     public readonly Steps $steps;
 
+    /** Whether anything closes again. */
+    public readonly bool $everCloses;
+
     /** @var list<int> the release step of each item */
     public readonly array $releaseStep;
 
@@ -59,6 +64,7 @@ final class Profile
         $this->covered = $this->inScope & $this->inTier;
         $numbers = new StepNumbers($course, $offer, $this->covered);
         $this->steps = $numbers->steps;
+        $this->everCloses = $this->steps->closing->rules !== [];
         $this->releaseStep = $numbers->releaseStep;
         $this->closingStep = $numbers->closingStep;
         $this->releases = self::members($this->releaseStep);

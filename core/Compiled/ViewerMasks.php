@@ -117,7 +117,7 @@ final class ViewerMasks
             $cuts[] = $course->closes;
         }
         if ($course->entry === Entry::Anyone || $this->viewer->guest || $this->observed !== null) {
-            array_push($cuts, ...$this->course->mainPlan->instants(false));
+            array_push($cuts, ...$this->course->mainPlan->instants(shutting: false));
         }
 
         return $this->observed === null ? $cuts : [...$cuts, ...$this->observed->cuts()];

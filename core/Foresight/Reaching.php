@@ -9,6 +9,9 @@ use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Foresight\Definition\SteppingReach;
+use SilentKeep\Core\Foresight\Sweeps\DatedSweep;
+use SilentKeep\Core\Foresight\Sweeps\ItemByItem;
+use SilentKeep\Core\Foresight\Sweeps\Sweep;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Viewer;
 

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Order;
+
+use SilentKeep\Core\Compiled\CourseMasks;
+use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Compiled\Why;
 
 /** What counts for a pass, what of it is done, and where prerequisites stand in the way. */
 final class Progress

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Order;
+
+use SilentKeep\Core\Compiled\Gather;
+use SilentKeep\Core\Compiled\Mask;
 
 /**
  * Items that wait for others, and are shut as soon as so many of those are undone: one where all must be done, all where

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Order;
+
+use SilentKeep\Core\Compiled\CourseMasks;
+use SilentKeep\Core\Compiled\Mask;
 
 /** What must come before what, by name or where items stand in order, for one set of items that count. */
 final class Precedence
@@ -22,7 +25,7 @@ final class Precedence
     private ?Turns $turns = null;
 
     /** @param  string  $name  digits, another for each */
-    public function __construct(private readonly CompiledCourse $course, public readonly string $name, public readonly string $eligible)
+    public function __construct(private readonly CourseMasks $course, public readonly string $name, public readonly string $eligible)
     {
         $this->lessons = $eligible & $course->lessons;
         $counts = $eligible;
@@ -43,20 +46,10 @@ final class Precedence
         $this->hurdles = $hurdles;
     }
 
-    /**
-     * Progress of its own, that may be told of what is finished.
-     *
-     * @param  string  $done  mask
-     */
-    public function progress(string $done): Progress
-    {
-        return new Progress($this->course, $this, $done);
-    }
-
     /** Item by item, for whoever follows one learner through time. */
     public function turns(): Turns
     {
-        return $this->turns ??= new Turns($this->course, $this);
+        return $this->turns ??= new Turns($this->course, $this->inOrder(), $this->byName());
     }
 
     /**
@@ -88,7 +81,7 @@ final class Precedence
      *
      * @return array<int, int> the item that must come first, by the item that waits for it
      */
-    public function inOrder(): array
+    private function inOrder(): array
     {
         $before = [];
         foreach ($this->course->earlier as $item => $siblings) {
@@ -109,7 +102,7 @@ final class Precedence
      *
      * @return array<int, array{list<int>, list<int>, int}>
      */
-    public function byName(): array
+    private function byName(): array
     {
         $named = [];
         foreach ($this->course->after as $item => $prerequisites) {

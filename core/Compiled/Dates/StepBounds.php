@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Dates;
 
 use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Rules\Closing;
+use SilentKeep\Core\Rules\Opening;
 use SilentKeep\Core\Time\Instant;
 
 /**
@@ -16,6 +17,9 @@ use SilentKeep\Core\Time\Instant;
  */
 final readonly class StepBounds
 {
+    /** More than any school lasts, in seconds. */
+    private const FOR_GOOD = 1 << 40;
+
     /** @var list<bool> of each release step: whether it never comes */
     public array $never;
 
@@ -38,15 +42,18 @@ final readonly class StepBounds
         $never = [false];
         $span = $least = [0];
         $latest = PHP_INT_MIN;
+        $unbounded = false;
         foreach ($rules as [$step, $above, $base, $date, $days, , $weekday]) {
+            // Of a rule of another kind nothing is known beforehand.
+            $unbounded = $unbounded || $date instanceof Opening;
             $never[$step] = $never[$above] || $date === Instant::NEVER;
             $span[$step] = max($span[$above], $date === null ? $span[$base] + (2 + $days + ($weekday === null ? 0 : 7)) * 86400 : 0);
             $least[$step] = max($least[$above], $date === null ? $least[$base] + ($days - 2) * 86400 : 0);
-            $latest = $date === null || $date === Instant::NEVER ? $latest : max($latest, $date);
+            $latest = is_int($date) && $date !== Instant::NEVER ? max($latest, $date) : $latest;
         }
         ksort($never);
         $this->never = array_values($never);
-        $this->span = max($span);
+        $this->span = $unbounded ? self::FOR_GOOD : max($span);
         $this->latestDate = $latest;
         $noneClosed = $earliestDate = PHP_INT_MAX;
         foreach ($closings as [$rule, $release]) {
@@ -56,7 +63,7 @@ final readonly class StepBounds
                 $noneClosed = min($noneClosed, $least[$release] + ($rule->days - 2) * 86400);
             }
         }
-        $this->noneClosed = $noneClosed;
+        $this->noneClosed = $unbounded ? PHP_INT_MIN : $noneClosed;
         $this->earliestClosingDate = $earliestDate;
     }
 

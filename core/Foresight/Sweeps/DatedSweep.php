@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Foresight;
+namespace SilentKeep\Core\Foresight\Sweeps;
 
 use SilentKeep\Core\Compiled\Mask;
-use SilentKeep\Core\Compiled\Progress;
+use SilentKeep\Core\Compiled\Order\Progress;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Time\Instant;
 
@@ -54,7 +54,7 @@ final class DatedSweep
             if ($begins >= $ends || ($begins >= $before && $begins !== $from)) {
                 continue;
             }
-            $this->progress[$index] = $pass->footing($from)->precedence->progress($this->done);
+            $this->progress[$index] = new Progress($course, $pass->footing($from)->precedence, $this->done);
             $this->waiting[$index] = $course->none;
             $this->waits[$index] = 0;
             $this->ends[$index] = $ends;

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Foresight;
+namespace SilentKeep\Core\Foresight\Sweeps;
 
 use SilentKeep\Core\Compiled\Mask;
-use SilentKeep\Core\Compiled\Progress;
+use SilentKeep\Core\Compiled\Order\Progress;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
@@ -102,7 +102,7 @@ final class Sweep
         $works = $candidates & $this->viewer->course->ungated;
         $this->note($at, $works, $works);
         foreach (array_keys($timely) as $index) {
-            $this->progress[$index] ??= $this->viewer->passes[$index]->footing($at)->precedence->progress($this->done);
+            $this->progress[$index] ??= new Progress($this->viewer->course, $this->viewer->passes[$index]->footing($at)->precedence, $this->done);
         }
         do {
             $news = false;

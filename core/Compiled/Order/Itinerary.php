@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Order;
+
+use SilentKeep\Core\Compiled\CourseMasks;
+use SilentKeep\Core\Compiled\Mask;
 
 /**
  * The order in which the items of a course come to be open for whoever finishes each as soon as it opens, so that one look at each
@@ -41,7 +44,7 @@ final readonly class Itinerary
     /** Whether things wait for each other in a circle, so that no such order is there. */
     public bool $circular;
 
-    public function __construct(CompiledCourse $course, Precedence $precedence, string $inReach)
+    public function __construct(CourseMasks $course, Precedence $precedence, string $inReach)
     {
         $turns = $precedence->turns();
         $reach = $inReach & $course->published;
@@ -103,7 +106,7 @@ final readonly class Itinerary
     }
 
     /** @return list<int> what has to be done for it to be complete: itself, or of a module the lessons that count and are not optional in it */
-    private static function madeOf(CompiledCourse $course, Precedence $precedence, int $item): array
+    private static function madeOf(CourseMasks $course, Precedence $precedence, int $item): array
     {
         if (! $course->isModule[$item]) {
             return [$item];

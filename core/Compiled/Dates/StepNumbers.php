@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Dates;
 
+use SilentKeep\Core\Compiled\CourseMasks;
+use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Deciding\PreviousItems;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
@@ -25,7 +27,7 @@ final class StepNumbers
     /** @var list<int> the closing step of each item */
     public array $closingStep = [];
 
-    /** @var array<int, array{int, int, ?int, ?Delay}> by release step: that of what it stands in, the one from which it counts, its date or how long after */
+    /** @var array<int, array{int, int, ?int, ?Delay, Opening}> by release step: that of what it stands in, the one from which it counts, its date or how long after, the rule itself */
     private array $openings = [];
 
     /** @var array<string, int> release step by what tells it */
@@ -69,10 +71,14 @@ final class StepNumbers
         $base = $before === null ? 0 : $this->releaseStep[$before];
         $date = $rule->dated();
         $delay = $rule->delay();
-        $told = implode(',', $date === null ? [$above, $base, $delay?->days, $delay?->time, $delay?->weekday] : [$above, 'on', $date]);
+        $told = implode(',', match (true) {
+            $date !== null => [$above, 'on', $date],
+            $delay !== null => [$above, $base, $delay->days, $delay->time, $delay->weekday],
+            default => [$above, $base, serialize($rule)],
+        });
         if (! isset($this->known[$told])) {
             $this->known[$told] = count($this->never);
-            $this->openings[count($this->never)] = [$above, $base, $date, $delay];
+            $this->openings[count($this->never)] = [$above, $base, $date, $delay, $rule];
             $this->never[] = $this->never[$above] || $date === Instant::NEVER;
         }
 
@@ -100,13 +106,14 @@ final class StepNumbers
         $renumbered = array_flip([0, ...array_keys($plain), ...array_keys($timed), ...array_keys($weekly), ...array_keys($others)]);
         $this->releaseStep = array_map(static fn (int $step): int => $renumbered[$step], $this->releaseStep);
         $rules = [];
-        foreach ($this->openings as $step => [$above, $base, $date, $delay]) {
-            $rules[$step] = [$renumbered[$step], $renumbered[$above], $renumbered[$base], $date, $delay->days ?? 0, $delay?->time, $delay?->weekday];
+        foreach ($this->openings as $step => [$above, $base, $date, $delay, $rule]) {
+            $rules[$step] = [$renumbered[$step], $renumbered[$above], $renumbered[$base], $date ?? ($delay === null ? $rule : null), $delay->days ?? 0, $delay?->time, $delay?->weekday];
         }
 
         return new Steps(
-            $course->prepared->plan->zone, array_values($plain), array_values($timed), self::byWeekday($weekly), array_values($rules), array_values(array_intersect_key($rules, $others)),
-            array_map(static fn (array $of): array => [$of[0], $renumbered[$of[1]], $of[2]], $this->closings),
+            $course->prepared->plan->zone,
+            array_values($plain), array_values($timed), self::byWeekday($weekly), array_values($rules), array_values(array_intersect_key($rules, $others)),
+            new ClosingSteps($course->prepared->plan->zone, array_map(static fn (array $of): array => [$of[0], $renumbered[$of[1]], $of[2]], $this->closings)),
         );
     }
 

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Dates;
 
-use SilentKeep\Core\Rules\ClosesOn;
-use SilentKeep\Core\Rules\Closing;
+use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Rules\Opening;
 use SilentKeep\Core\Time\CivilDate;
-use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\SchoolZone;
 
 /**
@@ -17,12 +16,12 @@ use SilentKeep\Core\Time\SchoolZone;
  * days after it at its own time of day, and *timed* ones, so many days after its date at a time of their own. Both are in the order
  * in which they come, so that those that have come are always the first of their ladder. *Weekly* steps come at the beginning's own time
  * of day on a weekday, so that the weekday of the beginning tells after how many days. Then all others, each after what it counts
- * from. Closing step 0 never comes.
+ * from.
  *
- * A rule is its step; that of what it stands in, and the one from which it counts; its date; of others days, time and weekday as in
- * {@see \SilentKeep\Core\Rules\Delay}.
+ * A rule is its step; that of what it stands in, and the one from which it counts; its date, or itself where it is
+ * neither a date nor a delay; of delays days, time and weekday as in {@see \SilentKeep\Core\Rules\Delay}.
  *
- * @phpstan-type Rule array{int, int, int, ?int, int, ?int, ?int}
+ * @phpstan-type Rule array{int, int, int, int|Opening|null, int, ?int, ?int}
  */
 final class Steps
 {
@@ -46,7 +45,6 @@ final class Steps
      * @param  list<list<int>>  $weekly  seconds of wall-clock time after the beginning, by the weekday of the beginning, Monday first
      * @param  list<Rule>  $rules  of all steps but the first, each after what it counts from
      * @param  list<Rule>  $others  those of them on neither ladder
-     * @param  list<array{Closing, int, int}>  $closings  the rule, the release step, the closing step of what it stands in; from closing step 1 on
      */
     public function __construct(
         private readonly SchoolZone $zone,
@@ -55,9 +53,9 @@ final class Steps
         private readonly array $weekly,
         private readonly array $rules,
         private readonly array $others,
-        private readonly array $closings,
+        public readonly ClosingSteps $closing,
     ) {
-        $this->bounds = new StepBounds($rules, $closings);
+        $this->bounds = new StepBounds($rules, $closing->rules);
         $this->never = $this->bounds->never;
         $this->ever = Mask::of(array_map(static fn (bool $never): bool => ! $never, $this->never));
         $this->skipped = $zone->skippedTimes(self::LADDERS_SINCE);
@@ -152,6 +150,8 @@ final class Steps
                     [$from, $until, $offset] = $zone->stretchOfWall($own);
                 }
                 $date = $own - $offset;
+            } elseif ($date instanceof Opening) {
+                $date = $date->instant($instants[0], $instants[$base], $zone);
             }
             $instants[$step] = $date > $instants[$above] ? $date : $instants[$above];
         }
@@ -265,42 +265,9 @@ final class Steps
         return str_repeat(Mask::IN, $come).str_repeat(Mask::OUT, $count - $come);
     }
 
-    /**
-     * @param  list<int>  $releases  of each release step
-     * @param  int  $from  of the pass
-     * @return list<int> the instant of each closing step
-     */
-    public function closings(array $releases, int $from): array
-    {
-        $zone = $this->zone;
-        $instants = [Instant::NEVER];
-        [$since, $until, $offset] = [0, 0, 0];
-        foreach ($this->closings as [$rule, $release, $above]) {
-            if ($rule instanceof ClosesOn) {
-                $own = $rule->at;
-            } elseif ($releases[$release] === Instant::NEVER) {
-                $own = Instant::NEVER;
-            } else {
-                $own = $zone->wallAt($releases[$release] > $from ? $releases[$release] : $from) + $rule->days * 86400;
-                if ($own >= $until || $own < $since) {
-                    [$since, $until, $offset] = $zone->stretchOfWall($own);
-                }
-                $own -= $offset;
-            }
-            $instants[] = $own < $instants[$above] ? $own : $instants[$above];
-        }
-
-        return $instants;
-    }
-
-    public function everClose(): bool
-    {
-        return $this->closings !== [];
-    }
-
     /** Whether anything can have closed by then. */
     public function mayHaveClosed(int $start, int $at): bool
     {
-        return $this->closings !== [] && $this->bounds->mayHaveClosed($start, $at);
+        return $this->closing->rules !== [] && $this->bounds->mayHaveClosed($start, $at);
     }
 }

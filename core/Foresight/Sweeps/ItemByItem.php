@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Foresight;
+namespace SilentKeep\Core\Foresight\Sweeps;
 
-use SilentKeep\Core\Compiled\Itinerary;
 use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Compiled\Order\Itinerary;
 use SilentKeep\Core\Compiled\PassMasks;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Time\Instant;
@@ -30,7 +30,7 @@ final class ItemByItem
         if ($pass === null || count($viewer->passes) > 1) {
             return null;
         }
-        $itinerary = $pass->footing($from)->itinerary();
+        $itinerary = $viewer->course->itinerary($pass->footing($from));
         if ($itinerary === null) {
             return null;
         }
@@ -51,7 +51,7 @@ final class ItemByItem
         $works = $viewer->course->nothing;
         $step = $pass->profile->releaseStep;
         $releases = $pass->releases();
-        $closings = $pass->profile->steps->everClose() ? $pass->closings() : null;
+        $closings = $pass->profile->everCloses ? $pass->closings() : null;
         $closingStep = $pass->profile->closingStep;
         foreach ($itinerary->free as $item) {
             $at = $releases[$step[$item]];

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Order;
+
+use SilentKeep\Core\Compiled\CourseMasks;
 
 /** Whose turn comes after whose, item by item: what finishing something may open. */
 final readonly class Turns
@@ -22,10 +24,14 @@ final readonly class Turns
     /** @var array<int, list<int>> other items whose own prerequisites may come to be met once this is complete */
     public array $wakes;
 
-    public function __construct(CourseMasks $course, Precedence $precedence)
+    /**
+     * @param  array<int, int>  $before
+     * @param  array<int, array{list<int>, list<int>, int}>  $after
+     */
+    public function __construct(CourseMasks $course, array $before, array $after)
     {
-        $this->before = $precedence->inOrder();
-        $this->after = $precedence->byName();
+        $this->before = $before;
+        $this->after = $after;
         $behindOne = [];
         foreach ($this->before as $item => $first) {
             if (! $course->isModule[$first] && $course->gates[$item] === [$item] && ! isset($course->after[$item]) && ! $course->isModule[$item]) {
