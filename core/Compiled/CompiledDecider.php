@@ -12,7 +12,7 @@ use SilentKeep\Core\Deciding\StateChange;
 use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Plan;
-use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Time\Instants;
 use SilentKeep\Core\Viewing\Viewer;
 
 /**
@@ -65,7 +65,7 @@ final class CompiledDecider
         $routes = $masks->routes($at);
         [$open, $works] = $masks->openBy($routes);
         $states = $this->compiled->states($open);
-        $next = NextChanges::of($this, $masks, $at, $open, $states, $items === null ? $this->compiled->all : $this->maskOf($items));
+        $next = NextChanges::of($masks, $at, $open, $states, $items === null ? $this->compiled->all : $this->maskOf($items));
 
         return $this->answersOf($masks, $at, $routes, $open, $works, $states, $next);
     }
@@ -136,33 +136,7 @@ final class CompiledDecider
             return [];
         }
 
-        return self::between([...$viewer->instants($shutting), ...$this->compiled->instants($shutting)], $after, $before);
-    }
-
-    /** @return list<int> ascending, after `$after`: where anything but a step of an active pass may change something */
-    public function cuts(ViewerMasks $viewer, int $after): array
-    {
-        return $viewer->viewer->staff || $this->course->state === CourseState::Draft ? [] : self::between($viewer->cuts(), $after, Instant::NEVER);
-    }
-
-    /**
-     * @param  list<int>  $instants
-     * @return list<int> ascending, each once
-     */
-    private static function between(array $instants, int $after, int $before): array
-    {
-        $wanted = [];
-        foreach ($instants as $instant) {
-            if ($instant > $after && $instant < $before) {
-                $wanted[$instant] = $instant;
-            }
-        }
-        unset($wanted[Instant::NEVER]);
-        if (count($wanted) > 1) {
-            sort($wanted);
-        }
-
-        return array_values($wanted);
+        return Instants::between([...$viewer->instants($shutting), ...$this->compiled->instants($shutting)], $after, $before);
     }
 
     /** @return list<Reason> */

@@ -131,19 +131,19 @@ class CourseMasks
         $this->hasDrafts = str_contains($this->published, Mask::OUT);
         [$this->runsInside, $this->containersInside] = self::inside($outline);
         [$this->after, $this->earlier] = self::prerequisites($outline, $prepared->course->inOrder);
-        $all = array_filter($this->after, static fn (Prerequisites $of): bool => $of->areAll() && $of->items !== []);
-        $this->behindAll = $all === [] ? null : new Hurdles(array_map(static fn (Prerequisites $of): array => $of->items, $all), 1, $this->count);
+        $waitsFor = array_map(static fn (Prerequisites $of): array => $of->items, $this->after);
+        $all = array_filter($waitsFor, fn (int $at): bool => $this->after[$at]->areAll() && $this->after[$at]->items !== [], ARRAY_FILTER_USE_KEY);
+        $this->behindAll = $all === [] ? null : new Hurdles($all, 1, $this->count);
         $this->waitsForSome = count($all) < count($this->after);
-        $waitedFor = array_unique(array_merge([], ...array_map(static fn (Prerequisites $of): array => $of->items, $this->after), ...$this->earlier));
-        $this->modulesWaitedFor = array_values(array_filter($waitedFor, fn (int $at): bool => $this->isModule[$at]));
+        $this->modulesWaitedFor = array_values(array_filter(array_unique(array_merge([], ...$waitsFor, ...$this->earlier)), static fn (int $at): bool => $isModule[$at]));
         [$this->gates, $this->modules] = self::above($outline, $this->after + $this->earlier, $isModule);
         $this->modulesThatWait = array_values(array_filter(array_keys($this->after + $this->earlier), static fn (int $at): bool => $isModule[$at]));
         $this->ungated = Mask::of(array_map(static fn (array $of): bool => $of === [], $this->gates));
         $this->hiding = new Hiding($prepared->course);
         $this->conditions = new ConditionsAsked($outline);
         $this->alwaysIn = $prepared->course->state === CourseState::Live && $prepared->course->opens === null && $prepared->course->closes === null;
-        $byPasses = $prepared->course->entry !== Entry::Anyone;
-        $this->byPassesOnly = $byPasses && ! $this->hasSamples && $prepared->course->state !== CourseState::Draft;
+        $byPasses = $prepared->course->entry !== Entry::Anyone && $prepared->course->state !== CourseState::Draft;
+        $this->byPassesOnly = $byPasses && ! $this->hasSamples;
         $this->byDatesAlone = $byPasses && $prepared->course->state === CourseState::Live && ! $this->conditions->whatIsDone && $this->conditions->instants === [];
     }
 

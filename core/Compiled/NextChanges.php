@@ -18,6 +18,8 @@ final class NextChanges
     /** @var array<int, ?StateChange> of every item */
     private array $found;
 
+    private readonly Cuts $cuts;
+
     /**
      * @param  string  $states  at the instant from which is asked
      * @param  string  $waiting  mask of the items that are asked about and have not changed yet
@@ -25,6 +27,7 @@ final class NextChanges
     private function __construct(private readonly ViewerMasks $viewer, private readonly string $states, private string $waiting)
     {
         $this->found = $viewer->course->nothing;
+        $this->cuts = new Cuts($viewer);
     }
 
     /**
@@ -33,12 +36,11 @@ final class NextChanges
      * @param  string  $asked  mask
      * @return array<int, ?StateChange> of every item
      */
-    public static function of(CompiledDecider $decider, ViewerMasks $viewer, int $at, string $open, string $states, string $asked): array
+    public static function of(ViewerMasks $viewer, int $at, string $open, string $states, string $asked): array
     {
         $search = new self($viewer, $states, $asked);
-        $cuts = $decider->cuts($viewer, $at);
         $from = $at;
-        foreach ([...$cuts, Instant::NEVER] as $until) {
+        foreach ([...$search->cuts->after($at), Instant::NEVER] as $until) {
             if ($viewer->course->hiding->tangled) {
                 $open = $search->byEvents($from, $until, $open);
             } else {
@@ -80,13 +82,13 @@ final class NextChanges
      */
     private function byEvents(int $from, int $until, string $open): string
     {
-        $sources = $this->viewer->sources($from);
+        $sources = $this->cuts->sources($from);
         $events = self::events($sources, $from, $until);
         if ($events === []) {
             return $open;
         }
         ksort($events);
-        $steady = $this->viewer->steady($from);
+        $steady = $this->cuts->steady($from);
         $hiding = $this->viewer->course->hiding;
         foreach ($events as $instant => $items) {
             $tangled = false;
@@ -139,7 +141,7 @@ final class NextChanges
     /** @param  string  $open  from `$from` on */
     private function bySteps(int $from, int $until, string $open): void
     {
-        $sources = $this->viewer->sources($from);
+        $sources = $this->cuts->sources($from);
         foreach ($sources as [$pass, $opens]) {
             $this->openings($pass, $opens, $open, $from, $until);
         }
@@ -210,7 +212,7 @@ final class NextChanges
     {
         $items = $opens & $open & $this->waiting;
         if (! $this->viewer->byPassesOnly) {
-            $items &= $this->viewer->steady($from) ^ $this->viewer->course->all;
+            $items &= $this->cuts->steady($from) ^ $this->viewer->course->all;
         }
         foreach ($pass->closings() as $step => $closing) {
             if ($closing <= $from || $closing >= $until) {

@@ -11,7 +11,6 @@ use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Grant;
-use SilentKeep\Core\Viewing\PassState;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** One viewer of one course with what is done as of an instant; asked about that instant or later ones. */
@@ -88,100 +87,8 @@ final class ViewerMasks
         return $this->observed === null ? $instants : [...$instants, ...$this->observed->instants($shutting)];
     }
 
-    /**
-     * The instants at which anything but a step of an active pass may change something for this viewer; in no order.
-     *
-     * @return list<int>
-     */
-    public function cuts(): array
-    {
-        if ($this->byPassesOnly && $this->course->alwaysIn && count($this->passes) === 1 && $this->labels->instants === [] && $this->course->conditions->instants === []) {
-            $pass = $this->passes[0]->pass;
-
-            return $pass->state === PassState::Active ? [$pass->from, $pass->until] : [];
-        }
-        $course = $this->course->prepared->course;
-        $cuts = [...$this->labels->instants, ...$this->course->conditions->instants];
-        foreach ($this->passes as $pass) {
-            if ($pass->pass->state === PassState::Active) {
-                array_push($cuts, $pass->pass->from, $pass->pass->until);
-            }
-        }
-        foreach ($this->grants as [$grant]) {
-            array_push($cuts, $grant->from, $grant->until);
-        }
-        if ($course->opens !== null) {
-            $cuts[] = $course->opens;
-        }
-        if ($course->closes !== null) {
-            $cuts[] = $course->closes;
-        }
-        if ($course->entry === Entry::Anyone || $this->viewer->guest || $this->observed !== null) {
-            array_push($cuts, ...$this->course->mainPlan->instants(shutting: false));
-        }
-
-        return $this->observed === null ? $cuts : [...$cuts, ...$this->observed->cuts()];
-    }
-
-    /**
-     * The passes that open things to this viewer at an instant, each with what it opens when it is time; the same until the next cut.
-     *
-     * @return list<array{PassMasks, string}>
-     */
-    public function sources(int $at): array
-    {
-        $sources = $this->gate($at) === null ? $this->ownSources($at, ViewerKind::Learner, $this->course->published) : [];
-        if ($this->observed === null || ! $this->follows() || $this->gate($at) !== null || ! $this->observed->isLetIn($at)) {
-            return $sources;
-        }
-
-        return [...$sources, ...$this->observed->ownSources($at, ViewerKind::Observer, $this->course->doors()->observersAdmitted & $this->course->published)];
-    }
-
-    /** @return list<array{PassMasks, string}> */
-    private function ownSources(int $at, ViewerKind $kind, string $within): array
-    {
-        $sources = [];
-        foreach ($this->viewer->staff ? [] : $this->passes as $pass) {
-            if ($pass->isActive($at)) {
-                $lasting = $pass->lasting($at, $kind);
-                $sources[] = [$pass, $within === $this->course->all ? $lasting : $lasting & $within];
-            }
-        }
-
-        return $sources;
-    }
-
-    /** What is open otherwise than by passes: the same until the next cut. */
-    public function steady(int $at): string
-    {
-        if ($this->byPassesOnly) {
-            return $this->course->none;
-        }
-        $inSeason = $this->gate($at) === null;
-        $steady = $this->byGrant($at);
-        if ($inSeason) {
-            $steady |= $this->asAnyone($at) | $this->asSample($at) | $this->asGuest($at);
-            if ($this->observed !== null && ! $this->follows()) {
-                $steady |= $this->asObserver($at);
-            } elseif ($this->observed !== null && $this->course->prepared->course->observerDoor->open) {
-                $others = $this->observed->byGrant($at);
-                $steady |= $this->course->doors()->observersAdmitted & ($this->observed->isLetIn($at) ? $others | $this->observed->asAnyone($at, ViewerKind::Observer) : $others);
-            }
-        }
-
-        return $steady & $this->course->published;
-    }
-
-    private function follows(): bool
-    {
-        $door = $this->course->prepared->course->observerDoor;
-
-        return $door->open && $door->follow;
-    }
-
     /** By the course gate, as the learner that this viewer is themselves. */
-    private function isLetIn(int $at): bool
+    public function isLetIn(int $at): bool
     {
         return $this->course->alwaysIn || OwnRoutes::courseGate($this->course->prepared, $this->holdsActivePass($at), $at) === null;
     }

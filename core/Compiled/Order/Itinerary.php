@@ -46,20 +46,13 @@ final readonly class Itinerary
 
     public function __construct(CourseMasks $course, Precedence $precedence, string $inReach)
     {
-        $turns = $precedence->turns();
         $reach = $inReach & $course->published;
         $gated = $after = $waitedFor = [];
         foreach ($course->gates as $item => $gates) {
             if ($gates === []) {
                 continue;
             }
-            $first = $turns->before[$item] ?? null;
-            $all = $first === null ? [] : self::madeOf($course, $precedence, $first);
-            [$plain, $modules, $needed] = $turns->after[$item] ?? [[], [], 0];
-            $some = array_map(static fn (int $of): array => self::madeOf($course, $precedence, $of), [...$plain, ...$modules]);
-            if ($needed === count($some)) {
-                [$all, $some, $needed] = [array_merge($all, ...$some), [], 0];
-            }
+            [$all, $some, $needed] = self::waitsFor($course, $precedence, $item);
             $above = $course->outline->parent[$item];
             $above = $above >= 0 && $course->gates[$above] !== [] ? $above : self::NONE;
             $gated[$item] = [$above, $all, $some, $needed];
@@ -81,16 +74,19 @@ final readonly class Itinerary
             $reachable[] = $reach[$item] === Mask::IN;
         }
         [$this->above, $this->first, $this->firsts, $this->isModule, $this->reachable] = [$above, $first, $firsts, $isModule, $reachable];
-        $free = $freeFirsts = [];
-        $mine = $reach & $course->ungated;
-        for ($item = strpos($mine, Mask::IN); $item !== false; $item = strpos($mine, Mask::IN, $item + 1)) {
-            $free[] = $item;
-            if (isset($waitedFor[$item])) {
-                $freeFirsts[] = $item;
-            }
+        $this->free = self::positions($reach & $course->ungated);
+        $this->freeFirsts = array_values(array_filter($this->free, static fn (int $item): bool => isset($waitedFor[$item])));
+    }
+
+    /** @return list<int> */
+    private static function positions(string $mask): array
+    {
+        $positions = [];
+        for ($item = strpos($mask, Mask::IN); $item !== false; $item = strpos($mask, Mask::IN, $item + 1)) {
+            $positions[] = $item;
         }
-        $this->free = $free;
-        $this->freeFirsts = $freeFirsts;
+
+        return $positions;
     }
 
     /** @param  array<int, list<int>>  $after  what must stand before each */
@@ -103,6 +99,17 @@ final readonly class Itinerary
         }
 
         return true;
+    }
+
+    /** @return array{list<int>, list<list<int>>, int} all of these lessons and parts; so many of these groups whole */
+    private static function waitsFor(CourseMasks $course, Precedence $precedence, int $item): array
+    {
+        $first = $precedence->turns()->before[$item] ?? null;
+        $all = $first === null ? [] : self::madeOf($course, $precedence, $first);
+        [$plain, $modules, $needed] = $precedence->turns()->after[$item] ?? [[], [], 0];
+        $some = array_map(static fn (int $of): array => self::madeOf($course, $precedence, $of), [...$plain, ...$modules]);
+
+        return $needed === count($some) ? [array_merge($all, ...$some), [], 0] : [$all, $some, $needed];
     }
 
     /** @return list<int> what has to be done for it to be complete: itself, or of a module the lessons that count and are not optional in it */

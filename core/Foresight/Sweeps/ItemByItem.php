@@ -46,14 +46,37 @@ final class ItemByItem
     /** @return list<?int> */
     private static function works(ViewerMasks $viewer, PassMasks $pass, Itinerary $itinerary, int $begins, int $ends): array
     {
-        $count = $viewer->course->count;
-        $done = $viewer->done;
-        $works = $viewer->course->nothing;
+        $works = self::free($viewer->course->nothing, $pass, $itinerary->free, $begins, $ends);
+        $finished = array_fill(0, $viewer->course->count, Instant::NEVER);
+        foreach ($itinerary->freeFirsts as $item) {
+            $finished[$item] = $works[$item] ?? Instant::NEVER;
+        }
+        // What is done already stands in nobody's way: nothing opens before the pass begins.
+        for ($item = strpos($viewer->done, Mask::IN); $item !== false; $item = strpos($viewer->done, Mask::IN, $item + 1)) {
+            $finished[$item] = $begins;
+        }
+        $opens = self::gates($viewer, $pass, $itinerary, $begins, $ends, $finished);
+        foreach ($itinerary->gated as $place => $item) {
+            $works[$item] = $opens[$place];
+        }
+
+        return array_values($works);
+    }
+
+    /**
+     * What waits for nothing but its time.
+     *
+     * @param  array<int, ?int>  $works  of every item
+     * @param  list<int>  $items
+     * @return array<int, ?int>
+     */
+    private static function free(array $works, PassMasks $pass, array $items, int $begins, int $ends): array
+    {
         $step = $pass->profile->releaseStep;
         $releases = $pass->releases();
         $closings = $pass->profile->everCloses ? $pass->closings() : null;
         $closingStep = $pass->profile->closingStep;
-        foreach ($itinerary->free as $item) {
+        foreach ($items as $item) {
             $at = $releases[$step[$item]];
             if ($at < $begins) {
                 $at = $begins;
@@ -62,22 +85,27 @@ final class ItemByItem
                 $works[$item] = $at;
             }
         }
-        $finished = array_fill(0, $count, Instant::NEVER);
-        foreach ($itinerary->freeFirsts as $item) {
-            $finished[$item] = $works[$item] ?? Instant::NEVER;
-        }
-        // What is done already stands in nobody's way: nothing opens before the pass begins.
-        for ($item = strpos($done, Mask::IN); $item !== false; $item = strpos($done, Mask::IN, $item + 1)) {
-            $finished[$item] = $begins;
-        }
-        $passes = array_fill(0, $count, $begins);
-        $above = $itinerary->above;
-        $firsts = $itinerary->first;
-        $reachable = $itinerary->reachable;
+
+        return $works;
+    }
+
+    /**
+     * What has to wait, or stands in something that has.
+     *
+     * @param  array<int, int>  $finished  when each item is, as far as it is known
+     * @return list<?int> in the order of the itinerary
+     */
+    private static function gates(ViewerMasks $viewer, PassMasks $pass, Itinerary $itinerary, int $begins, int $ends, array $finished): array
+    {
+        $passes = array_fill(0, $viewer->course->count, $begins);
+        $works = [];
+        [$step, $closingStep, $releases] = [$pass->profile->releaseStep, $pass->profile->closingStep, $pass->releases()];
+        $closings = $pass->profile->everCloses ? $pass->closings() : null;
+        [$above, $firsts, $reachable] = [$itinerary->above, $itinerary->first, $itinerary->reachable];
         foreach ($itinerary->gated as $place => $item) {
             $opens = $begins;
             // What someone has finished stays open to them.
-            if ($done[$item] === Mask::OUT) {
+            if ($viewer->done[$item] === Mask::OUT) {
                 if ($above[$place] >= 0) {
                     $opens = $passes[$above[$place]];
                 }
@@ -92,22 +120,16 @@ final class ItemByItem
                 }
                 $passes[$item] = $opens;
             }
-            if (! $reachable[$place]) {
-                continue;
-            }
-            $at = $releases[$step[$item]];
-            if ($at < $opens) {
-                $at = $opens;
-            }
-            if ($at < $ends && ($closings === null || $at < $closings[$closingStep[$item]])) {
-                $works[$item] = $at;
-                if ($finished[$item] > $at) {
-                    $finished[$item] = $at;
-                }
+            $release = $releases[$step[$item]];
+            $at = $release > $opens ? $release : $opens;
+            $comes = $reachable[$place] && $at < $ends && ($closings === null || $at < $closings[$closingStep[$item]]);
+            $works[] = $comes ? $at : null;
+            if ($comes && $finished[$item] > $at) {
+                $finished[$item] = $at;
             }
         }
 
-        return array_values($works);
+        return $works;
     }
 
     /**

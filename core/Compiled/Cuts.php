@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Compiled;
+
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Outline\Entry;
+use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Time\Instants;
+use SilentKeep\Core\Viewing\PassState;
+
+/** Time as one viewer goes through it, cut where anything but a step of a pass may change something for them. */
+final readonly class Cuts
+{
+    public function __construct(private ViewerMasks $viewer)
+    {
+    }
+
+    /** @return list<int> ascending */
+    public function after(int $at): array
+    {
+        return $this->viewer->viewer->staff || $this->viewer->course->prepared->course->state === CourseState::Draft ? [] : Instants::between($this->instants(), $at);
+    }
+
+    /** @return list<int> in no order */
+    private function instants(): array
+    {
+        if ($this->viewer->byPassesOnly && $this->viewer->course->alwaysIn && count($this->viewer->passes) === 1 && $this->viewer->labels->instants === [] && $this->viewer->course->conditions->instants === []) {
+            $pass = $this->viewer->passes[0]->pass;
+
+            return $pass->state === PassState::Active ? [$pass->from, $pass->until] : [];
+        }
+        $course = $this->viewer->course->prepared->course;
+        $cuts = [...$this->viewer->labels->instants, ...$this->viewer->course->conditions->instants];
+        foreach ($this->viewer->passes as $pass) {
+            if ($pass->pass->state === PassState::Active) {
+                array_push($cuts, $pass->pass->from, $pass->pass->until);
+            }
+        }
+        foreach ($this->viewer->grants as [$grant]) {
+            array_push($cuts, $grant->from, $grant->until);
+        }
+        if ($course->opens !== null) {
+            $cuts[] = $course->opens;
+        }
+        if ($course->closes !== null) {
+            $cuts[] = $course->closes;
+        }
+        if ($course->entry === Entry::Anyone || $this->viewer->viewer->guest || $this->viewer->observed !== null) {
+            array_push($cuts, ...$this->viewer->course->mainPlan->instants(shutting: false));
+        }
+
+        return $this->viewer->observed === null ? $cuts : [...$cuts, ...(new self($this->viewer->observed))->instants()];
+    }
+
+    /**
+     * The passes that open things to this viewer at an instant, each with what it opens when it is time; the same until the next cut.
+     *
+     * @return list<array{PassMasks, string}>
+     */
+    public function sources(int $at): array
+    {
+        $sources = $this->viewer->gate($at) === null ? $this->ownSources($at, ViewerKind::Learner, $this->viewer->course->published) : [];
+        if ($this->viewer->observed === null || ! $this->follows() || $this->viewer->gate($at) !== null || ! $this->viewer->observed->isLetIn($at)) {
+            return $sources;
+        }
+
+        return [...$sources, ...(new self($this->viewer->observed))->ownSources($at, ViewerKind::Observer, $this->viewer->course->doors()->observersAdmitted & $this->viewer->course->published)];
+    }
+
+    /** @return list<array{PassMasks, string}> */
+    private function ownSources(int $at, ViewerKind $kind, string $within): array
+    {
+        $sources = [];
+        foreach ($this->viewer->viewer->staff ? [] : $this->viewer->passes as $pass) {
+            if ($pass->isActive($at)) {
+                $lasting = $pass->lasting($at, $kind);
+                $sources[] = [$pass, $within === $this->viewer->course->all ? $lasting : $lasting & $within];
+            }
+        }
+
+        return $sources;
+    }
+
+    /** What is open otherwise than by passes: the same until the next cut. */
+    public function steady(int $at): string
+    {
+        if ($this->viewer->byPassesOnly) {
+            return $this->viewer->course->none;
+        }
+        $inSeason = $this->viewer->gate($at) === null;
+        $steady = $this->viewer->byGrant($at);
+        if ($inSeason) {
+            $steady |= $this->viewer->asAnyone($at) | $this->viewer->asSample($at) | $this->viewer->asGuest($at);
+            if ($this->viewer->observed !== null && ! $this->follows()) {
+                $steady |= $this->viewer->asObserver($at);
+            } elseif ($this->viewer->observed !== null && $this->viewer->course->prepared->course->observerDoor->open) {
+                $others = $this->viewer->observed->byGrant($at);
+                $steady |= $this->viewer->course->doors()->observersAdmitted & ($this->viewer->observed->isLetIn($at) ? $others | $this->viewer->observed->asAnyone($at, ViewerKind::Observer) : $others);
+            }
+        }
+
+        return $steady & $this->viewer->course->published;
+    }
+
+    private function follows(): bool
+    {
+        $door = $this->viewer->course->prepared->course->observerDoor;
+
+        return $door->open && $door->follow;
+    }
+}
