@@ -6,6 +6,7 @@ namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Compiled\Order\Hurdles;
 use SilentKeep\Core\Deciding\PreparedCourse;
+use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Outline\Kind;
@@ -49,7 +50,7 @@ class CourseMasks
     /** @var array<array-key, int> positions by key of what can be recorded as done; a module is complete by its lessons, whatever is recorded of itself */
     public readonly array $recorded;
 
-    /** @var list<int> modules with prerequisites of their own, in reading order */
+    /** @var list<int> modules with prerequisites of their own */
     public readonly array $modulesThatWait;
 
     /** Where no item of the path has prerequisites. */
@@ -122,8 +123,8 @@ class CourseMasks
             $containers .= $item->items === [] ? Mask::OUT : Mask::IN;
             $isModule[] = $item->kind === Kind::Module;
         }
-        [$this->published, $this->lessons, $this->lessonsAndParts] = [$published, $lessons, $lessonsAndParts];
-        [$this->notBoards, $this->withoutTiers, $this->containers, $this->isModule] = [$notBoards, $withoutTiers, $containers, $isModule];
+        [$this->published, $this->lessons, $this->lessonsAndParts, $this->notBoards] = [$published, $lessons, $lessonsAndParts, $notBoards];
+        [$this->withoutTiers, $this->containers, $this->isModule] = [$withoutTiers, $containers, $isModule];
         $this->recorded = array_filter($outline->positions, static fn (int $at): bool => ! $isModule[$at]);
         $this->samples = Mask::of($prepared->samples->forSomebody);
         $this->hasSamples = str_contains($this->samples, Mask::IN);
@@ -141,10 +142,19 @@ class CourseMasks
         $this->ungated = Mask::of(array_map(static fn (array $of): bool => $of === [], $this->gates));
         $this->hiding = new Hiding($prepared->course);
         $this->conditions = new ConditionsAsked($outline);
-        $this->alwaysIn = $prepared->course->state === CourseState::Live && $prepared->course->opens === null && $prepared->course->closes === null;
-        $byPasses = $prepared->course->entry !== Entry::Anyone && $prepared->course->state !== CourseState::Draft;
-        $this->byPassesOnly = $byPasses && ! $this->hasSamples;
-        $this->byDatesAlone = $byPasses && $prepared->course->state === CourseState::Live && ! $this->conditions->whatIsDone && $this->conditions->instants === [];
+        [$this->alwaysIn, $this->byPassesOnly, $this->byDatesAlone] = $this->waysIn($prepared->course);
+    }
+
+    /** @return array{bool, bool, bool} */
+    private function waysIn(Course $course): array
+    {
+        $byPasses = $course->entry !== Entry::Anyone && $course->state !== CourseState::Draft;
+
+        return [
+            $course->state === CourseState::Live && $course->opens === null && $course->closes === null,
+            $byPasses && ! $this->hasSamples,
+            $byPasses && $course->state === CourseState::Live && ! $this->conditions->whatIsDone && $this->conditions->instants === [],
+        ];
     }
 
     /**

@@ -264,11 +264,8 @@ final class ViewerMasks
             return $this->openBy($this->routes($at));
         }
         $open = $this->passes === [] || $this->gate($at) !== null ? $this->course->none : $this->byPass($at);
-        if ($this->course->hasDrafts) {
-            $open &= $this->course->published;
-        }
 
-        return [$open, $open];
+        return $this->openBy([Route::Pass->value => $open]);
     }
 
     /**

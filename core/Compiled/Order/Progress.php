@@ -6,7 +6,6 @@ namespace SilentKeep\Core\Compiled\Order;
 
 use SilentKeep\Core\Compiled\CourseMasks;
 use SilentKeep\Core\Compiled\Mask;
-use SilentKeep\Core\Compiled\Why;
 
 /** What counts for a pass, what of it is done, and where prerequisites stand in the way. */
 final class Progress
@@ -95,7 +94,7 @@ final class Progress
     }
 
     /**
-     * Where it fails, as {@see Why} has it: 64, or 128 where it would go on failing if more were done too.
+     * Where it fails, as bits of reasons: 64, or 128 where it would go on failing if more were done too.
      *
      * @param  string  $more  what might still be done
      */

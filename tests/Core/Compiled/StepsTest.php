@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Compiled;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Compiled\Profile;
+use SilentKeep\Core\Deciding\PreparedCourse;
+use SilentKeep\Core\Outline\Plan;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Offer;
+use SilentKeep\Core\Viewing\Pass;
+use Tests\Core\Documents as D;
+
+/** The steps of an offer are the dates of the definition, whenever a pass begins and however odd the clock changes are. */
+final class StepsTest extends TestCase
+{
+    private const ZONES = ['Europe/Oslo', 'America/New_York', 'Australia/Lord_Howe', 'America/Sao_Paulo', 'Africa/Cairo', 'Pacific/Apia', 'UTC'];
+
+    #[DataProvider('zones')]
+    public function test_steps_are_the_dates_of_the_definition(string $zone): void
+    {
+        foreach (self::rules() as $name => $entries) {
+            [$plan, $prepared, $profile, $offer] = self::course($zone, $entries);
+            foreach (self::beginnings($zone) as $from) {
+                $schedule = $prepared->schedule(new Pass('o', $from), $offer);
+                $releases = $profile->steps->releases($from);
+                $closings = $profile->steps->closing->instants($releases, $from);
+                self::assertSame($schedule->release, array_map(static fn (int $step): int => $releases[$step], $profile->releaseStep), "{$name} from {$from}");
+                self::assertSame($schedule->closing, array_map(static fn (int $step): int => $closings[$step], $profile->closingStep), "{$name} from {$from}");
+            }
+            self::assertNotSame([], $plan->offers);
+        }
+    }
+
+    #[DataProvider('zones')]
+    public function test_what_has_come_is_told_without_dates_as_with_them(string $zone): void
+    {
+        foreach (self::rules() as $name => $entries) {
+            [, , $profile] = self::course($zone, $entries);
+            foreach (self::beginnings($zone) as $from) {
+                $releases = $profile->steps->releases($from);
+                $closings = $profile->steps->closing->instants($releases, $from);
+                $asked = [];
+                foreach (array_diff([...$releases, ...$closings, $from, $from + 300 * 86400], [Instant::NEVER]) as $instant) {
+                    array_push($asked, $instant, $instant - 1, $instant + 1, $instant + 1800, $instant - 3600);
+                }
+                foreach ($asked as $at) {
+                    $expected = implode('', array_map(static fn (int $release): string => $release <= $at ? "\x01" : "\x00", $releases));
+                    self::assertSame(bin2hex($expected), bin2hex($profile->steps->released($from, $at)), "{$name} from {$from} at {$at}");
+                    self::assertSame(bin2hex($expected), bin2hex($profile->steps->releasedOf($releases, $at)), "{$name} from {$from} at {$at}, of instants");
+                    self::assertTrue(min($closings) > $at || $profile->steps->mayHaveClosed($from, $at), "{$name} from {$from} at {$at}: something has closed");
+                }
+            }
+        }
+    }
+
+    public function test_rules_that_say_the_same_are_one_step_and_plain_ones_stand_in_their_order(): void
+    {
+        [, , $profile] = self::course('Europe/Oslo', ['a' => self::after(20), 'b' => self::after(5), 'c' => self::after(20), 'd' => self::after(5, time: '09:00')]);
+        self::assertSame([2, 1, 2, 3], array_slice($profile->releaseStep, 0, 4));
+        self::assertSame([0, 1, 2, 3], array_keys($profile->steps->releases(0)));
+    }
+
+    public function test_of_a_pass_long_begun_no_date_is_worked_out(): void
+    {
+        [, , $profile] = self::course('Europe/Oslo', ['a' => self::after(20), 'b' => self::after(5, weekday: 2)]);
+        $from = Instant::parse('2026-01-05T10:00:00Z');
+        self::assertFalse($profile->steps->haveAllCome($from, $from + 20 * 86400));
+        self::assertTrue($profile->steps->haveAllCome($from, $from + 40 * 86400));
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function zones(): iterable
+    {
+        foreach (self::ZONES as $zone) {
+            yield $zone => [$zone];
+        }
+    }
+
+    /** @return iterable<string, array<string, mixed>> entries of a release plan on the items a, b, c, d and those inside of d */
+    private static function rules(): iterable
+    {
+        yield 'plain' => ['a' => self::after(0), 'b' => self::after(30), 'c' => self::after(7), 'd' => self::after(3), 'd1' => self::after(2), 'd2' => self::after(90)];
+        yield 'timed' => ['a' => self::after(0, time: '02:30'), 'b' => self::after(3, time: '09:00'), 'c' => self::after(3, time: '00:00'), 'd' => self::after(30, time: '23:59'), 'd1' => self::after(29, time: '08:00')];
+        yield 'weekdays' => ['a' => self::after(0, weekday: 7), 'b' => self::after(10, weekday: 1), 'c' => self::after(4, time: '02:30', weekday: 7), 'd' => self::after(5, weekday: 3), 'd1' => self::after(2)];
+        yield 'from the one before' => [
+            'a' => self::after(0, time: '09:00'), 'b' => self::after(1, previous: true), 'c' => self::after(60, time: '02:15', previous: true), 'd' => self::after(1, previous: true),
+            'd1' => self::after(3, weekday: 5, previous: true), 'd2' => self::after(7, previous: true),
+        ];
+        yield 'dates and mixed' => [
+            'a' => ['opens' => ['rule' => 'on', 'at' => '2026-03-29T02:30'], 'closes' => ['rule' => 'on', 'at' => '2026-05-01T09:00']], 'b' => self::after(3, previous: true),
+            'c' => ['opens' => ['rule' => 'held']], 'd' => self::after(20), 'd1' => self::after(3, time: '09:00'), 'd2' => [...self::after(40), 'closes' => ['rule' => 'after_open', 'days' => 2]],
+        ];
+    }
+
+    /** @return array{opens: array<string, mixed>} */
+    private static function after(int $days, ?string $time = null, ?int $weekday = null, bool $previous = false): array
+    {
+        return ['opens' => array_filter(['rule' => $previous ? 'after_previous' : 'after_start', 'days' => $days, 'time' => $time, 'weekday' => $weekday], static fn (mixed $value): bool => $value !== null)];
+    }
+
+    /** @return list<int> instants around each clock change of a few years, and others */
+    private static function beginnings(string $zone): array
+    {
+        $beginnings = [Instant::parse('1975-06-01T10:00:00Z'), Instant::parse('2026-02-28T12:00:00Z'), Instant::parse('2026-06-30T23:30:00Z')];
+        foreach ((new \DateTimeZone($zone))->getTransitions(Instant::parse('2011-06-01T00:00:00Z'), Instant::parse('2012-06-01T00:00:00Z')) ?: [] as $change) {
+            foreach ([0, -1800, 1800, -5400, 5400, -7 * 86400, -7 * 86400 + 1800, -30 * 86400 - 1800] as $off) {
+                $beginnings[] = $change['ts'] + $off;
+            }
+        }
+        foreach ((new \DateTimeZone($zone))->getTransitions(Instant::parse('2026-01-01T00:00:00Z'), Instant::parse('2026-12-31T00:00:00Z')) ?: [] as $change) {
+            foreach ([-86400 + 900, -3 * 86400 - 900, 900, -900] as $off) {
+                $beginnings[] = $change['ts'] + $off;
+            }
+        }
+
+        return $beginnings;
+    }
+
+    /**
+     * @param  array<string, mixed>  $entries
+     * @return array{Plan, PreparedCourse, Profile, Offer}
+     */
+    private static function course(string $zone, array $entries): array
+    {
+        $plan = D::plan(
+            [D::lesson('a'), D::lesson('b'), D::lesson('c'), D::module('d', [D::lesson('d1'), D::lesson('d2')])],
+            ['plans' => ['p' => (object) $entries]], [['key' => 'o', 'course' => 'c', 'plan' => 'p']], ['zone' => $zone],
+        );
+        $compiled = new CompiledDecider($plan, $plan->courses['c']);
+        $profile = $compiled->compiled->profile('o');
+        self::assertNotNull($profile);
+
+        return [$plan, $compiled->compiled->prepared, $profile, $plan->offers['o']];
+    }
+}
