@@ -6,6 +6,7 @@ namespace SilentKeep\Core\Compiled;
 
 use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Deciding\StateChange;
+use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Time\Instant;
 
 /**
@@ -38,6 +39,9 @@ final class NextChanges
      */
     public static function of(ViewerMasks $viewer, int $at, string $open, string $states, string $asked): array
     {
+        if ($viewer->viewer->staff || $viewer->course->prepared->course->state === CourseState::Draft) {
+            return $viewer->course->nothing;
+        }
         $search = new self($viewer, $states, $asked);
         $from = $at;
         foreach ([...$search->cuts->after($at), Instant::NEVER] as $until) {

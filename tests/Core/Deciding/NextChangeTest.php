@@ -47,6 +47,24 @@ final class NextChangeTest extends TestCase
         yield 'a pass that begins' => [$one, [], $pass(from: '2026-03-20T08:00:00Z'), 'open 2026-03-20T08:00:00Z'];
         yield 'a paused pass does not end' => [$one, [], $pass(until: '2026-03-20T08:00:00Z', state: 'paused'), null];
         yield 'one pass ends while another lasts' => [$one, [], ['signed_in' => true, 'passes' => [['offer' => 'o', 'from' => '2026-03-01T08:00:00Z', 'until' => '2026-03-20T08:00:00Z'], ['offer' => 'o', 'from' => '2026-03-15T08:00:00Z']]], null];
+        $two = static fn (array $first, array $second): array => ['signed_in' => true, 'passes' => [['offer' => 'o', ...$first], ['offer' => 'o', ...$second]]];
+        yield 'what one pass closes stays open by another' => [$one, $plan(['closes' => ['rule' => 'after_open', 'days' => 14]]), $two(['from' => '2026-03-01T08:00:00Z'], ['from' => '2026-03-08T08:00:00Z']), 'locked 2026-03-22T08:00:00Z', true];
+        yield 'what is closed opens by the pass that comes first' => [$one, $plan(['opens' => ['rule' => 'after_start', 'days' => 14]]), $two(['from' => '2026-03-05T08:00:00Z'], ['from' => '2026-03-01T08:00:00Z']), 'open 2026-03-15T08:00:00Z', true];
+        yield 'staff who observe somebody have it open for good' => [
+            $one, [...$plan(['closes' => ['rule' => 'on', 'at' => '2026-03-15T09:00']]), 'observer_door' => ['open' => true, 'default' => true, 'follow' => true]], ['staff' => true, 'signed_in' => true, 'observes' => $pass()], null, true,
+        ];
+        yield 'an observer goes with the learner' => [
+            $one, [...$plan(['opens' => ['rule' => 'after_start', 'days' => 14]]), 'observer_door' => ['open' => true, 'default' => true, 'follow' => true]], ['signed_in' => true, 'observes' => $pass()], 'open 2026-03-15T08:00:00Z', true,
+        ];
+        yield 'a hidden module shows when something in it opens' => [
+            [D::module('a', [D::lesson('b')], when_closed: 'hide', only: ['label' => 'x'], after: ['all' => ['l']]), D::lesson('l')], [],
+            ['signed_in' => true, 'grants' => [['item' => 'b', 'from' => '2026-03-20T08:00:00Z', 'until' => null]]], 'locked 2026-03-20T08:00:00Z',
+        ];
+        yield 'what stands in a hidden module is seen when that opens' => [
+            [D::module('m', [D::lesson('a')], when_closed: 'hide'), D::lesson('l')], ['plans' => ['w' => ['m' => ['opens' => ['rule' => 'after_start', 'days' => 14]], 'a' => ['opens' => ['rule' => 'after_start', 'days' => 21]]]]],
+            $pass(), 'locked 2026-03-15T08:00:00Z', true,
+        ];
+        yield 'a weekday at the own time of day' => [$one, $plan(['opens' => ['rule' => 'after_start', 'days' => 10, 'weekday' => 5]]), $pass(), 'open 2026-03-13T08:00:00Z', true];
         yield 'a release' => [$one, $plan(['opens' => ['rule' => 'after_start', 'days' => 14]]), $pass(), 'open 2026-03-15T08:00:00Z', true];
         yield 'a release after the pass ends' => [$one, $plan(['opens' => ['rule' => 'after_start', 'days' => 14]]), $pass(until: '2026-03-12T08:00:00Z'), null, true];
         yield 'a closing' => [$one, $plan(['closes' => ['rule' => 'on', 'at' => '2026-03-15T09:00']]), $pass(), 'locked 2026-03-15T08:00:00Z', true];
