@@ -19,7 +19,7 @@ final class Instants
     {
         $wanted = [];
         foreach ($instants as $instant) {
-            if ($instant > $after && $instant < $before && $instant !== Instant::NEVER) {
+            if ($instant > $after && $instant < $before) {
                 $wanted[$instant] = $instant;
             }
         }

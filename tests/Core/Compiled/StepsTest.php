@@ -7,10 +7,16 @@ namespace Tests\Core\Compiled;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Compiled\Dates\ClosingSteps;
+use SilentKeep\Core\Compiled\Dates\Steps;
 use SilentKeep\Core\Compiled\Profile;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Outline\Plan;
+use SilentKeep\Core\Rules\ClosesAfterOpening;
+use SilentKeep\Core\Rules\Delay;
+use SilentKeep\Core\Rules\Opening;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Time\SchoolZone;
 use SilentKeep\Core\Viewing\Offer;
 use SilentKeep\Core\Viewing\Pass;
 use Tests\Core\Documents as D;
@@ -18,7 +24,7 @@ use Tests\Core\Documents as D;
 /** The steps of an offer are the dates of the definition, whenever a pass begins and however odd the clock changes are. */
 final class StepsTest extends TestCase
 {
-    private const ZONES = ['Europe/Oslo', 'America/New_York', 'Australia/Lord_Howe', 'America/Sao_Paulo', 'Africa/Cairo', 'Pacific/Apia', 'UTC'];
+    private const ZONES = ['Europe/Oslo', 'America/New_York', 'Australia/Lord_Howe', 'America/Sao_Paulo', 'Africa/Cairo', 'Pacific/Apia', 'Europe/London', 'UTC'];
 
     #[DataProvider('zones')]
     public function test_steps_are_the_dates_of_the_definition(string $zone): void
@@ -65,6 +71,46 @@ final class StepsTest extends TestCase
         self::assertSame([0, 1, 2, 3], array_keys($profile->steps->releases(0)));
     }
 
+    public function test_an_opening_of_another_kind_has_no_bound(): void
+    {
+        $opening = new class implements Opening
+        {
+            public function instant(int $start, ?int $previous, SchoolZone $zone): int
+            {
+                return $start + 5000 * 86400;
+            }
+
+            public function dated(): ?int
+            {
+                return null;
+            }
+
+            public function isRelative(): bool
+            {
+                return true;
+            }
+
+            public function countsFromPrevious(): bool
+            {
+                return false;
+            }
+
+            public function delay(): ?Delay
+            {
+                return null;
+            }
+        };
+        $zone = SchoolZone::named('Europe/Oslo');
+        $rules = [[1, 0, 0, $opening, 0, null, null]];
+        $steps = new Steps($zone, [], [], [], $rules, $rules, new ClosingSteps($zone, [[new ClosesAfterOpening(2), 1, 0]]));
+
+        self::assertSame([0, 5000 * 86400], $steps->releases(0));
+        self::assertSame("\x01\x00", $steps->released(0, 4999 * 86400));
+        self::assertSame("\x01\x01", $steps->released(0, 5000 * 86400));
+        self::assertFalse($steps->haveAllCome(0, 6000 * 86400));
+        self::assertTrue($steps->mayHaveClosed(0, 1));
+    }
+
     public function test_of_a_pass_long_begun_no_date_is_worked_out(): void
     {
         [, , $profile] = self::course('Europe/Oslo', ['a' => self::after(20), 'b' => self::after(5, weekday: 2)]);
@@ -91,6 +137,7 @@ final class StepsTest extends TestCase
             'a' => self::after(0, time: '09:00'), 'b' => self::after(1, previous: true), 'c' => self::after(60, time: '02:15', previous: true), 'd' => self::after(1, previous: true),
             'd1' => self::after(3, weekday: 5, previous: true), 'd2' => self::after(7, previous: true),
         ];
+        yield 'each a day after the one before' => ['a' => self::after(1), 'b' => self::after(1, previous: true), 'c' => self::after(1, previous: true), 'd' => self::after(1, previous: true), 'd1' => self::after(2, weekday: 3), 'd2' => self::after(1, previous: true)];
         yield 'dates and mixed' => [
             'a' => ['opens' => ['rule' => 'on', 'at' => '2026-03-29T02:30'], 'closes' => ['rule' => 'on', 'at' => '2026-05-01T09:00']], 'b' => self::after(3, previous: true),
             'c' => ['opens' => ['rule' => 'held']], 'd' => self::after(20), 'd1' => self::after(3, time: '09:00'), 'd2' => [...self::after(40), 'closes' => ['rule' => 'after_open', 'days' => 2]],
@@ -111,6 +158,10 @@ final class StepsTest extends TestCase
             foreach ([0, -1800, 1800, -5400, 5400, -7 * 86400, -7 * 86400 + 1800, -30 * 86400 - 1800] as $off) {
                 $beginnings[] = $change['ts'] + $off;
             }
+        }
+        // Some zones changed their clocks at another time of day then.
+        foreach ((new \DateTimeZone($zone))->getTransitions(Instant::parse('1979-01-01T00:00:00Z'), Instant::parse('1979-12-31T00:00:00Z')) ?: [] as $change) {
+            array_push($beginnings, $change['ts'] - 86400 + 900, $change['ts'] - 2 * 86400 + 1800);
         }
         foreach ((new \DateTimeZone($zone))->getTransitions(Instant::parse('2026-01-01T00:00:00Z'), Instant::parse('2026-12-31T00:00:00Z')) ?: [] as $change) {
             foreach ([-86400 + 900, -3 * 86400 - 900, 900, -900] as $off) {

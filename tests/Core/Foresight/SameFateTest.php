@@ -56,6 +56,7 @@ final class SameFateTest extends TestCase
         yield 'has a label that is asked for' => [['labels' => ['bonus']], false, false];
         yield 'has one that is not' => [['labels' => ['elsewhere']], true, false];
         yield 'has a pass that ends' => [['until' => '2026-06-20T10:00:00Z'], false, false];
+        yield 'is not signed in' => [['signedIn' => false], false, false];
         yield 'began so long ago that all is behind them' => [['from' => '2026-01-10T10:00:00Z'], false, true];
     }
 
@@ -82,14 +83,29 @@ final class SameFateTest extends TestCase
         self::assertSame(1, (new Impact($before, $after, 'c', $at, $at))->on([new Person('x', $holder)])->toArray(false)['touched']['lose']);
     }
 
+    public function test_what_is_done_of_a_lesson_that_goes_tells_people_apart(): void
+    {
+        $offers = [['key' => 'o', 'course' => 'c', 'plan' => 'p']];
+        $plan = static fn (int $days): array => ['plans' => ['p' => ['b' => self::after($days)]]];
+        $before = D::plan([D::lesson('a'), D::lesson('b', after: ['all' => ['a']])], $plan(2), $offers);
+        $after = D::plan([D::lesson('b')], $plan(30), $offers);
+        $at = Instant::parse(self::AT);
+        $people = [new Person('has done it', self::holder()), new Person('has not', self::holder(done: []))];
+
+        self::assertSame(
+            (new SteppingImpact($before, $after, 'c', $at, $at + 5 * 86400))->on($people)->toArray(true),
+            (new Impact($before, $after, 'c', $at, $at + 5 * 86400))->on($people)->toArray(true),
+        );
+    }
+
     /**
      * @param  array<string, string>  $done
      * @param  list<string>  $labels
      */
-    private static function holder(string $from = '2026-06-10T10:00:00Z', ?string $until = null, array $done = ['a' => '2026-06-11T10:00:00Z'], array $labels = []): Viewer
+    private static function holder(string $from = '2026-06-10T10:00:00Z', ?string $until = null, array $done = ['a' => '2026-06-11T10:00:00Z'], array $labels = [], bool $signedIn = true): Viewer
     {
         return new Viewer(
-            signedIn: true, labels: $labels, passes: [new Pass('o', Instant::parse($from), $until === null ? Instant::NEVER : Instant::parse($until))],
+            signedIn: $signedIn, labels: $labels, passes: [new Pass('o', Instant::parse($from), $until === null ? Instant::NEVER : Instant::parse($until))],
             done: array_map(Instant::parse(...), $done),
         );
     }

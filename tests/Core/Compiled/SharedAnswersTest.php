@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Compiled;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use SilentKeep\Core\Compiled\CompiledCourse;
+use SilentKeep\Core\Compiled\CompiledDecider;
+use SilentKeep\Core\Compiled\Order\Progress;
+use SilentKeep\Core\Deciding\Decision;
+use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Pass;
+use SilentKeep\Core\Viewing\TimedLabel;
+use SilentKeep\Core\Viewing\Viewer;
+use Tests\Core\Documents as D;
+
+/** What is kept for others is what they have themselves. */
+final class SharedAnswersTest extends TestCase
+{
+    /**
+     * @param  list<string>  $first
+     * @param  list<string>  $second
+     */
+    #[DataProvider('labels')]
+    public function test_labels_that_look_alike_together_are_told_apart(array $first, array $second, bool $timed): void
+    {
+        $plan = D::plan(array_map(static fn (string $label): array => D::lesson('l-'.bin2hex($label), only: ['label' => $label]), array_values(array_unique([...$first, ...$second]))));
+        $at = Instant::parse('2026-06-15T10:00:00Z');
+        $together = new CompiledDecider($plan, $plan->courses['c']);
+        foreach ([$first, $second, $first] as $labels) {
+            $viewer = new Viewer(
+                signedIn: true, labels: $timed ? [] : $labels, passes: [new Pass('o', $at - 86400)],
+                timedLabels: $timed ? array_map(static fn (string $label): TimedLabel => new TimedLabel($label, $at - 60), $labels) : [],
+            );
+            $alone = new CompiledDecider($plan, $plan->courses['c']);
+            self::assertSame(self::told($alone->decide($viewer, $at)), self::told($together->decide($viewer, $at)));
+        }
+    }
+
+    /** @return iterable<string, array{list<string>, list<string>, bool}> */
+    public static function labels(): iterable
+    {
+        foreach ([false, true] as $timed) {
+            $how = $timed ? ', held for a time' : '';
+            yield 'two run together'.$how => [['a', 'b'], ['ab'], $timed];
+            yield 'one with a comma'.$how => [['a', 'b'], ['a,b'], $timed];
+            yield 'one with what stands between'.$how => [['a', 'b'], ['a,1:b'], $timed];
+            yield 'one with a zero byte'.$how => [['a', 'b'], ["a\x00b"], $timed];
+            yield 'digits'.$how => [['1', '12'], ['11', '2'], $timed];
+        }
+    }
+
+    public function test_no_more_is_kept_than_the_size_of_a_course_allows(): void
+    {
+        $lessons = array_map(static fn (int $n): array => D::lesson("l{$n}", after: $n === 0 ? null : ['all' => ['l'.($n - 1)]]), range(0, 9_999));
+        $plan = D::plan($lessons);
+        $decider = new CompiledDecider($plan, $plan->courses['c']);
+        $at = Instant::parse('2026-06-15T10:00:00Z');
+        $kept = new \ReflectionProperty(CompiledCourse::class, 'progress');
+        for ($n = 0; $n < 128; $n++) {
+            $done = [];
+            foreach (range(0, 6) as $lesson) {
+                if (($n >> $lesson & 1) === 1) {
+                    $done["l{$lesson}"] = $at - 60;
+                }
+            }
+            $decider->states($decider->viewer(new Viewer(signedIn: true, passes: [new Pass('o', $at - 86400)], done: $done), $at), $at);
+            $progress = $kept->getValue($decider->compiled);
+            self::assertIsArray($progress);
+            self::assertLessThanOrEqual(100, count($progress));
+        }
+    }
+
+    public function test_progress_that_goes_on_is_looked_at_anew(): void
+    {
+        $plan = D::plan([D::lesson('a'), D::lesson('b', after: ['all' => ['a']])]);
+        $course = (new CompiledDecider($plan, $plan->courses['c']))->compiled;
+        $progress = new Progress($course, $course->precedence($course->all), $course->none);
+        self::assertSame("\x01\x00", $progress->passes());
+        $progress->finish(0);
+        self::assertSame("\x01\x01", $progress->passes());
+    }
+
+    /**
+     * @param  list<Decision>  $decisions
+     * @return list<array<string, mixed>>
+     */
+    private static function told(array $decisions): array
+    {
+        return array_map(static fn (Decision $decision): array => $decision->toArray(), $decisions);
+    }
+}
