@@ -43,7 +43,13 @@ final class BearingLabels
 
     private function told(int $at): string
     {
-        $told = (string) $this->course->conditions->stretch($at);
+        return $this->course->conditions->stretch($at).$this->labelsTold($at);
+    }
+
+    /** The labels alone as one text. */
+    public function labelsTold(int $at): string
+    {
+        $told = '';
         foreach ($this->at($at) as $label) {
             // With its length, so that no text of one label can look like two.
             $told .= ','.strlen($label).':'.$label;

@@ -103,11 +103,7 @@ final class CompiledCourse extends CourseMasks
         return $this->labels[$told] ?? $this->kept($this->labels, $told, fn (): BearingLabels => new BearingLabels($this, $viewer));
     }
 
-    /**
-     * What the holders of an offer have in common.
-     *
-     * @return ?Profile null where it is of another course
-     */
+    /** @return ?Profile what the holders of an offer have in common; null where it is of another course */
     public function profile(string $offer): ?Profile
     {
         return $this->profiles[$offer] ?? $this->madeProfile($offer);
@@ -120,27 +116,41 @@ final class CompiledCourse extends CourseMasks
         return $offer === null || $offer->course !== $this->prepared->course->key ? null : $this->profiles[$key] = new Profile($this, $offer);
     }
 
-    /**
-     * @param  string  $stand  labels that bear on this course and the stretch between dates, as {@see BearingLabels::stand()} writes them
-     * @param  list<string>  $labels  the same labels
-     * @param  string  $done  mask
-     */
-    public function footing(Profile $profile, string $stand, array $labels, string $done, int $at): Footing
+    /** @param  string  $done  mask */
+    public function footing(Profile $profile, BearingLabels $labels, string $done, int $at): Footing
     {
-        $key = $this->conditions->none ? $profile->offer->key : $profile->offer->key."\0".$stand.$this->doneAsked($done);
+        $key = $this->conditions->none ? $profile->offer->key : $profile->offer->key."\0".$labels->stand($at).$this->doneAsked($done);
         if (isset($this->footings[$key])) {
             return $this->footings[$key];
         }
 
-        return $this->kept($this->footings, $key, function () use ($profile, $stand, $labels, $done, $at): Footing {
-            $eligible = $profile->covered & $this->published & $this->notBoards;
-            if (! $this->conditions->none) {
-                $facts = MomentFacts::asItMayCome($this->outline, $labels, $this->positions($done), $at, $profile->offer, $this->prepared->coverage($profile->offer));
-                $eligible &= $this->conditions->notSettledAgainst($facts);
-            }
+        return $this->kept($this->footings, $key, function () use ($profile, $labels, $done, $at): Footing {
+            $eligible = $profile->covered & $this->published & $this->notBoards & $this->possible($profile, $labels, $done, $at);
 
-            return new Footing($this, $profile, (string) ++$this->named, $this->precedence($eligible), $this->audience(ViewerKind::Learner, $profile->offer, $stand, $labels, $done, $at));
+            return new Footing($this, $profile, (string) ++$this->named, $this->precedence($eligible), $this->audience(ViewerKind::Learner, $profile->offer, $labels, $done, $at));
         });
+    }
+
+    /** Where no condition on the path is settled against the holder of a pass. */
+    private function possible(Profile $profile, BearingLabels $labels, string $done, int $at): string
+    {
+        $possible = $this->all;
+        $facts = null;
+        foreach ($this->conditions->kinds as $asked) {
+            $key = 'p'.$asked.$profile->offer->key."\0".$this->keyOf($asked, $labels, $done, $at);
+            $possible &= $this->kept($this->audiences, $key, function () use (&$facts, $asked, $profile, $labels, $done, $at): string {
+                $facts ??= MomentFacts::asItMayCome($this->outline, $labels->at($at), $this->positions($done), $at, $profile->offer, $this->prepared->coverage($profile->offer));
+
+                return $this->conditions->notSettledAgainst($asked, $facts);
+            });
+        }
+
+        return $possible;
+    }
+
+    private function keyOf(int $asked, BearingLabels $labels, string $done, int $at): string
+    {
+        return (($asked & ConditionsAsked::ON_DATES) === 0 ? $labels->labelsTold($at) : $labels->stand($at)).(($asked & ConditionsAsked::ON_DONE) === 0 ? '' : $this->doneAsked($done));
     }
 
     /**
@@ -190,41 +200,37 @@ final class CompiledCourse extends CourseMasks
         return $itinerary->circular ? null : $itinerary;
     }
 
-    /**
-     * Where every condition on the path holds.
-     *
-     * @param  string  $stand  as {@see BearingLabels::stand()} writes it
-     * @param  list<string>  $labels  that bear on this course
-     * @param  string  $done  mask
-     */
-    public function audience(ViewerKind $kind, ?Offer $offer, string $stand, array $labels, string $done, int $at): string
+    /** Where every condition on the path holds. */
+    public function audience(ViewerKind $kind, ?Offer $offer, BearingLabels $labels, string $done, int $at): string
     {
-        if ($this->conditions->none) {
-            return $this->all;
-        }
-        $key = $kind->value.($offer === null ? '' : '='.$offer->key)."\0".$stand.$this->doneAsked($done);
+        $audience = $this->all;
+        $facts = null;
+        foreach ($this->conditions->kinds as $asked) {
+            $key = $asked.$kind->value.($offer === null ? '' : '='.$offer->key)."\0".$this->keyOf($asked, $labels, $done, $at);
+            $audience &= $this->audiences[$key] ?? $this->kept($this->audiences, $key, function () use (&$facts, $asked, $kind, $offer, $labels, $done, $at): string {
+                $facts ??= MomentFacts::asItStands($this->outline, $labels->at($at), $this->positions($done), $at, $kind, $offer, $offer === null ? null : $this->prepared->coverage($offer));
 
-        return $this->kept($this->audiences, $key, fn (): string => $this->conditions->holding(MomentFacts::asItStands(
-            $this->outline, $labels, $this->positions($done), $at, $kind, $offer, $offer === null ? null : $this->prepared->coverage($offer),
-        )));
+                return $this->conditions->holding($asked, $facts);
+            });
+        }
+
+        return $audience;
     }
 
     /**
      * What is part of a sample for a viewer, who may look at it or must sign in first.
      *
-     * @param  string  $stand  as {@see BearingLabels::stand()} writes it
-     * @param  list<string>  $labels  that bear on this course
      * @param  string  $done  mask
      */
-    public function samplesFor(bool $signedIn, string $stand, array $labels, string $done, int $at): string
+    public function samplesFor(bool $signedIn, BearingLabels $labels, string $done, int $at): string
     {
         if ($this->prepared->samples->unconditional) {
             return $this->samples;
         }
         $kind = $signedIn ? ViewerKind::Member : ViewerKind::Visitor;
 
-        return $this->kept($this->samplesFor, $kind->value."\0".$stand.$this->doneAsked($done), fn (): string => Mask::of(
-            $this->prepared->samples->for(MomentFacts::asItStands($this->outline, $labels, $this->positions($done), $at, $kind)),
+        return $this->kept($this->samplesFor, $kind->value."\0".$labels->stand($at).$this->doneAsked($done), fn (): string => Mask::of(
+            $this->prepared->samples->for(MomentFacts::asItStands($this->outline, $labels->at($at), $this->positions($done), $at, $kind)),
         ));
     }
 

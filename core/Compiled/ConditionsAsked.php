@@ -18,6 +18,12 @@ use SilentKeep\Core\Rules\UntilInstant;
 /** What the conditions of a course ask about: on what else they do not depend. */
 final readonly class ConditionsAsked
 {
+    /** All conditions depend on the pass and on labels. This bit of a kind: on dates too. */
+    public const ON_DATES = 1;
+
+    /** On what is done too: another answer for almost everybody. */
+    public const ON_DONE = 2;
+
     /** Whether no item has a condition. */
     public bool $none;
 
@@ -33,7 +39,10 @@ final readonly class ConditionsAsked
     /** What it is asked of: the items named, and the lessons inside of modules. */
     public string $done;
 
-    /** @var list<array{Condition, list<int>}> each condition once, with all on whose path it stands */
+    /** @var list<int> of the kinds of conditions below those that there are */
+    public array $kinds;
+
+    /** @var array<int, list<array{Condition, list<int>}>> by kind each condition once, with all on whose path it stands */
     private array $on;
 
     private string $all;
@@ -42,6 +51,7 @@ final readonly class ConditionsAsked
     {
         $this->all = str_repeat(Mask::IN, $outline->count());
         $this->on = self::standing($outline);
+        $this->kinds = array_keys($this->on);
         $labels = $instants = [];
         $done = str_repeat(Mask::OUT, $outline->count());
         $none = true;
@@ -68,28 +78,43 @@ final readonly class ConditionsAsked
         $this->whatIsDone = str_contains($done, Mask::IN);
     }
 
-    /** @return list<array{Condition, list<int>}> */
+    /** @return array<int, list<array{Condition, list<int>}>> by kind */
     private static function standing(Outline $outline): array
     {
         $on = [];
         foreach ($outline->items as $at => $item) {
             if ($item->only !== null) {
+                $kind = self::kindOf($item->only);
                 $told = serialize($item->only);
-                $on[$told] ??= [$item->only, []];
+                $on[$kind][$told] ??= [$item->only, []];
                 for ($inside = $at; $inside < $outline->end[$at]; $inside++) {
-                    $on[$told][1][] = $inside;
+                    $on[$kind][$told][1][] = $inside;
                 }
             }
         }
 
-        return array_values($on);
+        return array_map(array_values(...), $on);
     }
 
-    /** Where every condition on the path holds. */
-    public function holding(ConditionFacts $facts): string
+    private static function kindOf(Condition $condition): int
+    {
+        $kind = 0;
+        foreach (ConditionLeaves::of($condition) as $leaf) {
+            $kind |= match (true) {
+                $leaf instanceof IsDone => self::ON_DONE,
+                $leaf instanceof FromInstant, $leaf instanceof UntilInstant => self::ON_DATES,
+                default => 0,
+            };
+        }
+
+        return $kind;
+    }
+
+    /** Where every condition of a kind holds that stands on the path. */
+    public function holding(int $kind, ConditionFacts $facts): string
     {
         $holding = $this->all;
-        foreach ($this->on as [$condition, $items]) {
+        foreach ($this->on[$kind] ?? [] as [$condition, $items]) {
             if ($condition->read($facts) !== Truth::Yes) {
                 foreach ($items as $item) {
                     $holding[$item] = Mask::OUT;
@@ -100,11 +125,11 @@ final readonly class ConditionsAsked
         return $holding;
     }
 
-    /** Where no condition on the path has come out false. */
-    public function notSettledAgainst(ConditionFacts $facts): string
+    /** Where no condition of a kind that stands on the path has come out false. */
+    public function notSettledAgainst(int $kind, ConditionFacts $facts): string
     {
         $possible = $this->all;
-        foreach ($this->on as [$condition, $items]) {
+        foreach ($this->on[$kind] ?? [] as [$condition, $items]) {
             if ($condition->read($facts) === Truth::No) {
                 foreach ($items as $item) {
                     $possible[$item] = Mask::OUT;

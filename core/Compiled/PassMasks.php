@@ -141,7 +141,7 @@ final class PassMasks
         $stretch = $this->labels->stretch($at);
         if ($this->footing === null || $stretch !== $this->footingStretch) {
             $this->footingStretch = $stretch;
-            $this->footing = $this->course->footing($this->profile, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
+            $this->footing = $this->course->footing($this->profile, $this->labels, $this->done, $at);
         }
 
         return $this->footing;
@@ -149,7 +149,7 @@ final class PassMasks
 
     public function audience(int $at, ViewerKind $kind): string
     {
-        return $this->course->audience($kind, $this->profile->offer, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
+        return $this->course->audience($kind, $this->profile->offer, $this->labels, $this->done, $at);
     }
 
     public function progress(int $at): Progress

@@ -160,7 +160,7 @@ final class ViewerMasks
     /** What would be part of a sample for somebody who has and has done what this viewer has. */
     public function samples(bool $signedIn, int $at): string
     {
-        return $this->course->samplesFor($signedIn, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
+        return $this->course->samplesFor($signedIn, $this->labels, $this->done, $at);
     }
 
     /** Route 5. */
@@ -204,7 +204,7 @@ final class ViewerMasks
     /** On a route without a pass. */
     public function audience(ViewerKind $kind, int $at): string
     {
-        return $this->course->audience($kind, null, $this->labels->stand($at), $this->labels->at($at), $this->done, $at);
+        return $this->course->audience($kind, null, $this->labels, $this->done, $at);
     }
 
     /**

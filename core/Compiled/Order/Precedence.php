@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Compiled\Order;
 
 use SilentKeep\Core\Compiled\CourseMasks;
+use SilentKeep\Core\Compiled\Gather;
 use SilentKeep\Core\Compiled\Mask;
 
 /** What must come before what, by name or where items stand in order, for one set of items that count. */
@@ -15,6 +16,9 @@ final class Precedence
 
     /** @var list<Hurdles> */
     private readonly array $hurdles;
+
+    /** Of what stands in an order, what must come first. */
+    private readonly ?Gather $inTurn;
 
     /** What can be waited for: what counts, of modules those with a lesson that does. */
     private readonly string $counts;
@@ -44,6 +48,7 @@ final class Precedence
             $hurdles[] = new Hurdles($waitsFor, $suffices, $course->count);
         }
         $this->hurdles = $hurdles;
+        $this->inTurn = $course->earlier === [] ? null : new Gather($this->inOrder(), $course->count);
     }
 
     /** Item by item, for whoever follows one learner through time. */
@@ -60,20 +65,20 @@ final class Precedence
      */
     public function unmet(string $undone, string $undoneLessons): string
     {
-        if ($this->hurdles === []) {
+        if ($this->hurdles === [] && $this->inTurn === null) {
             return $this->course->none;
         }
         $undone &= $this->counts;
         foreach ($this->modules as $module) {
             $undone[$module] = $this->course->hasRequired($undoneLessons, $module) ? Mask::IN : Mask::OUT;
         }
-        $unmet = '';
+        $unmet = $this->inTurn === null ? '' : $this->inTurn->from($undone);
         foreach ($this->hurdles as $hurdles) {
             $shut = $hurdles->shut($undone);
             $unmet = $unmet === '' ? $shut : $unmet | $shut;
         }
 
-        return $unmet;
+        return $unmet === '' ? $this->course->none : $unmet;
     }
 
     /**
@@ -138,9 +143,6 @@ final class Precedence
     private function byNumber(): array
     {
         $waitsFor = [];
-        foreach ($this->inOrder() as $item => $first) {
-            $waitsFor[1][$item][] = $first;
-        }
         foreach ($this->course->waitsForSome ? $this->byName() : [] as $item => [$plain, $modules, $needed]) {
             if (! $this->course->after[$item]->areAll()) {
                 $firsts = [...$plain, ...$modules];
