@@ -64,7 +64,7 @@ final readonly class Kept
      */
     private static function code(string $class): string
     {
-        $folders = array_map(static fn (string $folder): string => (string) filemtime($folder), glob(base_path('core/*'), GLOB_ONLYDIR) ?: []);
+        $folders = array_map(static fn (string $folder): string => (string) filemtime($folder), [...glob(base_path('core/*'), GLOB_ONLYDIR) ?: [], ...glob(base_path('core/*/*'), GLOB_ONLYDIR) ?: []]);
         $parts = array_map(static fn (\ReflectionProperty $part): string => $part->getName(), (new \ReflectionClass($class))->getProperties());
 
         return hash('xxh128', implode(' ', [...$folders, ...$parts]));

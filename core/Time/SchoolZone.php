@@ -41,11 +41,11 @@ final class SchoolZone
 
     private int $wallNear = 0;
 
-    /** @var list<int> which offset counts as each span of 2^22 seconds (some seven weeks) begins */
-    private array $spans;
+    /** @var ?list<int> which offset counts as each span of 2^22 seconds (some seven weeks) begins; null until it is asked for, so that a plan that is kept does not carry it */
+    private ?array $spans = null;
 
-    /** @var list<int> the same on the wall clock */
-    private array $wallSpans;
+    /** @var ?list<int> the same on the wall clock */
+    private ?array $wallSpans = null;
 
     /** The same for PHP's own dates. */
     public readonly \DateTimeZone $native;
@@ -72,8 +72,6 @@ final class SchoolZone
         }
         $this->until = [...array_slice($this->since, 1), PHP_INT_MAX];
         $this->wallUntil = [...array_slice($this->wallSince, 1), PHP_INT_MAX];
-        $this->spans = self::spansOf($this->until);
-        $this->wallSpans = self::spansOf($this->wallUntil);
     }
 
     /**
@@ -194,6 +192,7 @@ final class SchoolZone
         }
 
         if ($instant < $this->since[$this->near] || $instant >= $this->until[$this->near]) {
+            $this->spans ??= self::spansOf($this->until);
             $this->near = $this->spans[($instant - self::TABLE_FROM) >> 22];
             while ($instant >= $this->until[$this->near]) {
                 $this->near++;
@@ -211,6 +210,7 @@ final class SchoolZone
         }
 
         if ($wall < $this->wallSince[$this->wallNear] || $wall >= $this->wallUntil[$this->wallNear]) {
+            $this->wallSpans ??= self::spansOf($this->wallUntil);
             $this->wallNear = $this->wallSpans[($wall - self::TABLE_FROM) >> 22];
             while ($wall >= $this->wallUntil[$this->wallNear]) {
                 $this->wallNear++;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Access;
 
+use App\Access\CompiledPlan;
+use App\Access\Kept;
 use App\Models\Offer;
 use App\Models\Pass;
 use Illuminate\Database\Events\QueryExecuted;
@@ -47,6 +49,25 @@ final class KeptTest extends TestCase
         Cache::flush();
         self::assertEquals($first, $this->propsOf($path, $who));
         self::assertGreaterThan(0, $documents);
+    }
+
+    public function test_another_version_of_the_core_keeps_nothing_of_the_one_before(): void
+    {
+        // What is kept goes by the folders' times, those of folders within folders too: a checkout writes them anew.
+        $code = static fn (): mixed => (new \ReflectionMethod(Kept::class, 'code'))->invoke(null, CompiledPlan::class);
+        $now = $code();
+        foreach (['core/Compiled', 'core/Compiled/Dates'] as $folder) {
+            $was = (int) filemtime(base_path($folder));
+            try {
+                touch(base_path($folder), $was + 60);
+                clearstatcache();
+                self::assertNotSame($now, $code(), $folder);
+            } finally {
+                touch(base_path($folder), $was);
+                clearstatcache();
+            }
+        }
+        self::assertSame($now, $code());
     }
 
     public function test_time_alone_makes_what_is_kept_another_thing(): void
