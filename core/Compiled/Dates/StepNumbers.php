@@ -101,9 +101,10 @@ final class StepNumbers
     private function inOrder(CourseMasks $course): Steps
     {
         [$plain, $timed] = $this->ladders();
+        $dated = $this->dated();
         $weekly = $this->weekly($plain);
-        $others = array_diff_key($this->openings, $plain, $timed, $weekly);
-        $renumbered = array_flip([0, ...array_keys($plain), ...array_keys($timed), ...array_keys($weekly), ...array_keys($others)]);
+        $others = array_diff_key($this->openings, $plain, $timed, $dated, $weekly);
+        $renumbered = array_flip([0, ...array_keys($plain), ...array_keys($timed), ...array_keys($dated), ...array_keys($weekly), ...array_keys($others)]);
         $this->releaseStep = array_map(static fn (int $step): int => $renumbered[$step], $this->releaseStep);
         $rules = [];
         foreach ($this->openings as $step => [$above, $base, $date, $delay, $rule]) {
@@ -112,7 +113,7 @@ final class StepNumbers
 
         return new Steps(
             $course->prepared->plan->zone,
-            array_values($plain), array_values($timed), self::byWeekday($weekly), array_values($rules), array_values(array_intersect_key($rules, $others)),
+            array_values($plain), array_values($timed), array_values($dated), self::byWeekday($weekly), array_values($rules), array_values(array_intersect_key($rules, $others)),
             new ClosingSteps($course->prepared->plan->zone, array_map(static fn (array $of): array => [$of[0], $renumbered[$of[1]], $of[2]], $this->closings)),
         );
     }
@@ -149,6 +150,20 @@ final class StepNumbers
         asort($timed);
 
         return [$plain, $timed];
+    }
+
+    /** @return array<int, int> instants that are the same for every pass, by step, ascending */
+    private function dated(): array
+    {
+        $dated = [];
+        foreach ($this->openings as $step => [$above, , $date]) {
+            if ($date !== null && ($above === 0 || isset($dated[$above]))) {
+                $dated[$step] = max($date, $dated[$above] ?? $date);
+            }
+        }
+        asort($dated);
+
+        return $dated;
     }
 
     /**

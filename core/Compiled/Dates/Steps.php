@@ -12,9 +12,9 @@ use SilentKeep\Core\Time\SchoolZone;
 /**
  * The dates of an offer's release plan in the fewest numbers: items of one step share an instant whenever a pass begins.
  *
- * Release step 0 is the beginning itself. Then come two ladders of steps that follow from the beginning alone: *plain* ones, so many
- * days after it at its own time of day, and *timed* ones, so many days after its date at a time of their own. Both are in the order
- * in which they come, so that those that have come are always the first of their ladder. *Weekly* steps come at the beginning's own time
+ * Release step 0 is the beginning itself. Then come three ladders of steps that follow from the beginning alone: *plain* ones, so many
+ * days after it at its own time of day, *timed* ones, so many days after its date at a time of their own, and *dated* ones. Each is in the
+ * order in which they come, so that those that have come are always the first of their ladder. *Weekly* steps come at the beginning's own time
  * of day on a weekday, so that the weekday of the beginning tells after how many days. Then all others, each after what it counts
  * from.
  *
@@ -42,14 +42,16 @@ final class Steps
     /**
      * @param  list<int>  $plain  seconds of wall-clock time after the beginning, ascending
      * @param  list<int>  $timed  seconds of wall-clock time after the midnight before the beginning, ascending
+     * @param  list<int>  $dated  instants, ascending
      * @param  list<list<int>>  $weekly  seconds of wall-clock time after the beginning, by the weekday of the beginning, Monday first
      * @param  list<Rule>  $rules  of all steps but the first, each after what it counts from
-     * @param  list<Rule>  $others  those of them on neither ladder
+     * @param  list<Rule>  $others  those of them on no ladder and not weekly
      */
     public function __construct(
         private readonly SchoolZone $zone,
         private readonly array $plain,
         private readonly array $timed,
+        private readonly array $dated,
         private readonly array $weekly,
         private readonly array $rules,
         private readonly array $others,
@@ -78,6 +80,9 @@ final class Steps
         $instants = [$start];
         $this->ladder($instants, $this->plain, $wall, $start);
         $this->ladder($instants, $this->timed, $wall - $time, $start);
+        foreach ($this->dated as $date) {
+            $instants[] = $date > $start ? $date : $start;
+        }
         $this->ladder($instants, $this->weekly[$this->weekday($wall - $time)] ?? [], $wall, $start);
 
         return $this->others === [] ? $instants : array_values($this->go($instants, $this->others));
@@ -175,7 +180,7 @@ final class Steps
         }
         $weekly = $this->weekly === [] ? '' : $this->comeOneByOne($this->weekly[$this->weekday($wall - $time)], $wall, $at);
 
-        return Mask::IN.($this->plain === [] ? '' : $this->come($this->plain, $wall, $at)).($this->timed === [] ? '' : $this->come($this->timed, $wall - $time, $at)).$weekly;
+        return Mask::IN.($this->plain === [] ? '' : $this->come($this->plain, $wall, $at)).($this->timed === [] ? '' : $this->come($this->timed, $wall - $time, $at)).self::rungs($this->dated, 0, count($this->dated), $at).$weekly;
     }
 
     /**
@@ -233,8 +238,10 @@ final class Steps
     public function releasedOf(array $instants, int $at): string
     {
         $plain = count($this->plain);
-        $ladders = $plain + count($this->timed);
-        $flags = ($instants[0] <= $at ? Mask::IN : Mask::OUT).self::rungs($instants, 1, $plain, $at).self::rungs($instants, 1 + $plain, $ladders - $plain, $at);
+        $timed = $plain + count($this->timed);
+        $ladders = $timed + count($this->dated);
+        $flags = ($instants[0] <= $at ? Mask::IN : Mask::OUT).self::rungs($instants, 1, $plain, $at)
+            .self::rungs($instants, 1 + $plain, $timed - $plain, $at).self::rungs($instants, 1 + $timed, $ladders - $timed, $at);
         for ($step = 1 + $ladders, $steps = count($instants); $step < $steps; $step++) {
             $flags .= $instants[$step] <= $at ? Mask::IN : Mask::OUT;
         }

@@ -102,7 +102,7 @@ final class StepsTest extends TestCase
         };
         $zone = SchoolZone::named('Europe/Oslo');
         $rules = [[1, 0, 0, $opening, 0, null, null]];
-        $steps = new Steps($zone, [], [], [], $rules, $rules, new ClosingSteps($zone, [[new ClosesAfterOpening(2), 1, 0]]));
+        $steps = new Steps($zone, [], [], [], [], $rules, $rules, new ClosingSteps($zone, [[new ClosesAfterOpening(2), 1, 0]]));
 
         self::assertSame([0, 5000 * 86400], $steps->releases(0));
         self::assertSame("\x01\x00", $steps->released(0, 4999 * 86400));
@@ -138,6 +138,10 @@ final class StepsTest extends TestCase
             'd1' => self::after(3, weekday: 5, previous: true), 'd2' => self::after(7, previous: true),
         ];
         yield 'each a day after the one before' => ['a' => self::after(1), 'b' => self::after(1, previous: true), 'c' => self::after(1, previous: true), 'd' => self::after(1, previous: true), 'd1' => self::after(2, weekday: 3), 'd2' => self::after(1, previous: true)];
+        yield 'dates in each other' => [
+            'a' => ['opens' => ['rule' => 'on', 'at' => '2026-04-05T01:45']], 'b' => ['opens' => ['rule' => 'on', 'at' => '2012-01-01T09:00']], 'c' => ['opens' => ['rule' => 'held']],
+            'd' => ['opens' => ['rule' => 'on', 'at' => '2026-03-29T02:30']], 'd1' => ['opens' => ['rule' => 'on', 'at' => '2026-03-08T02:15']], 'd2' => ['opens' => ['rule' => 'on', 'at' => '2026-05-01T09:00']],
+        ];
         yield 'dates and mixed' => [
             'a' => ['opens' => ['rule' => 'on', 'at' => '2026-03-29T02:30'], 'closes' => ['rule' => 'on', 'at' => '2026-05-01T09:00']], 'b' => self::after(3, previous: true),
             'c' => ['opens' => ['rule' => 'held']], 'd' => self::after(20), 'd1' => self::after(3, time: '09:00'), 'd2' => [...self::after(40), 'closes' => ['rule' => 'after_open', 'days' => 2]],
