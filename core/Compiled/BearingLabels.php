@@ -21,6 +21,9 @@ final class BearingLabels
     /** @var array<int, string> by the stretch */
     private array $stands = [];
 
+    /** @var array<int, string> by how many of the instants are past */
+    private array $labelsTold = [];
+
     public function __construct(private readonly CourseMasks $course, Viewer $viewer)
     {
         $this->times = LabelTimes::of($viewer, $course->prepared->plan->offers, $course->conditions->labels);
@@ -49,13 +52,20 @@ final class BearingLabels
     /** The labels alone as one text. */
     public function labelsTold(int $at): string
     {
-        $told = '';
+        $past = $this->instants === [] ? 0 : $this->past($at);
+
+        return $this->labelsTold[$past] ?? $this->labelsTold[$past] = $this->listed($at);
+    }
+
+    private function listed(int $at): string
+    {
+        $listed = '';
         foreach ($this->at($at) as $label) {
             // With its length, so that no text of one label can look like two.
-            $told .= ','.strlen($label).':'.$label;
+            $listed .= ','.strlen($label).':'.$label;
         }
 
-        return $told;
+        return $listed;
     }
 
     /** Which stretch between the dates in conditions and the changes of labels an instant lies in. */
@@ -66,7 +76,8 @@ final class BearingLabels
         return $this->instants === [] ? $stretch : $stretch * (count($this->instants) + 1) + $this->past($at);
     }
 
-    private function past(int $at): int
+    /** How many changes of labels are past. */
+    public function past(int $at): int
     {
         $past = 0;
         foreach ($this->instants as $instant) {

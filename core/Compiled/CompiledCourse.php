@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Conditions\Audiences;
+use SilentKeep\Core\Compiled\Conditions\SampleParts;
+use SilentKeep\Core\Compiled\Conditions\UndatedAudience;
 use SilentKeep\Core\Compiled\Order\Itinerary;
 use SilentKeep\Core\Compiled\Order\Precedence;
 use SilentKeep\Core\Compiled\Order\Progress;
-use SilentKeep\Core\Conditions\MomentFacts;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Offer;
@@ -35,11 +37,15 @@ final class CompiledCourse extends CourseMasks
     /** @var array<array-key, Profile> by offer */
     private array $profiles = [];
 
-    /** @var array<string, string> */
-    private array $audiences = [];
+    private readonly Audiences $audiences;
 
-    /** @var array<string, Footing> */
+    private readonly SampleParts $sampleParts;
+
+    /** @var array<string, Footing> by what they depend on */
     private array $footings = [];
+
+    /** @var array<string, Footing> by what they say */
+    private array $footingsTold = [];
 
     private int $named = 0;
 
@@ -67,6 +73,8 @@ final class CompiledCourse extends CourseMasks
         $this->mostItineraries = max(50, intdiv(300_000, 1 + $this->count));
         $this->mostProgress = max(100, intdiv(1_000_000, 100 + $this->count));
         $this->mainPlan = new MainPlan($this);
+        $this->audiences = new Audiences($this, $this->mostKept);
+        $this->sampleParts = new SampleParts($this, $this->audiences);
         $given = false;
         foreach ($prepared->plan->offers as $offer) {
             $given = $given || array_filter($offer->labels, fn (string $label): bool => isset($this->conditions->labels[$label])) !== [];
@@ -82,7 +90,7 @@ final class CompiledCourse extends CourseMasks
     /** @param  string  $eligible  what counts for a pass */
     public function precedence(string $eligible): Precedence
     {
-        return $this->kept($this->precedences, $eligible, fn (): Precedence => new Precedence($this, (string) ++$this->named, $eligible));
+        return Keep::in($this->precedences, $eligible, $this->mostKept, fn (): Precedence => new Precedence($this, (string) ++$this->named, $eligible));
     }
 
     public function labelsOf(Viewer $viewer): BearingLabels
@@ -100,7 +108,7 @@ final class CompiledCourse extends CourseMasks
             $told .= strlen($label).':'.$label;
         }
 
-        return $this->labels[$told] ?? $this->kept($this->labels, $told, fn (): BearingLabels => new BearingLabels($this, $viewer));
+        return $this->labels[$told] ?? Keep::in($this->labels, $told, $this->mostKept, fn (): BearingLabels => new BearingLabels($this, $viewer));
     }
 
     /** @return ?Profile what the holders of an offer have in common; null where it is of another course */
@@ -116,41 +124,53 @@ final class CompiledCourse extends CourseMasks
         return $offer === null || $offer->course !== $this->prepared->course->key ? null : $this->profiles[$key] = new Profile($this, $offer);
     }
 
-    /** @param  string  $done  mask */
-    public function footing(Profile $profile, BearingLabels $labels, string $done, int $at): Footing
+    /**
+     * @param  string  $done  mask
+     * @param  ?UndatedAudience  $undated  of these people with the labels they have then, where it is known already
+     */
+    public function footing(Profile $profile, BearingLabels $labels, string $done, int $at, ?UndatedAudience $undated): Footing
     {
-        $key = $this->conditions->none ? $profile->offer->key : $profile->offer->key."\0".$labels->stand($at).$this->doneAsked($done);
-        if (isset($this->footings[$key])) {
-            return $this->footings[$key];
+        if ($undated !== null) {
+            return $this->footingOf($profile, $labels, $done, $at, $undated);
         }
+        $key = $this->conditions->none ? $profile->offer->key : $profile->offer->key."\0".$labels->stand($at);
 
-        return $this->kept($this->footings, $key, function () use ($profile, $labels, $done, $at): Footing {
-            $eligible = $profile->covered & $this->published & $this->notBoards & $this->possible($profile, $labels, $done, $at);
-
-            return new Footing($this, $profile, (string) ++$this->named, $this->precedence($eligible), $this->audience(ViewerKind::Learner, $profile->offer, $labels, $done, $at));
-        });
+        return $this->footings[$key] ?? Keep::in($this->footings, $key, $this->mostKept, fn (): Footing => $this->footingOf($profile, $labels, $done, $at, $this->undated($profile, $labels, $done, $at)));
     }
 
-    /** Where no condition on the path is settled against the holder of a pass. */
-    private function possible(Profile $profile, BearingLabels $labels, string $done, int $at): string
+    private function footingOf(Profile $profile, BearingLabels $labels, string $done, int $at, UndatedAudience $undated): Footing
     {
-        $possible = $this->all;
-        $facts = null;
-        foreach ($this->conditions->kinds as $asked) {
-            $key = 'p'.$asked.$profile->offer->key."\0".$this->keyOf($asked, $labels, $done, $at);
-            $possible &= $this->kept($this->audiences, $key, function () use (&$facts, $asked, $profile, $labels, $done, $at): string {
-                $facts ??= MomentFacts::asItMayCome($this->outline, $labels->at($at), $this->positions($done), $at, $profile->offer, $this->prepared->coverage($profile->offer));
+        $possible = $undated->possible & $this->audiences->dated($this->audiences->notSettledAgainst($profile->offer), $labels, $done, $at);
+        $audience = $undated->holding & $this->audiences->dated($this->audiences->holding(ViewerKind::Learner, $profile->offer), $labels, $done, $at);
+        // Most dates in conditions, and most of what is done, change neither for most people.
+        $told = $audience.$possible.$profile->offer->key;
 
-                return $this->conditions->notSettledAgainst($asked, $facts);
-            });
-        }
-
-        return $possible;
+        return $this->footingsTold[$told] ?? Keep::in($this->footingsTold, $told, $this->mostKept, fn (): Footing => new Footing(
+            $this, $profile, (string) ++$this->named, $this->precedence($profile->covered & $this->published & $this->notBoards & $possible), $audience,
+        ));
     }
 
-    private function keyOf(int $asked, BearingLabels $labels, string $done, int $at): string
+    /**
+     * What conditions say of the holders of an offer that no date changes.
+     *
+     * @param  string  $done  mask
+     */
+    public function undated(Profile $profile, BearingLabels $labels, string $done, int $at): UndatedAudience
     {
-        return (($asked & ConditionsAsked::ON_DATES) === 0 ? $labels->labelsTold($at) : $labels->stand($at)).(($asked & ConditionsAsked::ON_DONE) === 0 ? '' : $this->doneAsked($done));
+        return new UndatedAudience(
+            $this->audiences->undated($this->audiences->notSettledAgainst($profile->offer), $labels, $done, $at),
+            $this->audiences->undated($this->audiences->holding(ViewerKind::Learner, $profile->offer), $labels, $done, $at),
+        );
+    }
+
+    /**
+     * Where every condition on the path holds.
+     *
+     * @param  string  $done  mask
+     */
+    public function audience(ViewerKind $kind, ?Offer $offer, BearingLabels $labels, string $done, int $at): string
+    {
+        return $this->audiences->of($this->audiences->holding($kind, $offer), $labels, $done, $at);
     }
 
     /**
@@ -200,23 +220,6 @@ final class CompiledCourse extends CourseMasks
         return $itinerary->circular ? null : $itinerary;
     }
 
-    /** Where every condition on the path holds. */
-    public function audience(ViewerKind $kind, ?Offer $offer, BearingLabels $labels, string $done, int $at): string
-    {
-        $audience = $this->all;
-        $facts = null;
-        foreach ($this->conditions->kinds as $asked) {
-            $key = $asked.$kind->value.($offer === null ? '' : '='.$offer->key)."\0".$this->keyOf($asked, $labels, $done, $at);
-            $audience &= $this->audiences[$key] ?? $this->kept($this->audiences, $key, function () use (&$facts, $asked, $kind, $offer, $labels, $done, $at): string {
-                $facts ??= MomentFacts::asItStands($this->outline, $labels->at($at), $this->positions($done), $at, $kind, $offer, $offer === null ? null : $this->prepared->coverage($offer));
-
-                return $this->conditions->holding($asked, $facts);
-            });
-        }
-
-        return $audience;
-    }
-
     /**
      * What is part of a sample for a viewer, who may look at it or must sign in first.
      *
@@ -227,47 +230,9 @@ final class CompiledCourse extends CourseMasks
         if ($this->prepared->samples->unconditional) {
             return $this->samples;
         }
-        $kind = $signedIn ? ViewerKind::Member : ViewerKind::Visitor;
+        $key = (int) $signedIn.$labels->stand($at).$this->audiences->doneTold($done);
 
-        return $this->kept($this->samplesFor, $kind->value."\0".$labels->stand($at).$this->doneAsked($done), fn (): string => Mask::of(
-            $this->prepared->samples->for(MomentFacts::asItStands($this->outline, $labels->at($at), $this->positions($done), $at, $kind)),
-        ));
-    }
-
-    private function doneAsked(string $done): string
-    {
-        return $this->conditions->whatIsDone ? "\0".($done & $this->conditions->done) : '';
-    }
-
-    /** @return array<int, true> of what conditions ask whether it is done */
-    private function positions(string $mask): array
-    {
-        $positions = [];
-        $mask = $this->conditions->whatIsDone ? $mask & $this->conditions->done : '';
-        for ($item = strpos($mask, Mask::IN); $item !== false; $item = strpos($mask, Mask::IN, $item + 1)) {
-            $positions[$item] = true;
-        }
-
-        return $positions;
-    }
-
-    /**
-     * @template T
-     *
-     * @param  array<string, T>  $kept
-     * @param  \Closure(): T  $reckoned
-     * @return T
-     */
-    private function kept(array &$kept, string $key, \Closure $reckoned): mixed
-    {
-        if (isset($kept[$key])) {
-            return $kept[$key];
-        }
-        if (count($kept) >= $this->mostKept) {
-            $kept = [];
-        }
-
-        return $kept[$key] = $reckoned();
+        return $this->samplesFor[$key] ?? Keep::in($this->samplesFor, $key, $this->mostKept, fn (): string => $this->sampleParts->for($signedIn, $labels, $done, $at));
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Ahead\NextChanges;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Deciding\Reason;

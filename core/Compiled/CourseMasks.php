@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Conditions\ConditionsAsked;
 use SilentKeep\Core\Compiled\Order\Hurdles;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Outline\Course;
@@ -74,8 +75,8 @@ class CourseMasks
     /** What waits for all that it names: of that, who counts for less waits for less. */
     public readonly ?Hurdles $behindAll;
 
-    /** Whether an item waits for some of what it names. */
-    public readonly bool $waitsForSome;
+    /** @var array<int, Prerequisites> those that ask for some of what they name */
+    public readonly array $waitsForSome;
 
     /** @var list<int> modules for which something may wait */
     public readonly array $modulesWaitedFor;
@@ -135,7 +136,7 @@ class CourseMasks
         $waitsFor = array_map(static fn (Prerequisites $of): array => $of->items, $this->after);
         $all = array_filter($waitsFor, fn (int $at): bool => $this->after[$at]->areAll() && $this->after[$at]->items !== [], ARRAY_FILTER_USE_KEY);
         $this->behindAll = $all === [] ? null : new Hurdles($all, 1, $this->count);
-        $this->waitsForSome = count($all) < count($this->after);
+        $this->waitsForSome = array_filter($this->after, static fn (Prerequisites $of): bool => ! $of->areAll());
         $this->modulesWaitedFor = array_values(array_filter(array_unique(array_merge([], ...$waitsFor, ...$this->earlier)), static fn (int $at): bool => $isModule[$at]));
         [$this->gates, $this->modules] = self::above($outline, $this->after + $this->earlier, $isModule);
         $this->modulesThatWait = array_values(array_filter(array_keys($this->after + $this->earlier), static fn (int $at): bool => $isModule[$at]));

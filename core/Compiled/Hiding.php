@@ -13,96 +13,71 @@ use SilentKeep\Core\Outline\Outline;
  * Tells what is not open as locked or hidden. Letters of states lie so that open ones come of closed ones by setting
  * three bits: `h` 0x68, `l` 0x6c, `o` 0x6f.
  */
-final readonly class Hiding
+final class Hiding
 {
     /** A letter an item for when it is closed, where nothing hides that holds something: then that is the same whatever else is open. */
-    private string $whenClosed;
+    private readonly string $whenClosed;
 
     /** Whether something that holds something can come out hidden, so that what is inside has to be looked at. */
-    public bool $tangled;
+    public readonly bool $tangled;
 
     /** What can come out hidden with something inside, and all that stands in it: where one of them opens or closes, others may change too. */
-    public string $inTangles;
+    public readonly string $inTangles;
 
-    private string $hides;
+    private readonly string $hides;
 
-    /** Of what stands right inside a container that can come out hidden, that container. */
-    private Gather $above;
+    /** @var array<int, int> what can come out hidden with something inside, and how many of them stand in each other down to it */
+    private readonly array $containers;
 
-    /** How many such containers stand in each other at most. */
-    private int $levels;
+    /** @var array<int, int> the outermost container that can come out hidden, by what stands in it, itself too */
+    private readonly array $outermost;
 
-    /** @var list<int> those containers, what is inside before what it stands in */
-    private array $fromLeaves;
+    /** @var array<int, Tangle> by outermost container */
+    private array $tangles = [];
 
-    public function __construct(private Course $course)
+    private readonly ?Tangle $whole;
+
+    public function __construct(private readonly Course $course)
     {
         $outline = $course->outline;
-        $hides = $letters = '';
-        $inside = $containers = $within = [];
+        $hides = $letters = $inTangles = '';
+        $inside = $containers = $outermost = [];
         foreach ($outline->items as $at => $item) {
             $above = $outline->parent[$at];
             $hidesItself = $item->draft || $item->hideWhenClosed;
             $hides .= $hidesItself ? Mask::IN : Mask::OUT;
             $inside[] = $hidesItself || ($above !== Outline::TOP && $inside[$above]);
             $letters .= $hidesItself || $course->state === CourseState::Draft ? 'h' : 'l';
-            if (isset($containers[$above])) {
-                $within[$at] = $above;
-            }
             if ($inside[$at] && $item->items !== []) {
                 $containers[$at] = 1 + ($containers[$above] ?? 0);
             }
-        }
-        $this->hides = $hides;
-        $this->whenClosed = $letters;
-        $this->above = new Gather($within, strlen($hides));
-        $this->levels = max([0, ...$containers]);
-        $inTangles = str_repeat(Mask::OUT, strlen($hides));
-        foreach (array_keys($containers) as $container) {
-            for ($at = $container; $at < $outline->end[$container]; $at++) {
-                $inTangles[$at] = Mask::IN;
+            if (isset($outermost[$above]) || isset($containers[$at])) {
+                $outermost[$at] = $outermost[$above] ?? $at;
             }
+            $inTangles .= isset($outermost[$at]) ? Mask::IN : Mask::OUT;
         }
-        $this->inTangles = $inTangles;
-        $this->fromLeaves = array_reverse(array_keys($containers));
+        [$this->hides, $this->whenClosed, $this->containers, $this->outermost, $this->inTangles] = [$hides, $letters, $containers, $outermost, $inTangles];
         $this->tangled = $containers !== [] && $course->state !== CourseState::Draft;
+        $this->whole = $this->tangled ? new Tangle($outline, 0, strlen($hides), $hides, $containers) : null;
     }
 
     /** @return string a byte an item in reading order: `o` open, `l` locked, `h` hidden */
     public function states(string $open): string
     {
-        return ($this->tangled ? $this->closed($open) : $this->whenClosed) | Mask::as($open, 7);
+        return $this->whole?->states($open) ?? $this->whenClosed | Mask::as($open, 7);
+    }
+
+    /** The tangle that an item stands in, which is in one. */
+    public function tangleOf(int $item): Tangle
+    {
+        $first = $this->outermost[$item];
+
+        return $this->tangles[$first] ??= new Tangle($this->course->outline, $first, $this->course->outline->end[$first] - $first, $this->hides, $this->containers);
     }
 
     /** The state of what is closed, for courses without tangles. */
     public function whenClosed(int $item): State
     {
         return substr($this->whenClosed, $item, 1) === 'h' ? State::Hidden : State::Locked;
-    }
-
-    private function closed(string $open): string
-    {
-        $closed = $open ^ str_repeat(Mask::IN, strlen($open));
-        $hidden = $this->hiddenInTurn($closed);
-        // What has something inside that is not hidden is seen.
-        foreach ($this->fromLeaves as $container) {
-            $seen = $hidden[$container] === Mask::IN ? strpos($hidden, Mask::OUT, $container + 1) : false;
-            if ($seen !== false && $seen < $this->course->outline->end[$container]) {
-                $hidden[$container] = Mask::OUT;
-            }
-        }
-
-        return str_repeat('l', strlen($open)) ^ Mask::as($hidden, 4);
-    }
-
-    /** What hides, and what stands in it, level by level. */
-    private function hiddenInTurn(string $closed): string
-    {
-        $hidden = $this->hides & $closed;
-        for ($level = 0; $level < $this->levels; $level++) {
-            $hidden |= $this->above->from($hidden) & $closed;
-        }
-
-        return $hidden;
     }
 }

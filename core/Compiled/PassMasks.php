@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Conditions\UndatedAudience;
+use SilentKeep\Core\Compiled\Dates\Rungs;
 use SilentKeep\Core\Compiled\Order\Progress;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Time\Instant;
@@ -13,6 +15,9 @@ use SilentKeep\Core\Viewing\PassState;
 /** One pass of one holder: its dates, each worked out when it is asked for, and what it opens. */
 final class PassMasks
 {
+    /** At how many instants what has come is remembered: most often it is asked again at the one or two last. */
+    private const MOST_STAGES = 4;
+
     /** The instant from which it is paced. */
     private readonly int $start;
 
@@ -22,10 +27,12 @@ final class PassMasks
     /** @var ?list<int> */
     private ?array $closings = null;
 
-    private ?int $stageAt = null;
+    /** @var array<int, array{string, string}> by instant */
+    private array $stages = [];
 
-    /** @var array{string, string} */
-    private array $stage = ['', ''];
+    private ?int $closedAt = null;
+
+    private string $closed = '';
 
     private ?int $aheadOf = null;
 
@@ -34,6 +41,13 @@ final class PassMasks
     private int $footingStretch = -1;
 
     private ?Footing $footing = null;
+
+    /** @var array<int, UndatedAudience> by how many changes of labels are past */
+    private array $undated = [];
+
+    private ?Footing $lastingOn = null;
+
+    private string $lasting = '';
 
     /** @param  string  $done  mask */
     public function __construct(
@@ -88,25 +102,46 @@ final class PassMasks
     /** @return array{string, string} */
     private function stage(int $at): array
     {
-        if ($at === $this->stageAt) {
-            return $this->stage;
+        if (isset($this->stages[$at])) {
+            return $this->stages[$at];
+        }
+        if (count($this->stages) >= self::MOST_STAGES) {
+            $this->stages = [];
         }
         $steps = $this->profile->steps;
-        $this->stageAt = $at;
 
-        return $this->stage = $this->profile->stage($this->releases === null ? $steps->released($this->start, $at) : $steps->releasedOf($this->releases, $at));
+        return $this->stages[$at] = $this->profile->stage($steps->released($this->start, $at, $steps->goOneByOne ? $this->releases() : $this->releases));
+    }
+
+    /** What is released after an instant and not after another. */
+    public function releasedBetween(int $after, int $until): string
+    {
+        return $this->released($after) ^ $this->released($until);
     }
 
     public function closed(int $at): string
     {
-        return $this->mayHaveClosed($at) ? $this->profile->closed($this->closings(), $at) : $this->course->none;
+        if ($at !== $this->closedAt) {
+            $this->closedAt = $at;
+            $this->closed = $this->mayHaveClosed($at) ? $this->profile->closed($this->closedSteps($at)) : $this->course->none;
+        }
+
+        return $this->closed;
+    }
+
+    /** @return string a byte a closing step: whether it has come */
+    private function closedSteps(int $at): string
+    {
+        $steps = $this->closings === null ? $this->profile->steps->closed($this->start, $this->pass->from, $at) : null;
+
+        return $steps ?? Rungs::oneByOne($this->closings(), $at);
     }
 
     /** What has been released, and not closed. */
-    private function due(int $at): string
+    public function due(int $at): string
     {
         $released = $this->released($at);
-        $closed = $this->mayHaveClosed($at) ? $this->profile->closed($this->closings(), $at) : $this->course->none;
+        $closed = $this->closed($at);
 
         return $closed === $this->course->none ? $released : $released & ($closed ^ $this->course->all);
     }
@@ -132,8 +167,15 @@ final class PassMasks
     public function lasting(int $at, ViewerKind $kind): string
     {
         return $kind === ViewerKind::Learner
-            ? $this->course->lasting($this->footing($at), $this->done)
+            ? $this->footing($at) === $this->lastingOn ? $this->lasting : $this->lastingOn($this->footing($at))
             : $this->profile->covered & $this->audience($at, $kind) & $this->progress($at)->passes();
+    }
+
+    private function lastingOn(Footing $footing): string
+    {
+        $this->lastingOn = $footing;
+
+        return $this->lasting = $this->course->lasting($footing, $this->done);
     }
 
     public function footing(int $at): Footing
@@ -141,10 +183,16 @@ final class PassMasks
         $stretch = $this->labels->stretch($at);
         if ($this->footing === null || $stretch !== $this->footingStretch) {
             $this->footingStretch = $stretch;
-            $this->footing = $this->course->footing($this->profile, $this->labels, $this->done, $at);
+            $this->footing = $this->course->footing($this->profile, $this->labels, $this->done, $at, $this->undated($at));
         }
 
         return $this->footing;
+    }
+
+    /** Where conditions ask what is done, this pass is alone with what it is told; else others share it. */
+    private function undated(int $at): ?UndatedAudience
+    {
+        return $this->course->conditions->whatIsDone ? $this->undated[$this->labels->past($at)] ??= $this->course->undated($this->profile, $this->labels, $this->done, $at) : null;
     }
 
     public function audience(int $at, ViewerKind $kind): string

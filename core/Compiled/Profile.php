@@ -37,6 +37,9 @@ final class Profile
     /** Whether anything closes again. */
     public readonly bool $everCloses;
 
+    /** What closes again. */
+    public readonly string $closing;
+
     /** @var list<int> the release step of each item */
     public readonly array $releaseStep;
 
@@ -67,6 +70,7 @@ final class Profile
         $this->everCloses = $this->steps->closing->rules !== [];
         $this->releaseStep = $numbers->releaseStep;
         $this->closingStep = $numbers->closingStep;
+        $this->closing = Mask::of(array_map(static fn (int $step): bool => $step > 0, $this->closingStep));
         $this->releases = self::members($this->releaseStep);
         $this->byRelease = new Gather($this->releaseStep, $course->count);
         $this->ever = $this->byRelease->from($numbers->steps->ever);
@@ -115,15 +119,10 @@ final class Profile
     /**
      * What is closed.
      *
-     * @param  list<int>  $instants  of each closing step
+     * @param  string  $steps  a byte a closing step: whether it has come
      */
-    public function closed(array $instants, int $at): string
+    public function closed(string $steps): string
     {
-        $steps = '';
-        foreach ($instants as $instant) {
-            $steps .= $instant <= $at ? Mask::IN : Mask::OUT;
-        }
-
         $this->byClosing ??= new Gather($this->closingStep, $this->course->count);
 
         return $this->byClosing->from($steps);

@@ -185,32 +185,37 @@ final readonly class Why
     /** The failing gates of the pass that comes nearest, item by item. */
     private static function nearestPass(ViewerMasks $viewer, int $at, string $open): string
     {
-        $nearest = null;
-        $first = null;
+        $active = array_values(array_filter($viewer->passes, static fn (PassMasks $pass): bool => $pass->isActive($at)));
+        $asked = $open ^ $viewer->course->all;
+        $nearest = self::ofPass($viewer, $active[0], $at);
         /** @var array<int, PassMasks> $others whose bits those are that are not the first one's, by item */
         $others = [];
-        foreach ($viewer->passes as $pass) {
-            if (! $pass->isActive($at)) {
-                continue;
-            }
+        for ($next = 1, $last = count($active) - 1; $next <= $last; $next++) {
+            $pass = $active[$next];
             $bits = self::ofPass($viewer, $pass, $at);
-            if ($nearest === null || $first === null) {
-                [$nearest, $first] = [$bits, $pass];
-
-                continue;
-            }
-            $asked = $open ^ $viewer->course->all;
-            for ($item = strpos($asked, Mask::IN); $item !== false; $item = strpos($asked, Mask::IN, $item + 1)) {
+            // Where the last one says the same, it does not matter whose bits they are.
+            $compared = $next < $last ? $asked : $asked & self::differing($bits, $nearest);
+            for ($item = strpos($compared, Mask::IN); $item !== false; $item = strpos($compared, Mask::IN, $item + 1)) {
                 $rank = self::rank(ord($bits[$item]));
                 $nearestRank = self::rank(ord($nearest[$item]));
-                if ($rank < $nearestRank || ($rank === $nearestRank && self::release($pass, $item) < self::release($others[$item] ?? $first, $item))) {
+                if ($rank < $nearestRank || ($rank === $nearestRank && self::release($pass, $item) < self::release($others[$item] ?? $active[0], $item))) {
                     $nearest[$item] = $bits[$item];
                     $others[$item] = $pass;
                 }
             }
         }
 
-        return $nearest ?? $viewer->course->none;
+        return $nearest;
+    }
+
+    /** @return string mask of where two are not the same */
+    private static function differing(string $bits, string $others): string
+    {
+        /** @var array{string, string} $bytes all but \x00, and for each of them \x01 */
+        static $bytes = ['', ''];
+        $bytes = $bytes[0] === '' ? [implode('', array_map(chr(...), range(1, 255))), str_repeat(Mask::IN, 255)] : $bytes;
+
+        return strtr($bits ^ $others, $bytes[0], $bytes[1]);
     }
 
     /** Only waiting for its date comes first, then the fewest failing gates. */

@@ -168,11 +168,11 @@ final class StepNumbers
 
     /**
      * @param  array<int, list<int>>  $weekly  by step
-     * @return list<list<int>> by weekday
+     * @return list<WeeklySteps> by weekday
      */
     private static function byWeekday(array $weekly): array
     {
-        return $weekly === [] ? [] : array_map(static fn (int $weekday): array => array_column($weekly, $weekday), range(0, 6));
+        return $weekly === [] ? [] : array_map(static fn (int $weekday): WeeklySteps => new WeeklySteps(array_column($weekly, $weekday)), range(0, 6));
     }
 
     /**

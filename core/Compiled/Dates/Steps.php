@@ -7,6 +7,7 @@ namespace SilentKeep\Core\Compiled\Dates;
 use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Rules\Opening;
 use SilentKeep\Core\Time\CivilDate;
+use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\SchoolZone;
 
 /**
@@ -34,7 +35,16 @@ final class Steps
     /** A byte a release step: all that ever come. */
     public readonly string $ever;
 
+    /** Whether some steps are neither on a ladder nor weekly. */
+    public readonly bool $goOneByOne;
+
     private readonly StepBounds $bounds;
+
+    /** @var list<int> wall-clock time of each dated step */
+    private readonly array $datedWalls;
+
+    /** Whether a clock change may move a timed step. */
+    private readonly bool $timedMayMove;
 
     /** @var array{int, int} times of day at which a pass has to begin for its ladders to be gone up step by step */
     private readonly array $skipped;
@@ -43,7 +53,7 @@ final class Steps
      * @param  list<int>  $plain  seconds of wall-clock time after the beginning, ascending
      * @param  list<int>  $timed  seconds of wall-clock time after the midnight before the beginning, ascending
      * @param  list<int>  $dated  instants, ascending
-     * @param  list<list<int>>  $weekly  seconds of wall-clock time after the beginning, by the weekday of the beginning, Monday first
+     * @param  list<WeeklySteps>  $weekly  by the weekday of the beginning, Monday first
      * @param  list<Rule>  $rules  of all steps but the first, each after what it counts from
      * @param  list<Rule>  $others  those of them on no ladder and not weekly
      */
@@ -57,10 +67,14 @@ final class Steps
         private readonly array $others,
         public readonly ClosingSteps $closing,
     ) {
+        $this->goOneByOne = $others !== [];
         $this->bounds = new StepBounds($rules, $closing->rules);
         $this->never = $this->bounds->never;
         $this->ever = Mask::of(array_map(static fn (bool $never): bool => ! $never, $this->never));
         $this->skipped = $zone->skippedTimes(self::LADDERS_SINCE);
+        // Half of never is as far away, and days can still be added to it.
+        $this->datedWalls = array_map(static fn (int $date): int => $date === Instant::NEVER ? Instant::NEVER >> 1 : $zone->wallAt($date), $dated);
+        $this->timedMayMove = array_filter($timed, fn (int $seconds): bool => $seconds % 86400 >= $this->skipped[0] && $seconds % 86400 < $this->skipped[1]) !== [];
     }
 
     /**
@@ -83,7 +97,7 @@ final class Steps
         foreach ($this->dated as $date) {
             $instants[] = $date > $start ? $date : $start;
         }
-        $this->ladder($instants, $this->weekly[$this->weekday($wall - $time)] ?? [], $wall, $start);
+        $this->ladder($instants, $this->weekly === [] ? [] : $this->weekly[$this->weekday($wall - $time)]->seconds, $wall, $start);
 
         return $this->others === [] ? $instants : array_values($this->go($instants, $this->others));
     }
@@ -164,8 +178,11 @@ final class Steps
         return $instants;
     }
 
-    /** @return string a byte a release step: whether it has come */
-    public function released(int $start, int $at): string
+    /**
+     * @param  ?list<int>  $releases  the instant of each step, where they are known already
+     * @return string a byte a release step: whether it has come
+     */
+    public function released(int $start, int $at, ?array $releases): string
     {
         if ($at < $start) {
             return str_repeat(Mask::OUT, strlen($this->ever));
@@ -175,25 +192,65 @@ final class Steps
         }
         $wall = $this->zone->wallAt($start);
         $time = ($wall % 86400 + 86400) % 86400;
-        if ($this->others !== [] || $this->isMovable($start, $time)) {
-            return $this->releasedOf($this->releases($start), $at);
+        if ($this->isMovable($start, $time)) {
+            // A step that is moved may come after one of a higher rung.
+            return Rungs::oneByOne($releases ?? $this->releases($start), $at);
         }
-        $weekly = $this->weekly === [] ? '' : $this->comeOneByOne($this->weekly[$this->weekday($wall - $time)], $wall, $at);
+        $come = Mask::IN.Rungs::first($this->comeByWall($this->plain, $wall, $at), count($this->plain))
+            .Rungs::first($this->comeByWall($this->timed, $wall - $time, $at), count($this->timed)).Rungs::until($this->dated, $at);
+        if ($this->weekly !== []) {
+            $weekly = $this->weekly[$this->weekday($wall - $time)];
+            $come .= $weekly->come($this->comeByWall($weekly->ascending, $wall, $at));
+        }
 
-        return Mask::IN.($this->plain === [] ? '' : $this->come($this->plain, $wall, $at)).($this->timed === [] ? '' : $this->come($this->timed, $wall - $time, $at)).self::rungs($this->dated, 0, count($this->dated), $at).$weekly;
+        return $this->others === [] ? $come : $come.Rungs::oneByOne(array_slice($releases ?? $this->releases($start), strlen($come)), $at);
+    }
+
+    /**
+     * @param  int  $from  of the pass
+     * @return ?string a byte a closing step: whether it has come; null where their instants have to be worked out for that
+     */
+    public function closed(int $start, int $from, int $at): ?string
+    {
+        $wall = $this->zone->wallAt($start);
+        $time = ($wall % 86400 + 86400) % 86400;
+        if ($this->others !== [] || $this->timedMayMove || $from !== $start || $this->isMovable($start, $time)) {
+            return null;
+        }
+        $walls = [$wall];
+        foreach ($this->plain as $seconds) {
+            $walls[] = $wall + $seconds;
+        }
+        foreach ($this->timed as $seconds) {
+            $own = $wall - $time + $seconds;
+            $walls[] = $own > $wall ? $own : $wall;
+        }
+        foreach ($this->datedWalls as $date) {
+            $walls[] = $date > $wall ? $date : $wall;
+        }
+        foreach ($this->weekly === [] ? [] : $this->weekly[$this->weekday($wall - $time)]->seconds as $seconds) {
+            $walls[] = $wall + $seconds;
+        }
+
+        return $this->closing->come($walls, $at);
+    }
+
+    /** Whether all that ever come have come for certain. */
+    public function haveAllCome(int $start, int $at): bool
+    {
+        return $this->bounds->haveAllCome($start, $at);
     }
 
     /**
      * How many steps of a ladder have come, found by halving.
      *
-     * @param  list<int>  $steps
-     * @return string a byte a step
+     * @param  list<int>  $steps  seconds of wall-clock time after its foot, ascending
      */
-    private function come(array $steps, int $foot, int $at): string
+    private function comeByWall(array $steps, int $foot, int $at): int
     {
         $come = 0;
-        $left = $all = count($steps);
-        $wallThen = $this->zone->wallAt($at) - $foot;
+        $left = count($steps);
+        $wallThen = $left === 0 ? 0 : $this->zone->wallAt($at) - $foot;
         while ($left > 0) {
             $half = $left >> 1;
             $off = $steps[$come + $half] - $wallThen;
@@ -206,70 +263,7 @@ final class Steps
             }
         }
 
-        return str_repeat(Mask::IN, $come).str_repeat(Mask::OUT, $all - $come);
-    }
-
-    /** Whether all that ever come have come for certain. */
-    public function haveAllCome(int $start, int $at): bool
-    {
-        return $this->bounds->haveAllCome($start, $at);
-    }
-
-    /**
-     * @param  list<int>  $steps  in no order
-     * @return string a byte a step: whether it has come
-     */
-    private function comeOneByOne(array $steps, int $foot, int $at): string
-    {
-        $come = '';
-        $wallThen = $this->zone->wallAt($at) - $foot;
-        foreach ($steps as $seconds) {
-            $off = $seconds - $wallThen;
-            $come .= $off < -86400 || ($off <= 86400 && $this->zone->instantOfWall($foot + $seconds) <= $at) ? Mask::IN : Mask::OUT;
-        }
-
         return $come;
-    }
-
-    /**
-     * @param  list<int>  $instants  of each release step
-     * @return string a byte a release step: whether it has come
-     */
-    public function releasedOf(array $instants, int $at): string
-    {
-        $plain = count($this->plain);
-        $timed = $plain + count($this->timed);
-        $ladders = $timed + count($this->dated);
-        $flags = ($instants[0] <= $at ? Mask::IN : Mask::OUT).self::rungs($instants, 1, $plain, $at)
-            .self::rungs($instants, 1 + $plain, $timed - $plain, $at).self::rungs($instants, 1 + $timed, $ladders - $timed, $at);
-        for ($step = 1 + $ladders, $steps = count($instants); $step < $steps; $step++) {
-            $flags .= $instants[$step] <= $at ? Mask::IN : Mask::OUT;
-        }
-
-        return $flags;
-    }
-
-    /**
-     * How many steps of a ladder have come, found by halving.
-     *
-     * @param  list<int>  $instants
-     * @return string a byte a step
-     */
-    private static function rungs(array $instants, int $first, int $count, int $at): string
-    {
-        $come = 0;
-        $left = $count;
-        while ($left > 0) {
-            $half = $left >> 1;
-            if ($instants[$first + $come + $half] <= $at) {
-                $come += $half + 1;
-                $left -= $half + 1;
-            } else {
-                $left = $half;
-            }
-        }
-
-        return str_repeat(Mask::IN, $come).str_repeat(Mask::OUT, $count - $come);
     }
 
     /** Whether anything can have closed by then. */

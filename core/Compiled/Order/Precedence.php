@@ -7,6 +7,7 @@ namespace SilentKeep\Core\Compiled\Order;
 use SilentKeep\Core\Compiled\CourseMasks;
 use SilentKeep\Core\Compiled\Gather;
 use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Rules\Prerequisites;
 
 /** What must come before what, by name or where items stand in order, for one set of items that count. */
 final class Precedence
@@ -54,7 +55,7 @@ final class Precedence
     /** Item by item, for whoever follows one learner through time. */
     public function turns(): Turns
     {
-        return $this->turns ??= new Turns($this->course, $this->inOrder(), $this->byName());
+        return $this->turns ??= new Turns($this->course, $this->inOrder(), $this->byName($this->course->after));
     }
 
     /**
@@ -102,15 +103,16 @@ final class Precedence
     }
 
     /**
-     * What must be done first by name: lessons and parts, modules with lessons that count, and how many of them all; where none is
+     * What must be done first by name, for items with such prerequisites: lessons and parts, modules with lessons that count, and how many of them all; where none is
      * needed, left out.
      *
+     * @param  array<int, Prerequisites>  $after
      * @return array<int, array{list<int>, list<int>, int}>
      */
-    private function byName(): array
+    private function byName(array $after): array
     {
         $named = [];
-        foreach ($this->course->after as $item => $prerequisites) {
+        foreach ($after as $item => $prerequisites) {
             $plain = $modules = [];
             $left = $empty = 0;
             foreach ($prerequisites->items as $first) {
@@ -143,12 +145,8 @@ final class Precedence
     private function byNumber(): array
     {
         $waitsFor = [];
-        foreach ($this->course->waitsForSome ? $this->byName() : [] as $item => [$plain, $modules, $needed]) {
-            if (! $this->course->after[$item]->areAll()) {
-                $firsts = [...$plain, ...$modules];
-                $suffices = count($firsts) - $needed + 1;
-                $waitsFor[$suffices][$item] = [...$waitsFor[$suffices][$item] ?? [], ...$firsts];
-            }
+        foreach ($this->byName($this->course->waitsForSome) as $item => [$plain, $modules, $needed]) {
+            $waitsFor[count($plain) + count($modules) - $needed + 1][$item] = [...$plain, ...$modules];
         }
 
         return $waitsFor;

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilentKeep\Core\Compiled;
+namespace SilentKeep\Core\Compiled\Ahead;
 
+use SilentKeep\Core\Compiled\PassMasks;
+use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Time\Instants;
@@ -53,12 +55,14 @@ final readonly class Cuts
         return $this->viewer->observed === null ? $cuts : [...$cuts, ...(new self($this->viewer->observed))->instants()];
     }
 
-    /**
-     * The passes that open things to this viewer at an instant, each with what it opens when it is time; the same until the next cut.
-     *
-     * @return list<array{PassMasks, string}>
-     */
-    public function sources(int $at): array
+    /** @param  int  $until  the next cut */
+    public function stretch(int $from, int $until): Stretch
+    {
+        return new Stretch($from, $until, $this->sources($from), $this->steady($from));
+    }
+
+    /** @return list<array{PassMasks, string}> the passes that open things to this viewer at an instant, each with what it opens when it is time */
+    private function sources(int $at): array
     {
         $sources = $this->viewer->gate($at) === null ? $this->ownSources($at, ViewerKind::Learner, $this->viewer->course->published) : [];
         if ($this->viewer->observed === null || ! $this->follows() || $this->viewer->gate($at) !== null || ! $this->viewer->observed->isLetIn($at)) {
@@ -82,8 +86,8 @@ final readonly class Cuts
         return $sources;
     }
 
-    /** What is open otherwise than by passes: the same until the next cut. */
-    public function steady(int $at): string
+    /** What is open otherwise than by passes. */
+    private function steady(int $at): string
     {
         if ($this->viewer->byPassesOnly) {
             return $this->viewer->course->none;

@@ -1,0 +1,279 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Compiled\Ahead;
+
+use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Compiled\PassMasks;
+use SilentKeep\Core\Compiled\Tangle;
+use SilentKeep\Core\Compiled\ViewerMasks;
+use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Deciding\StateChange;
+use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Time\Instant;
+
+/**
+ * The first change of each item's state by time alone. Time is cut where anything but a step of a pass may change something:
+ * there the whole course is looked at, seldom more than a few times. In between, only releases and closings of passes
+ * come, and each item is looked at once, when its own step does.
+ */
+final class NextChanges
+{
+    private const STATES = ['o' => State::Open, 'l' => State::Locked, 'h' => State::Hidden];
+
+    private const FEW_CUTS = 3;
+
+    /** @var array<int, ?StateChange> of every item */
+    private array $found;
+
+    /** Whether time is cut into so many stretches that it pays to ask what comes in each. */
+    private bool $goesByMany = false;
+
+    /** @var list<int> items that change in the present stretch, now and then one twice */
+    private array $changing = [];
+
+    /** @var array<int, StepsAhead> by pass */
+    private array $ahead = [];
+
+    private readonly Cuts $cuts;
+
+    /**
+     * @param  string  $states  at the instant from which is asked
+     * @param  string  $waiting  mask of the items that are asked about and have not changed yet
+     */
+    private function __construct(private readonly ViewerMasks $viewer, private readonly string $states, private string $waiting)
+    {
+        $this->found = $viewer->course->nothing;
+        $this->cuts = new Cuts($viewer);
+    }
+
+    /**
+     * @param  string  $open  at `$at`
+     * @param  string  $states  at `$at`
+     * @param  string  $asked  mask
+     * @return array<int, ?StateChange> of every item
+     */
+    public static function of(ViewerMasks $viewer, int $at, string $open, string $states, string $asked): array
+    {
+        if ($viewer->viewer->staff || $viewer->course->prepared->course->state === CourseState::Draft) {
+            return $viewer->course->nothing;
+        }
+        $search = new self($viewer, $states, $asked);
+        $from = $at;
+        $cuts = $search->cuts->after($at);
+        $search->goesByMany = count($cuts) > self::FEW_CUTS;
+        foreach ([...$cuts, Instant::NEVER] as $until) {
+            $stretch = $search->cuts->stretch($from, $until);
+            if ($from !== $at) {
+                $open = $search->atCut($stretch, $open);
+            }
+            if (! str_contains($search->waiting, Mask::IN)) {
+                break;
+            }
+            if ($viewer->course->hiding->tangled) {
+                $open = $search->byEvents($stretch, $open);
+            } else {
+                $search->bySteps($stretch, $open);
+            }
+            $from = $until;
+        }
+
+        return $search->found;
+    }
+
+    /**
+     * What is in another state as a stretch begins than it was when asked.
+     *
+     * @param  string  $open  as the one before it ended
+     * @return string what is open now
+     */
+    private function atCut(Stretch $stretch, string $open): string
+    {
+        $opened = $stretch->steady;
+        foreach ($stretch->sources as [$pass, $opens]) {
+            $opened |= $opens & ($this->viewer->course->hiding->tangled ? $this->ahead($pass, $stretch->from)->due($stretch->from) : $pass->due($stretch->from));
+        }
+        if ($opened !== $open) {
+            $then = $this->viewer->course->states($opened);
+            $this->noteChanged($stretch->from, 0, $then, self::changed($this->states, $then) & $this->waiting);
+        }
+
+        return $opened;
+    }
+
+    private function ahead(PassMasks $pass, int $from): StepsAhead
+    {
+        return $this->ahead[spl_object_id($pass)] ??= new StepsAhead($pass, $from);
+    }
+
+    /** The same, of one tangle. */
+    private function noteWithin(Tangle $tangle, int $at, string $open): void
+    {
+        $then = $tangle->states(substr($open, $tangle->first, $tangle->length));
+        $this->noteChanged($at, $tangle->first, $then, self::changed(substr($this->states, $tangle->first, $tangle->length), $then) & substr($this->waiting, $tangle->first, $tangle->length));
+    }
+
+    /** @return string mask of where two are not the same */
+    private static function changed(string $states, string $then): string
+    {
+        // The letters differ in these bits only: o^l, o^h, l^h.
+        return strtr($states ^ $then, "\x03\x07\x04", "\x01\x01\x01");
+    }
+
+    /**
+     * @param  string  $then  states of some items from `$first` on
+     * @param  string  $changed  mask of these items
+     */
+    private function noteChanged(int $at, int $first, string $then, string $changed): void
+    {
+        $changes = [];
+        for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
+            $this->waiting[$first + $item] = Mask::OUT;
+            $this->found[$first + $item] = $changes[$then[$item]] ??= new StateChange($at, self::STATES[$then[$item]] ?? State::Hidden);
+        }
+    }
+
+    /**
+     * From one instant at which something opens or closes to the next: where something hides that holds something, what opens may show or
+     * hide others.
+     *
+     * @param  string  $open  from its beginning on
+     * @return string what is open last
+     */
+    private function byEvents(Stretch $stretch, string $open): string
+    {
+        $hiding = $this->viewer->course->hiding;
+        foreach ($this->events($stretch, $this->waiting | $hiding->inTangles) as $instant => $items) {
+            $tangles = [];
+            foreach ($items as $item => $_) {
+                $is = $stretch->steady[$item] === Mask::IN || $stretch->isOpenByPass($item, $instant) ? Mask::IN : Mask::OUT;
+                if ($is === $open[$item]) {
+                    continue;
+                }
+                $open[$item] = $is;
+                if ($hiding->inTangles[$item] === Mask::IN) {
+                    $tangle = $hiding->tangleOf($item);
+                    $tangles[$tangle->first] = $tangle;
+                } elseif ($this->waiting[$item] === Mask::IN) {
+                    $this->waiting[$item] = Mask::OUT;
+                    $this->found[$item] = new StateChange($instant, $is === Mask::IN ? State::Open : $hiding->whenClosed($item));
+                }
+            }
+            foreach ($tangles as $tangle) {
+                $this->noteWithin($tangle, $instant, $open);
+            }
+        }
+
+        return $open;
+    }
+
+    /**
+     * @param  string  $asked  mask of those that matter
+     * @return array<int, array<int, true>> items that may open or close within a stretch, by instant, ascending
+     */
+    private function events(Stretch $stretch, string $asked): array
+    {
+        $events = [];
+        foreach ($stretch->sources as [$pass, $opens]) {
+            $opens &= $asked;
+            foreach ($this->ahead($pass, $stretch->from)->before($stretch->until) as $instant => $steps) {
+                foreach ($steps as $items) {
+                    foreach ($items as $item) {
+                        if ($opens[$item] === Mask::IN) {
+                            $events[$instant][$item] = true;
+                        }
+                    }
+                }
+            }
+        }
+        if (count($stretch->sources) > 1) {
+            ksort($events);
+        }
+
+        return $events;
+    }
+
+    /** @param  string  $open  from its beginning on */
+    private function bySteps(Stretch $stretch, string $open): void
+    {
+        foreach ($stretch->sources as [$pass, $opens]) {
+            $this->openings($stretch, $pass, $opens, $open);
+        }
+        foreach ($stretch->sources as [$pass, $opens]) {
+            if ($pass->profile->everCloses) {
+                $this->closings($stretch, $pass, $opens, $open);
+            }
+        }
+        // At the next cut only those are looked at that have not changed yet.
+        foreach ($this->changing as $item) {
+            $this->waiting[$item] = Mask::OUT;
+        }
+        $this->changing = [];
+    }
+
+    /**
+     * What is not open at the beginning of the stretch and is released within it.
+     *
+     * @param  string  $opens  what the pass opens when it is time
+     */
+    private function openings(Stretch $stretch, PassMasks $pass, string $opens, string $open): void
+    {
+        $items = $opens ^ ($opens & $open);
+        if ($this->waiting !== $this->viewer->course->all) {
+            $items &= $this->waiting;
+        }
+        if (! str_contains($items, Mask::IN)) {
+            return;
+        }
+        if ($this->goesByMany) {
+            // Between two cuts few steps come.
+            $items &= $pass->releasedBetween($stretch->from, $stretch->until);
+        }
+        $closings = $pass->profile->everCloses ? $pass->closings() : null;
+        $closingStep = $pass->profile->closingStep;
+        $releaseStep = $pass->profile->releaseStep;
+        $releases = $pass->releases();
+        $changes = [];
+        for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
+            $step = $releaseStep[$item];
+            $release = $releases[$step];
+            if ($release <= $stretch->from || $release >= $stretch->until || ($closings !== null && $closings[$closingStep[$item]] <= $release)) {
+                continue;
+            }
+            $found = $this->found[$item];
+            if ($found === null || $found->at > $release) {
+                $this->found[$item] = $changes[$step] ??= new StateChange($release, State::Open);
+                $this->changing[] = $item;
+            }
+        }
+    }
+
+    /**
+     * What is open at the beginning of the stretch, closes by this pass within it, and is not open by another then.
+     *
+     * @param  string  $opens  what the pass opens when it is time
+     */
+    private function closings(Stretch $stretch, PassMasks $pass, string $opens, string $open): void
+    {
+        $items = $pass->profile->closing & $opens & $open & $this->waiting & ($stretch->steady ^ $this->viewer->course->all);
+        if (! str_contains($items, Mask::IN)) {
+            return;
+        }
+        $closings = $pass->closings();
+        $closingStep = $pass->profile->closingStep;
+        $changes = [];
+        for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
+            $closing = $closings[$closingStep[$item]];
+            if ($closing <= $stretch->from || $closing >= $stretch->until) {
+                continue;
+            }
+            $found = $this->found[$item];
+            if (($found === null || $found->at > $closing) && (count($stretch->sources) === 1 || ! $stretch->isOpenByPass($item, $closing))) {
+                $state = $this->viewer->course->hiding->whenClosed($item);
+                $this->found[$item] = $changes[$state->value.$closing] ??= new StateChange($closing, $state);
+                $this->changing[] = $item;
+            }
+        }
+    }
+}

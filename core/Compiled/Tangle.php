@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilentKeep\Core\Compiled;
+
+use SilentKeep\Core\Outline\Outline;
+
+/**
+ * Items that stand in a row in reading order, with all that is inside them: a whole course, or something that can come out hidden with
+ * something in it. What is open in there decides what of it is hidden, and nothing else does.
+ */
+final readonly class Tangle
+{
+    private string $hides;
+
+    private string $all;
+
+    /** Of what stands right inside a container that can come out hidden, that container. */
+    private Gather $above;
+
+    /** How many such containers stand in each other at most. */
+    private int $levels;
+
+    /** @var array<int, int> those containers, what is inside before what it stands in: how many items stand in each */
+    private array $fromLeaves;
+
+    /**
+     * @param  string  $hides  of the whole course: what hides when it is closed
+     * @param  array<int, int>  $containers  of the whole course: those that can come out hidden, and in how many of them each stands, itself counted
+     */
+    public function __construct(Outline $outline, public int $first, public int $length, string $hides, array $containers)
+    {
+        $this->hides = substr($hides, $first, $length);
+        $this->all = str_repeat(Mask::IN, $length);
+        $above = $inside = [];
+        $levels = 0;
+        for ($at = $first; $at < $first + $length; $at++) {
+            $over = $outline->parent[$at];
+            if ($over >= $first && isset($containers[$over])) {
+                $above[$at - $first] = $over - $first;
+                $levels = max($levels, $containers[$over]);
+            }
+            if (isset($containers[$at])) {
+                $inside = [$at - $first => $outline->end[$at] - $at - 1] + $inside;
+            }
+        }
+        $this->above = new Gather($above, $length);
+        $this->levels = $levels;
+        $this->fromLeaves = $inside;
+    }
+
+    /**
+     * @param  string  $open  of these items
+     * @return string a byte an item: `o` open, `l` locked, `h` hidden
+     */
+    public function states(string $open): string
+    {
+        $hidden = $this->hidden($open ^ $this->all);
+        // What has something inside that is not hidden is seen.
+        foreach ($this->fromLeaves as $container => $inside) {
+            if ($hidden[$container] === Mask::IN && strspn($hidden, Mask::IN, $container + 1, $inside) < $inside) {
+                $hidden[$container] = Mask::OUT;
+            }
+        }
+
+        // The letter of what is locked, with a bit taken out where it is hidden, and three put in where it is open.
+        return (str_repeat('l', $this->length) ^ Mask::as($hidden, 4)) | Mask::as($open, 7);
+    }
+
+    /** What hides, and what stands in it, level by level. */
+    private function hidden(string $closed): string
+    {
+        $hidden = $this->hides & $closed;
+        for ($level = 0; $level < $this->levels; $level++) {
+            $more = $hidden | ($this->above->from($hidden) & $closed);
+            if ($more === $hidden) {
+                break;
+            }
+            $hidden = $more;
+        }
+
+        return $hidden;
+    }
+}
