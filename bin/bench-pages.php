@@ -11,6 +11,7 @@ use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 
 require_once __DIR__.'/../vendor/autoload.php';
+require_once __DIR__.'/bench-core/many-items.php';
 
 /** A school's whole list: this many courses, of so many items each. */
 const LIST_COURSES = 200;
@@ -24,33 +25,6 @@ const API_MEMORY = '48M';
 
 /** How many items the course has that is measured as its learners meet it. */
 const LEARNER_ROWS = 400;
-
-/**
- * Modules of nine lessons with every kind of rule.
- *
- * @return array{list<array<string, mixed>>, array<string, mixed>} the items, and when they open
- */
-function manyItems(int $rows): array
-{
-    $modules = $weekly = [];
-    for ($m = 0; $m * 10 < $rows; $m++) {
-        $lessons = [];
-        for ($l = 1; $l < 10; $l++) {
-            $key = "m{$m}-l{$l}";
-            $lessons[] = ['key' => $key, 'kind' => 'lesson', 'title' => "Lesson {$l} of module {$m}, under a title of some length"]
-                + ($l === 3 ? ['tiers' => ['gold']] : []) + ($l === 5 ? ['after' => ['all' => ["m{$m}-l4"]]] : [])
-                + ($l === 6 && $m % 3 === 0 ? ['only' => ['label' => 'bonus'], 'when_closed' => 'hide'] : []) + ($l === 1 && $m % 4 === 0 ? ['sample' => true] : [])
-                + ($l === 7 ? ['guests' => true] : []);
-            if ($l === 8) {
-                $weekly[$key] = ['opens' => ['rule' => 'after_previous', 'days' => 2, 'time' => '09:00']];
-            }
-        }
-        $modules[] = ['key' => "m{$m}", 'kind' => 'module', 'title' => "Module {$m}", 'in_order' => $m % 2 === 0, 'items' => $lessons];
-        $weekly["m{$m}"] = ['opens' => ['rule' => 'after_start', 'days' => 7 * $m, 'time' => '09:00']];
-    }
-
-    return [$modules, $weekly];
-}
 
 /** Two courses of many rows, for administrators and for learners, and for each one with as good as none. */
 function pagesPlan(int $rows): string
@@ -204,19 +178,6 @@ function measureInterface(Closure $artisan, string $database, string $address, s
     } finally {
         $small->stop(1);
     }
-}
-
-/** @return string a plan of many courses, each let anybody in to its samples, and sold by an offer of its own */
-function listPlan(int $courses, int $items): string
-{
-    [$modules, $weekly] = manyItems($items);
-    $plan = ['format' => 'silent-keep.plan/1', 'school' => ['zone' => 'Europe/Oslo', 'guests' => true], 'offers' => [], 'courses' => []];
-    for ($n = 0; $n < $courses; $n++) {
-        $plan['offers'][] = ['key' => "of-list-{$n}", 'course' => "list-{$n}", 'title' => "A pass of course {$n}", 'lasts' => ['days' => 365], 'plan' => 'weekly'];
-        $plan['courses'][] = ['key' => "list-{$n}", 'title' => "Course {$n} of many", 'state' => 'live', 'entry' => 'offer', 'tiers' => ['gold'], 'main_plan' => 'weekly', 'plans' => ['weekly' => $weekly], 'items' => $modules];
-    }
-
-    return (string) json_encode($plan);
 }
 
 /**
