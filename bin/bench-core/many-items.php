@@ -31,14 +31,23 @@ function manyItems(int $rows): array
     return [$modules, $weekly];
 }
 
-/** @return string a plan of many courses, each let anybody in to its samples, and sold by an offer of its own */
-function listPlan(int $courses, int $items): string
+/**
+ * @param  bool  $besides  whether there is a course of one lesson and one without any besides
+ * @return string a plan of many courses, each let anybody in to its samples, and sold by an offer of its own
+ */
+function listPlan(int $courses, int $items, bool $besides = false): string
 {
     [$modules, $weekly] = manyItems($items);
     $plan = ['format' => 'silent-keep.plan/1', 'school' => ['zone' => 'Europe/Oslo', 'guests' => true], 'offers' => [], 'courses' => []];
     for ($n = 0; $n < $courses; $n++) {
         $plan['offers'][] = ['key' => "of-list-{$n}", 'course' => "list-{$n}", 'title' => "A pass of course {$n}", 'lasts' => ['days' => 365], 'plan' => 'weekly'];
         $plan['courses'][] = ['key' => "list-{$n}", 'title' => "Course {$n} of many", 'state' => 'live', 'entry' => 'offer', 'tiers' => ['gold'], 'main_plan' => 'weekly', 'plans' => ['weekly' => $weekly], 'items' => $modules];
+    }
+
+    if ($besides) {
+        $plan['offers'][] = ['key' => 'of-short', 'course' => 'short', 'title' => 'A pass', 'lasts' => ['days' => 365]];
+        $plan['courses'][] = ['key' => 'short', 'title' => 'A short course', 'state' => 'live', 'entry' => 'offer', 'items' => [['key' => 'l', 'kind' => 'lesson', 'title' => 'A lesson']]];
+        $plan['courses'][] = ['key' => 'empty', 'title' => 'An empty course', 'state' => 'live', 'entry' => 'offer', 'items' => []];
     }
 
     return (string) json_encode($plan);
