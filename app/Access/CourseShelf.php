@@ -4,40 +4,92 @@ declare(strict_types=1);
 
 namespace App\Access;
 
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
 use App\Models\Offer;
+use App\Models\Revision;
 
 /** The published courses of the school, as far as lists of people need them. Read once a request. */
 final class CourseShelf
 {
-    /** @var ?array<int, array{Course, CourseDocument}> by id */
+    /** How many courses bring their rows to a page. */
+    private const FEW = 12;
+
+    /** @var ?array<int, Course> by id */
     private ?array $courses = null;
+
+    /** @var array<int, CourseDocument> by id, as far as they were read */
+    private array $documents = [];
+
+    /** @var ?array<int, ShelfMark> by id */
+    private ?array $marks = null;
+
+    public function __construct(private readonly Kept $kept)
+    {
+    }
 
     /** @return array<int, array{Course, CourseDocument}> by id, those that were published */
     public function all(): array
     {
-        if ($this->courses === null) {
-            $this->courses = [];
-            foreach (Course::query()->with('liveRevision')->whereNotNull('live_revision_id')->orderBy('id')->get() as $course) {
-                if ($course->liveRevision !== null) {
-                    $this->courses[$course->id] = [$course, CourseDocument::fromJson($course->liveRevision->document)];
-                }
+        $this->read(array_keys($this->courses()));
+        $all = [];
+        foreach ($this->courses() as $id => $course) {
+            if (isset($this->documents[$id])) {
+                $all[$id] = [$course, $this->documents[$id]];
             }
         }
 
-        return $this->courses;
+        return $all;
+    }
+
+    /** @return array<int, Course> by id, those that were published */
+    public function courses(): array
+    {
+        return $this->courses ??= Course::query()->whereNotNull('live_revision_id')->orderBy('id')->get()->keyBy('id')->all();
+    }
+
+    public function document(int $course): ?CourseDocument
+    {
+        if (! isset($this->documents[$course]) && isset($this->courses()[$course])) {
+            // Whoever asks for a second one asks for more: so there are two queries at most, however many they are.
+            $this->read($this->documents === [] ? [$course] : array_keys($this->courses()));
+        }
+
+        return $this->documents[$course] ?? null;
+    }
+
+    /** @param  list<int>  $courses */
+    private function read(array $courses): void
+    {
+        $revisions = [];
+        foreach (array_diff($courses, array_keys($this->documents)) as $id) {
+            $revisions[(int) $this->courses()[$id]->live_revision_id] = $id;
+        }
+        foreach ($revisions === [] ? [] : Revision::query()->toBase()->whereIn('id', array_keys($revisions))->pluck('document', 'id') as $revision => $document) {
+            $this->documents[$revisions[(int) $revision]] = CourseDocument::fromJson(Value::text($document));
+        }
+    }
+
+    /** @return array<int, ShelfMark> by id */
+    private function marks(): array
+    {
+        return $this->marks ??= $this->kept->all('shelf', ShelfMark::class, array_map(static fn (Course $course): string => (string) $course->live_revision_id, $this->courses()), function (array $missing): array {
+            $this->read($missing);
+
+            return array_map(ShelfMark::of(...), array_intersect_key($this->documents, array_flip($missing)));
+        });
     }
 
     public function title(int $course): string
     {
-        return isset($this->all()[$course]) ? $this->all()[$course][1]->title() : '';
+        return $this->marks()[$course]->title ?? '';
     }
 
     public function itemTitle(int $course, string $item): string
     {
-        $found = ($this->all()[$course][1] ?? null)?->readItems()[$item] ?? null;
+        $found = $this->document($course)?->readItems()[$item] ?? null;
 
         return $found === null ? $item : $found->title();
     }
@@ -45,9 +97,8 @@ final class CourseShelf
     /** @return list<string> keys of the lessons that are asked for: no draft, nor in one, and not optional, nor in something optional */
     public function lessons(int $course): array
     {
-        $document = $this->all()[$course][1] ?? null;
         $lessons = [];
-        foreach ($document?->read()->places() ?? [] as $place) {
+        foreach ($this->document($course)?->read()->places() ?? [] as $place) {
             if (! $place->isDraft && ! $place->isOptional && $place->item->isLesson()) {
                 $lessons[] = $place->item->key();
             }
@@ -58,7 +109,7 @@ final class CourseShelf
 
     public function byKey(string $key): ?Course
     {
-        foreach ($this->all() as [$course]) {
+        foreach ($this->courses() as $course) {
             if ($course->key === $key) {
                 return $course;
             }
@@ -68,18 +119,22 @@ final class CourseShelf
     }
 
     /**
+     * Where there are few courses, all of them bring their rows; else only the first do, and those of others are asked for when they are wanted.
+     *
      * @param  list<int>  $first  ids of courses that stand before the others
-     * @param  bool  $withWaiting  with the rows that are in drafts alone
-     * @return list<CoursePick>
+     * @return list<CoursePick> with the rows that are in drafts alone
      */
-    public function picks(bool $withRows, array $first = [], bool $withWaiting = false): array
+    public function picksWithRows(array $first): array
     {
+        $brought = count($this->courses()) <= self::FEW ? array_keys($this->courses()) : array_slice(array_values(array_intersect($first, array_keys($this->courses()))), 0, self::FEW);
+        $this->read($brought);
+        $drafts = Draft::query()->whereIn('course_id', $brought)->get(['id', 'course_id', 'document'])->keyBy('course_id');
         $picks = $others = [];
-        $drafts = $withWaiting ? Draft::query()->whereIn('course_id', array_keys($this->all()))->get(['id', 'course_id', 'document'])->keyBy('course_id') : collect();
-        foreach ($this->all() as $id => [$course, $document]) {
+        foreach ($this->courses() as $id => $course) {
             $draft = $drafts->get($id);
-            $waiting = $draft === null ? [] : array_values(array_filter(self::rowsOf(CourseDocument::fromJson($draft->document)), static fn (OutlineRow $row): bool => ! isset($document->readItems()[$row->key])));
-            $pick = new CoursePick($course->key, $document->title(), $withRows ? $this->rows($id) : [], $waiting);
+            $items = in_array($id, $brought, true) ? $this->document($id)?->readItems() ?? [] : [];
+            $waiting = $draft === null ? [] : array_values(array_filter(self::rowsOf(CourseDocument::fromJson($draft->document)), static fn (OutlineRow $row): bool => ! isset($items[$row->key])));
+            $pick = new CoursePick($course->key, $this->title($id), $items === [] ? [] : $this->rows($id), $waiting);
             $place = array_search($id, $first, true);
             $place === false ? $others[] = $pick : $picks[$place] = $pick;
         }
@@ -88,10 +143,22 @@ final class CourseShelf
         return [...$picks, ...$others];
     }
 
+    /** @return list<CoursePick> without their rows */
+    public function picks(): array
+    {
+        return array_values(array_map(fn (Course $course): CoursePick => new CoursePick($course->key, $this->title($course->id)), $this->courses()));
+    }
+
+    /** @return list<OutlineRow> of the draft of a course */
+    public function rowsOfDraft(Draft $draft): array
+    {
+        return self::rowsOf(CourseDocument::fromJson($draft->document));
+    }
+
     /** @return list<OutlineRow> of a published course */
     public function rows(int $course): array
     {
-        $document = $this->all()[$course][1] ?? null;
+        $document = $this->document($course);
 
         return $document === null ? [] : self::rowsOf($document);
     }
@@ -111,10 +178,9 @@ final class CourseShelf
     public function offers(): array
     {
         $picks = [];
-        foreach (Offer::query()->with('course')->orderBy('course_id')->orderBy('id')->get() as $offer) {
-            $published = $this->all()[$offer->course_id][1] ?? null;
-            if ($published?->hasOffer($offer->key) === true) {
-                $picks[] = new OfferPick($offer->key, $offer->name, $offer->course->key);
+        foreach (Offer::query()->orderBy('course_id')->orderBy('id')->get() as $offer) {
+            if (in_array($offer->key, $this->marks()[$offer->course_id]->offers ?? [], true)) {
+                $picks[] = new OfferPick($offer->key, $offer->name, $this->courses()[$offer->course_id]->key);
             }
         }
 

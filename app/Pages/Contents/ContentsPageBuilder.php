@@ -76,7 +76,7 @@ final readonly class ContentsPageBuilder
             $open === null ? null : $this->form($course, $open, $contents[$open->key] ?? null, $media[$open->key] ?? new Collection, $bearer),
             $mayEdit,
             $open === null || $open->kind === Kind::Lesson ? $this->related($course, $open->key ?? '') : null,
-            array_values(array_filter($this->shelf->picks(withRows: false), static fn (CoursePick $one): bool => $one->key !== $course->key)),
+            array_values(array_filter($this->shelf->picks(), static fn (CoursePick $one): bool => $one->key !== $course->key)),
         );
     }
 

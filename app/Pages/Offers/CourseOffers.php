@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Offers;
 
-use App\Access\OutlineRow;
 use App\Words\Sentence;
 use OpenApi\Attributes as OA;
 
@@ -19,7 +18,6 @@ final readonly class CourseOffers
      * @param  list<OfferRow>  $offers
      * @param  list<string>  $tiers
      * @param  list<string>  $plans
-     * @param  list<OutlineRow>  $rows
      * @param  list<Sentence>  $findings  what looks like a mistake
      */
     public function __construct(
@@ -31,7 +29,6 @@ final readonly class CourseOffers
         #[OA\Property(items: new OA\Items(ref: OfferRow::class))] public array $offers,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $tiers,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $plans,
-        #[OA\Property(items: new OA\Items(ref: OutlineRow::class))] public array $rows,
         #[OA\Property(items: new OA\Items(ref: Sentence::class))] public array $findings,
     ) {
     }

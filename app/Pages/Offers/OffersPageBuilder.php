@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Offers;
 
-use App\Access\OutlineRow;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Viewers;
@@ -21,13 +20,13 @@ use App\Models\Pass;
 use App\Models\Purchase;
 use App\Offers\Sales\Prices;
 use App\Offers\TermsWords;
+use App\Pages\Courses\HoldersNow;
 use App\Pages\Workspace\SightlinesPageBuilder;
 use App\Sightlines\Vantages\RulesVersion;
 use App\Words\FindingWords;
 use App\Words\RuleWords;
 use App\Words\Say;
 use App\Words\Sentence;
-use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Checks\Finding;
 use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Foresight\NewPass;
@@ -37,7 +36,7 @@ use SilentKeep\Core\Outline\Outline;
 /** Puts together what an administrator sees of offers. */
 final readonly class OffersPageBuilder
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private TermsWords $terms)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private TermsWords $terms, private HoldersNow $holders)
     {
     }
 
@@ -48,10 +47,7 @@ final readonly class OffersPageBuilder
 
     public function page(bool $mayRun): OffersPage
     {
-        $now = gmdate('Y-m-d H:i:s', $this->clock->now());
-        $holders = Pass::query()->select('offer_id', DB::raw('count(distinct person_id) as holders'))->where('state', 'active')->where('starts_at', '<=', $now)
-            ->where(fn ($query) => $query->whereNull('ends_at')->orWhere('ends_at', '>', $now))->groupBy('offer_id')->pluck('holders', 'offer_id')
-            ->map(static fn (mixed $count): int => is_numeric($count) ? (int) $count : 0)->all();
+        $holders = $this->holders->byOffer();
         $all = Offer::query()->orderBy('id')->get();
         $offers = $all->groupBy('course_id');
         $names = $all->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
@@ -116,7 +112,6 @@ final readonly class OffersPageBuilder
             offers: $rows,
             tiers: $decider->course->tiers,
             plans: array_map(strval(...), array_keys($decider->course->plans)),
-            rows: array_map(static fn (int $at): OutlineRow => new OutlineRow($outline->items[$at]->key, $outline->items[$at]->title ?? $outline->items[$at]->key, $outline->items[$at]->kind->value, $outline->depth[$at], $outline->draftOnPath[$at]), array_keys($outline->items)),
             findings: $this->findings($course, $document),
         );
     }

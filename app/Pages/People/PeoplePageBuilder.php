@@ -49,7 +49,7 @@ final readonly class PeoplePageBuilder
             pages: $pages,
             filter: (object) $asked,
             offers: $this->shelf->offers(),
-            courses: $this->shelf->picks(withRows: false),
+            courses: $this->shelf->picks(),
             labels: PeoplesLabels::known(self::LABELS),
             segments: $this->segments($reader),
             underWay: $this->acts->underWay($reader, $mayRun),

@@ -69,7 +69,7 @@ final readonly class PersonPageBuilder
             progress: $this->progress($person, $courses),
             quizzes: $this->quizzes($person),
             history: $this->history($person),
-            courses: $this->shelf->picks(withRows: true, first: $courses, withWaiting: true),
+            courses: $this->shelf->picksWithRows($courses),
             offers: $this->shelf->offers(),
             now: $this->clock->now(),
             mayRun: $mayRun,

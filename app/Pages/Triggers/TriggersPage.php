@@ -15,7 +15,7 @@ final readonly class TriggersPage
     /**
      * @param  list<TriggerRow>  $triggers  by name
      * @param  ?TriggerForm  $open  the one that is worked on
-     * @param  list<CoursePick>  $courses  with their rows
+     * @param  list<CoursePick>  $courses  without their rows
      * @param  list<OfferPick>  $offers
      * @param  list<NumberPick>  $forms
      * @param  list<NumberPick>  $outsides  systems of others

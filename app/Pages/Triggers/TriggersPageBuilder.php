@@ -50,7 +50,7 @@ final readonly class TriggersPageBuilder
             $rows[] = new TriggerRow($trigger->id, $trigger->name, $trigger->on, $this->words->sentence(TriggerSpec::of($trigger->spec)), array_values($days), $states['waiting'] ?? 0, ($states['failed'] ?? 0) + ($states['stopped'] ?? 0));
         }
 
-        return new TriggersPage($rows, $open === null ? null : $this->form($open), $this->shelf->picks(withRows: true), $this->shelf->offers(), PeoplesLabels::known(self::LABELS), array_values(Form::query()->orderBy('name')->get(['id', 'name'])->map(static fn (Form $form): NumberPick => new NumberPick($form->id, $form->name))->all()),
+        return new TriggersPage($rows, $open === null ? null : $this->form($open), $this->shelf->picks(), $this->shelf->offers(), PeoplesLabels::known(self::LABELS), array_values(Form::query()->orderBy('name')->get(['id', 'name'])->map(static fn (Form $form): NumberPick => new NumberPick($form->id, $form->name))->all()),
             array_values(OutsideSystem::query()->orderBy('name')->get(['id', 'name'])->map(static fn (OutsideSystem $one): NumberPick => new NumberPick($one->id, $one->name))->all()), $this->bands(), $mayEdit);
     }
 

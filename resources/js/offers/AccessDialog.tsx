@@ -2,9 +2,11 @@ import { useForm } from '@inertiajs/react';
 import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 
 import { useShared } from '../lib/page';
-import type { CourseOffers, OfferRow } from '../lib/generated/types';
+import { withQuery } from '../lib/address';
+import type { CourseOffers, OfferRow, OutlineRow } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
 import { to } from '../lib/route';
+import { useAsked } from '../lib/useAsked';
 import { DialogForm } from '../ui/DialogForm';
 import { SellingFields, sellingOf } from './SellingFields';
 import { WallInput } from '../ui/WallInput';
@@ -31,6 +33,7 @@ export function AccessDialog({ course, offer, offers, onClose }: { course: Cours
     until: offer?.until ?? '',
   });
   const { data, errors, setData } = form;
+  const { answer: rows, state } = useAsked<OutlineRow[]>(withQuery(to('keep.people.rows', { course: course.key }), { of: 'draft' }), undefined, 0);
   const loose = errors as Partial<Record<string, string>>;
   return (
     <DialogForm title={offer === null ? say('offers.access_dialog.new_offer_for_title', { title: course.title }) : say('offers.access_dialog.what_name_opens', { name: offer.name })} size={560} keep={say('keep.keep_in_the_draft')} busy={form.processing} error={loose['rule']} onKeep={() => form.post(to('keep.draft.offers', { course: course.key }), { preserveScroll: true, preserveState: true, onSuccess: onClose })} onLeave={onClose}>
@@ -41,8 +44,9 @@ export function AccessDialog({ course, offer, offers, onClose }: { course: Cours
       </div>
       <MultiSelect
         label={say('offers.access_dialog.scope_left_empty_whole')}
-        data={course.rows.map(({ key, title }) => ({ value: key, label: title }))}
+        data={rows === null ? data.scope : rows.map(({ key, title }) => ({ value: key, label: title }))}
         value={data.scope}
+        placeholder={state === 'waiting' ? say('people.act_dialog.rows_being_read') : ''}
         searchable
         clearable
         error={loose['scope']}

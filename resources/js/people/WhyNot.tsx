@@ -5,8 +5,9 @@ import { clsx } from 'clsx';
 
 import { Arch } from '../ui/Arch';
 import { withQuery } from '../lib/address';
-import type { CoursePick, FoundPerson, PossibleFix, WhyCard, WhyLink } from '../lib/generated/types';
+import type { CoursePick, FoundPerson, FoundThing, OutlineRow, PossibleFix, WhyCard, WhyLink } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
+import { useAsked } from '../lib/useAsked';
 import { plainText } from '../lib/words';
 import { pageOf, useWhy } from '../workspace/sheet/WhySheet';
 import { Words } from '../ui/Words';
@@ -41,6 +42,7 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
   // Whoever was found from anywhere goes on typing.
   const [asksWhy] = useState(() => new URLSearchParams(window.location.search).get('ask') === 'why');
   const [round, setRound] = useState(0);
+  const [typed, setTyped] = useState('');
   const sorted = courses.toSorted((one, other) => Number(theirs.includes(other.key)) - Number(theirs.includes(one.key)));
   const choose = (value: string | null) => {
     setChosen(value);
@@ -51,6 +53,8 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
   const alone = { id: `person:${person}`, words: say('people.why_not.as_themselves') };
   const ways = theirs.length === 0 ? [...withThem, alone] : [alone, ...withThem];
   const [course, item] = chosen === null ? [null, null] : [chosen.slice(0, chosen.indexOf('/')), chosen.slice(chosen.indexOf('/') + 1)];
+  const brought = sorted.map(({ key, title, rows, waiting }) => ({ group: title, items: [...rows.map((row) => ({ value: `${key}/${row.key}`, label: row.title })), ...waiting.map((row) => ({ value: `${key}/${row.key}`, label: say('people.why_not.not_live', { title: row.title }) }))] })).filter(({ items }) => items.length > 0);
+  const others = useFoundRows(sorted, chosen, typed);
   return (
     <section className={css.whynot}>
       <h2>{say('people.why_not.why_cant_they_see')}</h2>
@@ -61,7 +65,8 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
         clearable
         selectFirstOptionOnChange
         autoFocus={asksWhy}
-        data={sorted.map(({ key, title, rows, waiting }) => ({ group: title, items: [...rows.map((row) => ({ value: `${key}/${row.key}`, label: row.title })), ...waiting.map((row) => ({ value: `${key}/${row.key}`, label: say('people.why_not.not_live', { title: row.title }) }))] }))}
+        data={[...brought, ...others]}
+        onSearchChange={setTyped}
         value={chosen}
         onChange={choose}
         limit={60}
@@ -76,6 +81,27 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
         ))}
     </section>
   );
+}
+
+/** Of courses that did not bring their rows with the page: those that are found by what is typed, and the one that is asked about. */
+function useFoundRows(courses: CoursePick[], chosen: string | null, typed: string) {
+  const without = new Map(courses.filter(({ rows }) => rows.length === 0).map(({ key, title }) => [key, title]));
+  const course = chosen?.slice(0, chosen.indexOf('/')) ?? '';
+  const { answer: its } = useAsked<OutlineRow[]>(without.has(course) ? to('keep.people.rows', { course }) : null, undefined, 0);
+  const { answer, last } = useAsked<FoundThing[]>(without.size > 0 && typed.trim() !== '' ? withQuery(to('keep.find.rows'), { q: typed.trim() }) : null, undefined, 120);
+  const groups = new Map<string, Map<string, string>>();
+  const add = (key: string, value: string, label: string) => groups.set(key, (groups.get(key) ?? new Map<string, string>()).set(value, label));
+  for (const row of its ?? []) {
+    if (chosen === `${course}/${row.key}`) {
+      add(course, chosen, row.title);
+    }
+  }
+  for (const { course: key, item, title } of answer ?? last ?? []) {
+    if (key !== null && item !== null && without.has(key)) {
+      add(key, `${key}/${item}`, title);
+    }
+  }
+  return [...groups].map(([key, items]) => ({ group: without.get(key) ?? key, items: [...items].map(([value, label]) => ({ value, label })) }));
 }
 
 export interface ReasonsProps extends Pick<WhyNotProps, 'person' | 'mayRun' | 'onExtend'> {

@@ -1,7 +1,9 @@
 import { Autocomplete, Select } from '@mantine/core';
 
-import type { TriggersPage } from '../lib/generated/types';
+import type { OutlineRow, TriggersPage } from '../lib/generated/types';
 import { say } from '../lib/keepSay';
+import { to } from '../lib/route';
+import { useAsked } from '../lib/useAsked';
 import css from './triggers.module.css';
 
 interface FieldProps {
@@ -38,12 +40,13 @@ interface RowFieldsProps {
 
 /** A row of a course. */
 export function RowFields({ courses, course, item, wholeCourse, errors, at, disabled, onChange }: RowFieldsProps) {
-  const rows = courses.find(({ key }) => key === course)?.rows ?? [];
+  const { answer, state } = useAsked<OutlineRow[]>(wholeCourse || course === null ? null : to('keep.people.rows', { course }), undefined, 0);
+  const rows = answer ?? [];
   return (
     <div className={css.pair}>
       <Select data-field={`${at}.course`} label={say('setoff.course')} searchable allowDeselect={false} disabled={disabled} data={courses.map(({ key, title }) => ({ value: key, label: title }))} value={course} error={errors[`${at}.course`]} onChange={(one) => onChange({ course: one, item: null })} />
       {!wholeCourse && (
-        <Select data-field={`${at}.item`} label={say('setoff.item')} searchable allowDeselect={false} disabled={disabled || course === null} data={rows.map(({ key, title, depth }) => ({ value: key, label: `${'\u2003'.repeat(depth)}${title}` }))} value={item} error={errors[`${at}.item`]} onChange={(one) => onChange({ item: one })} />
+        <Select data-field={`${at}.item`} label={say('setoff.item')} searchable allowDeselect={false} disabled={disabled || course === null} placeholder={state === 'waiting' ? say('people.act_dialog.rows_being_read') : ''} data={rows.map(({ key, title, depth }) => ({ value: key, label: `${'\u2003'.repeat(depth)}${title}` }))} value={item} error={errors[`${at}.item`]} onChange={(one) => onChange({ item: one })} />
       )}
     </div>
   );

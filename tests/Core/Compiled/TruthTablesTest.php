@@ -18,7 +18,6 @@ use Tests\Core\Documents as D;
 /** Conditions looked up in tables say what they say when they are read, for every case of what they ask. */
 final class TruthTablesTest extends TestCase
 {
-    /** @param  mixed  $only */
     #[DataProvider('conditions')]
     public function test_everybody_is_let_in_as_when_the_condition_is_read(mixed $only): void
     {

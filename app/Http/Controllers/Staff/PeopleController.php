@@ -66,9 +66,12 @@ final readonly class PeopleController
     }
 
     /** The rows of a course, when something of it is to be handed out. */
-    public function rows(Course $course, CourseShelf $shelf): JsonResponse
+    /** Of what is published, or of the draft if there is one and it is asked for. */
+    public function rows(Request $request, Course $course, CourseShelf $shelf): JsonResponse
     {
-        return new JsonResponse($shelf->rows($course->id));
+        $draft = Text::of($request, 'of') === 'draft' ? $course->draft : null;
+
+        return new JsonResponse($draft === null ? $shelf->rows($course->id) : $shelf->rowsOfDraft($draft));
     }
 
     public function csv(PeopleRequest $request): StreamedResponse

@@ -361,7 +361,6 @@ export interface CourseOffers {
   offers: OfferRow[];
   tiers: string[];
   plans: string[];
-  rows: OutlineRow[];
   findings: Sentence[];
 }
 
