@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
-use App\Access\CourseShelf;
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Counting\CountedImpact;
 use App\Counting\Counts;
 use App\Counting\CountsPeople;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Offers;
 
-use App\Access\CourseShelf;
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
+use App\Access\Shelf\CourseShelf;
 use App\Database\Value;
 use App\Models\Completion;
 use App\Models\Erasure;

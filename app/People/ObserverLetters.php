@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Access\CourseShelf;
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Access\Viewers;
 use App\Models\Pass;
 use App\Models\Person;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Models\Person;
 use Illuminate\Database\Eloquent\Builder;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Access\CourseShelf;
+use App\Access\Shelf\CourseShelf;
 use App\Models\Course;
 use App\Models\CourseDocument;
 

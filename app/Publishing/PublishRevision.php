@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Access\Plans;
+use App\Access\Shelf\RowIndex;
 use App\Database\Value;
 use App\Drafts\DraftConflict;
 use App\Drafts\DraftedContent;
@@ -31,7 +32,7 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class PublishRevision
 {
-    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log, private Dispatcher $events)
+    public function __construct(private ClockInterface $clock, private Plans $plans, private ActivityLog $log, private Dispatcher $events, private RowIndex $rows)
     {
     }
 
@@ -67,6 +68,7 @@ final readonly class PublishRevision
             $proposal->course->hidden = $proposal->document->read()->state() === 'draft';
             $this->retire($proposal, $revision);
             $proposal->course->save();
+            $this->rows->replace($proposal->course->id, $proposal->document);
             self::keepLabels($proposal);
             $former->keep($proposal->course, $this->clock->now());
             $this->goOn($proposal, $revision, $author);

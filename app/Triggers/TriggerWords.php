@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Triggers;
 
-use App\Access\CourseShelf;
+use App\Access\Shelf\CourseShelf;
 use App\Models\Form;
 use App\Models\Offer;
 use App\Models\OutsideSystem;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Checks\CourseFindings;
 use App\Checks\TouchedCounts;
 use App\Models\Course;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drafts\Rules;
 
-use App\Access\OutlineRow;
+use App\Access\Shelf\OutlineRow;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
 use App\Models\Document\DocumentTime;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Access\CourseShelf;
+use App\Access\Shelf\CourseShelf;
 use App\Learning\Quizzes\QuizRules;
 use App\Models\Content;
 use App\Models\Form;

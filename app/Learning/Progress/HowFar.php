@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning\Progress;
 
-use App\Access\CourseShelf;
+use App\Access\Shelf\CourseShelf;
 use App\Access\Viewers;
 use App\Learning\LearnerViews;
 use App\Models\Person;

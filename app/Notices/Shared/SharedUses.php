@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Notices\Shared;
 
-use App\Access\CourseShelf;
+use App\Access\Shelf\CourseShelf;
 use App\Database\Value;
 use App\Models\Document\DocumentItem;
 use App\Models\NoticeMeeting;

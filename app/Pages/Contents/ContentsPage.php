@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Contents;
 
-use App\Access\CoursePick;
+use App\Access\Shelf\CoursePick;
 use OpenApi\Attributes as OA;
 
 /** What the lessons and boards of a course hold. */

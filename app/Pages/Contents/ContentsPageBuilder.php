@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Pages\Contents;
 
-use App\Access\CoursePick;
-use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CoursePick;
+use App\Access\Shelf\CourseShelf;
 use App\Access\Viewers;
 use App\Learning\Contents\MediaAddresses;
 use App\Learning\Contents\MediumType;

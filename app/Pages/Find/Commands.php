@@ -6,6 +6,7 @@ namespace App\Pages\Find;
 
 use App\Models\Course;
 use App\Words\Say;
+use App\Words\Typed;
 
 /** What can be done and set, by every word that the trade has for it. */
 final class Commands

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Pages\Find;
 
-use App\Access\CourseShelf;
-use App\Access\OutlineRow;
+use App\Access\Shelf\CourseShelf;
+use App\Access\Shelf\RowIndex;
 use App\Models\Course;
-use App\Models\CourseDocument;
 use App\Models\Label;
 use App\Models\Offer;
+use App\Models\RowTitle;
 use App\People\PeopleFinder;
 use App\Words\Say;
+use App\Words\Typed;
 
 /** Finds courses, rows, people, offers, labels and what can be done, by what somebody types; and answers why somebody cannot see something. */
 final readonly class FindBuilder
@@ -21,7 +22,7 @@ final readonly class FindBuilder
     /** Of one kind. */
     private const EACH = 5;
 
-    public function __construct(private CourseShelf $shelf, private PeopleFinder $people)
+    public function __construct(private CourseShelf $shelf, private PeopleFinder $people, private RowIndex $rows)
     {
     }
 
@@ -41,10 +42,13 @@ final readonly class FindBuilder
             return $why;
         }
         $all = $this->among($only);
-        [$course, $document] = array_values(array_filter($all, static fn (array $one): bool => $one[0]->key === $at))[0] ?? array_values($all)[0] ?? [null, null];
-        $found = [...Commands::find($typed, $course, $document?->title() ?? '', $mayRun, ofCourses: $only !== null)];
-        foreach ($all as $id => [$one, $its]) {
-            $found[] = [$typed->score($its->title()) + ($typed->score($its->title()) > 0 ? 8 : 0), $this->courseFound($one, $its)];
+        $course = array_values(array_filter($all, static fn (Course $one): bool => $one->key === $at))[0] ?? array_values($all)[0] ?? null;
+        $found = [...Commands::find($typed, $course, $course === null ? '' : $this->shelf->title($course->id), $mayRun, ofCourses: $only !== null)];
+        foreach ($all as $id => $one) {
+            $score = $typed->score($this->shelf->title($id));
+            if ($score > 0) {
+                $found[] = [$score + 8, new FoundThing('course', "course {$one->key}", $this->shelf->title($id), Say::text('find.a_course'), route('keep.course', $one, false))];
+            }
         }
         foreach ([$this->items($typed, $at, $only), ...($only === null ? [$this->offers($typed), $this->labels($typed), $this->persons($text, $typed)] : [])] as $several) {
             $found = [...$found, ...$several];
@@ -91,16 +95,11 @@ final readonly class FindBuilder
 
     /**
      * @param  ?list<int>  $only
-     * @return array<int, array{Course, CourseDocument}>
+     * @return array<int, Course> by id
      */
     private function among(?array $only): array
     {
-        return $only === null ? $this->shelf->all() : array_intersect_key($this->shelf->all(), array_flip($only));
-    }
-
-    private function courseFound(Course $course, CourseDocument $document): FoundThing
-    {
-        return new FoundThing('course', "course {$course->key}", $document->title(), Say::text('find.a_course'), route('keep.course', $course, false));
+        return $only === null ? $this->shelf->courses() : array_intersect_key($this->shelf->courses(), array_flip($only));
     }
 
     /**
@@ -110,22 +109,24 @@ final readonly class FindBuilder
      */
     private function items(Typed $typed, ?string $at, ?array $only = null): array
     {
+        $courses = $this->among($only);
+        $here = array_values(array_filter($courses, static fn (Course $course): bool => $course->key === $at));
         $found = [];
-        foreach ($this->among($only) as $id => [$course, $document]) {
-            foreach ($this->shelf->rows($id) as $row) {
-                $score = $typed->score($row->title);
-                if ($score > 0) {
-                    $found[] = [$score + ($course->key === $at ? 4 : 0), $this->itemFound($course, $document, $row)];
-                }
+        // Of the course at hand what would be too far down the list elsewhere.
+        foreach ([...($here === [] ? [] : $this->rows->find($typed, [$here[0]->id])), ...$this->rows->find($typed, $only)] as $row) {
+            $course = $courses[$row->course_id] ?? null;
+            $score = $typed->score($row->title);
+            if ($course !== null && $score > 0) {
+                $found["{$row->course_id} {$row->item_key}"] ??= [$score + ($course->key === $at ? 4 : 0), $this->itemFound($course, $row)];
             }
         }
 
-        return $found;
+        return array_values($found);
     }
 
-    private function itemFound(Course $course, CourseDocument $document, OutlineRow $row): FoundThing
+    private function itemFound(Course $course, RowTitle $row): FoundThing
     {
-        return new FoundThing('item', "item {$course->key} {$row->key}", $row->title, Say::text('find.in_course', ['kind' => $row->kind, 'course' => $document->title()]), route('keep.course', ['course' => $course, 'row' => $row->key], false), $course->key, $row->key);
+        return new FoundThing('item', "item {$course->key} {$row->item_key}", $row->title, Say::text('find.in_course', ['kind' => $row->kind, 'course' => $this->shelf->title($course->id)]), route('keep.course', ['course' => $course, 'row' => $row->item_key], false), $course->key, $row->item_key);
     }
 
     /** @return list<array{int, FoundThing}> */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Notices;
 
-use App\Access\OfferPick;
-use App\Access\OutlineRow;
+use App\Access\Shelf\OfferPick;
+use App\Access\Shelf\OutlineRow;
 use App\Notices\NoticeCase;
 use App\Sightlines\Vantages\Vantage;
 use OpenApi\Attributes as OA;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pages\Notices;
 
-use App\Access\CourseShelf;
-use App\Access\OfferPick;
-use App\Access\OutlineRow;
 use App\Access\Plans;
+use App\Access\Shelf\CourseShelf;
+use App\Access\Shelf\OfferPick;
+use App\Access\Shelf\OutlineRow;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;

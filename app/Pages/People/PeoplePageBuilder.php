@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\People;
 
-use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Database\Value;
 use App\Learning\Progress\HowFar;
 use App\Models\ItemVisit;

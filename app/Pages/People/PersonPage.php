@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Pages\People;
 
-use App\Access\CoursePick;
 use App\Access\FoundPerson;
-use App\Access\OfferPick;
+use App\Access\Shelf\CoursePick;
+use App\Access\Shelf\OfferPick;
 use App\Models\Role;
 use App\Pages\Shared\LetterChoiceRow;
 use OpenApi\Attributes as OA;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pages\People;
 
-use App\Access\CourseShelf;
 use App\Access\FoundPerson;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
+use App\Access\Shelf\CourseShelf;
 use App\Access\Viewers;
 use App\Learning\CourseSummaries;
 use App\Learning\Quizzes\Quiz;

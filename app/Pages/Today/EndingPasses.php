@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Today;
 
-use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Models\Pass;
 use App\Words\Say;
 use App\Words\Sentence;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Pages\Today;
 
-use App\Access\CourseShelf;
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Checks\CourseFindings;
 use App\Models\Course;
 use App\Words\FindingWords;

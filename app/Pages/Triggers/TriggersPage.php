@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Triggers;
 
-use App\Access\CoursePick;
-use App\Access\OfferPick;
+use App\Access\Shelf\CoursePick;
+use App\Access\Shelf\OfferPick;
 use OpenApi\Attributes as OA;
 
 /** What is done by itself when something comes about. */

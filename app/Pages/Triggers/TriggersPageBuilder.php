@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Triggers;
 
-use App\Access\CourseShelf;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Learning\Quizzes\QuizRules;
 use App\Models\Content;
 use App\Models\Form;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Workspace;
 
-use App\Access\OfferPick;
-use App\Access\OutlineRow;
+use App\Access\Shelf\OfferPick;
+use App\Access\Shelf\OutlineRow;
 use App\Access\ZoneOffset;
 use App\Drafts\Rules\RuleColumn;
 use App\Drafts\Rules\RuleRow;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pages\Workspace;
 
-use App\Access\OfferPick;
 use App\Access\Plans;
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
+use App\Access\Shelf\OfferPick;
 use App\Drafts\DraftedContent;
 use App\Drafts\DraftPast;
 use App\Drafts\Edits\CannotEdit;

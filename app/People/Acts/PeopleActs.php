@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\People\Acts;
 
-use App\Access\CourseShelf;
 use App\Access\NewPasses;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Database\Value;
 use App\Learning\Quizzes\QuizRules;
 use App\Models\Content;

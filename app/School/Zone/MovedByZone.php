@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\School\Zone;
 
-use App\Access\CourseShelf;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
+use App\Access\Shelf\CourseShelf;
 use App\Counting\CountedImpact;
 use App\Counting\Counts;
 use App\Counting\CountsPeople;

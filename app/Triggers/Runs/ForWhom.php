@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Triggers\Runs;
 
-use App\Access\CourseShelf;
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Access\Viewers;
 use App\Models\Course;
 use App\Models\Pass;

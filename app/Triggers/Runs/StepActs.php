@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Triggers\Runs;
 
-use App\Access\CourseShelf;
 use App\Access\NewPasses;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Models\Offer;
 use App\People\Acts\CannotAct;
 use App\People\Acts\GrantItem;

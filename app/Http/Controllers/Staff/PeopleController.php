@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Staff;
 
-use App\Access\CourseShelf;
+use App\Access\Shelf\CourseShelf;
 use App\Access\WhoLooks;
 use App\Http\CsvAnswer;
 use App\Http\Requests\NewPersonRequest;

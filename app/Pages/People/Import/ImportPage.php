@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\People\Import;
 
-use App\Access\OfferPick;
+use App\Access\Shelf\OfferPick;
 use OpenApi\Attributes as OA;
 
 /** A file of people that is being brought in. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\People\Import;
 
-use App\Access\OfferPick;
+use App\Access\Shelf\OfferPick;
 use OpenApi\Attributes as OA;
 
 /** Where people are brought in: one by one, or from a file. */

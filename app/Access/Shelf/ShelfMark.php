@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Access;
+namespace App\Access\Shelf;
 
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentOffer;

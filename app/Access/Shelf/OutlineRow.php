@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Access;
+namespace App\Access\Shelf;
 
 use OpenApi\Attributes as OA;
 use SilentKeep\Core\Outline\Kind;

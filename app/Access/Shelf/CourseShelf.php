@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Access;
+namespace App\Access\Shelf;
 
-use App\Database\Value;
+use App\Access\Kept;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Draft;
@@ -67,8 +67,10 @@ final class CourseShelf
         foreach (array_diff($courses, array_keys($this->documents)) as $id) {
             $revisions[(int) $this->courses()[$id]->live_revision_id] = $id;
         }
-        foreach ($revisions === [] ? [] : Revision::query()->toBase()->whereIn('id', array_keys($revisions))->pluck('document', 'id') as $revision => $document) {
-            $this->documents[$revisions[(int) $revision]] = CourseDocument::fromJson(Value::text($document));
+        foreach ($revisions === [] ? [] : Revision::query()->whereIn('id', array_keys($revisions))->get() as $revision) {
+            $id = $revisions[$revision->id];
+            $this->courses()[$id]->setRelation('liveRevision', $revision);
+            $this->documents[$id] = CourseDocument::fromJson($revision->document);
         }
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\Find;
+namespace App\Words;
 
 /** What somebody typed, to be compared with names: without case, accents and marks. */
 final readonly class Typed
@@ -34,6 +34,14 @@ final readonly class Typed
         return $this->words === [];
     }
 
+    /** @return list<string> those that say what is looked for; all of them, if none does */
+    public function telling(): array
+    {
+        $wanted = array_values(array_diff($this->words, self::EMPTY));
+
+        return $wanted === [] ? $this->words : $wanted;
+    }
+
     /**
      * How well a name is what was typed; 0: it is not. Every word that was typed has to begin one of its own, those that say
      * nothing aside.
@@ -41,8 +49,7 @@ final readonly class Typed
     public function score(string $name): int
     {
         $own = self::words($name);
-        $wanted = array_values(array_diff($this->words, self::EMPTY));
-        $wanted = $wanted === [] ? $this->words : $wanted;
+        $wanted = $this->telling();
         if ($own === [] || $wanted === []) {
             return 0;
         }
