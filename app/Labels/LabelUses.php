@@ -65,7 +65,7 @@ final readonly class LabelUses
     /** @return iterable<Course> whose rules name any label, with what is live and what is drafted */
     private static function courses(): iterable
     {
-        $names = static fn ($query) => $query->whereRaw("instr(document, '\"label\"') > 0 or instr(document, '\"labels\"') > 0");
+        $names = static fn ($query) => $query->whereRaw("(instr(document, '\"label\"') > 0 or instr(document, '\"labels\"') > 0)");
 
         return Course::query()->with(['liveRevision', 'draft'])->where(static fn ($query) => $query->whereHas('liveRevision', $names)->orWhereHas('draft', $names))->orderBy('id')->get();
     }

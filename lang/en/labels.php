@@ -15,6 +15,7 @@ return [
     'people' => 'Have it now',
     'given_by' => 'Given by',
     'asked_by' => 'Asked for by',
+    'more' => 'and {count, number} {count, plural, one {other place} other {other places}}: show all',
     'nothing' => 'nothing',
     'change' => 'Rename…',
     'change_of' => 'Rename “{label}”',

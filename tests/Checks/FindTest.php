@@ -111,6 +111,8 @@ final class FindTest extends TestCase
 
             return count(DB::getQueryLog());
         };
+        // From the first time on it is kept what the courses are called.
+        $queries();
         $few = $queries();
         foreach (range(1, 20) as $n) {
             LabelFactory::new()->of($this->person('jonas'))->createOne(['label' => "order {$n}"]);

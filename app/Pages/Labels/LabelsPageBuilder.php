@@ -15,16 +15,22 @@ use App\Words\Say;
 /** Puts together what is seen of labels. */
 final readonly class LabelsPageBuilder
 {
+    /** How many places of each kind are listed of a label. */
+    private const FEW = 12;
+
     public function __construct(private LabelUses $uses, private MergedAccess $merged)
     {
     }
 
-    public function page(bool $mayRun): LabelsPage
+    /** @param  string  $all  the label of which every place is listed; of the others the first few are */
+    public function page(bool $mayRun, string $all): LabelsPage
     {
-        return new LabelsPage(array_values(array_map(
-            static fn (UsedLabel $one): LabelRow => new LabelRow($one->label, $one->people, array_map(self::use(...), $one->where(gives: true)), array_map(self::use(...), $one->where(gives: false))),
-            $this->uses->all(),
-        )), $mayRun);
+        return new LabelsPage(array_values(array_map(static function (UsedLabel $one) use ($all): LabelRow {
+            $most = $one->label === $all ? null : self::FEW;
+            [$gives, $asks] = [array_slice($one->where(gives: true), 0, $most), array_slice($one->where(gives: false), 0, $most)];
+
+            return new LabelRow($one->label, $one->people, array_map(self::use(...), $gives), array_map(self::use(...), $asks), count($one->uses) - count($gives) - count($asks));
+        }, $this->uses->all())), $mayRun);
     }
 
     /** In each course whose rules ask for either. */

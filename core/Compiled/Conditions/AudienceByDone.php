@@ -21,11 +21,8 @@ final class AudienceByDone
     /** @var array<int, string> what is left without those conditions that have to be asked, by number */
     private array $asked = [];
 
-    /**
-     * @param  string  $always  mask of what it does not matter for what is done
-     * @param  \Closure(int, string, array<int, true>): bool  $lets  whether a condition, by number, lets in who has done that: a mask, and the same as positions
-     */
-    public function __construct(private string $always, private readonly \Closure $lets)
+    /** @param  string  $always  mask of what it does not matter for what is done */
+    public function __construct(private string $always)
     {
     }
 
@@ -49,9 +46,9 @@ final class AudienceByDone
 
     /**
      * @param  string  $done  mask
-     * @param  \Closure(string): array<int, true>  $positions  of a mask, as far as conditions ask about them
+     * @param  \Closure(int): bool  $lets  whether a condition, by number, lets in who has done that
      */
-    public function of(string $done, \Closure $positions): string
+    public function of(string $done, \Closure $lets): string
     {
         $in = $this->always;
         foreach ($this->undone as $lesson => $left) {
@@ -64,9 +61,8 @@ final class AudienceByDone
                 $in &= $left;
             }
         }
-        $positionsDone = $this->asked === [] ? [] : $positions($done);
         foreach ($this->asked as $number => $without) {
-            if (! ($this->lets)($number, $done, $positionsDone)) {
+            if (! $lets($number)) {
                 $in &= $without;
             }
         }

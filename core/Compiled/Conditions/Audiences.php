@@ -8,10 +8,6 @@ use SilentKeep\Core\Compiled\BearingLabels;
 use SilentKeep\Core\Compiled\CourseMasks;
 use SilentKeep\Core\Compiled\Keep;
 use SilentKeep\Core\Compiled\Mask;
-use SilentKeep\Core\Conditions\MomentFacts;
-use SilentKeep\Core\Rules\Condition;
-use SilentKeep\Core\Rules\ConditionFacts;
-use SilentKeep\Core\Rules\Truth;
 use SilentKeep\Core\Rules\ViewerKind;
 use SilentKeep\Core\Viewing\Offer;
 
@@ -43,23 +39,13 @@ final class Audiences
     {
         $name = $kind->value.($offer === null ? '' : '='.$offer->key);
 
-        return $this->holding[$name] ??= new TruthTables(
-            $name."\0", $this->asked->conditions, static fn (Condition $condition, ConditionFacts $facts): bool => $condition->read($facts) === Truth::Yes,
-            fn (array $held, array $done, int $at): MomentFacts => MomentFacts::asItStands(
-                $this->course->outline, $held, $done, $at, $kind, $offer, $offer === null ? null : $this->course->prepared->coverage($offer),
-            ),
-            $this->course->all,
-        );
+        return $this->holding[$name] ??= new TruthTables($name."\0", $this->course, $kind, $offer, asItMayCome: false);
     }
 
     /** What is not settled against the holders of an offer. */
     public function notSettledAgainst(Offer $offer): TruthTables
     {
-        return $this->notSettledAgainst[$offer->key] ??= new TruthTables(
-            '='.$offer->key."\0", $this->asked->conditions, static fn (Condition $condition, ConditionFacts $facts): bool => $condition->read($facts) !== Truth::No,
-            fn (array $held, array $done, int $at): MomentFacts => MomentFacts::asItMayCome($this->course->outline, $held, $done, $at, $offer, $this->course->prepared->coverage($offer)),
-            $this->course->all,
-        );
+        return $this->notSettledAgainst[$offer->key] ??= new TruthTables('='.$offer->key."\0", $this->course, ViewerKind::Learner, $offer, asItMayCome: true);
     }
 
     /**
@@ -109,7 +95,7 @@ final class Audiences
                 $byDone = $this->byDone[$key] ?? Keep::in(
                     $this->byDone, $key, intdiv($this->mostKept, count($conditions)), static fn (): AudienceByDone => $tables->byDone($conditions, $labels->at($at), $at),
                 );
-                $these = $byDone->of($done, $this->positions(...));
+                $these = $byDone->of($done, fn (int $condition): bool => $this->lets($condition, $tables, $labels, $done, $at));
             }
             $in = $in === null ? $these : $in & $these;
         }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled\Conditions;
 
+use SilentKeep\Core\Compiled\CourseMasks;
 use SilentKeep\Core\Compiled\Mask;
-use SilentKeep\Core\Rules\Condition;
-use SilentKeep\Core\Rules\ConditionFacts;
+use SilentKeep\Core\Conditions\MomentFacts;
+use SilentKeep\Core\Rules\Truth;
+use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Viewing\Offer;
 
 /**
  * The conditions of a course for one kind of viewer, or the holders of one offer: each is read once for each of its cases, and looked up
@@ -19,11 +22,9 @@ final class TruthTables
 
     /**
      * @param  string  $name  another for each of a course
-     * @param  list<AskedCondition>  $conditions
-     * @param  \Closure(Condition, ConditionFacts): bool  $letsIn
-     * @param  \Closure(list<string>, array<int, true>, int): ConditionFacts  $facts  of somebody who has these labels and has done that, at an instant
+     * @param  bool  $asItMayCome  of the holders of an offer: whether it is not settled against them, in place of whether it holds
      */
-    public function __construct(public readonly string $name, private readonly array $conditions, private readonly \Closure $letsIn, private readonly \Closure $facts, private readonly string $all)
+    public function __construct(public readonly string $name, private readonly CourseMasks $course, private readonly ViewerKind $kind, private readonly ?Offer $offer, private readonly bool $asItMayCome)
     {
     }
 
@@ -35,10 +36,10 @@ final class TruthTables
      */
     public function letIn(array $conditions, array $held, int $at): string
     {
-        $in = $this->all;
+        $in = $this->course->all;
         foreach ($conditions as $number) {
             if (! $this->lets($number, $held, '', [], $at)) {
-                $in &= $this->conditions[$number]->without;
+                $in &= $this->course->conditions->conditions[$number]->without;
             }
         }
 
@@ -53,14 +54,13 @@ final class TruthTables
      */
     public function byDone(array $conditions, array $held, int $at): AudienceByDone
     {
-        $byDone = new AudienceByDone($this->all, fn (int $number, string $done, array $positions): bool => $this->lets($number, $held, $done, $positions, $at));
-        $nothing = $this->all ^ $this->all;
+        $byDone = new AudienceByDone($this->course->all);
         foreach ($conditions as $number) {
-            $condition = $this->conditions[$number];
+            $condition = $this->course->conditions->conditions[$number];
             if ($condition->asksMore || count($condition->lessons) > 1) {
                 $byDone->ask($number, $condition->without);
             } else {
-                $byDone->add($condition->lessons[0], $condition->without, $this->lets($number, $held, $this->all, [], $at), $this->lets($number, $held, $nothing, [], $at));
+                $byDone->add($condition->lessons[0], $condition->without, $this->lets($number, $held, $this->course->all, [], $at), $this->lets($number, $held, $this->course->none, [], $at));
             }
         }
 
@@ -76,9 +76,9 @@ final class TruthTables
      */
     public function lets(int $number, array $held, string $done, array $positions, int $at): bool
     {
-        $condition = $this->conditions[$number];
+        $condition = $this->course->conditions->conditions[$number];
         if ($condition->asksMore) {
-            return ($this->letsIn)($condition->condition, ($this->facts)($held, $positions, $at));
+            return $this->read($condition, $held, $positions, $at);
         }
         $table = $this->tables[$number] ??= $this->table($condition);
 
@@ -89,9 +89,23 @@ final class TruthTables
     {
         $table = '';
         for ($case = 0, $cases = $condition->cases(); $case < $cases; $case++) {
-            $table .= ($this->letsIn)($condition->condition, ($this->facts)(...$condition->somebody($case))) ? Mask::IN : Mask::OUT;
+            $table .= $this->read($condition, ...$condition->somebody($case)) ? Mask::IN : Mask::OUT;
         }
 
         return $table;
+    }
+
+    /**
+     * @param  list<string>  $held  labels
+     * @param  array<int, true>  $done
+     */
+    private function read(AskedCondition $condition, array $held, array $done, int $at): bool
+    {
+        $coverage = $this->offer === null ? null : $this->course->prepared->coverage($this->offer);
+        if ($this->asItMayCome && $this->offer !== null && $coverage !== null) {
+            return $condition->condition->read(MomentFacts::asItMayCome($this->course->outline, $held, $done, $at, $this->offer, $coverage)) !== Truth::No;
+        }
+
+        return $condition->condition->read(MomentFacts::asItStands($this->course->outline, $held, $done, $at, $this->kind, $this->offer, $coverage)) === Truth::Yes;
     }
 }

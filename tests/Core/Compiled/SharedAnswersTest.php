@@ -15,6 +15,7 @@ use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\TimedLabel;
 use SilentKeep\Core\Viewing\Viewer;
 use Tests\Core\Documents as D;
+use Tests\Core\RandomPlans;
 
 /** What is kept for others is what they have themselves. */
 final class SharedAnswersTest extends TestCase
@@ -90,5 +91,21 @@ final class SharedAnswersTest extends TestCase
     private static function told(array $decisions): array
     {
         return array_map(static fn (Decision $decision): array => $decision->toArray(), $decisions);
+    }
+
+    /** What is compiled is kept between requests, and by then it may have served anybody. */
+    public function test_a_compiled_course_that_has_served_many_can_be_kept_and_answers_the_same(): void
+    {
+        for ($seed = 1; $seed <= 25; $seed++) {
+            $plan = RandomPlans::plan($seed);
+            $compiled = new CompiledDecider($plan, $plan->courses['c']);
+            $viewers = array_map(static fn (): Viewer => RandomPlans::viewer($plan), range(1, 15));
+            $at = RandomPlans::instant();
+            $states = static fn (CompiledDecider $decider): array => array_map(static fn (Viewer $viewer): string => $decider->answers($viewer, $at)->states, $viewers);
+            $told = $states($compiled);
+            $kept = unserialize(serialize($compiled));
+            self::assertInstanceOf(CompiledDecider::class, $kept);
+            self::assertSame($told, $states($kept), "Seed {$seed}");
+        }
     }
 }

@@ -620,6 +620,7 @@ export const keepWords = {
   'labels.people': "Have it now",
   'labels.given_by': "Given by",
   'labels.asked_by': "Asked for by",
+  'labels.more': "and {count, number} {count, plural, one {other place} other {other places}}: show all",
   'labels.nothing': "nothing",
   'labels.change': "Rename…",
   'labels.change_of': "Rename “{label}”",
@@ -2538,6 +2539,7 @@ export interface KeepParts {
   'labels.people': never;
   'labels.given_by': never;
   'labels.asked_by': never;
+  'labels.more': 'count';
   'labels.nothing': never;
   'labels.change': never;
   'labels.change_of': 'label';

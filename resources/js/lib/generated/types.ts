@@ -796,6 +796,7 @@ export interface LabelRow {
   people: number;
   givenBy: LabelUseRow[];
   askedBy: LabelUseRow[];
+  more: number;
 }
 
 export interface LabelUseRow {

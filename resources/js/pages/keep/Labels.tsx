@@ -61,6 +61,11 @@ export default function Labels({ labels, mayRun }: LabelsPage) {
                     </td>
                     <td>
                       <Uses of={row.askedBy} />
+                      {row.more > 0 && (
+                        <Link className={ui.soft} href={withQuery(to('keep.labels'), { all: row.label })} preserveScroll>
+                          {say('labels.more', { count: row.more })}
+                        </Link>
+                      )}
                     </td>
                     {mayRun && (
                       <td>

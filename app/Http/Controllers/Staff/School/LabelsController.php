@@ -27,9 +27,9 @@ final readonly class LabelsController
     {
     }
 
-    public function index(): Response
+    public function index(Request $request): Response
     {
-        return Inertia::render('keep/Labels', get_object_vars($this->pages->page(Gate::allows('run-school'))));
+        return Inertia::render('keep/Labels', get_object_vars($this->pages->page(Gate::allows('run-school'), Text::of($request, 'all', 100))));
     }
 
     /** Whom it touches that two become one. */
