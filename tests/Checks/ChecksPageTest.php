@@ -66,7 +66,7 @@ final class ChecksPageTest extends TestCase
 
         self::assertSame('Mast and sprit opens only after a pass of Sixty days of rigging and Sixty days with fancywork taken now has ended: on Mon 8 Jun, 13:00, and the pass lasts until Sat 9 May, 13:00.', self::said($row['what']));
         self::assertSame(['They have paid for something that they never see.', '/keep/courses/rigging?row=m-mast', 'Show the row'], [$row['why'], $row['where'], $row['whereWords']]);
-        self::assertSame('/keep/offers#clinker', $this->found('clinker')['trial_sooner']['where']);
+        self::assertSame('/keep/offers?course=clinker#clinker', $this->found('clinker')['trial_sooner']['where']);
     }
 
     public function test_what_mends_it_goes_into_the_draft_and_then_it_is_not_found(): void

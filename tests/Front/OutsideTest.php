@@ -82,7 +82,7 @@ final class OutsideTest extends TestCase
     public function test_the_counts_are_those_of_offers(): void
     {
         $rows = [];
-        foreach (app(OffersPageBuilder::class)->page(mayRun: true)->courses as $course) {
+        foreach (app(OffersPageBuilder::class)->page(mayRun: true, page: 1, course: '')->courses as $course) {
             foreach ($course->offers as $row) {
                 $rows[$row->key] = [array_map(static fn ($reach): int => $reach->open, $row->opens), $course->key];
             }

@@ -86,7 +86,7 @@ final readonly class ChecksPageBuilder
             return ['where' => route('keep.course', ['course' => $course, 'row' => $finding->items[0]], false), 'whereWords' => Say::text('checks.page.to_row')];
         }
         if ($finding->offers !== [] || in_array($finding->kind, [CheckKind::NoWayIn, CheckKind::TierNotGiven], true)) {
-            return ['where' => route('keep.offers', absolute: false)."#{$course->key}", 'whereWords' => Say::text('checks.page.to_offers')];
+            return ['where' => route('keep.offers', ['course' => $course->key], false).'#'.$course->key, 'whereWords' => Say::text('checks.page.to_offers')];
         }
 
         return ['where' => route('keep.course', $course, false), 'whereWords' => Say::text('checks.page.to_course')];

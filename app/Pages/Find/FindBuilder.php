@@ -136,7 +136,7 @@ final readonly class FindBuilder
         foreach (Offer::query()->with('course:id,key')->orderBy('id')->get(['id', 'course_id', 'key', 'name']) as $offer) {
             $score = $typed->score($offer->name);
             if ($score > 0) {
-                $found[] = [$score, new FoundThing('offer', "offer {$offer->key}", $offer->name, Say::text('find.an_offer', ['course' => $this->shelf->title($offer->course_id)]), route('keep.offers', absolute: false)."#{$offer->course->key}", $offer->course->key)];
+                $found[] = [$score, new FoundThing('offer', "offer {$offer->key}", $offer->name, Say::text('find.an_offer', ['course' => $this->shelf->title($offer->course_id)]), route('keep.offers', ['course' => $offer->course->key], false).'#'.$offer->course->key, $offer->course->key)];
             }
         }
 

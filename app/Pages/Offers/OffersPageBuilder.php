@@ -6,6 +6,7 @@ namespace App\Pages\Offers;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
 use App\Access\Viewers;
 use App\Checks\CourseFindings;
 use App\Database\Value;
@@ -36,7 +37,10 @@ use SilentKeep\Core\Outline\Outline;
 /** Puts together what an administrator sees of offers. */
 final readonly class OffersPageBuilder
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private TermsWords $terms, private HoldersNow $holders)
+    /** How many courses are on one page. */
+    private const COURSES = 20;
+
+    public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private TermsWords $terms, private HoldersNow $holders, private CourseShelf $shelf)
     {
     }
 
@@ -45,7 +49,11 @@ final readonly class OffersPageBuilder
         return Offer::query()->where('course_id', $course->id)->where('key', $key)->first();
     }
 
-    public function page(bool $mayRun): OffersPage
+    /**
+     * @param  int  $page  from 1
+     * @param  string  $course  key of one that is to be on it, whichever page that is; '' for none
+     */
+    public function page(bool $mayRun, int $page, string $course): OffersPage
     {
         $holders = $this->holders->byOffer();
         $all = Offer::query()->orderBy('id')->get();
@@ -53,13 +61,19 @@ final readonly class OffersPageBuilder
         $names = $all->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
         $taken = Pass::query()->whereIn('offer_id', $all->whereNotNull('most')->pluck('id')->all())->where('state', '!=', 'revoked')->groupBy('offer_id')->selectRaw('offer_id, count(distinct person_id) as taken')->pluck('taken', 'offer_id')->map(Value::int(...))->all();
         $courses = [];
-        $shown = Course::query()->with(['liveRevision', 'draft'])->orderBy('id')->get();
+        $keys = Course::query()->orderBy('id')->pluck('key', 'id');
+        $pages = max(1, (int) ceil($keys->count() / self::COURSES));
+        $of = $keys->values()->search($course, true);
+        $page = min($pages, max(1, is_int($of) ? 1 + intdiv($of, self::COURSES) : $page));
+        $shown = Course::query()->with(['liveRevision', 'draft'])->whereKey($keys->keys()->slice(($page - 1) * self::COURSES, self::COURSES)->values()->all())->orderBy('id')->get();
         $this->findings->prepare(array_values($shown->all()));
         foreach ($shown as $course) {
             $courses[] = $this->course($course, array_values(($offers->get($course->id) ?? collect())->all()), $holders, fn (Offer $offer): array => $this->terms->of($offer, $names, $taken[$offer->id] ?? 0));
         }
 
-        return new OffersPage($courses, $this->bundles(), $mayRun);
+        $choices = array_values($all->map(fn (Offer $offer): OfferChoice => new OfferChoice($offer->key, $offer->name, $this->shelf->title($offer->course_id) ?: Value::text($keys->get($offer->course_id))))->all());
+
+        return new OffersPage($courses, $this->bundles(), $choices, $page, $pages, $mayRun);
     }
 
     /** @return list<BundleRow> */

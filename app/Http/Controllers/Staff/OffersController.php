@@ -23,6 +23,7 @@ use App\Pages\Shared\Flash;
 use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -35,9 +36,9 @@ final readonly class OffersController
     {
     }
 
-    public function index(OffersPageBuilder $pages): Response
+    public function index(Request $request, OffersPageBuilder $pages): Response
     {
-        return Inertia::render('keep/Offers', get_object_vars($pages->page(Gate::allows('run-school'))));
+        return Inertia::render('keep/Offers', get_object_vars($pages->page(Gate::allows('run-school'), max(1, (int) Text::of($request, 'page', 6)), Text::of($request, 'course', 100))));
     }
 
     /** Name, price and the like: at once. */

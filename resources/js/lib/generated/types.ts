@@ -1076,6 +1076,12 @@ export interface OfferCard {
   href: string;
 }
 
+export interface OfferChoice {
+  key: string;
+  name: string;
+  course: string;
+}
+
 export interface OfferColumn {
   offer: OfferCard;
   lasts: string;
@@ -1125,6 +1131,9 @@ export interface OfferRow {
 export interface OffersPage {
   courses: CourseOffers[];
   bundles: BundleRow[];
+  offers: OfferChoice[];
+  page: number;
+  pages: number;
   mayRun: boolean;
 }
 

@@ -4,11 +4,12 @@ import { type ReactNode, useState } from 'react';
 import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
-import type { BundleRow, CourseOffers, OfferRow, OffersPage } from '../../lib/generated/types';
+import type { BundleRow, CourseOffers, OfferChoice, OfferRow, OffersPage } from '../../lib/generated/types';
 import { say, saying } from '../../lib/keepSay';
 import { plainText } from '../../lib/words';
 import { ToldHead } from '../../ui/HeadHelp';
 import { KeepShell } from '../../ui/KeepShell';
+import { Pager } from '../../ui/Pager';
 import { Words } from '../../ui/Words';
 import { to } from '../../lib/route';
 import { SellDialog } from '../../offers/SellDialog';
@@ -21,9 +22,8 @@ import ui from '../../ui/ui.module.css';
 
 type Task = { task: 'bundle'; bundle: BundleRow | null } | { task: 'sell' | 'access'; course: CourseOffers; offer: OfferRow } | { task: 'new' | 'trial'; course: CourseOffers };
 
-export default function Offers({ courses, bundles, mayRun }: OffersPage) {
+export default function Offers({ courses, bundles, offers, page, pages, mayRun }: OffersPage) {
   const [task, setTask] = useState<Task | null>(null);
-  const offers = courses.flatMap((course) => course.offers.map(({ key, name }) => ({ key, name })));
   return (
     <KeepShell title={say('keep.offers')}>
       <main className={clsx(ui.plainpage, css.plainpage)}>
@@ -38,8 +38,9 @@ export default function Offers({ courses, bundles, mayRun }: OffersPage) {
         {courses.map((course) => (
           <CourseSection key={course.key} course={course} mayRun={mayRun} onTask={setTask} />
         ))}
+        {pages > 1 && <Pager page={page} pages={pages} address={(at) => withQuery(to('keep.offers'), { page: at })} />}
         {(bundles.length > 0 || offers.length > 1) && <Bundles bundles={bundles} mayRun={mayRun} onChange={(bundle) => setTask({ task: 'bundle', bundle })} />}
-        {task?.task === 'bundle' && <BundleDialog bundle={task.bundle} offers={courses.filter((course) => course.offers.length > 0).map((course) => ({ group: course.title, items: course.offers.map(({ key, name }) => ({ value: key, label: name })) }))} onClose={() => setTask(null)} />}
+        {task?.task === 'bundle' && <BundleDialog bundle={task.bundle} offers={byCourse(offers)} onClose={() => setTask(null)} />}
         {task?.task === 'sell' && <SellDialog offer={task.offer} offers={offers} onClose={() => setTask(null)} />}
         {task?.task === 'access' && <AccessDialog course={task.course} offer={task.offer} offers={offers} onClose={() => setTask(null)} />}
         {task?.task === 'new' && <AccessDialog course={task.course} offer={null} offers={offers} onClose={() => setTask(null)} />}
@@ -47,6 +48,15 @@ export default function Offers({ courses, bundles, mayRun }: OffersPage) {
       </main>
     </KeepShell>
   );
+}
+
+/** As a list to choose from, under the titles of their courses. */
+function byCourse(offers: OfferChoice[]) {
+  const groups = new Map<string, { value: string; label: string }[]>();
+  for (const { key, name, course } of offers) {
+    groups.set(course, [...(groups.get(course) ?? []), { value: key, label: name }]);
+  }
+  return [...groups].map(([group, items]) => ({ group, items }));
 }
 
 function CourseSection({ course, mayRun, onTask }: { course: CourseOffers; mayRun: boolean; onTask: (task: Task) => void }) {
