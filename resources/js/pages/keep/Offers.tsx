@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { clsx } from 'clsx';
 
 import { withQuery } from '../../lib/address';
@@ -24,6 +24,8 @@ type Task = { task: 'bundle'; bundle: BundleRow | null } | { task: 'sell' | 'acc
 
 export default function Offers({ courses, bundles, offers, page, pages, mayRun }: OffersPage) {
   const [task, setTask] = useState<Task | null>(null);
+  // A link to one course leads to its page, and there to the course.
+  useEffect(() => document.getElementById(decodeURIComponent(window.location.hash.slice(1)))?.scrollIntoView(), []);
   return (
     <KeepShell title={say('keep.offers')}>
       <main className={clsx(ui.plainpage, css.plainpage)}>
