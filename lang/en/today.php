@@ -10,6 +10,7 @@ return [
     'not_see' => 'not see',
     'what' => 'what',
     'mark' => '?',
+    'more' => 'and {count, number} more',
     'say_why' => 'Say why',
     'asked' => 'Why can {who} not see {what}?',
     'answer' => 'The answer',

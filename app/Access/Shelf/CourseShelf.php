@@ -7,6 +7,7 @@ namespace App\Access\Shelf;
 use App\Access\Kept;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Document\DocumentItem;
 use App\Models\Draft;
 use App\Models\Offer;
 use App\Models\Revision;
@@ -22,6 +23,9 @@ final class CourseShelf
 
     /** @var array<int, CourseDocument> by id, as far as they were read */
     private array $documents = [];
+
+    /** @var array<int, array<array-key, string>> by id, by key of the item */
+    private array $itemTitles = [];
 
     /** @var ?array<int, ShelfMark> by id */
     private ?array $marks = null;
@@ -91,9 +95,9 @@ final class CourseShelf
 
     public function itemTitle(int $course, string $item): string
     {
-        $found = $this->document($course)?->readItems()[$item] ?? null;
+        $this->itemTitles[$course] ??= array_map(static fn (DocumentItem $one): string => $one->title(), $this->document($course)?->readItems() ?? []);
 
-        return $found === null ? $item : $found->title();
+        return $this->itemTitles[$course][$item] ?? $item;
     }
 
     /** @return list<string> keys of the lessons that are asked for: no draft, nor in one, and not optional, nor in something optional */

@@ -26,7 +26,7 @@ final class LookAheadCommand extends Command
             $found += count($its);
             $touched->of($shelf->all()[$id][0], draft: false, findings: $its);
         }
-        $week->rows($clock->monday($clock->now()));
+        $week->rows($clock->monday($clock->now()), null, page: 1);
         $this->output->writeln("{$found} findings in ".count($courses).' courses.');
 
         return self::SUCCESS;

@@ -48,6 +48,8 @@ final readonly class TodayPage
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $running,
         #[OA\Property] public bool $mayEdit,
         #[OA\Property] public bool $ofAll,
+        #[OA\Property] public int $page,
+        #[OA\Property] public int $pages,
     ) {
     }
 }

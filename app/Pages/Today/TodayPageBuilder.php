@@ -7,6 +7,7 @@ namespace App\Pages\Today;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
+use App\Agenda\AgendaTurn;
 use App\Checks\CourseFindings;
 use App\Models\Course;
 use App\Words\FindingWords;
@@ -35,17 +36,18 @@ final readonly class TodayPageBuilder
     /**
      * @param  ?string  $week  a date in it; null: this one
      * @param  ?list<int>  $only  ids of the courses of whoever edits some, and is told of nothing else; null: of all
+     * @param  int  $page  of the week's courses, from 1
      */
-    public function page(?string $week, bool $mayRun, ?array $only = null): TodayPage
+    public function page(?string $week, bool $mayRun, ?array $only = null, int $page = 1): TodayPage
     {
         $now = $this->clock->now();
         $asked = $week === null ? null : $this->clock->instant("{$week}T12:00");
         $monday = $this->clock->monday($asked ?? $now);
-        [$rows, $counting, $turns] = $this->week->rows($monday, $only);
+        [$rows, $counting, $turns, $page, $pages] = $this->week->rows($monday, $only, $page);
         $isThisWeek = $monday === $this->clock->monday($now);
         [$findings, $found] = $this->found($only);
-        $entries = array_merge([], ...array_map(static fn (AgendaRow $row): array => array_merge(...$row->days), $rows));
-        $count = static fn (TurnKind ...$kinds): int => count(array_filter($entries, static fn (AgendaEntry $entry): bool => in_array(TurnKind::from($entry->kind), $kinds, true)));
+        $all = array_merge([], ...array_values($turns));
+        $count = static fn (TurnKind ...$kinds): int => count(array_filter($all, static fn (AgendaTurn $turn): bool => in_array($turn->kind, $kinds, true)));
 
         return new TodayPage(
             $this->clock->words($now), $now,
@@ -53,7 +55,7 @@ final readonly class TodayPageBuilder
             $isThisWeek ? $this->week->next($turns) : null,
             $this->week->days($monday), $rows, $counting,
             (new \DateTimeImmutable($monday))->modify('-7 days')->format('Y-m-d'), (new \DateTimeImmutable($monday))->modify('+7 days')->format('Y-m-d'), $isThisWeek,
-            $only === null ? $this->ending->lines() : [], $findings, $found, $this->changed->lines($mayRun, $only), $mayRun ? $this->first->steps() : [], $only === null ? $this->changed->running() : [], $mayRun, $only === null,
+            $only === null ? $this->ending->lines() : [], $findings, $found, $this->changed->lines($mayRun, $only), $mayRun ? $this->first->steps() : [], $only === null ? $this->changed->running() : [], $mayRun, $only === null, $page, $pages,
         );
     }
 
@@ -64,24 +66,24 @@ final readonly class TodayPageBuilder
     private function found(?array $only): array
     {
         $courses = array_map(static fn (array $one): Course => $one[0], array_values($only === null ? $this->shelf->all() : array_intersect_key($this->shelf->all(), array_flip($only))));
-        $lines = [];
-        $found = 0;
+        $all = [];
         foreach ($this->findings->live($courses) as $id => $findings) {
             [$course, $document] = $this->shelf->all()[$id];
-            $open = $this->findings->notAccepted($course, $findings);
-            $found += count($open);
-            $rules = $open === [] ? null : $this->plans->live($course)?->course;
-            if ($rules === null) {
-                continue;
-            }
-            $words = new FindingWords($rules, $this->clock->words(...));
-            foreach ($open as $finding) {
-                $lines[] = [[$document->read()->state() === 'live' ? 0 : 1, self::weight($finding)], new TodayLine($words->what($finding), $document->title(), Say::text('today_told.show'), route('keep.checks', $course, false))];
+            foreach ($this->findings->notAccepted($course, $findings) as $finding) {
+                $all[] = [[$document->read()->state() === 'live' ? 0 : 1, self::weight($finding)], $finding, $course];
             }
         }
-        usort($lines, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        usort($all, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $lines = [];
+        foreach ($all as [, $finding, $course]) {
+            // Rules are read of those courses alone of which something is told.
+            $rules = count($lines) < self::FINDINGS ? $this->plans->live($course)?->course : null;
+            if ($rules !== null) {
+                $lines[] = new TodayLine((new FindingWords($rules, $this->clock->words(...)))->what($finding), $this->shelf->title($course->id), Say::text('today_told.show'), route('keep.checks', $course, false));
+            }
+        }
 
-        return [array_map(static fn (array $line): TodayLine => $line[1], array_slice($lines, 0, self::FINDINGS)), $found];
+        return [$lines, count($all)];
     }
 
     /** The lower the sooner it is told, of what is open to anybody at all. */

@@ -22,6 +22,12 @@ use SilentKeep\Core\Foresight\TurnKind;
 /** The week as an agenda, a row for each course that anybody holds a pass of. */
 final readonly class WeekBuilder
 {
+    /** How many courses are on one page. */
+    private const COURSES = 20;
+
+    /** How much is told of one day of a course. */
+    private const A_DAY = 6;
+
     public function __construct(private CourseShelf $shelf, private Plans $plans, private SchoolClock $clock, private CourseAgenda $agenda, private HoldersNow $holders)
     {
     }
@@ -40,9 +46,10 @@ final readonly class WeekBuilder
 
     /**
      * @param  ?list<int>  $only  ids of the courses that are told of; null: all
-     * @return array{list<AgendaRow>, bool, array<int, list<AgendaTurn>>} rows; whether somebody is still being looked at; turns by the course's id
+     * @param  int  $page  from 1
+     * @return array{list<AgendaRow>, bool, array<int, list<AgendaTurn>>, int, int} rows of one page; whether somebody is still being looked at; turns by the course's id, of all; the page, and how many there are
      */
-    public function rows(string $monday, ?array $only = null): array
+    public function rows(string $monday, ?array $only, int $page): array
     {
         $stamps = $this->plans->stamps();
         $holders = $this->holders->all();
@@ -51,17 +58,41 @@ final readonly class WeekBuilder
         $counting = false;
         $held = array_filter($this->shelf->all(), static fn (int $id): bool => ($holders[$id] ?? 0) > 0 && ($only === null || in_array($id, $only, true)), ARRAY_FILTER_USE_KEY);
         $counts = $this->agenda->all(array_values(array_map(static fn (array $one): array => [$one[0], $stamps[$one[0]->id] ?? ''], $held)), $monday);
+        $pages = max(1, (int) ceil(count($held) / self::COURSES));
+        $page = min($pages, max(1, $page));
+        $place = 0;
         foreach ($held as $id => [$course, $document]) {
             $count = $counts[$id];
             $counting = $counting || $count->finished_at === null;
             $turns[$id] = CourseAgenda::turns($count);
-            $rows[] = new AgendaRow($course->key, $document->title(), self::note($document, $holders[$id]), array_map(
-                fn (string $date): array => array_values(array_map(fn (AgendaTurn $turn): AgendaEntry => $this->entry($course, $turn, $names, listsPeople: $only === null), array_filter($turns[$id], static fn (AgendaTurn $turn): bool => $turn->day === $date))),
-                self::dates($monday),
-            ));
+            if (intdiv($place++, self::COURSES) === $page - 1) {
+                $rows[] = $this->row($course, $document, $holders[$id], $turns[$id], $names, $monday, listsPeople: $only === null);
+            }
         }
 
-        return [$rows, $counting, $turns];
+        return [$rows, $counting, $turns, $page, $pages];
+    }
+
+    /**
+     * @param  list<AgendaTurn>  $turns
+     * @param  array<array-key, string>  $names  of offers, by key
+     */
+    private function row(Course $course, CourseDocument $document, int $holders, array $turns, array $names, string $monday, bool $listsPeople): AgendaRow
+    {
+        $days = $more = [];
+        foreach (self::dates($monday) as $date) {
+            $its = array_values(array_filter($turns, static fn (AgendaTurn $turn): bool => $turn->day === $date));
+            $shown = $its;
+            if (count($its) > self::A_DAY) {
+                usort($shown, static fn (AgendaTurn $a, AgendaTurn $b): int => $b->people <=> $a->people);
+                $chosen = array_slice($shown, 0, self::A_DAY);
+                $shown = array_values(array_filter($its, static fn (AgendaTurn $turn): bool => in_array($turn, $chosen, true)));
+            }
+            $days[] = array_map(fn (AgendaTurn $turn): AgendaEntry => $this->entry($course, $turn, $names, $listsPeople), $shown);
+            $more[] = count($its) - count($shown);
+        }
+
+        return new AgendaRow($course->key, $document->title(), self::note($document, $holders), $days, $more);
     }
 
     /** @param  array<int, list<AgendaTurn>>  $turns  by the course's id */

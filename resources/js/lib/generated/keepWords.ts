@@ -1792,6 +1792,7 @@ export const keepWords = {
   'today.not_see': "not see",
   'today.what': "what",
   'today.mark': "?",
+  'today.more': "and {count, number} more",
   'today.say_why': "Say why",
   'today.asked': "Why can {who} not see {what}?",
   'today.answer': "The answer",
@@ -3711,6 +3712,7 @@ export interface KeepParts {
   'today.not_see': never;
   'today.what': never;
   'today.mark': never;
+  'today.more': 'count';
   'today.say_why': never;
   'today.asked': 'who' | 'what';
   'today.answer': never;

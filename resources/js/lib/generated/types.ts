@@ -133,6 +133,7 @@ export interface AgendaRow {
   title: string;
   note: string;
   days: AgendaEntry[][];
+  more: number[];
 }
 
 export interface AmbiguousDate {
@@ -1850,6 +1851,8 @@ export interface TodayPage {
   running: string[];
   mayEdit: boolean;
   ofAll: boolean;
+  page: number;
+  pages: number;
 }
 
 export interface TokenRow {

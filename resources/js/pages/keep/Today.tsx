@@ -13,6 +13,7 @@ import { Answered } from '../../people/Answered';
 import { type Question, WhyQuestion } from '../../checks/WhyQuestion';
 import { Arch } from '../../ui/Arch';
 import { KeepShell, PageHead } from '../../ui/KeepShell';
+import { Pager } from '../../ui/Pager';
 import { Words } from '../../ui/Words';
 import css from '../../checks/checks.module.css';
 import ui from '../../ui/ui.module.css';
@@ -69,6 +70,11 @@ export default function Today(page: TodayPage) {
                       {entries.map((entry) => (
                         <Entry key={`${entry.kind} ${entry.title}`} entry={entry} />
                       ))}
+                      {(course.more[index] ?? 0) > 0 && (
+                        <Link className={ui.soft} href={withQuery(to('keep.course', { course: course.key }), { lens: 'timeline' })}>
+                          {say('today.more', { count: course.more[index] ?? 0 })}
+                        </Link>
+                      )}
                     </td>
                   ))}
                 </tr>
@@ -76,6 +82,7 @@ export default function Today(page: TodayPage) {
             </tbody>
           </table>
         </div>
+        {page.pages > 1 && <Pager page={page.page} pages={page.pages} address={(at) => withQuery(isThisWeek ? to('keep.today') : weekOf(days[0]?.date ?? ''), { page: at })} />}
         {courses.length === 0 && first.length === 0 && (
           <div className={ui.empty}>
             <p>

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Staff\Checks;
 
 use App\Access\Staff\StaffCourses;
 use App\Access\WhoLooks;
+use App\Http\Text;
 use App\Pages\Today\TodayPageBuilder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -19,6 +20,6 @@ final readonly class TodayController
     {
         $week = $request->query('week');
 
-        return Inertia::render('keep/Today', get_object_vars($pages->page(is_string($week) && preg_match('/^\d{4}-\d{2}-\d{2}$/D', $week) === 1 ? $week : null, Gate::allows('run-school'), $staff->only(WhoLooks::signedIn($request)))));
+        return Inertia::render('keep/Today', get_object_vars($pages->page(is_string($week) && preg_match('/^\d{4}-\d{2}-\d{2}$/D', $week) === 1 ? $week : null, Gate::allows('run-school'), $staff->only(WhoLooks::signedIn($request)), max(1, (int) Text::of($request, 'page', 6)))));
     }
 }
