@@ -67,14 +67,14 @@ final class CourseShelf
     /** @param  list<int>  $courses */
     private function read(array $courses): void
     {
-        $revisions = [];
-        foreach (array_diff($courses, array_keys($this->documents)) as $id) {
-            $revisions[(int) $this->courses()[$id]->live_revision_id] = $id;
-        }
-        foreach ($revisions === [] ? [] : Revision::query()->whereIn('id', array_keys($revisions))->get() as $revision) {
-            $id = $revisions[$revision->id];
-            $this->courses()[$id]->setRelation('liveRevision', $revision);
-            $this->documents[$id] = CourseDocument::fromJson($revision->document);
+        $missing = array_diff($courses, array_keys($this->documents));
+        $revisions = $missing === [] ? [] : Revision::query()->whereIn('id', array_map(fn (int $id): int => (int) $this->courses()[$id]->live_revision_id, $missing))->get()->keyBy('id')->all();
+        foreach ($missing as $id) {
+            $revision = $revisions[(int) $this->courses()[$id]->live_revision_id] ?? null;
+            if ($revision !== null) {
+                $this->courses()[$id]->setRelation('liveRevision', $revision);
+                $this->documents[$id] = CourseDocument::fromJson($revision->document);
+            }
         }
     }
 
