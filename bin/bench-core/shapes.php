@@ -70,29 +70,16 @@ function itemLoop(Plan $plan, array $viewers, int $now): Closure
     };
 }
 
-/** @param  list<Viewer>  $viewers */
-function shapeLoop(Shape $shape, array $viewers, int $now): Closure
+/** The loop that does all the work of the shape, and tells of learners just what the core tells. */
+function loopByHand(Shape $shape): ShapeLoop
 {
-    $loop = new ShapeLoop(new ShapeTable($shape->plan), $shape->plan->zone, $shape->of['opening']);
-
-    return static function () use ($loop, $viewers, $now): int {
-        $open = 0;
-        foreach ($viewers as $viewer) {
-            $open += substr_count($loop->states($viewer, $now), 'o');
-        }
-
-        return $open;
-    };
+    return new ShapeLoop(new ShapeTable($shape->plan), $shape->plan->zone, $shape->of['opening']);
 }
 
-/**
- * The loop that does all the work of the shape, and tells of learners just what the core tells.
- *
- * @param  list<Viewer>  $viewers
- */
+/** @param  list<Viewer>  $viewers */
 function wholeLoop(Shape $shape, array $viewers, int $now): Closure
 {
-    $loop = new ShapeLoop(new ShapeTable($shape->plan), $shape->plan->zone, $shape->of['opening']);
+    $loop = loopByHand($shape);
 
     return static function () use ($loop, $viewers, $now): int {
         $open = 0;
@@ -107,7 +94,7 @@ function wholeLoop(Shape $shape, array $viewers, int $now): Closure
 /** @param  list<Viewer>  $viewers */
 function failUnlessLoopIsRight(Shape $shape, array $viewers, CompiledDecider $decider, int $now): void
 {
-    $loop = new ShapeLoop(new ShapeTable($shape->plan), $shape->plan->zone, $shape->of['opening']);
+    $loop = loopByHand($shape);
     foreach ($viewers as $viewer) {
         if (! $viewer->guest && $viewer->observes === null && $loop->states($viewer, $now) !== $decider->states($decider->viewer($viewer, $now), $now)) {
             throw new LogicException("The loop does other work than the core: {$shape->told}");
