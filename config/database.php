@@ -28,7 +28,8 @@ return [
             'charset' => 'utf8',
             'prefix' => '',
             'search_path' => 'public',
-            'sslmode' => 'prefer',
+            'sslmode' => env('DB_SSLMODE', 'prefer'),
+            'busy_timeout' => 10_000,
         ],
     ],
 ];

@@ -20,18 +20,22 @@ final class FilledSchools
     /**
      * Puts one into a folder, and leaves what was filled there to others where it is the first.
      *
+     * @param  string  $database  in the folder; of PostgreSQL, what it calls it
      * @param  Closure(): mixed  $fill  fills the folder
      */
-    public static function copy(string $folder, string $name, Closure $fill): void
+    public static function copy(string $folder, string $database, string $name, Closure $fill): void
     {
         $kept = dirname(__DIR__).'/storage/framework/testing';
         is_dir($kept) || mkdir($kept, 0o755, true) || is_dir($kept);
         $lock = fopen("{$kept}/lock", 'c');
         assert($lock !== false);
         flock($lock, LOCK_EX);
-        $filled = "{$kept}/school-".self::code()."-{$name}";
-        if (is_dir($filled)) {
+        // Of PostgreSQL only for as long as that runs.
+        $template = PgsqlSchools::areMeant() ? 'filled_'.hash('xxh64', self::code().$name) : null;
+        $filled = "{$kept}/school-".self::code()."-{$name}".($template === null ? '' : '-pgsql');
+        if (is_dir($filled) && ($template === null || PgsqlSchools::isThere($template))) {
             (new Process(['cp', '-a', "{$filled}/.", $folder]))->mustRun();
+            $template === null || PgsqlSchools::make($database, $template);
         } else {
             $fill();
             // What older code has filled is of no use any more.
@@ -40,7 +44,8 @@ final class FilledSchools
                     (new Process(['rm', '-rf', $old]))->run();
                 }
             }
-            (new Process(['rm', '-rf', "{$filled}.half"]))->mustRun();
+            $template === null || PgsqlSchools::make($template, $database);
+            (new Process(['rm', '-rf', "{$filled}.half", $filled]))->mustRun();
             (new Process(['cp', '-a', $folder, "{$filled}.half"]))->mustRun();
             rename("{$filled}.half", $filled);
         }

@@ -48,12 +48,12 @@ final class SchoolServer
         $this->loadedAt = (int) strtotime(getenv('TESTS_AT') ?: self::LOADED_AT);
         $this->ahead = $this->loadedAt - time();
         $fill = fn () => $this->fill($demo);
-        $environment === [] ? FilledSchools::copy($this->folder, "{$this->loadedAt}-".($demo ? 'demo' : 'empty'), $fill) : $fill();
+        $environment === [] ? FilledSchools::copy($this->folder, $this->database(), "{$this->loadedAt}-".($demo ? 'demo' : 'empty'), $fill) : $fill();
     }
 
     private function fill(bool $demo): void
     {
-        touch($this->database());
+        PgsqlSchools::areMeant() ? PgsqlSchools::make($this->database()) : touch($this->database());
         $this->artisan('migrate', '--force');
         if ($demo) {
             $this->artisan('keep:demo', '--begun');
@@ -88,6 +88,9 @@ final class SchoolServer
         }
         array_map(fclose(...), $this->claims);
         $this->claims = [];
+        if (PgsqlSchools::areMeant()) {
+            PgsqlSchools::drop($this->database());
+        }
         (new Process(['rm', '-rf', $this->folder]))->run();
     }
 
@@ -142,9 +145,22 @@ final class SchoolServer
         return "http://127.0.0.1:{$this->port}";
     }
 
+    /** Its file, or what PostgreSQL calls it. */
     public function database(): string
     {
-        return $this->folder.'/school.sqlite';
+        return PgsqlSchools::areMeant() ? 'served_'.substr($this->folder, -12) : $this->folder.'/school.sqlite';
+    }
+
+    /** Beside what is served. */
+    public function pdo(): \PDO
+    {
+        if (PgsqlSchools::areMeant()) {
+            return PgsqlSchools::connect($this->database());
+        }
+        $pdo = new \PDO('sqlite:'.$this->database());
+        $pdo->exec('PRAGMA busy_timeout = 10000');
+
+        return $pdo;
     }
 
     public function artisan(string ...$words): string
@@ -161,9 +177,7 @@ final class SchoolServer
     /** The first value that a query of the school's database gives. */
     public function value(string $sql): ?string
     {
-        $pdo = new \PDO('sqlite:'.$this->database());
-        $pdo->exec('PRAGMA busy_timeout = 10000');
-        $rows = $pdo->query($sql);
+        $rows = $this->pdo()->query($sql);
         $value = $rows === false ? null : $rows->fetchColumn();
 
         return is_scalar($value) && $value !== false ? (string) $value : null;
@@ -259,7 +273,7 @@ final class SchoolServer
     private function environment(): array
     {
         return [
-            'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', 'DB_DATABASE' => $this->database(), 'FILES_ROOT' => $this->folder.'/files', 'CACHE_ROOT' => $this->folder.'/cache', 'SESSION_ROOT' => $this->folder.'/sessions',
+            'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', ...(PgsqlSchools::areMeant() ? PgsqlSchools::environment($this->database()) : ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $this->database()]), 'FILES_ROOT' => $this->folder.'/files', 'CACHE_ROOT' => $this->folder.'/cache', 'SESSION_ROOT' => $this->folder.'/sessions',
             'APP_URL' => $this->address(), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'sync', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single',
             'CLOCK_AHEAD' => (string) $this->ahead, ...($this->workers > 1 ? ['PHP_CLI_SERVER_WORKERS' => (string) $this->workers] : []), ...$this->environment,
         ];

@@ -20,6 +20,6 @@ final class Room
     {
         $connection = DB::connection();
 
-        return $connection instanceof WaitingConnection ? $connection->withRoom($do) : $do();
+        return $connection instanceof OneWriter ? $connection->withRoom($do) : $do();
     }
 }

@@ -8,40 +8,17 @@ use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\SQLiteConnection;
 use PDOException;
-use Throwable;
 
 /**
  * SQLite has one writer at a time: the others wait for their turn, until a deadline (`busy_timeout`, in milliseconds).
  * SQLite itself waits for most of it; where it does not dare to (another connection is just being closed, or
  * recovers the log), the statement is tried again.
  */
-final class WaitingConnection extends SQLiteConnection
+final class WaitingConnection extends SQLiteConnection implements OneWriter
 {
-    private const BUSY = 5;
-
-    private const LOCKED = 6;
-
     /** Whether statements wait for their turn now. */
     private bool $waits = true;
 
-    /** Whether the database was busy with somebody else until the deadline. */
-    public static function wasBusy(Throwable $error): bool
-    {
-        for ($one = $error; $one !== null; $one = $one->getPrevious()) {
-            if ($one instanceof PDOException && in_array((int) ($one->errorInfo[1] ?? 0) & 0xFF, [self::BUSY, self::LOCKED], true)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * Runs a write of little weight at once or not at all: it is given up where it would have to wait.
-     *
-     * @param  Closure(): void  $write
-     * @return bool whether it was done
-     */
     public function atOnceOrNot(Closure $write): bool
     {
         $this->reconnectIfMissingConnection();
@@ -51,21 +28,13 @@ final class WaitingConnection extends SQLiteConnection
 
             return true;
         } catch (QueryException|PDOException $e) {
-            return self::wasBusy($e) ? false : throw $e;
+            return Busy::was($e) ? false : throw $e;
         } finally {
             $this->wait($this->patience());
         }
     }
 
-    /**
-     * Runs something that touches very many rows, with more of the database in memory than is usual: what is written stays
-     * there until it is committed.
-     *
-     * @template T
-     *
-     * @param  Closure(): T  $do
-     * @return T
-     */
+    /** What is written stays in memory until it is committed. */
     public function withRoom(Closure $do): mixed
     {
         $usual = $this->scalar('PRAGMA cache_size');
@@ -107,7 +76,7 @@ final class WaitingConnection extends SQLiteConnection
             try {
                 return $do();
             } catch (QueryException|PDOException $e) {
-                if (! self::wasBusy($e) || ! $this->waits || microtime(true) >= $deadline) {
+                if (! Busy::was($e) || ! $this->waits || microtime(true) >= $deadline) {
                     throw $e;
                 }
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Access\SchoolOf;
-use App\Database\WaitingConnection;
+use App\Database\Busy;
 use App\Http\Middleware\NotBegun;
 use App\Pages\Shared\Flash;
 use App\Words\Say;
@@ -30,7 +30,7 @@ final class ErrorPages
     public static function respond(Response $response, Throwable $exception, Request $request): Response
     {
         $status = $response->getStatusCode();
-        $busy = $status === 500 && WaitingConnection::wasBusy($exception);
+        $busy = $status === 500 && Busy::was($exception);
         if ($busy) {
             // Nothing was done; in a moment it can be.
             $response->setStatusCode($status = 503)->headers->set('Retry-After', '5');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Labels;
 
 use App\Access\SchoolClock;
+use App\Database\Dialects;
 use App\Database\Value;
 use App\Models\Course;
 use App\Models\CourseDocument;
@@ -55,7 +56,7 @@ final readonly class LabelUses
         $now = gmdate('Y-m-d H:i:s', $this->clock->now());
         $within = static fn (Builder $query, string $of): Builder => $query->where(static fn (Builder $q) => $q->whereNull("{$of}.starts_at")->orWhere("{$of}.starts_at", '<=', $now))
             ->where(static fn (Builder $q) => $q->whereNull("{$of}.ends_at")->orWhere("{$of}.ends_at", '>', $now));
-        $byPass = DB::table('passes')->join('offers', 'offers.id', '=', 'passes.offer_id')->join(DB::raw('json_each(offers.labels) as given'), static fn ($join) => $join->whereRaw('1 = 1'))
+        $byPass = DB::table('passes')->join('offers', 'offers.id', '=', 'passes.offer_id')->join(DB::raw(Dialects::spoken()->elements('offers.labels', 'given')), static fn ($join) => $join->whereRaw('1 = 1'))
             ->where('offers.labels', '!=', '[]')->where('passes.state', PassState::Active->value)->selectRaw('given.value as label, passes.person_id');
         $held = $within(DB::table('labels')->select('label', 'person_id'), 'labels')->union($within($byPass, 'passes'));
 
@@ -65,7 +66,8 @@ final readonly class LabelUses
     /** @return iterable<Course> whose rules name any label, with what is live and what is drafted */
     private static function courses(): iterable
     {
-        $names = static fn ($query) => $query->whereRaw("(instr(document, '\"label\"') > 0 or instr(document, '\"labels\"') > 0)");
+        $dialect = Dialects::spoken();
+        $names = static fn ($query) => $query->whereRaw("({$dialect->contains('document', "'\"label\"'")} or {$dialect->contains('document', "'\"labels\"'")})");
 
         return Course::query()->with(['liveRevision', 'draft'])->where(static fn ($query) => $query->whereHas('liveRevision', $names)->orWhereHas('draft', $names))->orderBy('id')->get();
     }

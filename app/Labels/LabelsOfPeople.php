@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
+use App\Database\Dialects;
 use App\Models\Label;
 use Illuminate\Support\Facades\DB;
 
@@ -19,18 +20,19 @@ final class LabelsOfPeople
     public function rename(string $from, string $to): int
     {
         $people = Label::query()->where('label', $from)->count();
-        DB::update(<<<'SQL'
+        $dialect = Dialects::spoken();
+        DB::update(<<<SQL
             update labels set
                 starts_at = case
                     when old.starts_at > labels.ends_at then old.starts_at
                     when labels.starts_at > old.ends_at then labels.starts_at
                     when labels.starts_at is null or old.starts_at is null then null
-                    else min(labels.starts_at, old.starts_at) end,
+                    else {$dialect->least('labels.starts_at', 'old.starts_at')} end,
                 ends_at = case
                     when old.starts_at > labels.ends_at then old.ends_at
                     when labels.starts_at > old.ends_at then labels.ends_at
                     when labels.ends_at is null or old.ends_at is null then null
-                    else max(labels.ends_at, old.ends_at) end
+                    else {$dialect->greatest('labels.ends_at', 'old.ends_at')} end
             from labels as old where old.person_id = labels.person_id and old.label = ? and labels.label = ?
             SQL, [$from, $to]);
         $both = static fn () => DB::table('labels')->select('person_id')->where('label', $to);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
+use App\Database\Dialects;
 use App\Drafts\DraftConflict;
 use App\Drafts\LabelInDraft;
 use App\Models\Course;
@@ -79,7 +80,7 @@ final readonly class RenameLabel
                     ($this->publish)($proposal, $note, $author);
                 }
             }
-            foreach (Draft::query()->whereRaw('instr(document, ?) > 0', [self::quoted($from)])->get() as $draft) {
+            foreach (Draft::query()->whereRaw(Dialects::spoken()->contains('document', '?'), [self::quoted($from)])->get() as $draft) {
                 ($this->drafts)($draft, $from, $to, $author);
             }
             $people = $this->people->rename($from, $to);
@@ -101,7 +102,7 @@ final readonly class RenameLabel
      */
     private static function naming(\Illuminate\Database\Eloquent\Builder $courses, string $in, string $label): iterable
     {
-        return $courses->whereHas($in, static fn ($query) => $query->whereRaw('instr(document, ?) > 0', [self::quoted($label)]))->orderBy('id')->get();
+        return $courses->whereHas($in, static fn ($query) => $query->whereRaw(Dialects::spoken()->contains('document', '?'), [self::quoted($label)]))->orderBy('id')->get();
     }
 
     /** As documents write it. */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
-use App\Database\WaitingConnection;
+use App\Database\Dialects;
+use App\Database\OneWriter;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -76,7 +77,7 @@ final readonly class PassingNotes
     {
         $connection = DB::connection();
         $write = static fn () => self::write($note);
-        if ($connection instanceof WaitingConnection && $connection->transactionLevel() === 0) {
+        if ($connection instanceof OneWriter && $connection->transactionLevel() === 0) {
             $connection->atOnceOrNot($write) || $this->layAside($note);
         } else {
             $write();
@@ -128,7 +129,7 @@ final readonly class PassingNotes
         DB::table('looks')->upsert(
             ['person_id' => $note['person'], 'course_id' => $note['course'], 'item_key' => $note['item'], 'via' => $note['via'], 'first_at' => $note['at'], 'last_at' => $note['at']],
             ['person_id', 'course_id', 'item_key'],
-            ['last_at' => DB::raw('max(looks.last_at, excluded.last_at)')],
+            ['last_at' => DB::raw(Dialects::spoken()->greatest('looks.last_at', 'excluded.last_at'))],
         );
     }
 

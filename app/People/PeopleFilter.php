@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Database\Dialects;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Pass;
@@ -53,8 +54,9 @@ final readonly class PeopleFilter
         $at = self::stored($now);
         $query = Person::query()->select('people.*');
         if ($this->find !== '') {
+            $like = Dialects::spoken()->like();
             $part = '%'.addcslashes($this->find, '%_\\').'%';
-            $query->where(fn (Builder $q) => $q->whereRaw("people.name like ? escape '\\'", [$part])->orWhereRaw("coalesce(people.claimed_email, people.email) like ? escape '\\'", [$part]));
+            $query->where(fn (Builder $q) => $q->whereRaw("people.name {$like} ? escape '\\'", [$part])->orWhereRaw("coalesce(people.claimed_email, people.email) {$like} ? escape '\\'", [$part]));
         }
         $this->byPasses($query, $now);
         if ($this->unseen !== null) {

@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Access\SchoolClock;
 use App\Access\Viewers;
+use App\Database\Dialects;
 use App\Database\Value;
 use App\Models\Label;
 use App\Models\Offer;
@@ -52,7 +53,7 @@ final readonly class PeoplesLabels
         $stored = gmdate('Y-m-d H:i:s', $at);
         $within = static fn (Builder $query): Builder => $query->where(static fn (Builder $q) => $q->whereNull('starts_at')->orWhere('starts_at', '<=', $stored))
             ->where(static fn (Builder $q) => $q->whereNull('ends_at')->orWhere('ends_at', '>', $stored));
-        $giving = DB::table('offers')->select('offers.id')->whereRaw('exists (select 1 from json_each(offers.labels) where json_each.value = ?)', [$label]);
+        $giving = DB::table('offers')->select('offers.id')->whereRaw('exists (select 1 from '.Dialects::spoken()->elements('offers.labels', 'given').' where given.value = ?)', [$label]);
 
         return $within(DB::table('labels')->select('person_id')->where('label', $label))
             ->union($within(DB::table('passes')->select('person_id')->where('state', 'active')->whereIn('offer_id', $giving)));

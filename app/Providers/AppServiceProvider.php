@@ -11,6 +11,7 @@ use App\Access\Staff\Gates;
 use App\Access\Staff\StaffCourses;
 use App\Checks\CourseFindings;
 use App\Checks\KnownOfCourses;
+use App\Database\OneWriterPgsql;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
 use App\Drafts\DraftDiscarded;
@@ -70,6 +71,8 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind('db.connector.sqlite', WaitingConnector::class);
         Connection::resolverFor('sqlite', /** @param  array<string, mixed>  $config */
             static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): WaitingConnection => new WaitingConnection($pdo, $database, $prefix, $config));
+        Connection::resolverFor('pgsql', /** @param  array<string, mixed>  $config */
+            static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): OneWriterPgsql => new OneWriterPgsql($pdo, $database, $prefix, $config));
         $this->app->bind(Mailer::class, QueuedMailer::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(StaffCourses::class);

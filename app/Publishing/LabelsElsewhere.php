@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Access\Shelf\CourseShelf;
+use App\Database\Dialects;
 use App\Models\Course;
 use App\Models\CourseDocument;
 
@@ -22,7 +23,7 @@ final readonly class LabelsElsewhere
         foreach (self::changed($proposal) as $label) {
             // As a condition writes it.
             $asks = '"label":'.json_encode($label, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-            $courses = Course::query()->whereKeyNot($proposal->course->id)->whereHas('liveRevision', static fn ($revision) => $revision->whereRaw('instr(document, ?) > 0', [$asks]))->orderBy('id')->pluck('id');
+            $courses = Course::query()->whereKeyNot($proposal->course->id)->whereHas('liveRevision', static fn ($revision) => $revision->whereRaw(Dialects::spoken()->contains('document', '?'), [$asks]))->orderBy('id')->pluck('id');
             $titles = array_values($courses->map(fn (mixed $id): string => $this->shelf->title(is_numeric($id) ? (int) $id : 0))->all());
             if ($titles !== []) {
                 $touched[$label] = $titles;

@@ -80,6 +80,15 @@ final class HouseTest extends TestCase
         self::assertSame([], glob(self::$root.'/app/*.php'));
     }
 
+    /** Three hundred tests in four folders were never run, for a folder that no suite names is passed over without a word. */
+    public function test_every_test_is_in_a_suite_that_is_run(): void
+    {
+        preg_match_all('#<directory>(.+?)</directory>#', (string) file_get_contents(self::$root.'/phpunit.xml'), $directories);
+        $named = $directories[1];
+        $folders = array_unique(array_map(dirname(...), array_filter(self::filesIn('tests'), static fn (string $file): bool => str_ends_with($file, 'Test.php'))));
+        self::assertSame([], array_values(array_filter($folders, static fn (string $folder): bool => ! array_filter($named, static fn (string $suite): bool => str_starts_with("{$folder}/", "{$suite}/")))));
+    }
+
     public function test_no_folder_hides_a_subject(): void
     {
         $counts = [];

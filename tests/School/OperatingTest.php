@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\School;
 
+use App\Database\Dialects;
 use App\Models\Medium;
 use App\Models\Message;
 use App\Models\Person;
@@ -210,8 +211,8 @@ final class OperatingTest extends TestCase
     private function everything(): array
     {
         $tables = [];
-        foreach (DB::select("select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name") as $table) {
-            $tables[$table->name] = md5((string) json_encode(DB::table($table->name)->orderBy('rowid')->get()));
+        foreach (Dialects::spoken()->tables() as $table) {
+            $tables[$table] = md5((string) json_encode(DB::table($table)->get()->map(static fn (object $row): string => (string) json_encode($row))->sort()->values()));
         }
 
         return $tables;

@@ -77,7 +77,7 @@ final class BackupBesideLearnersTest extends TestCase
     /** @return array<int, Caller> */
     private function learners(): array
     {
-        $pdo = new \PDO('sqlite:'.$this->school->database());
+        $pdo = $this->school->pdo();
         $oda = "from people o where o.email = 'oda@alder.test'";
         for ($n = 1; $n <= self::LEARNERS; $n++) {
             $pdo->exec("insert into people (name, email, password) select 'Crew {$n}', 'crew{$n}@alder.test', password {$oda}");
@@ -96,7 +96,7 @@ final class BackupBesideLearnersTest extends TestCase
         assert($file !== false);
         ftruncate($file, 400_000_000);
         fclose($file);
-        $pdo = new \PDO('sqlite:'.$this->school->database());
+        $pdo = $this->school->pdo();
         $pdo->exec("insert into media (path, course_id, item_key, kind, title, name, type, bytes, position) select 'media/long-video', course_id, item_key, kind, title, name, type, 400000000, 99 from media limit 1");
     }
 

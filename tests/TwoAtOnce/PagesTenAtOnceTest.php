@@ -82,7 +82,7 @@ final class PagesTenAtOnceTest extends TestCase
 
     public function test_the_last_try_at_a_quiz_is_taken_once_and_one_more_is_given_once(): void
     {
-        (new \PDO('sqlite:'.self::$school->database()))->exec("update contents set quiz_rules = '{\"tries\":1}' where item_key = 'l-timber'");
+        self::$school->pdo()->exec("update contents set quiz_rules = '{\"tries\":1}' where item_key = 'l-timber'");
         self::$eira->post('/courses/clinker/l-planes/finished', []);
         $eira = self::$school->value("select id from people where email = 'eira@alder.test'");
         $version = (int) self::$school->value("select version from contents where item_key = 'l-timber'");

@@ -29,7 +29,7 @@ final class TriggersTenAtOnceTest extends TestCase
 
     public function test_each_event_is_noted_once_and_each_step_done_once(): void
     {
-        $pdo = new \PDO('sqlite:'.$this->school->database());
+        $pdo = $this->school->pdo();
         $stamp = fn (int $ago): string => gmdate('Y-m-d H:i:s', $this->school->loadedAt - $ago);
         $spec = json_encode(['when' => ['event' => 'label-given', 'label' => 'go'], 'only' => (object) [], 'then' => [['do' => 'extend-pass', 'offer' => 'apprentice-pass', 'days' => 10], ['do' => 'give-label', 'label' => 'set-off']]]);
         $pdo->prepare('update triggers set "on" = (id = 1), since = ?, spec = case id when 1 then ? else spec end')->execute([$stamp(3600), $spec]);

@@ -26,7 +26,7 @@ final class TwoAdministratorsTest extends TestCase
     {
         self::$school = new SchoolServer(workers: 4);
         self::$school->start();
-        $pdo = new \PDO('sqlite:'.self::$school->database());
+        $pdo = self::$school->pdo();
         $pdo->exec("insert into people (name, email, password, role) select 'Ingrid Vik', 'ingrid@alder.test', password, 'administrator' from people where email = 'hege@alder.test'");
         self::$hege = Caller::signedIn(self::$school->address(), 'hege');
         self::$ingrid = Caller::signedIn(self::$school->address(), 'ingrid');

@@ -226,7 +226,7 @@ final class WriteBesideWriteTest extends TestCase
     /** Longer than anybody waits: a clear answer, and nothing half done. */
     public function test_who_waits_too_long_is_told_so(): void
     {
-        config(['database.connections.sqlite.busy_timeout' => 200]);
+        config(['database.connections.'.DB::getDefaultConnection().'.busy_timeout' => 200]);
         DB::purge();
         $eira = $this->person('eira');
         $this->holdTheLock(30);
@@ -283,7 +283,7 @@ final class WriteBesideWriteTest extends TestCase
 
     private function holdTheLock(float $seconds): void
     {
-        $this->other = new Process([(string) (new PhpExecutableFinder)->find(), dirname(__DIR__).'/hold-lock.php', SchoolFile::path(), (string) $seconds]);
+        $this->other = new Process([(string) (new PhpExecutableFinder)->find(), dirname(__DIR__).'/hold-lock.php', SchoolFile::dsn(), (string) $seconds]);
         $this->other->start();
         $this->other->waitUntil(static fn (string $type, string $output): bool => str_contains($output, 'held'));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Access\Shelf;
 
+use App\Database\Dialects;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\RowTitle;
@@ -56,9 +57,8 @@ final class RowIndex
         }
         $said = implode(' ', $typed->words);
         $found = RowTitle::query()->when($only !== null, static fn (Builder $query): Builder => $query->whereIn('course_id', $only ?? []));
-        DB::getDriverName() === 'sqlite'
-            ? $found->whereRaw('id in (select rowid from row_words where row_words match ?)', [self::match($wanted, '"%s"*', '"%s"', ' OR ', ' AND ')])
-            : $found->whereRaw("to_tsvector('simple', words) @@ to_tsquery('simple', ?)", [self::match($wanted, '%s:*', '%s', ' | ', ' & ')]);
+        $dialect = Dialects::spoken();
+        $found->whereRaw($dialect->rowsFound(), [self::match($wanted, ...$dialect->words())]);
 
         return array_values($found->orderByRaw('case when words = ? then 0 when substr(words, 1, ?) = ? then 1 else 2 end, length(words), id', [$said, mb_strlen($said), $said])->limit(self::MOST)->get()->all());
     }

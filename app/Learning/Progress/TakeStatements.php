@@ -7,6 +7,7 @@ namespace App\Learning\Progress;
 use App\Access\Plans;
 use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
+use App\Database\Dialects;
 use App\Database\Value;
 use App\Models\Completion;
 use App\Models\Course;
@@ -122,7 +123,7 @@ final readonly class TakeStatements
         Completion::query()->upsert(
             array_map(static fn (array $one): array => ['person_id' => $one['person_id'], 'course_id' => $one['course_id'], 'item_key' => $one['item_key'], 'completed_at' => gmdate('Y-m-d H:i:s', $one['at'])], $finished),
             ['person_id', 'course_id', 'item_key'],
-            ['completed_at' => DB::raw('min(completions.completed_at, excluded.completed_at)')],
+            ['completed_at' => DB::raw(Dialects::spoken()->least('completions.completed_at', 'excluded.completed_at'))],
         );
         $fresh = array_filter($finished, static fn (array $one): bool => ! $there->has("{$one['person_id']} {$one['course_id']} {$one['item_key']}"));
         $this->log->noteEach('item.finished', $by, array_values(array_map(static fn (array $one): array => ['course' => $one['course_id'], 'person' => $one['person_id'], 'after' => ['item' => $one['item_key'], 'by' => 'statement']], $fresh)));

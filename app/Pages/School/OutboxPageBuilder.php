@@ -6,6 +6,7 @@ namespace App\Pages\School;
 
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
+use App\Database\Dialects;
 use App\Models\Message;
 use App\Standins\Mail\Letter;
 use App\Standins\Mail\Sender;
@@ -40,9 +41,10 @@ final readonly class OutboxPageBuilder
     /** @return Builder<Message> */
     private static function letters(?string $find, ?string $state): Builder
     {
+        $like = Dialects::spoken()->like();
         $part = '%'.addcslashes((string) $find, '%_\\').'%';
 
         return Message::query()->when($state !== null, static fn (Builder $query) => $query->where('state', $state))
-            ->when($find !== null, static fn (Builder $query) => $query->where(static fn (Builder $of) => $of->whereRaw("\"to\" like ? escape '\\'", [$part])->orWhereRaw("subject like ? escape '\\'", [$part])));
+            ->when($find !== null, static fn (Builder $query) => $query->where(static fn (Builder $of) => $of->whereRaw("\"to\" {$like} ? escape '\\'", [$part])->orWhereRaw("subject {$like} ? escape '\\'", [$part])));
     }
 }

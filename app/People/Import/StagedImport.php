@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Import;
 
 use App\Access\SchoolClock;
+use App\Database\Dialects;
 use App\Database\Room;
 use App\Models\Import;
 use App\Models\Offer;
@@ -133,10 +134,10 @@ final readonly class StagedImport
      */
     private static function counts(Import $import): array
     {
-        DB::statement('drop table if exists temp.came_without_pass');
-        DB::statement("create temp table came_without_pass as select person_id from import_people p where p.import_id = {$import->id} and p.is_new = 1 and not exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id)");
+        DB::statement('drop table if exists came_without_pass');
+        DB::statement("create temp table came_without_pass as select person_id from import_people p where p.import_id = {$import->id} and p.is_new and not exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id)");
         $known = DB::table('import_people')->where('import_id', $import->id)->where('is_new', false)->count();
-        $changed = DB::scalar('select count(*) from import_people p where p.import_id = ? and p.is_new = 0 and (exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id) or exists (select 1 from import_labels l where l.import_id = p.import_id and l.person_id = p.person_id) or exists (select 1 from import_endings e where e.import_id = p.import_id and e.person_id = p.person_id))', [$import->id]);
+        $changed = DB::scalar('select count(*) from import_people p where p.import_id = ? and not p.is_new and (exists (select 1 from import_passes g where g.import_id = p.import_id and g.person_id = p.person_id) or exists (select 1 from import_labels l where l.import_id = p.import_id and l.person_id = p.person_id) or exists (select 1 from import_endings e where e.import_id = p.import_id and e.person_id = p.person_id))', [$import->id]);
         $changed = is_numeric($changed) ? (int) $changed : 0;
 
         return ['changed' => $changed, 'unchanged' => $known - $changed];
@@ -158,8 +159,8 @@ final readonly class StagedImport
         $source = mb_substr($by, 0, 200);
         $made = json_encode(['by' => $by], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
         // By person, as they stand in an index: the pages that are written to come one after the other, and nothing is sorted.
-        $new = DB::affectingStatement('insert into people (id, name, email, created_at, updated_at) select person_id, name, email, ?, ? from import_people where import_id = ? and is_new = 1 order by person_id', [$now, $now, $import->id]);
-        DB::insert('insert into activities (actor_id, person_id, action, after, happened_at) select ?, person_id, ?, ?, ? from temp.came_without_pass order by person_id', [$import->author_id, 'person.made', $made, $now]);
+        $new = DB::affectingStatement('insert into people (id, name, email, created_at, updated_at) select person_id, name, email, ?, ? from import_people where import_id = ? and is_new order by person_id', [$now, $now, $import->id]);
+        DB::insert('insert into activities (actor_id, person_id, action, after, happened_at) select ?, person_id, ?, ?, ? from came_without_pass order by person_id', [$import->author_id, 'person.made', $made, $now]);
         $passes = DB::affectingStatement(
             "insert into passes (person_id, course_id, offer_id, starts_at, ends_at, paced_from, state, source, given_by, import_id, created_at, updated_at) select person_id, course_id, offer_id, starts_at, ends_at, paced_from, 'active', ?, ?, ?, ?, ? from import_passes where import_id = ? order by person_id, id",
             [$source, $import->author_id, $import->id, $now, $now, $import->id],
@@ -171,7 +172,7 @@ final readonly class StagedImport
         DB::delete('delete from import_ties where import_id = ? and exists (select 1 from observer_ties s join people o on o.id = s.observer_id join people l on l.id = s.learner_id where o.email = import_ties.observer and l.email = import_ties.learner)', [$import->id]);
         // Observers may stand before those they look in on; who is nowhere is passed over.
         $ties = DB::affectingStatement(
-            'insert or ignore into observer_ties (observer_id, learner_id, created_at, updated_at) select o.id, l.id, ?, ? from import_ties t join people o on o.email = t.observer join people l on l.email = t.learner where t.import_id = ? order by t.id',
+            'insert into observer_ties (observer_id, learner_id, created_at, updated_at) select o.id, l.id, ?, ? from import_ties t join people o on o.email = t.observer join people l on l.email = t.learner where t.import_id = ? order by t.id on conflict do nothing',
             [$now, $now, $import->id],
         );
         $done = ['new' => $new, ...$counts, 'passes' => $passes, 'labels' => $labels, 'ended' => $ended, 'ties' => $ties];
@@ -183,9 +184,10 @@ final readonly class StagedImport
     /** Passes of files end as was laid down; one that has not begun ends as it begins. */
     private static function end(Import $import, string $by, string $now): int
     {
-        $ended = DB::update('update passes as p set ends_at = max(p.starts_at, coalesce(e.becomes, ?)), updated_at = ? from import_endings e where e.import_id = ? and e.pass_id = p.id', [$now, $now, $import->id]);
+        $dialect = Dialects::spoken();
+        $ended = DB::update('update passes as p set ends_at = '.$dialect->greatest('p.starts_at', 'coalesce(e.becomes, ?)').', updated_at = ? from import_endings e where e.import_id = ? and e.pass_id = p.id', [$now, $now, $import->id]);
         DB::insert(
-            "insert into activities (actor_id, course_id, person_id, action, before, after, happened_at) select ?, course_id, person_id, 'pass.ended', json_object('offer', offer, 'ends_at', was), json_object('offer', offer, 'ends_at', coalesce(becomes, ?), 'by', ?), ? from import_endings where import_id = ? order by person_id, id",
+            "insert into activities (actor_id, course_id, person_id, action, before, after, happened_at) select ?, course_id, person_id, 'pass.ended', {$dialect->object(['offer' => 'offer', 'ends_at' => 'was'])}, {$dialect->object(['offer' => 'offer', 'ends_at' => 'coalesce(becomes, ?)', 'by' => '?'])}, ? from import_endings where import_id = ? order by person_id, id",
             [$import->author_id, $now, $by, $now, $import->id],
         );
 
@@ -207,11 +209,11 @@ final readonly class StagedImport
     /** Who was here before and is written to no more need not be remembered: what they got stands by itself. */
     public static function forgetWhoWasKnown(Import $import): void
     {
-        self::deleteOf('import_people', $import, 'is_new = 0');
+        self::deleteOf('import_people', $import, 'not is_new');
     }
 
     /** Some thousands at a time, so that nobody waits for long. */
-    public static function deleteOf(string $table, Import $import, string $where = '1'): void
+    public static function deleteOf(string $table, Import $import, string $where = 'true'): void
     {
         do {
             $gone = DB::delete("delete from {$table} where id in (select id from {$table} where import_id = ? and {$where} limit 5000)", [$import->id]);

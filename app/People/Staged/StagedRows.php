@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Staged;
 
+use App\Database\Dialects;
 use App\Models\ActRecord;
 use App\People\Acts\ActStep;
 use App\People\Acts\RowChange;
@@ -67,9 +68,9 @@ final class StagedRows
             $columns = explode(' ', is_string($row->shape) ? $row->shape : '');
             $kind = (string) array_shift($columns);
             $rows = new ReadRows("act_{$nth}", self::table(is_string($row->table) ? $row->table : ''), $kind, array_map(self::column(...), $columns));
-            $values = implode(', ', array_map(static fn (string $column): string => "json_extract(before, '$.{$column}') as before_{$column}, json_extract(after, '$.{$column}') as after_{$column}", $columns));
-            DB::statement("drop table if exists temp.{$rows->name}");
-            DB::statement("create temp table {$rows->name} as select row_id, {$values} from act_changes where act_id = {$act->id} and \"table\" = '{$rows->table}' and shape = '".implode(' ', [$kind, ...$columns])."' order by id");
+            $laid = Dialects::spoken()->laidDown($rows->table, $columns, ['before', 'after'], "act_changes where act_id = {$act->id} and \"table\" = '{$rows->table}' and shape = '".implode(' ', [$kind, ...$columns])."' order by id");
+            DB::statement("drop table if exists {$rows->name}");
+            DB::statement("create temp table {$rows->name} as {$laid}");
             $read[] = $rows;
         }
 
@@ -132,8 +133,8 @@ final class StagedRows
         foreach ($read as $rows) {
             // Of a row that was made: when it was written does not matter.
             $told = $rows->kind === 'make' ? array_diff($rows->columns, ['created_at', 'updated_at']) : $rows->columns;
-            $is = $rows->kind === 'take' ? 't.id is not null' : implode(' or ', ['t.id is null', ...array_map(static fn (string $column): string => "t.\"{$column}\" is not r.after_{$column}", $told)]);
-            if (DB::selectOne("select 1 as there from temp.{$rows->name} r left join {$rows->table} t on t.id = r.row_id where {$is} limit 1") !== null) {
+            $is = $rows->kind === 'take' ? 't.id is not null' : implode(' or ', ['t.id is null', ...array_map(static fn (string $column): string => "t.\"{$column}\" is distinct from r.after_{$column}", $told)]);
+            if (DB::selectOne("select 1 as there from {$rows->name} r left join {$rows->table} t on t.id = r.row_id where {$is} limit 1") !== null) {
                 return true;
             }
         }
@@ -148,14 +149,17 @@ final class StagedRows
      */
     public static function changedAfter(ActRecord $act, int $turn): bool
     {
+        $dialect = Dialects::spoken();
+        $names = "{$dialect->members('coalesce(c.after, c.before)', 'one')} join {$dialect->members('coalesce(later.after, later.before)', 'other')} on other.key = one.key";
+
         // In this order: there are few later acts, or none.
-        return DB::selectOne(<<<'SQL'
+        return DB::selectOne(<<<SQL
             select 1 as there
             from people_acts a
             cross join act_changes later on later.act_id = a.id
             cross join act_changes c on c."table" = later."table" and c.row_id = later.row_id and c.act_id = ?
             where a.turn > ? and a.undone_at is null and a.id <> ? and exists (
-                select 1 from json_each(coalesce(c.after, c.before)) one join json_each(coalesce(later.after, later.before)) other on other.key = one.key
+                select 1 from {$names}
             ) limit 1
             SQL, [$act->id, $turn, $act->id]) !== null;
     }
@@ -166,20 +170,20 @@ final class StagedRows
         $names = implode(', ', array_map(static fn (string $column): string => "\"{$column}\"", $rows->columns));
         $values = implode(', ', array_map(static fn (string $column): string => "{$state}_{$column}", $rows->columns));
         // Whoever has finished something themselves meanwhile keeps that.
-        $or = $rows->table === 'completions' ? ' or ignore' : '';
-        DB::insert("insert{$or} into {$rows->table} (id, {$names}) select row_id, {$values} from temp.{$rows->name}");
+        $or = $rows->table === 'completions' ? ' on conflict do nothing' : '';
+        DB::insert("insert into {$rows->table} (id, {$names}) select row_id, {$values} from {$rows->name} where true{$or}");
     }
 
     private static function delete(ReadRows $rows): void
     {
-        DB::delete("delete from {$rows->table} where id in (select row_id from temp.{$rows->name})");
+        DB::delete("delete from {$rows->table} where id in (select row_id from {$rows->name})");
     }
 
     /** @param  'before'|'after'  $state */
     private static function set(ReadRows $rows, string $state): void
     {
         $sets = implode(', ', array_map(static fn (string $column): string => "\"{$column}\" = r.{$state}_{$column}", $rows->columns));
-        DB::update("update {$rows->table} as t set {$sets} from temp.{$rows->name} r where r.row_id = t.id");
+        DB::update("update {$rows->table} as t set {$sets} from {$rows->name} r where r.row_id = t.id");
     }
 
     private static function shape(RowChange $change): string

@@ -48,7 +48,7 @@ final readonly class TakingBack
     {
         // A worker that was stopped may have laid down some of them.
         do {
-            $gone = DB::delete('delete from activities where id in (select id from activities where act_id = ? and taken_back = 1 limit ?)', [$act->id, self::LINES]);
+            $gone = DB::delete('delete from activities where id in (select id from activities where act_id = ? and taken_back limit ?)', [$act->id, self::LINES]);
         } while ($gone === self::LINES);
         $told = json_encode(['act' => $act->told], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
         $last = 0;
@@ -56,7 +56,7 @@ final readonly class TakingBack
             $people = DB::table('act_changes')->where('act_id', $act->id)->where('person_id', '>', $last)->distinct()->orderBy('person_id')->limit(self::LINES)->pluck('person_id')->all();
             $next = end($people);
             DB::insert(
-                'insert into activities (actor_id, person_id, action, before, happened_at, act_id, taken_back) select distinct ?, person_id, ?, ?, ?, ?, 1 from act_changes where act_id = ? and person_id > ? and person_id <= ?',
+                'insert into activities (actor_id, person_id, action, before, happened_at, act_id, taken_back) select ?, person_id, ?, ?, ?, ?, true from (select distinct person_id from act_changes where act_id = ? and person_id > ? and person_id <= ?) people',
                 [$actor->id, 'act.undone', $told, gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp()), $act->id, $act->id, $last, is_int($next) ? $next : $last],
             );
             $last = is_int($next) ? $next : $last;

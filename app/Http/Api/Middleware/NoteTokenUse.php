@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Api\Middleware;
 
 use App\Access\SchoolClock;
-use App\Database\WaitingConnection;
+use App\Database\OneWriter;
 use App\Models\ApiToken;
 use Closure;
 use Illuminate\Http\Request;
@@ -26,7 +26,7 @@ final readonly class NoteTokenUse
         $token = NeedsAbility::token($request);
         $now = $this->clock->now();
         $connection = DB::connection();
-        if ($token !== null && ($token->last_used_at?->getTimestamp() ?? 0) < $now - self::SECONDS && $connection instanceof WaitingConnection && $connection->transactionLevel() === 0) {
+        if ($token !== null && ($token->last_used_at?->getTimestamp() ?? 0) < $now - self::SECONDS && $connection instanceof OneWriter && $connection->transactionLevel() === 0) {
             $connection->atOnceOrNot(static function () use ($token, $now): void {
                 ApiToken::query()->toBase()->where('id', $token->id)->update(['last_used_at' => gmdate('Y-m-d H:i:s', $now)]);
             });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Import\Back;
 
 use App\Access\SchoolClock;
+use App\Database\Dialects;
 use App\Database\Room;
 use App\Models\Import;
 use App\People\ChangesOfPeople;
@@ -77,7 +78,7 @@ final readonly class TakingImportBack
     {
         foreach (array_chunk(ChangesOfPeople::since($basis, $turn), 1000) as $some) {
             foreach (['back_passes', 'back_labels', 'back_endings', 'back_ties'] as $table) {
-                if (DB::table("temp.{$table}")->whereIn('person_id', $some)->exists()) {
+                if (DB::table("{$table}")->whereIn('person_id', $some)->exists()) {
                     return false;
                 }
             }
@@ -99,15 +100,16 @@ final readonly class TakingImportBack
         }
         $by = $import->taken_back_by;
         $told = self::told($import);
+        $dialect = Dialects::spoken();
         DB::insert('insert into activities (actor_id, action, before, happened_at) values (?, ?, ?, ?)', [$by, 'import.taken-back', $told, $now]);
         // Of who goes themselves there is nobody to tell of: should they stay after all, they get their line then.
-        $stays = 'person_id not in (select id from temp.back_people)';
-        DB::insert("insert into activities (actor_id, course_id, person_id, action, before, happened_at) select ?, course_id, person_id, ?, line, ? from temp.back_passes where {$stays} order by person_id", [$by, 'pass.taken-back', $now]);
-        DB::insert("insert into activities (actor_id, course_id, person_id, action, before, after, happened_at) select ?, course_id, person_id, 'pass.goes-on', json_object('offer', offer, 'ends_at', ends), json_object('offer', offer, 'ends_at', was), ? from temp.back_endings order by person_id", [$by, $now]);
-        DB::insert("insert into activities (actor_id, person_id, action, before, happened_at) select distinct ?, person_id, ?, ?, ? from (select person_id from temp.back_labels union select person_id from temp.back_ties) where {$stays} order by person_id", [$by, 'import.taken-back', $told, $now]);
-        DB::update('update passes as p set ends_at = b.was, updated_at = ? from temp.back_endings b where b.id = p.id', [$now]);
+        $stays = 'person_id not in (select id from back_people)';
+        DB::insert("insert into activities (actor_id, course_id, person_id, action, before, happened_at) select ?, course_id, person_id, ?, line, ? from back_passes where {$stays} order by person_id", [$by, 'pass.taken-back', $now]);
+        DB::insert("insert into activities (actor_id, course_id, person_id, action, before, after, happened_at) select ?, course_id, person_id, 'pass.goes-on', {$dialect->object(['offer' => 'offer', 'ends_at' => 'ends'])}, {$dialect->object(['offer' => 'offer', 'ends_at' => 'was'])}, ? from back_endings order by person_id", [$by, $now]);
+        DB::insert("insert into activities (actor_id, person_id, action, before, happened_at) select ?, person_id, ?, ?, ? from (select person_id from back_labels union select person_id from back_ties) people where {$stays} order by person_id", [$by, 'import.taken-back', $told, $now]);
+        DB::update('update passes as p set ends_at = b.was, updated_at = ? from back_endings b where b.id = p.id', [$now]);
         foreach (['passes' => 'back_passes', 'labels' => 'back_labels', 'observer_ties' => 'back_ties'] as $table => $ids) {
-            DB::delete("delete from {$table} where id in (select id from temp.{$ids})");
+            DB::delete("delete from {$table} where id in (select id from {$ids})");
         }
         $import->refresh();
 

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Import\Back;
 
-use App\Database\Value;
-use Illuminate\Support\Facades\DB;
+use App\Database\Dialects;
 
 /** Who has never been here and to whom nothing else belongs: by every column of every table that names people, none left out. */
 final class Untouched
@@ -42,9 +41,8 @@ final class Untouched
     private static function naming(): array
     {
         $naming = [];
-        foreach (Value::texts(DB::query()->fromRaw("sqlite_master m join pragma_foreign_key_list(m.name) k on k.\"table\" = 'people'")->where('m.type', 'table')->selectRaw("m.name || '.' || k.\"from\" as named")->orderBy('named')->pluck('named')) as $named) {
-            [$table, $column] = explode('.', $named);
-            if (! in_array($table, self::OF_NO_WEIGHT, true) && ! in_array($named, self::OF_NO_WEIGHT, true)) {
+        foreach (Dialects::spoken()->naming('people') as [$table, $column]) {
+            if (! in_array($table, self::OF_NO_WEIGHT, true) && ! in_array("{$table}.{$column}", self::OF_NO_WEIGHT, true)) {
                 $naming[] = [$table, $column];
             }
         }
