@@ -32,4 +32,14 @@ return [
             'busy_timeout' => 10_000,
         ],
     ],
+    // For more than one machine: what one keeps, the others know.
+    'redis' => [
+        'client' => 'phpredis',
+        'options' => ['prefix' => env('REDIS_PREFIX', 'silent-keep:')],
+        'default' => [
+            'url' => env('REDIS_URL'), 'host' => env('REDIS_HOST', '127.0.0.1'), 'port' => env('REDIS_PORT', '6379'), 'username' => env('REDIS_USERNAME'), 'password' => env('REDIS_PASSWORD'), 'database' => env('REDIS_DB', '0'),
+            // Whoever has to do without it does not wait for it either.
+            'timeout' => 0.5, 'read_timeout' => 2.0, 'max_retries' => 1,
+        ],
+    ],
 ];

@@ -9,6 +9,7 @@ return [
         'sync' => ['driver' => 'sync'],
         // A job that was given up by a worker that died is taken up again after so many seconds: longer than any takes.
         'database' => ['driver' => 'database', 'table' => 'jobs', 'queue' => 'default', 'retry_after' => 90, 'after_commit' => false],
+        'redis' => ['driver' => 'redis', 'connection' => 'default', 'queue' => 'default', 'retry_after' => 90, 'block_for' => null, 'after_commit' => true],
     ],
     'failed' => ['driver' => 'database-uuids', 'table' => 'failed_jobs'],
 ];

@@ -107,6 +107,7 @@ final class SchoolServer
     /** How often who has asked for what. */
     public function forgetThrottles(): void
     {
+        $this->forgetKeys(sessions: false);
         (new Process(['rm', '-rf', $this->folder.'/cache']))->mustRun();
     }
 
@@ -116,6 +117,27 @@ final class SchoolServer
         // Answered when all that was asked before has been.
         (new Client(['http_errors' => false, 'timeout' => 60]))->get($this->address().'/up');
         array_map(unlink(...), glob($this->folder.'/sessions/*') ?: []);
+        $this->forgetKeys(sessions: true);
+    }
+
+    /** What is kept in Redis: sessions, whose names are forty letters and digits, or all else. */
+    private function forgetKeys(bool $sessions): void
+    {
+        if (! PgsqlSchools::areMeant()) {
+            return;
+        }
+        $redis = new \Redis;
+        $redis->connect((string) getenv('REDIS_HOST'), (int) getenv('REDIS_PORT'));
+        foreach ($redis->keys($this->prefix().'*') ?: [] as $key) {
+            if ((preg_match('/:[A-Za-z0-9]{40}$/', $key) === 1) === $sessions) {
+                $redis->del($key);
+            }
+        }
+    }
+
+    private function prefix(): string
+    {
+        return substr($this->folder, -12).':';
     }
 
     /**
@@ -274,7 +296,7 @@ final class SchoolServer
     {
         return [
             'APP_ENV' => 'production', 'APP_KEY' => 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=', ...(PgsqlSchools::areMeant() ? PgsqlSchools::environment($this->database()) : ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $this->database()]), 'FILES_ROOT' => $this->folder.'/files', 'CACHE_ROOT' => $this->folder.'/cache', 'SESSION_ROOT' => $this->folder.'/sessions',
-            'APP_URL' => $this->address(), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'sync', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single',
+            'APP_URL' => $this->address(), 'SESSION_DRIVER' => PgsqlSchools::areMeant() ? 'redis' : 'file', 'CACHE_STORE' => PgsqlSchools::areMeant() ? 'redis' : 'file', 'REDIS_PREFIX' => $this->prefix(), 'QUEUE_CONNECTION' => 'sync', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'single',
             'CLOCK_AHEAD' => (string) $this->ahead, ...($this->workers > 1 ? ['PHP_CLI_SERVER_WORKERS' => (string) $this->workers] : []), ...$this->environment,
         ];
     }

@@ -22,7 +22,7 @@ abstract class TestCase extends LaravelTestCase
         $this->withoutVite();
         // On whatever day the tests run: those that name no instant of their own are at this one, or at the one they are run for.
         Carbon::setTestNow(getenv('TESTS_AT') ?: '2026-03-10T12:00:00Z');
-        config([PgsqlSchools::areMeant() ? 'database.connections.pgsql.database' : 'database.connections.sqlite.database' => SchoolFile::path(), 'filesystems.disks.local.root' => SchoolFile::folder().'/files']);
+        config([PgsqlSchools::areMeant() ? 'database.connections.pgsql.database' : 'database.connections.sqlite.database' => SchoolFile::path(), 'filesystems.disks.local.root' => SchoolFile::folder().'/files', 'database.redis.options.prefix' => bin2hex(random_bytes(6)).':']);
         SchoolFile::empty();
         Storage::deleteDirectory('mail');
     }

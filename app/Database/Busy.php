@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use App\Database\Copying\Seal;
 use PDOException;
 use Throwable;
 
-/** Whether a database was busy with somebody else until the deadline: nothing was done, and in a moment it can be. */
+/** Whether a database was busy with somebody else until the deadline, or the school is just moving to another: nothing was done, and in a moment it can be. */
 final class Busy
 {
     /** SQLITE_BUSY and SQLITE_LOCKED. */
@@ -23,7 +24,7 @@ final class Busy
     public static function was(Throwable $error): bool
     {
         for ($one = $error; $one !== null; $one = $one->getPrevious()) {
-            if ($one instanceof PDOException && (in_array($one->errorInfo[0] ?? '', self::PGSQL, true) || in_array((int) ($one->errorInfo[1] ?? 0) & 0xFF, self::isSqlite($one) ? self::SQLITE : [], true))) {
+            if ($one instanceof PDOException && (str_contains($one->getMessage(), Seal::SAYS) || in_array($one->errorInfo[0] ?? '', self::PGSQL, true) || in_array((int) ($one->errorInfo[1] ?? 0) & 0xFF, self::isSqlite($one) ? self::SQLITE : [], true))) {
                 return true;
             }
         }

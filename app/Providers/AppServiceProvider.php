@@ -32,6 +32,9 @@ use App\People\Acts\KeepForGood;
 use App\Publishing\Events\ContentsTakenBack;
 use App\Publishing\Events\DraftPublished;
 use App\Publishing\Events\RetiredForGood;
+use App\School\Backup\DatabaseInPlace;
+use App\School\Backup\PgsqlInPlace;
+use App\School\Backup\SqliteInPlace;
 use App\School\Health;
 use App\Standins\Mail\Mailer;
 use App\Standins\Mail\OutboxTransport;
@@ -46,6 +49,7 @@ use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
@@ -73,6 +77,7 @@ final class AppServiceProvider extends ServiceProvider
             static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): WaitingConnection => new WaitingConnection($pdo, $database, $prefix, $config));
         Connection::resolverFor('pgsql', /** @param  array<string, mixed>  $config */
             static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): OneWriterPgsql => new OneWriterPgsql($pdo, $database, $prefix, $config));
+        $this->app->bind(DatabaseInPlace::class, static fn (): DatabaseInPlace => DB::getDriverName() === 'pgsql' ? new PgsqlInPlace : new SqliteInPlace);
         $this->app->bind(Mailer::class, QueuedMailer::class);
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(StaffCourses::class);

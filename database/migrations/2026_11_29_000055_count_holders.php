@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Schema;
 
 /**
  * How often the passes of a course have changed, written by the database itself whoever changes them: what was counted of them holds for as
- * long as that stays the same. One row a course on SQLite, which has one writer; elsewhere one more for each statement, so that nobody waits for another.
+ * long as that stays the same. One row a course: there is one writer at a time.
  */
 return new class extends Migration
 {
@@ -19,23 +19,23 @@ return new class extends Migration
             $table->id();
             $table->foreignId('course_id')->constrained()->cascadeOnDelete();
             $table->unsignedBigInteger('changes');
-            DB::getDriverName() === 'sqlite' ? $table->unique('course_id') : $table->index('course_id');
+            $table->unique('course_id');
         });
-        DB::getDriverName() === 'sqlite' ? $this->oneRowACourse() : $this->oneRowAStatement();
+        DB::getDriverName() === 'sqlite' ? $this->byEachRow() : $this->byEachStatement();
         // Staff are few among many.
         DB::statement('create index people_who_work_here_index on people (name, id) where role is not null');
     }
 
-    private function oneRowACourse(): void
+    private function byEachRow(): void
     {
         foreach (['insert' => 'new', 'update' => 'new', 'delete' => 'old'] as $when => $row) {
             DB::statement("create trigger passes_{$when}d after {$when} on passes begin insert into pass_changes (course_id, changes) values ({$row}.course_id, 1) on conflict (course_id) do update set changes = changes + 1; end");
         }
     }
 
-    private function oneRowAStatement(): void
+    private function byEachStatement(): void
     {
-        DB::statement("create function note_pass_changes() returns trigger language plpgsql as 'begin insert into pass_changes (course_id, changes) select distinct course_id, 1 from changed; return null; end'");
+        DB::statement("create function note_pass_changes() returns trigger language plpgsql as 'begin insert into pass_changes (course_id, changes) select distinct course_id, 1 from changed on conflict (course_id) do update set changes = pass_changes.changes + 1; return null; end'");
         foreach (['insert' => 'new', 'update' => 'new', 'delete' => 'old'] as $when => $rows) {
             DB::statement("create trigger passes_{$when}d after {$when} on passes referencing {$rows} table as changed for each statement execute function note_pass_changes()");
         }

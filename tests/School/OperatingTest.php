@@ -38,7 +38,7 @@ final class OperatingTest extends TestCase
 
     protected function tearDown(): void
     {
-        foreach ([...(glob(SchoolFile::folder().'/*.zip') ?: []), ...(glob(SchoolFile::path().'.replaced-*') ?: [])] as $file) {
+        foreach ([...(glob(SchoolFile::folder().'/*.zip') ?: []), ...self::kept()] as $file) {
             unlink($file);
         }
         parent::tearDown();
@@ -58,7 +58,7 @@ final class OperatingTest extends TestCase
         DB::table('migrations')->insert((array) $last);
         $this->get('/up')->assertOk();
         DB::purge();
-        config(['database.connections.sqlite.database' => SchoolFile::folder().'/gone.sqlite']);
+        config(['database.connections.'.DB::getDefaultConnection().'.database' => SchoolFile::folder().'/gone.sqlite']);
         $this->get('/up')->assertStatus(500);
     }
 
@@ -88,7 +88,7 @@ final class OperatingTest extends TestCase
         self::assertSame($before, $this->everything());
         self::assertSame($content, Storage::get($medium));
         // What was there is kept.
-        self::assertCount(1, glob(SchoolFile::path().'.replaced-*') ?: []);
+        self::assertCount(1, self::kept());
     }
 
     public function test_a_backup_replaces_no_file(): void
@@ -110,7 +110,7 @@ final class OperatingTest extends TestCase
         self::assertSame(1, Artisan::call('keep:restore', ['file' => $this->backup, '--replace' => true]));
         self::assertStringContainsString('Nothing was changed.', Artisan::output());
         self::assertSame($before, $this->everything());
-        self::assertSame([], [...(glob(SchoolFile::path().'.replaced-*') ?: []), ...(glob(SchoolFile::path().'*.new') ?: [])]);
+        self::assertSame([], [...self::kept(), ...(glob(SchoolFile::folder().'/{,files/}*.new', GLOB_BRACE) ?: [])]);
         self::assertFileDoesNotExist(dirname(SchoolFile::folder()).'/climbed');
     }
 
@@ -205,6 +205,12 @@ final class OperatingTest extends TestCase
         Storage::put('private/thing', 'x');
         clearstatcache();
         self::assertSame(['0600', '0700'], [substr(sprintf('%o', fileperms(Storage::path('private/thing'))), -4), substr(sprintf('%o', fileperms(Storage::path('private'))), -4)]);
+    }
+
+    /** @return list<string> databases that made way */
+    private static function kept(): array
+    {
+        return glob(SchoolFile::folder().'/{,files/}school.*replaced-*', GLOB_BRACE) ?: [];
     }
 
     /** @return array<string, string> a digest of each table */

@@ -4,23 +4,25 @@ declare(strict_types=1);
 
 namespace App\School\Backup;
 
+use App\Database\Copying\OtherDatabase;
+use App\Database\Value;
 use App\Models\Medium;
 use App\Models\Picture;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Psr\Clock\ClockInterface;
-use SQLite3;
 
 /**
- * Writes the whole school into one file while it goes on working. Media come first, however long they take; then, while
- * whoever writes waits, the database by SQLite's own online backup, and the file is given its name. So all that was answered
- * before the file is there is in it.
+ * Writes the whole school into one file while it goes on working. Media come first, however long they take; then, with
+ * SQLite while whoever writes waits, the database, and the file is given its name. So with SQLite all that was answered before the file
+ * is there is in it, with PostgreSQL all that was answered before the database was its turn.
  */
 final readonly class BackUp
 {
     public const FORMAT = 'silent-keep.backup/1';
 
-    public function __construct(private ClockInterface $clock)
+    public function __construct(private ClockInterface $clock, private DatabaseInPlace $place)
     {
     }
 
@@ -47,10 +49,10 @@ final readonly class BackUp
             $packed = [];
             // What was put in while the others were packed is packed as well, until there is nothing left to wait for.
             do {
-                $new = self::pack($zip, self::pathsIn(DB::connection()->getDatabaseName()), $packed);
+                $new = self::pack($zip, self::pathsIn(DB::connection()), $packed);
                 $zip->flush();
             } while ($new > 0);
-            $told = DB::transaction(fn (): array => $this->finish($zip, $packed, $part, $database, $file));
+            $told = $this->place->whilePacked(fn (): array => $this->finish($zip, $packed, $part, $database, $file));
         } finally {
             foreach ([$database, $part] as $left) {
                 if (is_file($left)) {
@@ -70,9 +72,11 @@ final readonly class BackUp
      */
     private function finish(StoredZip $zip, array $packed, string $part, string $database, string $file): array
     {
-        self::copyDatabase(DB::connection()->getDatabaseName(), $database);
+        $this->place->copyTo($database);
         $zip->addFile('school.sqlite', $database);
-        $paths = self::pathsIn($database);
+        $copy = OtherDatabase::sqlite($database);
+        $paths = self::pathsIn($copy->connection);
+        $copy->close();
         self::pack($zip, $paths, $packed);
         $media = array_values(array_filter($paths, static fn (string $path): bool => isset($packed[$path])));
         $missing = array_values(array_diff($paths, $media));
@@ -89,22 +93,6 @@ final readonly class BackUp
         }
 
         return ['media' => count($media), 'missing' => $missing];
-    }
-
-    private static function copyDatabase(string $from, string $to): void
-    {
-        touch($to);
-        chmod($to, 0600);
-        $source = new SQLite3($from, SQLITE3_OPEN_READWRITE);
-        $source->busyTimeout(10_000);
-        $copy = new SQLite3($to);
-        if (! $source->backup($copy)) {
-            throw BackupRefused::databaseNotCopied($source->lastErrorMsg());
-        }
-        // One file, without a log beside it.
-        $copy->exec('PRAGMA journal_mode = DELETE');
-        $copy->close();
-        $source->close();
     }
 
     /**
@@ -126,22 +114,12 @@ final readonly class BackUp
     }
 
     /** @return list<string> of the media and pictures that a database speaks of */
-    private static function pathsIn(string $database): array
+    private static function pathsIn(Connection $database): array
     {
-        $opened = new SQLite3($database, SQLITE3_OPEN_READONLY);
-        $opened->busyTimeout(10_000);
-        $rows = $opened->query('select distinct path from '.(new Medium)->getTable().' order by path');
-        $paths = [];
-        while ($rows !== false && ($row = $rows->fetchArray(SQLITE3_ASSOC)) !== false) {
-            if (is_string($row['path'])) {
-                $paths[] = $row['path'];
-            }
+        $paths = Value::texts($database->table((new Medium)->getTable())->distinct()->orderBy('path')->pluck('path'));
+        foreach ($database->table((new Picture)->getTable())->orderBy('id')->get(['token', 'widths']) as $row) {
+            array_push($paths, ...(new Picture)->setRawAttributes((array) $row)->paths());
         }
-        $pictures = $opened->query('select token, widths from '.(new Picture)->getTable().' order by id');
-        while ($pictures !== false && ($row = $pictures->fetchArray(SQLITE3_ASSOC)) !== false) {
-            array_push($paths, ...(new Picture)->setRawAttributes($row)->paths());
-        }
-        $opened->close();
 
         return $paths;
     }

@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace App\School\Backup;
 
 use App\Database\Value;
-use App\Models\School;
 use Illuminate\Support\Facades\Artisan;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Facades\Storage;
 use SQLite3;
 use ZipArchive;
@@ -18,6 +15,10 @@ final readonly class Restore
 {
     private const MANIFEST_BYTES = 50_000_000;
 
+    public function __construct(private DatabaseInPlace $place)
+    {
+    }
+
     /**
      * @param  bool  $replace  a school that is there makes way; its database is kept
      * @return array{made_at: string, media: int, kept: ?string} kept: where the database is that was there
@@ -26,7 +27,7 @@ final readonly class Restore
      */
     public function __invoke(string $file, bool $replace): array
     {
-        $there = $this->schoolIsThere();
+        $there = $this->place->isThere();
         if ($there && ! $replace) {
             throw BackupRefused::schoolIsThere();
         }
@@ -35,8 +36,7 @@ final readonly class Restore
             throw BackupRefused::notReadable($file, 'it cannot be read, or is cut short');
         }
         $manifest = self::manifest($zip, $file);
-        $target = DB::connection()->getDatabaseName();
-        $new = $target.'.'.bin2hex(random_bytes(4)).'.new';
+        $new = $this->place->fileForNew();
         try {
             self::unpack($zip, 'school.sqlite', $new, $file);
             self::check($new, $manifest['database'], $file);
@@ -47,22 +47,16 @@ final readonly class Restore
                     self::unpack($zip, "files/{$path}", Storage::path($path), $file);
                 }
             }
-            $kept = $this->swap($new, $target, $there);
+            $kept = $this->place->replaceWith($new, keep: $there);
         } finally {
             $zip->close();
             if (is_file($new)) {
                 unlink($new);
             }
         }
-        Artisan::call('migrate', ['--force' => true]);
         Artisan::call('cache:clear');
 
         return ['made_at' => $manifest['made_at'], 'media' => count($manifest['media']), 'kept' => $kept];
-    }
-
-    private function schoolIsThere(): bool
-    {
-        return is_file(DB::connection()->getDatabaseName()) && Schema::hasTable('schools') && School::query()->exists();
     }
 
     /**
@@ -140,27 +134,5 @@ final readonly class Restore
         } catch (\Exception) {
             return false;
         }
-    }
-
-    private function swap(string $new, string $target, bool $there): ?string
-    {
-        $kept = null;
-        if ($there) {
-            // All of it into the one file before it is put aside.
-            DB::statement('PRAGMA wal_checkpoint(TRUNCATE)');
-        }
-        DB::purge();
-        if ($there) {
-            $kept = $target.'.replaced-'.gmdate('Ymd-His').'-'.bin2hex(random_bytes(2));
-            rename($target, $kept);
-        }
-        foreach (['-wal', '-shm'] as $end) {
-            if (is_file($target.$end)) {
-                unlink($target.$end);
-            }
-        }
-        rename($new, $target);
-
-        return $kept;
     }
 }
