@@ -128,7 +128,7 @@ final class SchoolServer
         }
         $redis = new \Redis;
         $redis->connect((string) getenv('REDIS_HOST'), (int) getenv('REDIS_PORT'));
-        foreach ($redis->keys($this->prefix().'*') ?: [] as $key) {
+        foreach ((array) $redis->keys($this->prefix().'*') as $key) {
             if ((preg_match('/:[A-Za-z0-9]{40}$/', $key) === 1) === $sessions) {
                 $redis->del($key);
             }

@@ -8,7 +8,7 @@ use App\Database\Copying\Seal;
 use PDOException;
 use Throwable;
 
-/** Whether a database was busy with somebody else until the deadline, or the school is just moving to another: nothing was done, and in a moment it can be. */
+/** Why a database could not do something: nothing was done, and in a moment it can be. */
 final class Busy
 {
     /** SQLITE_BUSY and SQLITE_LOCKED. */
@@ -21,20 +21,30 @@ final class Busy
     {
     }
 
+    /** Somebody else was at work until the deadline, or the school is just moving to another database. */
     public static function was(Throwable $error): bool
     {
+        return self::isLocked($error) || self::any($error, static fn (PDOException $one): bool => str_contains($one->getMessage(), Seal::SAYS));
+    }
+
+    /** Somebody else is at work: it is worth while to wait. */
+    public static function isLocked(Throwable $error): bool
+    {
+        return self::any($error, static fn (PDOException $one): bool => ($one->errorInfo[0] ?? '') === 'HY000'
+            // Numbers of errors are other ones elsewhere.
+            ? in_array((int) ($one->errorInfo[1] ?? 0) & 0xFF, self::SQLITE, true)
+            : in_array($one->errorInfo[0] ?? '', self::PGSQL, true));
+    }
+
+    /** @param  \Closure(PDOException): bool  $is */
+    private static function any(Throwable $error, \Closure $is): bool
+    {
         for ($one = $error; $one !== null; $one = $one->getPrevious()) {
-            if ($one instanceof PDOException && (str_contains($one->getMessage(), Seal::SAYS) || in_array($one->errorInfo[0] ?? '', self::PGSQL, true) || in_array((int) ($one->errorInfo[1] ?? 0) & 0xFF, self::isSqlite($one) ? self::SQLITE : [], true))) {
+            if ($one instanceof PDOException && $is($one)) {
                 return true;
             }
         }
 
         return false;
-    }
-
-    /** Numbers of errors are other ones elsewhere. */
-    private static function isSqlite(PDOException $error): bool
-    {
-        return ($error->errorInfo[0] ?? '') === 'HY000';
     }
 }

@@ -76,7 +76,7 @@ final class WaitingConnection extends SQLiteConnection implements OneWriter
             try {
                 return $do();
             } catch (QueryException|PDOException $e) {
-                if (! Busy::was($e) || ! $this->waits || microtime(true) >= $deadline) {
+                if (! Busy::isLocked($e) || ! $this->waits || microtime(true) >= $deadline) {
                     throw $e;
                 }
             }

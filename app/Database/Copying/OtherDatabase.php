@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Database\Copying;
 
 use Illuminate\Database\Connection;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
 /** A database beside the one that the school works on. */
@@ -42,7 +41,11 @@ final readonly class OtherDatabase
     /** Makes all tables there that this program knows, as it knows them. */
     public function migrate(): void
     {
-        Artisan::call('migrate', ['--database' => $this->name, '--force' => true]);
+        $migrator = app('migrator');
+        $migrator->usingConnection($this->name, static function () use ($migrator): void {
+            $migrator->repositoryExists() || $migrator->getRepository()->createRepository();
+            $migrator->run([database_path('migrations')]);
+        });
     }
 
     public function close(): void
