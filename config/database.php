@@ -2,6 +2,21 @@
 
 declare(strict_types=1);
 
+$pgsql = [
+    'driver' => 'pgsql',
+    'url' => env('DB_URL'),
+    'host' => env('DB_HOST', '127.0.0.1'),
+    'port' => env('DB_PORT', '5432'),
+    'database' => env('DB_DATABASE', 'silent_keep'),
+    'username' => env('DB_USERNAME', 'silent_keep'),
+    'password' => env('DB_PASSWORD', ''),
+    'charset' => 'utf8',
+    'prefix' => '',
+    'search_path' => 'public',
+    'sslmode' => env('DB_SSLMODE', 'prefer'),
+    'busy_timeout' => 10_000,
+];
+
 return [
     'default' => env('DB_CONNECTION', 'sqlite'),
     'connections' => [
@@ -17,20 +32,9 @@ return [
             // In kibibytes of memory, as it is negative: long lists are written and sorted without going to the disk for each page.
             'pragmas' => ['cache_size' => -32_000, 'temp_store' => 'memory'],
         ],
-        'pgsql' => [
-            'driver' => 'pgsql',
-            'url' => env('DB_URL'),
-            'host' => env('DB_HOST', '127.0.0.1'),
-            'port' => env('DB_PORT', '5432'),
-            'database' => env('DB_DATABASE', 'silent_keep'),
-            'username' => env('DB_USERNAME', 'silent_keep'),
-            'password' => env('DB_PASSWORD', ''),
-            'charset' => 'utf8',
-            'prefix' => '',
-            'search_path' => 'public',
-            'sslmode' => env('DB_SSLMODE', 'prefer'),
-            'busy_timeout' => 10_000,
-        ],
+        'pgsql' => $pgsql,
+        // For sessions: nobody waits for whoever writes to the school.
+        'aside' => [...$pgsql, 'one_writer' => false],
     ],
     // For more than one machine: what one keeps, the others know.
     'redis' => [

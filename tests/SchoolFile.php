@@ -22,6 +22,9 @@ final class SchoolFile
     /** @var array<string, true> what is made already */
     private static array $made = [];
 
+    /** Of what it is to be a copy as soon as somebody opens it. */
+    private static ?string $wanted = null;
+
     /** Points the application at an empty school's database. */
     public static function empty(): void
     {
@@ -41,22 +44,39 @@ final class SchoolFile
         });
     }
 
-    /** Of SQLite; what PostgreSQL calls it. */
+    /** Its file, or what PostgreSQL calls it; ready to be opened. */
     public static function path(): string
     {
-        return PgsqlSchools::areMeant() ? self::name() : self::folder().'/school.sqlite';
+        self::ready();
+
+        return self::place();
+    }
+
+    /** Likewise, and perhaps not there yet. */
+    public static function place(): string
+    {
+        return PgsqlSchools::areMeant() ? self::$name ??= PgsqlSchools::name() : self::folder().'/school.sqlite';
+    }
+
+    /** Whoever opens it finds what is meant to be there. Most tests never do. */
+    public static function ready(): void
+    {
+        if (self::$wanted !== null) {
+            [$template, self::$wanted] = [self::$wanted, null];
+            self::swap($template);
+        }
     }
 
     /** @return array<string, string> by which another process finds it */
     public static function environment(): array
     {
-        return PgsqlSchools::areMeant() ? PgsqlSchools::environment(self::name()) : ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => self::path()];
+        return PgsqlSchools::areMeant() ? PgsqlSchools::environment(self::path()) : ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => self::path()];
     }
 
     /** By which PDO finds it. */
     public static function dsn(): string
     {
-        return PgsqlSchools::areMeant() ? PgsqlSchools::dsn(self::name()) : 'sqlite:'.self::path();
+        return PgsqlSchools::areMeant() ? PgsqlSchools::dsn(self::path()) : 'sqlite:'.self::path();
     }
 
     public static function folder(): string
@@ -71,33 +91,30 @@ final class SchoolFile
         return self::$folder;
     }
 
-    private static function name(): string
-    {
-        return self::$name ??= PgsqlSchools::name();
-    }
-
     /** @param  Closure(): mixed  $make */
     private static function copyOf(string $name, Closure $make): void
     {
-        $template = PgsqlSchools::areMeant() ? self::name().'_'.hash('xxh64', $name) : self::folder().'/'.hash('xxh64', $name).'.template';
+        $template = PgsqlSchools::areMeant() ? self::place().'_'.hash('xxh64', $name) : self::folder().'/'.hash('xxh64', $name).'.template';
         if (! isset(self::$made[$name])) {
+            self::$wanted = null;
             self::swap(null);
             $make();
             self::keep($template);
             self::$made[$name] = true;
         }
-        self::swap($template);
+        DB::purge();
+        self::$wanted = $template;
     }
 
     private static function keep(string $template): void
     {
         if (PgsqlSchools::areMeant()) {
             DB::purge();
-            PgsqlSchools::make($template, self::name());
+            PgsqlSchools::make($template, self::place());
         } else {
             DB::statement('PRAGMA wal_checkpoint(TRUNCATE)');
             DB::purge();
-            copy(self::path(), $template);
+            copy(self::place(), $template);
         }
     }
 
@@ -105,15 +122,15 @@ final class SchoolFile
     {
         DB::purge();
         if (PgsqlSchools::areMeant()) {
-            PgsqlSchools::make(self::name(), $template);
+            PgsqlSchools::make(self::place(), $template);
 
             return;
         }
         foreach (['', '-wal', '-shm'] as $end) {
-            if (is_file(self::path().$end)) {
-                unlink(self::path().$end);
+            if (is_file(self::place().$end)) {
+                unlink(self::place().$end);
             }
         }
-        $template === null ? touch(self::path()) : copy($template, self::path());
+        $template === null ? touch(self::place()) : copy($template, self::place());
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Course;
 use App\Models\Person;
 use App\Standins\Mail\Postbox;
 use Database\Seeders\DemoSchool;
+use Illuminate\Database\Connection;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -22,7 +23,12 @@ abstract class TestCase extends LaravelTestCase
         $this->withoutVite();
         // On whatever day the tests run: those that name no instant of their own are at this one, or at the one they are run for.
         Carbon::setTestNow(getenv('TESTS_AT') ?: '2026-03-10T12:00:00Z');
-        config([PgsqlSchools::areMeant() ? 'database.connections.pgsql.database' : 'database.connections.sqlite.database' => SchoolFile::path(), 'filesystems.disks.local.root' => SchoolFile::folder().'/files', 'database.redis.options.prefix' => bin2hex(random_bytes(6)).':']);
+        config([PgsqlSchools::areMeant() ? 'database.connections.pgsql.database' : 'database.connections.sqlite.database' => SchoolFile::place(), 'filesystems.disks.local.root' => SchoolFile::folder().'/files', 'database.redis.options.prefix' => bin2hex(random_bytes(6)).':']);
+        DB::extend(DB::getDefaultConnection(), static function (array $config, string $name): Connection {
+            SchoolFile::ready();
+
+            return app('db.factory')->make($config, $name);
+        });
         SchoolFile::empty();
         Storage::deleteDirectory('mail');
     }

@@ -39,8 +39,11 @@ interface Dialect
      */
     public function laidDown(string $table, array $members, array $objects, string $from): string;
 
-    /** An operator: like a pattern, whatever the case of letters is. */
-    public function like(): string;
+    /** A join whose tables are gone through in the order in which they are named, where the database can be told so. */
+    public function inThisOrder(): string;
+
+    /** Whether a text is like a pattern that is bound, whatever the case of letters is; in it `\` makes the next one stand for itself. */
+    public function like(string $text): string;
 
     /** What rows are taken in that are found by {@see words()}, as a condition with one binding. */
     public function rowsFound(): string;

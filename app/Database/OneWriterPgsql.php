@@ -81,6 +81,11 @@ final class OneWriterPgsql extends PostgresConnection implements OneWriter
 
     protected function executeBeginTransactionStatement(): void
     {
+        if ($this->getConfig('one_writer') === false) {
+            parent::executeBeginTransactionStatement();
+
+            return;
+        }
         $wait = $this->patience ?? Value::int($this->getConfig('busy_timeout'));
         $pdo = $this->getPdo();
         try {
@@ -102,6 +107,6 @@ final class OneWriterPgsql extends PostgresConnection implements OneWriter
      */
     private function inTurn(string $query, Closure $do): mixed
     {
-        return $this->transactions === 0 && preg_match(self::WRITES, $query) === 1 ? $this->transaction($do) : $do();
+        return $this->transactions === 0 && $this->getConfig('one_writer') !== false && preg_match(self::WRITES, $query) === 1 ? $this->transaction($do) : $do();
     }
 }

@@ -51,9 +51,15 @@ final class PgsqlDialect implements Dialect
         return 'select row_id, '.implode(', ', $values)." from {$from}";
     }
 
-    public function like(): string
+    public function inThisOrder(): string
     {
-        return 'ilike';
+        return 'join';
+    }
+
+    public function like(string $text): string
+    {
+        // The escape is the usual one here; PDO would stumble over it.
+        return "{$text} ilike ?";
     }
 
     public function rowsFound(): string

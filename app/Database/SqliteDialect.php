@@ -50,9 +50,14 @@ final class SqliteDialect implements Dialect
         return 'select row_id, '.implode(', ', $values)." from {$from}";
     }
 
-    public function like(): string
+    public function inThisOrder(): string
     {
-        return 'like';
+        return 'cross join';
+    }
+
+    public function like(string $text): string
+    {
+        return "{$text} like ? escape '\\'";
     }
 
     public function rowsFound(): string

@@ -54,9 +54,9 @@ final readonly class PeopleFilter
         $at = self::stored($now);
         $query = Person::query()->select('people.*');
         if ($this->find !== '') {
-            $like = Dialects::spoken()->like();
+            $dialect = Dialects::spoken();
             $part = '%'.addcslashes($this->find, '%_\\').'%';
-            $query->where(fn (Builder $q) => $q->whereRaw("people.name {$like} ? escape '\\'", [$part])->orWhereRaw("coalesce(people.claimed_email, people.email) {$like} ? escape '\\'", [$part]));
+            $query->where(fn (Builder $q) => $q->whereRaw($dialect->like('people.name'), [$part])->orWhereRaw($dialect->like('coalesce(people.claimed_email, people.email)'), [$part]));
         }
         $this->byPasses($query, $now);
         if ($this->unseen !== null) {

@@ -39,12 +39,12 @@ final readonly class PeopleFinder
             return [];
         }
         // What stands for any text in a pattern stands for itself here.
-        $like = Dialects::spoken()->like();
+        $dialect = Dialects::spoken();
         $literal = addcslashes($part, '%_\\');
         $people = Person::query()
-            ->where(static fn (Builder $one): Builder => $one->whereRaw("name {$like} ? escape '\\'", ["%{$literal}%"])->orWhereRaw("coalesce(claimed_email, email) {$like} ? escape '\\'", ["%{$literal}%"]))
+            ->where(static fn (Builder $one): Builder => $one->whereRaw($dialect->like('name'), ["%{$literal}%"])->orWhereRaw($dialect->like('coalesce(claimed_email, email)'), ["%{$literal}%"]))
             ->when($at !== null, fn (Builder $people): Builder => $at === null ? $people : $this->sight->at($at, $people))
-            ->orderByRaw("case when name {$like} ? escape '\\' then 0 else 1 end", ["{$literal}%"])->orderBy('name')->orderBy('id')
+            ->orderByRaw("case when {$dialect->like('name')} then 0 else 1 end", ["{$literal}%"])->orderBy('name')->orderBy('id')
             ->limit(self::MOST)->get(['id', 'name', 'email', 'claimed_email']);
         $found = [];
         foreach ($people as $person) {

@@ -176,7 +176,7 @@ final class TwoEditorsTest extends TestCase
         MessageFactory::new()->createOne(['id' => 1]);
         OutsideSystem::query()->create(['id' => 1, 'name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
         ApiToken::query()->forceCreate(['id' => 1, 'tokenable_type' => Person::class, 'tokenable_id' => 1, 'name' => 'One', 'token' => 'a', 'abilities' => ['decide']]);
-        OutsideEvent::query()->create(['id' => 1, 'outside_system_id' => 1, 'event' => 'e', 'once' => 'e', 'body' => '{}', 'made_at' => now()]);
+        OutsideEvent::query()->create(['id' => 1, 'outside_system_id' => 1, 'event' => '6b1f0a52-7c1d-4c0e-9a57-0d6f1f2f9b11', 'once' => 'e', 'body' => '{}', 'made_at' => now()]);
         TriggerRun::query()->create(['id' => 1, 'trigger_id' => 1, 'key' => 'x', 'person_id' => $this->person('eira')->id, 'cause' => 'x', 'spec' => [], 'happened_at' => now(), 'made_at' => now()]);
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {

@@ -48,7 +48,7 @@ final class RolesTest extends TestCase
     {
         SharedNoticeFactory::new()->createOne(['id' => $this->person('eira')->id]);
         $system = OutsideSystem::query()->create(['id' => $this->person('eira')->id, 'name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
-        OutsideEvent::query()->create(['id' => $system->id, 'outside_system_id' => $system->id, 'event' => 'e', 'once' => 'e', 'body' => '{}', 'made_at' => now()]);
+        OutsideEvent::query()->create(['id' => $system->id, 'outside_system_id' => $system->id, 'event' => '6b1f0a52-7c1d-4c0e-9a57-0d6f1f2f9b11', 'once' => 'e', 'body' => '{}', 'made_at' => now()]);
         Form::query()->create(['id' => $this->person('eira')->id, 'name' => 'A look', 'token' => str_repeat('a', 20), 'text' => '', 'thanks' => '']);
         // There is something to be rehearsed.
         $this->actingAs($this->person('hege'))->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'sample', 'items' => ['l-steam'], 'value' => 'yes'])->assertSessionHasNoErrors();

@@ -8,6 +8,7 @@ use GuzzleHttp\Promise\Utils;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Psr\Http\Message\ResponseInterface;
+use Tests\PgsqlSchools;
 use Tests\SchoolServer;
 
 /** A backup while fifty learners work: whatever was answered before it was there is in it, and comes back elsewhere. */
@@ -53,8 +54,11 @@ final class BackupBesideLearnersTest extends TestCase
                     self::assertSame(302, $answer->getStatusCode(), substr((string) $answer->getBody(), 0, 500));
                     clearstatcache();
                     if (! is_file($backup)) {
-                        $before[] = $text;
                         $meanwhile += $command->isStarted() ? 1 : 0;
+                        // PostgreSQL is packed as it was at one instant after it was begun.
+                        if (! PgsqlSchools::areMeant() || ! $command->isStarted()) {
+                            $before[] = $text;
+                        }
                     }
                 });
             }
@@ -103,6 +107,8 @@ final class BackupBesideLearnersTest extends TestCase
     /** @return array<string> */
     private function texts(SchoolServer $school): array
     {
-        return array_filter((array) json_decode((string) $school->value("select json_group_array(text) from posts where text like 'Round %'")), is_string(...));
+        $all = PgsqlSchools::areMeant() ? 'json_agg' : 'json_group_array';
+
+        return array_filter((array) json_decode((string) $school->value("select {$all}(text) from posts where text like 'Round %'")), is_string(...));
     }
 }

@@ -8,6 +8,7 @@ use GuzzleHttp\Promise\Utils;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
+use Tests\PgsqlSchools;
 use Tests\SchoolServer;
 
 /**
@@ -77,8 +78,10 @@ final class KilledPagesTest extends TestCase
     private function nothingIsHalfDone(int $eira, int $first): void
     {
         $value = fn (string $sql): string => (string) $this->school->value($sql);
-        self::assertSame('ok', $value('PRAGMA integrity_check'));
-        self::assertSame('0', $value('select count(*) from pragma_foreign_key_check'));
+        if (! PgsqlSchools::areMeant()) {
+            self::assertSame('ok', $value('PRAGMA integrity_check'));
+            self::assertSame('0', $value('select count(*) from pragma_foreign_key_check'));
+        }
         $extended = (string) (int) round(($this->ends($eira) - $first) / 86400);
         self::assertSame($extended, $value("select count(*) from activities where action = 'pass.extended'"));
         self::assertSame($extended, $value("select count(*) from people_acts where once like 'extend %' and state = 'done'"));

@@ -55,7 +55,7 @@ trait WritesAtDoors
                 static function (): void {
                     Http::fake();
                     $system = OutsideSystem::query()->create(['name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
-                    OutsideEvent::query()->create(['outside_system_id' => $system->id, 'event' => 'e', 'once' => 'e', 'body' => '{}', 'due_at' => now(), 'made_at' => now()]);
+                    OutsideEvent::query()->create(['outside_system_id' => $system->id, 'event' => '6b1f0a52-7c1d-4c0e-9a57-0d6f1f2f9b11', 'once' => 'e', 'body' => '{}', 'due_at' => now(), 'made_at' => now()]);
                 },
                 static fn (): int => Artisan::call('keep:run-triggers'),
                 static fn (): bool => DB::table('outside_events')->where('state', 'taken')->exists(),

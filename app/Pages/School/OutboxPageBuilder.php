@@ -41,10 +41,10 @@ final readonly class OutboxPageBuilder
     /** @return Builder<Message> */
     private static function letters(?string $find, ?string $state): Builder
     {
-        $like = Dialects::spoken()->like();
+        $dialect = Dialects::spoken();
         $part = '%'.addcslashes((string) $find, '%_\\').'%';
 
         return Message::query()->when($state !== null, static fn (Builder $query) => $query->where('state', $state))
-            ->when($find !== null, static fn (Builder $query) => $query->where(static fn (Builder $of) => $of->whereRaw("\"to\" {$like} ? escape '\\'", [$part])->orWhereRaw("subject {$like} ? escape '\\'", [$part])));
+            ->when($find !== null, static fn (Builder $query) => $query->where(static fn (Builder $of) => $of->whereRaw($dialect->like('"to"'), [$part])->orWhereRaw($dialect->like('subject'), [$part])));
     }
 }

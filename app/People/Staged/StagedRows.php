@@ -156,8 +156,8 @@ final class StagedRows
         return DB::selectOne(<<<SQL
             select 1 as there
             from people_acts a
-            cross join act_changes later on later.act_id = a.id
-            cross join act_changes c on c."table" = later."table" and c.row_id = later.row_id and c.act_id = ?
+            {$dialect->inThisOrder()} act_changes later on later.act_id = a.id
+            {$dialect->inThisOrder()} act_changes c on c."table" = later."table" and c.row_id = later.row_id and c.act_id = ?
             where a.turn > ? and a.undone_at is null and a.id <> ? and exists (
                 select 1 from {$names}
             ) limit 1
