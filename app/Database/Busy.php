@@ -21,10 +21,10 @@ final class Busy
     {
     }
 
-    /** Somebody else was at work until the deadline, or the school is just moving to another database. */
+    /** Somebody else was at work until the deadline, the school is just moving to another database, or its database is just being started again. */
     public static function was(Throwable $error): bool
     {
-        return self::isLocked($error) || self::any($error, static fn (PDOException $one): bool => str_contains($one->getMessage(), Seal::SAYS));
+        return self::isLocked($error) || self::any($error, static fn (PDOException $one): bool => str_contains($one->getMessage(), Seal::SAYS) || self::isGone($one));
     }
 
     /** Somebody else is at work: it is worth while to wait. */
@@ -34,6 +34,12 @@ final class Busy
             // Numbers of errors are other ones elsewhere.
             ? in_array((int) ($one->errorInfo[1] ?? 0) & 0xFF, self::SQLITE, true)
             : in_array($one->errorInfo[0] ?? '', self::PGSQL, true));
+    }
+
+    private static function isGone(PDOException $error): bool
+    {
+        return preg_match('/^(08|57P0)/', (string) ($error->errorInfo[0] ?? '')) === 1
+            || preg_match('/server closed the connection|no connection to the server/', $error->getMessage()) === 1;
     }
 
     /** @param  \Closure(PDOException): bool  $is */

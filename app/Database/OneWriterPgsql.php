@@ -79,6 +79,11 @@ final class OneWriterPgsql extends PostgresConnection implements OneWriter
         return $this->inTurn($query, fn (): int => parent::affectingStatement($query, $bindings));
     }
 
+    protected function getDefaultSchemaGrammar(): PgsqlTypes
+    {
+        return new PgsqlTypes($this);
+    }
+
     protected function executeBeginTransactionStatement(): void
     {
         if ($this->getConfig('one_writer') === false) {

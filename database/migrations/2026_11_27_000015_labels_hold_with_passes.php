@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Dialects;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -87,7 +88,7 @@ return new class extends Migration
 
         return DB::table('activities')->insertUsing(
             ['person_id', 'course_id', 'action', 'after', 'happened_at'],
-            $written()->orderBy('id')->selectRaw("person_id, ?, 'label.kept', json_object('label', label, 'offer', ?), ?", [$offer->course_id, $offer->key, $now]),
+            $written()->orderBy('id')->selectRaw('person_id, ?, \'label.kept\', '.Dialects::spoken()->object(['label' => 'label', 'offer' => '?']).', ?', [$offer->course_id, $offer->key, $now]),
         );
     }
 

@@ -185,7 +185,8 @@ final class NoticePartsTest extends TestCase
         self::assertNull(NoticeText::query()->sole()->parts);
         NoticeText::query()->update(['parts' => '[{"kind":"fireworks"},{"kind":"ask"},3]']);
         self::assertEquals([new Part('ask')], Part::of(NoticeText::query()->sole()));
-        NoticeText::query()->update(['parts' => 'nothing']);
+        // What is no JSON at all PostgreSQL would not have taken in.
+        NoticeText::query()->update(['parts' => '"nothing"']);
         self::assertEquals(Part::usual(), Part::of(NoticeText::query()->sole()));
     }
 

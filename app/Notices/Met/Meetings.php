@@ -81,7 +81,7 @@ final readonly class Meetings
                     NoticeWeek::query()->upsert(
                         ['course_id' => $door->course_id, 'item_key' => $door->item_key, 'case' => $door->case, 'week' => $week, 'met' => $same->count(), 'taken' => $count('taken'), 'signed_in' => $count('signed-in'), 'went_on' => $count('went-on')],
                         ['course_id', 'item_key', 'case', 'week'],
-                        array_map(DB::raw(...), ['met' => 'met + excluded.met', 'taken' => 'taken + excluded.taken', 'signed_in' => 'signed_in + excluded.signed_in', 'went_on' => 'went_on + excluded.went_on']),
+                        array_map(DB::raw(...), ['met' => 'notice_weeks.met + excluded.met', 'taken' => 'notice_weeks.taken + excluded.taken', 'signed_in' => 'notice_weeks.signed_in + excluded.signed_in', 'went_on' => 'notice_weeks.went_on + excluded.went_on']),
                     );
                 }
                 foreach ($meetings->modelKeys() as $id) {

@@ -9,6 +9,7 @@ use App\Models\Person;
 use App\Models\TakenAgain;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 
 /**
  * Somebody has shown that the address is theirs under which they bought or looked: what that visit holds becomes theirs. It
@@ -42,7 +43,7 @@ final readonly class ConfirmAddress
         }
         $this->withdrawSecondTrials($visitor, $account);
         foreach (self::MOVES as $table => $column) {
-            DB::update("update or ignore {$table} set {$column} = ? where {$column} = ?", [$account->id, $visitor->id]);
+            self::move($table, $column, $visitor->id, $account->id);
         }
         foreach (['activities', 'people_acts'] as $table) {
             DB::update("update {$table} set actor_id = ? where actor_id = ?", [$account->id, $visitor->id]);
@@ -51,6 +52,19 @@ final readonly class ConfirmAddress
         $this->log->note('person.confirmed', $account, person: $account, after: ['name' => $visitor->name]);
 
         return $account;
+    }
+
+    /** All but what somebody would then have twice. */
+    private static function move(string $table, string $column, int $from, int $to): void
+    {
+        $query = DB::table($table)->where($column, $from);
+        foreach (Schema::getIndexes($table) as $index) {
+            if ($index['unique'] && in_array($column, $index['columns'], true)) {
+                $same = implode(' and ', array_map(static fn (string $one): string => $one === $column ? "other.\"{$one}\" = ?" : "other.\"{$one}\" = {$table}.\"{$one}\"", $index['columns']));
+                $query->whereRaw("not exists (select 1 from {$table} other where {$same})", [$to]);
+            }
+        }
+        $query->update([$column => $to]);
     }
 
     /**

@@ -26,7 +26,7 @@ final class StagedRows
      */
     public static function add(ActRecord $act, array $steps): void
     {
-        $made = DB::table('act_changes')->where('act_id', $act->id)->whereNotNull('nth')->groupBy('table')->pluck(DB::raw('max(nth)'), 'table')->all();
+        $made = DB::table('act_changes')->where('act_id', $act->id)->whereNotNull('nth')->groupBy('table')->selectRaw('"table", max(nth) as most')->pluck('most', 'table')->all();
         $rows = [];
         foreach ($steps as $step) {
             foreach ($step->changes as $change) {
