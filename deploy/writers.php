@@ -13,11 +13,12 @@ require __DIR__.'/Browser.php';
 
 [, $address, $certificate, $writers, $until, $what, $most] = $argv;
 $pdo = new PDO(sprintf('pgsql:host=%s;port=%s;dbname=%s', getenv('DB_HOST'), getenv('DB_PORT'), getenv('DB_DATABASE')), (string) getenv('DB_USERNAME'), '');
+$crew = 'crew-'.substr(md5($what), 0, 6).'-';
 for ($writer = 0; $writer < (int) $writers; $writer++) {
     // A crew who may do what Oda may.
-    $pdo->exec("insert into people (name, email, password) select 'Crew {$writer}', 'crew{$writer}@alder.test', password from people where email = 'oda@alder.test' on conflict do nothing");
+    $pdo->exec("insert into people (name, email, password) select 'Crew {$writer}', '{$crew}{$writer}@alder.test', password from people where email = 'oda@alder.test' on conflict do nothing");
     foreach (['passes' => 'course_id, offer_id, starts_at, ends_at, paced_from, state, source', 'labels' => 'label, source', 'completions' => 'course_id, item_key, completed_at'] as $table => $columns) {
-        $pdo->exec("insert into {$table} (person_id, {$columns}) select c.id, {$columns} from {$table} t, people c where t.person_id = (select id from people where email = 'oda@alder.test') and c.email = 'crew{$writer}@alder.test' and not exists (select 1 from {$table} x where x.person_id = c.id)");
+        $pdo->exec("insert into {$table} (person_id, {$columns}) select c.id, {$columns} from {$table} t, people c where t.person_id = (select id from people where email = 'oda@alder.test') and c.email = '{$crew}{$writer}@alder.test' and not exists (select 1 from {$table} x where x.person_id = c.id)");
     }
 }
 $pdo = null;
@@ -25,7 +26,7 @@ $children = [];
 for ($writer = 0; $writer < (int) $writers; $writer++) {
     $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, STREAM_IPPROTO_IP);
     if (pcntl_fork() === 0) {
-        $browser = Browser::signedIn($address, $certificate, "crew{$writer}@alder.test", 'larch-and-oak');
+        $browser = Browser::signedIn($address, $certificate, "{$crew}{$writer}@alder.test", 'larch-and-oak');
         $taken = $statuses = [];
         $last = 0;
         for ($round = 0; ! file_exists($until); $round++) {

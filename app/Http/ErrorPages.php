@@ -48,7 +48,14 @@ final class ErrorPages
 
         $said = $exception instanceof HttpException ? $exception->getMessage() : '';
         $why = $busy ? 'busy' : (in_array($said, self::REASONS, true) ? $said : null);
-        $page = Inertia::render('Error', ['status' => $status, 'why' => $why, 'contact' => $why === self::GUEST_LINK || $why === self::HIDDEN_FROM_GUESTS ? self::contact() : null])->toResponse($request)->setStatusCode($status);
+        try {
+            $page = Inertia::render('Error', ['status' => $status, 'why' => $why, 'contact' => $why === self::GUEST_LINK || $why === self::HIDDEN_FROM_GUESTS ? self::contact() : null])->toResponse($request)->setStatusCode($status);
+        } catch (Throwable $e) {
+            // A page asks the database for a thing or two, too.
+            report($e);
+            $page = response()->view('busy', ['heading' => Say::text('learn.error.busy'), 'text' => Say::text('learn.error.busy_text')], 503);
+            $busy = true;
+        }
         if ($busy) {
             $page->headers->set('Retry-After', '5');
         }

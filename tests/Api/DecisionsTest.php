@@ -69,7 +69,7 @@ final class DecisionsTest extends TestCase
 
     public function test_whoever_takes_an_offer(): void
     {
-        $key = DB::table('offers')->where('course_id', $this->course()->id)->value('key');
+        $key = DB::table('offers')->where('course_id', $this->course()->id)->orderBy('id')->value('key');
         $states = static fn (array $body): array => array_count_values(array_column($body['items'], 'state'));
         $now = $this->body($this->ask('GET', "/decisions?course=clinker&offer={$key}&at=2026-03-10T12:00:00Z"));
         $later = $this->body($this->ask('GET', "/decisions?course=clinker&offer={$key}&from=2026-03-10T12:00:00Z&at=2026-05-20T12:00:00Z"));

@@ -51,7 +51,7 @@ final class MoveTest extends TestCase
         $source = OtherDatabase::sqlite($this->file)->connection;
         $here = $this->emptied();
         $counts = (new CopySchool($source, $here))();
-        self::assertSame([44, 7, 56], [$counts['people'], $counts['courses'], $counts['migrations']]);
+        self::assertSame([44, 7, count(glob(database_path('migrations/*.php')) ?: [])], [$counts['people'], $counts['courses'], $counts['migrations']]);
         foreach (array_keys($counts) as $table) {
             self::assertSame($source->table($table)->count(), $here->table($table)->count(), $table);
         }

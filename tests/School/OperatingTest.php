@@ -91,6 +91,21 @@ final class OperatingTest extends TestCase
         self::assertCount(1, self::kept());
     }
 
+    /** The page that said so asked the database itself, and so there was none. */
+    public function test_there_is_a_page_though_the_database_is_gone(): void
+    {
+        config(['app.debug' => false, 'database.connections.'.DB::getDefaultConnection().'.database' => SchoolFile::folder().'/gone.sqlite']);
+        DB::purge();
+        $this->get('/courses')->assertStatus(503)->assertHeader('Retry-After', '5')->assertSee('Please go back and try again in a moment');
+    }
+
+    /** Where such jobs are noted had no name, so that a worker ended when it noted the first. */
+    public function test_jobs_that_fail_for_good_are_noted(): void
+    {
+        app('queue.failer')->log('database', 'default', '{"uuid":"6b1f0a52-7c1d-4c0e-9a57-0d6f1f2f9b11"}', new \RuntimeException('No.'));
+        self::assertSame(1, DB::table('failed_jobs')->count());
+    }
+
     public function test_a_backup_replaces_no_file(): void
     {
         file_put_contents($this->backup, 'mine');
