@@ -107,7 +107,7 @@ final class SchoolServer
     /** How often who has asked for what. */
     public function forgetThrottles(): void
     {
-        $this->forgetKeys(sessions: false);
+        RedisKeys::forgetAllButSessions($this->prefix());
         (new Process(['rm', '-rf', $this->folder.'/cache']))->mustRun();
     }
 
@@ -117,22 +117,7 @@ final class SchoolServer
         // Answered when all that was asked before has been.
         (new Client(['http_errors' => false, 'timeout' => 60]))->get($this->address().'/up');
         array_map(unlink(...), glob($this->folder.'/sessions/*') ?: []);
-        $this->forgetKeys(sessions: true);
-    }
-
-    /** What is kept in Redis: sessions, whose names are forty letters and digits, or all else. */
-    private function forgetKeys(bool $sessions): void
-    {
-        if (! PgsqlSchools::areMeant()) {
-            return;
-        }
-        $redis = new \Redis;
-        $redis->connect((string) getenv('REDIS_HOST'), (int) getenv('REDIS_PORT'));
-        foreach ((array) $redis->keys($this->prefix().'*') as $key) {
-            if ((preg_match('/:[A-Za-z0-9]{40}$/', $key) === 1) === $sessions) {
-                $redis->del($key);
-            }
-        }
+        RedisKeys::forgetSessions($this->prefix());
     }
 
     private function prefix(): string
