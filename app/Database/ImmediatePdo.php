@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use PDO;
+use PDOException;
 
 /**
  * A connection to SQLite whose transactions take the write lock as they begin. One that reads before it writes would
@@ -32,9 +33,15 @@ final class ImmediatePdo extends PDO
 
     public function rollBack(): bool
     {
-        // Some errors have rolled back already; then there is nothing left to be taken back.
         $this->began = false;
-        $this->exec('ROLLBACK');
+        try {
+            $this->exec('ROLLBACK');
+        } catch (PDOException $e) {
+            // Some errors, as of a full disk, have rolled back already; then there is nothing left to be taken back.
+            if (! str_contains($e->getMessage(), 'no transaction is active')) {
+                throw $e;
+            }
+        }
 
         return true;
     }

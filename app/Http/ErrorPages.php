@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Access\SchoolOf;
 use App\Database\Busy;
+use App\Database\DiskFull;
 use App\Http\Middleware\NotBegun;
 use App\Pages\Shared\Flash;
 use App\Words\Say;
@@ -35,6 +36,10 @@ final class ErrorPages
             // Nothing was done; in a moment it can be.
             $response->setStatusCode($status = 503)->headers->set('Retry-After', '5');
         }
+        $full = $status === 500 && DiskFull::was($exception);
+        if ($full) {
+            $response->setStatusCode($status = Response::HTTP_INSUFFICIENT_STORAGE);
+        }
         if ($status === 405 && $request->isMethodSafe()) {
             // Something can be sent there, but there is nothing to be seen.
             $status = 404;
@@ -47,16 +52,25 @@ final class ErrorPages
         }
 
         $said = $exception instanceof HttpException ? $exception->getMessage() : '';
-        $why = $busy ? 'busy' : (in_array($said, self::REASONS, true) ? $said : null);
+
+        return self::page($request, $status, match (true) {
+            $busy => 'busy',
+            $full => 'full',
+            default => in_array($said, self::REASONS, true) ? $said : null,
+        });
+    }
+
+    private static function page(Request $request, int $status, ?string $why): Response
+    {
         try {
             $page = Inertia::render('Error', ['status' => $status, 'why' => $why, 'contact' => $why === self::GUEST_LINK || $why === self::HIDDEN_FROM_GUESTS ? self::contact() : null])->toResponse($request)->setStatusCode($status);
         } catch (Throwable $e) {
             // A page asks the database for a thing or two, too.
             report($e);
             $page = response()->view('busy', ['heading' => Say::text('learn.error.busy'), 'text' => Say::text('learn.error.busy_text')], 503);
-            $busy = true;
+            $why = 'busy';
         }
-        if ($busy) {
+        if ($why === 'busy') {
             $page->headers->set('Retry-After', '5');
         }
 

@@ -27,6 +27,7 @@ return [
         'broken' => 'Something of ours went wrong.',
         'busy' => 'Somebody else is writing. Nothing was done.',
         'not-begun' => 'The school was not begun yet.',
+        'full' => 'There is no room left on the disk of the school. Nothing was done.',
     ],
     'problems_told' => [
         'body' => 'What was sent is not as described.',

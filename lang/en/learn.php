@@ -276,6 +276,7 @@ return [
         'not_begun_text' => 'Whoever runs it opens it with the address that was told when it was installed.',
         'busy' => 'Very much is being written just now',
         'busy_text' => 'Nothing was done. Please go back and try again in a moment.',
+        'full' => 'There is no room left to write this down', 'full_text' => 'Nothing was done. Whoever looks after the school has to make room on its disk; then it can be sent again.',
         'otherwise' => 'This did not work',
         'otherwise_text' => 'Please go back and try again.',
     ],

@@ -276,6 +276,7 @@ return [
         'not_begun_text' => 'Den som driver den, åpner den med adressen som ble oppgitt da den ble installert.',
         'busy' => 'Det skrives svært mye akkurat nå',
         'busy_text' => 'Ingenting ble gjort. Gå tilbake og prøv igjen om et øyeblikk.',
+        'full' => 'Det er ikke plass til å skrive dette ned', 'full_text' => 'Ingenting ble gjort. De som passer skolen, må gjøre plass på disken; så kan det sendes igjen.',
         'otherwise' => 'Dette gikk ikke',
         'otherwise_text' => 'Gå tilbake og prøv igjen.',
     ],

@@ -12,7 +12,7 @@ import ui from '../ui/ui.module.css';
 const STATUSES = [403, 404, 413, 422, 429, 500, 503] as const;
 
 /** Where the same status has another reason. */
-const REASONS = { 'not begun': 'not_begun', busy: 'busy', 'guest link': 'guest_link', 'guest hidden': 'guest_hidden' } as const;
+const REASONS = { 'not begun': 'not_begun', busy: 'busy', full: 'full', 'guest link': 'guest_link', 'guest hidden': 'guest_hidden' } as const;
 
 interface ErrorProps {
   status: number;

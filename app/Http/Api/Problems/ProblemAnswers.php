@@ -6,6 +6,7 @@ namespace App\Http\Api\Problems;
 
 use App\Access\SchoolAddress;
 use App\Database\Busy;
+use App\Database\DiskFull;
 use App\Drafts\DraftConflict;
 use App\Http\Middleware\NotBegun;
 use App\People\Acts\CannotAct;
@@ -55,6 +56,7 @@ final class ProblemAnswers
             $exception instanceof CannotAct => Problem::at('/'.($exception->field ?? ''), $exception->getMessage()),
             $exception instanceof InvalidPlan => self::offences($exception, ''),
             $exception instanceof DraftConflict => new Problem($exception->isUnseen ? ProblemKind::Unseen : ProblemKind::Collision, $exception->getMessage()),
+            DiskFull::was($exception) => new Problem(ProblemKind::Full),
             Busy::was($exception) => new Problem(ProblemKind::Busy, headers: ['Retry-After' => '5']),
             $exception instanceof HttpExceptionInterface && $exception->getMessage() === NotBegun::WHY => new Problem(ProblemKind::NotBegun),
             $exception instanceof HttpExceptionInterface => self::ofStatus($exception),

@@ -27,6 +27,7 @@ enum ProblemKind: string
     case Broken = 'broken';
     case Busy = 'busy';
     case NotBegun = 'not-begun';
+    case Full = 'full';
 
     public function status(): int
     {
@@ -45,6 +46,7 @@ enum ProblemKind: string
             self::TooOften => 429,
             self::Broken => 500,
             self::Busy, self::NotBegun => 503,
+            self::Full => 507,
         };
     }
 

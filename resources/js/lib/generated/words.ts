@@ -250,6 +250,8 @@ export const words = {
   'error.not_begun_text': "Whoever runs it opens it with the address that was told when it was installed.",
   'error.busy': "Very much is being written just now",
   'error.busy_text': "Nothing was done. Please go back and try again in a moment.",
+  'error.full': "There is no room left to write this down",
+  'error.full_text': "Nothing was done. Whoever looks after the school has to make room on its disk; then it can be sent again.",
   'error.otherwise': "This did not work",
   'error.otherwise_text': "Please go back and try again.",
   'state.open': "open",
@@ -518,6 +520,8 @@ export interface Parts {
   'error.not_begun_text': never;
   'error.busy': never;
   'error.busy_text': never;
+  'error.full': never;
+  'error.full_text': never;
   'error.otherwise': never;
   'error.otherwise_text': never;
   'state.open': never;

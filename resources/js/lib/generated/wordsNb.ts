@@ -252,6 +252,8 @@ export const wordsNb: Record<keyof typeof words, string> = {
   'error.not_begun_text': "Den som driver den, åpner den med adressen som ble oppgitt da den ble installert.",
   'error.busy': "Det skrives svært mye akkurat nå",
   'error.busy_text': "Ingenting ble gjort. Gå tilbake og prøv igjen om et øyeblikk.",
+  'error.full': "Det er ikke plass til å skrive dette ned",
+  'error.full_text': "Ingenting ble gjort. De som passer skolen, må gjøre plass på disken; så kan det sendes igjen.",
   'error.otherwise': "Dette gikk ikke",
   'error.otherwise_text': "Gå tilbake og prøv igjen.",
   'state.open': "åpen",
