@@ -203,7 +203,7 @@ final class GridJourneyTest extends BrowserTestCase
         (new WebDriverActions($this->browser))->clickAndHold($handle)->moveByOffset(80, 0)->release()->perform();
         self::assertGreaterThan($before + 60, $wide());
         // Everywhere, from then on.
-        $this->browser->wait(90, 50)->until(static fn (): bool => str_contains(self::value("SELECT COALESCE(rule_columns, '') FROM people WHERE email = 'hege@alder.test'"), '"closes","width":1'));
+        $this->browser->wait(90, 50)->until(static fn (): bool => str_contains(self::value("SELECT COALESCE(CAST(rule_columns AS TEXT), '') FROM people WHERE email = 'hege@alder.test'"), '"closes","width":1'));
         $this->visit('/keep/courses/steam-frames');
         $this->find('[data-title]');
         self::assertSame(['Closes', 'Opens', 'After', 'For whom'], array_slice($heads(), 0, 4));
