@@ -7,6 +7,7 @@ namespace Tests\School;
 use App\Database\Busy;
 use App\Database\Copying\CannotCopy;
 use App\Database\Copying\CopySchool;
+use App\Database\Copying\Digest;
 use App\Database\Copying\OtherDatabase;
 use App\Database\Copying\Seal;
 use App\Models\Person;
@@ -93,6 +94,36 @@ final class MoveTest extends TestCase
             'a table has another column' => [static fn (Connection $in) => $in->unprepared('alter table posts add column more text'), 'posts is not the same'],
             'a table is missing' => [static fn (Connection $in) => $in->unprepared('drop table trigger_runs'), 'trigger_runs'],
         ];
+    }
+
+    public function test_rows_are_told_apart_by_all_that_is_in_them(): void
+    {
+        $all = [self::told([['1', 'a'], ['2', 'b']]), self::told([['2', 'b'], ['1', 'a']]), self::told([['1', 'a'], ['2', null]]), self::told([['1', 'a'], ['2', '']]), self::told([['1', 'a']]), self::told([['1a', ''], ['2', 'b']])];
+        self::assertSame($all, array_unique($all));
+    }
+
+    /** @param  list<list<?string>>  $rows */
+    private static function told(array $rows): string
+    {
+        $digest = new Digest;
+        $digest->add($rows);
+
+        return $digest->rows().' '.$digest->told();
+    }
+
+    /** PostgreSQL would write it as it should have been: that is not what was there. */
+    public function test_what_would_come_out_as_something_else_is_not_copied(): void
+    {
+        if (! PgsqlSchools::areMeant()) {
+            $this->expectNotToPerformAssertions();
+
+            return;
+        }
+        $source = OtherDatabase::sqlite($this->file)->connection;
+        $source->table('people')->where('email', 'eira@alder.test')->update(['created_at' => '2026-3-1 9:00']);
+        $this->expectException(CannotCopy::class);
+        $this->expectExceptionMessage('people: 44 rows were given and 44 taken, or they are not the same');
+        (new CopySchool($source, DB::connection()))();
     }
 
     public function test_a_database_that_was_left_takes_no_writes_until_the_school_stays_after_all(): void
