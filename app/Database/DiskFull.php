@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use Illuminate\Support\Facades\DB;
 use PDOException;
 use Throwable;
 
@@ -11,6 +12,12 @@ use Throwable;
 final class DiskFull
 {
     private const SQLITE_FULL = 13;
+
+    /** Said of much: also where the file that connections share beside the database cannot be made, without which nothing is read either. */
+    private const SQLITE_IOERR = 10;
+
+    /** Bytes that SQLite needs for that file, and some. */
+    private const LEAST = 65_536;
 
     private const PGSQL = '53100';
 
@@ -26,12 +33,20 @@ final class DiskFull
             }
             if ($one instanceof PDOException) {
                 [$state, $code] = [...($one->errorInfo ?? []), '', 0];
-                if ($state === self::PGSQL || ($state === 'HY000' && ((int) $code & 0xFF) === self::SQLITE_FULL)) {
+                $code = $state === 'HY000' ? (int) $code & 0xFF : 0;
+                if ($state === self::PGSQL || $code === self::SQLITE_FULL || ($code === self::SQLITE_IOERR && self::isNoRoom())) {
                     return true;
                 }
             }
         }
 
         return false;
+    }
+
+    private static function isNoRoom(): bool
+    {
+        $file = DB::connection()->getDatabaseName();
+
+        return is_file($file) && (float) disk_free_space(dirname($file)) < self::LEAST;
     }
 }

@@ -67,8 +67,8 @@ final class ErrorPages
         } catch (Throwable $e) {
             // A page asks the database for a thing or two, too.
             report($e);
-            $page = response()->view('busy', ['heading' => Say::text('learn.error.busy'), 'text' => Say::text('learn.error.busy_text')], 503);
-            $why = 'busy';
+            $why = $why === 'full' ? 'full' : 'busy';
+            $page = response()->view('bare', ['heading' => Say::text("learn.error.{$why}"), 'text' => Say::text("learn.error.{$why}_text")], $why === 'full' ? $status : 503);
         }
         if ($why === 'busy') {
             $page->headers->set('Retry-After', '5');
