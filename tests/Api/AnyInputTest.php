@@ -13,9 +13,11 @@ use App\Triggers\Outside\HttpSignature;
 use Illuminate\Routing\Middleware\ThrottleRequests;
 use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** Five thousand inputs drawn from the document: whatever is sent, nothing breaks, and every answer is one that is described. */
+#[Group('long')]
 final class AnyInputTest extends TestCase
 {
     use AsksTheInterface;
