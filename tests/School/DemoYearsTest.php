@@ -16,9 +16,11 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** The demo is a school in its third year: as it is loaded on any day, what is told of in the guide is there. */
+#[Group('long')]
 final class DemoYearsTest extends TestCase
 {
     /** @return array<string, array{string}> */
