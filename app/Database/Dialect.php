@@ -20,6 +20,12 @@ interface Dialect
      */
     public function object(array $members): string;
 
+    /** An instant that is stored, as seconds since 1970. */
+    public function seconds(string $instant): string;
+
+    /** All of a group as one text with a line for each; those of two columns stand in the same order. */
+    public function lines(string $value): string;
+
     /** Whether a text has another in it, byte by byte. */
     public function contains(string $text, string $part): string;
 

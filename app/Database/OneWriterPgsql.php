@@ -16,6 +16,8 @@ use PDOException;
  */
 final class OneWriterPgsql extends PostgresConnection implements OneWriter
 {
+    use HandsOutLists;
+
     /** Of the advisory lock, which is each database's own. */
     private const LOCK = 741_852_963;
 

@@ -24,6 +24,16 @@ final class PgsqlDialect implements Dialect
         return 'json_build_object('.implode(', ', array_map(static fn (string $name, string $value): string => "'{$name}', cast({$value} as text)", array_keys($members), $members)).')';
     }
 
+    public function seconds(string $instant): string
+    {
+        return "extract(epoch from {$instant})::bigint";
+    }
+
+    public function lines(string $value): string
+    {
+        return "string_agg({$value}::text, chr(10))";
+    }
+
     public function contains(string $text, string $part): string
     {
         return "strpos(cast({$text} as text), {$part}) > 0";

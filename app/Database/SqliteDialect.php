@@ -23,6 +23,16 @@ final class SqliteDialect implements Dialect
         return 'json_object('.implode(', ', array_map(static fn (string $name, string $value): string => "'{$name}', {$value}", array_keys($members), $members)).')';
     }
 
+    public function seconds(string $instant): string
+    {
+        return "unixepoch({$instant})";
+    }
+
+    public function lines(string $value): string
+    {
+        return "group_concat({$value}, char(10))";
+    }
+
     public function contains(string $text, string $part): string
     {
         return "instr({$text}, {$part}) > 0";

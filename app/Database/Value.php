@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use DateTimeImmutable;
+use DateTimeZone;
+
 /** What the database gives is of any type: here it is of the one that its column has. */
 final class Value
 {
@@ -21,6 +24,21 @@ final class Value
     public static function text(mixed $value): string
     {
         return is_scalar($value) ? (string) $value : '';
+    }
+
+    /**
+     * An instant as it is stored, without an object for each: days are read once.
+     *
+     * @param  string  $stored  UTC to the second, as `2026-11-29 18:05:00`
+     */
+    public static function instant(string $stored): int
+    {
+        /** @var array<string, int> $midnights by day */
+        static $midnights = [];
+        $day = substr($stored, 0, 10);
+        $midnights[$day] ??= (new DateTimeImmutable($day, new DateTimeZone('UTC')))->getTimestamp();
+
+        return $midnights[$day] + (int) substr($stored, 11, 2) * 3600 + (int) substr($stored, 14, 2) * 60 + (int) substr($stored, 17, 2);
     }
 
     /**

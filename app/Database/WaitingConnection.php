@@ -16,6 +16,8 @@ use PDOException;
  */
 final class WaitingConnection extends SQLiteConnection implements OneWriter
 {
+    use HandsOutLists;
+
     /** Whether statements wait for their turn now. */
     private bool $waits = true;
 

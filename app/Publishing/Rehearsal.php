@@ -6,6 +6,7 @@ namespace App\Publishing;
 
 use App\Access\Plans;
 use App\Access\Viewers;
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Grant;
@@ -73,12 +74,22 @@ final readonly class Rehearsal
 
     private function lookAtPeople(Proposal $proposal, Impact $impact, RehearsalCount $count): int
     {
-        $people = $this->holders($proposal->course)->where('people.id', '>', $count->lastId)->orderBy('people.id')->limit(self::GROUP)->get();
-        $viewers = $this->viewers->ofAll($people->toBase(), collect([$proposal->course]));
-        $count->people->add($impact->on($people->map(static fn (Person $person): Somebody => new Somebody((string) $person->id, $viewers[$person->id][$proposal->course->id]))));
-        $count->lastId = $people->last()->id ?? $count->lastId;
+        $people = Value::ints($this->holders($proposal->course)->toBase()->where('people.id', '>', $count->lastId)->orderBy('people.id')->limit(self::GROUP)->pluck('people.id'));
+        $count->people->add($impact->on($this->somebodies($people, $proposal->course)));
+        $count->lastId = $people === [] ? $count->lastId : max($people);
 
-        return $people->count();
+        return count($people);
+    }
+
+    /**
+     * @param  list<int>  $people  ids, of nobody who works for the school
+     * @return \Generator<Somebody>
+     */
+    private function somebodies(array $people, Course $course): \Generator
+    {
+        foreach ($this->viewers->each(array_fill_keys($people, false), $course) as $id => $viewer) {
+            yield new Somebody((string) $id, $viewer);
+        }
     }
 
     /** Each observer with each learner: what they see by the one they may not see by the other. */

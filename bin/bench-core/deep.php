@@ -15,8 +15,8 @@ use SilentKeep\Core\Viewing\Viewer;
 
 const DEEP_TIERS = ['deckhand', 'shipwright', 'master'];
 
-/** @return array<string, mixed> the plan document; the same for the same shift */
-function deepDocument(int $shift = 0): array
+/** @return array<string, mixed> the plan document; the same for the same shift. The last lesson may be for those alone who have done the first */
+function deepDocument(int $shift = 0, bool $asksWhatIsDone = false, bool $letsObserversIn = false): array
 {
     mt_srand(7);
     $modules = $schedule = [];
@@ -43,19 +43,22 @@ function deepDocument(int $shift = 0): array
             $before[] = $key;
             $lessons[] = $lesson;
         }
+        if ($asksWhatIsDone && $m === 11) {
+            $lessons[15]['only'] = ['done' => 'm0-l0'];
+        }
         $modules[] = ['key' => "m{$m}", 'kind' => 'module', 'items' => $lessons];
     }
 
     return [
         'format' => 'silent-keep.plan/1', 'school' => ['zone' => 'Europe/Oslo'],
         'offers' => array_map(static fn (string $tier): array => ['key' => $tier, 'course' => 'c', 'tier' => $tier, 'plan' => 'own'], DEEP_TIERS),
-        'courses' => [['key' => 'c', 'state' => 'live', 'entry' => 'offer', 'tiers' => DEEP_TIERS, 'main_plan' => 'own', 'plans' => ['own' => $schedule], 'items' => [['key' => 'whole', 'kind' => 'module', 'items' => $modules]]]],
+        'courses' => [['key' => 'c', 'state' => 'live', 'entry' => 'offer', ...($letsObserversIn ? ['observer_door' => ['open' => true, 'default' => true, 'follow' => true]] : []), 'tiers' => DEEP_TIERS, 'main_plan' => 'own', 'plans' => ['own' => $schedule], 'items' => [['key' => 'whole', 'kind' => 'module', 'items' => $modules]]]],
     ];
 }
 
-function deepPlan(int $shift = 0): Plan
+function deepPlan(int $shift = 0, bool $asksWhatIsDone = false, bool $letsObserversIn = false): Plan
 {
-    return PlanReader::fromJson((string) json_encode(deepDocument($shift)));
+    return PlanReader::fromJson((string) json_encode(deepDocument($shift, $asksWhatIsDone, $letsObserversIn)));
 }
 
 /**

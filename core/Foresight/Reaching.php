@@ -8,30 +8,27 @@ use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Deciding\Decider;
-use SilentKeep\Core\Foresight\Definition\SteppingReach;
 use SilentKeep\Core\Foresight\Sweeps\DatedSweep;
 use SilentKeep\Core\Foresight\Sweeps\ItemByItem;
+use SilentKeep\Core\Foresight\Sweeps\Rounds;
 use SilentKeep\Core\Foresight\Sweeps\Sweep;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Viewer;
 
 /**
- * Reach in one sweep: the same as {@see SteppingReach}, which defines it.
+ * Reach in one sweep: the same as {@see Definition\SteppingReach}, which defines it.
  *
  * At each instant only what could open then and has not opened yet is looked at, in reading order, and what
  * is finished counts at once for what follows. That gives the same instants as long as finishing something
- * never shuts anything; where a condition asks what is done, and for observers, the definition is asked.
+ * never shuts anything; where a condition asks what is done, it is gone round by round, as it is defined.
  */
 final readonly class Reaching
 {
     private CompiledDecider $compiled;
 
-    private SteppingReach $definition;
-
     public function __construct(Decider $decider, ?CompiledDecider $compiled = null)
     {
         $this->compiled = $compiled ?? CompiledDecider::of($decider->prepared);
-        $this->definition = new SteppingReach($decider);
     }
 
     /** @param  int  $before  the first instant that no longer counts; `$from` itself always does */
@@ -42,19 +39,16 @@ final readonly class Reaching
 
     private function ofMasks(ViewerMasks $viewer, int $from, int $before): Reach
     {
-        $firsts = $this->firsts($viewer, $from, $before);
-        if ($firsts === null) {
-            return $this->definition->reach($viewer->viewer, $from, $before);
-        }
-        [$open, $works] = $firsts;
-        $done = array_filter($viewer->viewer->done, static fn (int $since): bool => $since <= $from);
+        [$open, $works] = $this->when($viewer, $from, $before);
+        $then = Decider::asOf($viewer->viewer, $from);
+        $done = $then->done;
         foreach ($viewer->course->outline->items as $item => $it) {
             if ($works[$item] !== null && $viewer->course->lessonsAndParts[$item] === Mask::IN && ! isset($done[$it->key])) {
                 $done[$it->key] = $works[$item];
             }
         }
 
-        return new Reach($open, $works, [$from, ...$this->compiled->instants($viewer, $from, $before)], $viewer->viewer->withDone($done));
+        return new Reach($open, $works, [$from, ...$this->compiled->instants($viewer, $from, $before)], $then->withDone($done));
     }
 
     /**
@@ -64,20 +58,13 @@ final readonly class Reaching
      */
     public function when(ViewerMasks $viewer, int $from, int $before): array
     {
-        $firsts = $this->firsts($viewer, $from, $before);
-        if ($firsts !== null) {
-            return $firsts;
-        }
-        $reach = $this->definition->reach($viewer->viewer, $from, $before);
+        if ($viewer->course->conditions->whatIsDone) {
+            $rounds = new Rounds($viewer->course, $viewer->viewer, $from);
+            foreach ([$from, ...$this->compiled->instants($viewer, $from, $before)] as $at) {
+                $rounds->at($at);
+            }
 
-        return [$reach->open, $reach->works];
-    }
-
-    /** @return ?array{list<?int>, list<?int>} null where only the definition can tell */
-    private function firsts(ViewerMasks $viewer, int $from, int $before): ?array
-    {
-        if ($viewer->observed !== null || $viewer->course->conditions->whatIsDone) {
-            return null;
+            return [$rounds->open, $rounds->works];
         }
         if ($viewer->goesByDatesAlone()) {
             $journey = ItemByItem::of($viewer, $from, $before);

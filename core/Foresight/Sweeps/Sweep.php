@@ -41,7 +41,7 @@ final class Sweep
         $course = $viewer->course;
         $this->neverOpen = $this->neverWorked = $viewer->viewer->staff ? $course->all : $course->published;
         $this->done = $viewer->done;
-        $this->otherRoutes = $viewer->grants !== [] || $viewer->viewer->guest || $course->hasSamples || $course->prepared->course->entry === Entry::Anyone;
+        $this->otherRoutes = $viewer->grants !== [] || $viewer->observed !== null || $viewer->viewer->guest || $course->hasSamples || $course->prepared->course->entry === Entry::Anyone;
     }
 
     public function at(int $at): void
@@ -75,7 +75,8 @@ final class Sweep
         $looks = $viewer->viewer->signedIn ? $viewer->course->none : $free;
         $works = $viewer->viewer->signedIn ? $free : $viewer->course->none;
         if ($inSeason) {
-            $looks |= $viewer->asSample($at) | $viewer->asGuest($at);
+            // Whoever is observed finishes nothing on the way: what they come to comes by time.
+            $looks |= $viewer->asSample($at) | $viewer->asObserver($at) | $viewer->asGuest($at);
         }
         $this->note($at, $looks, $works);
     }
