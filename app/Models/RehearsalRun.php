@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * A rehearsal that takes longer than one request: how far it has come.
@@ -24,6 +25,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $people JSON
  * @property string $observers JSON
  * @property ?\DateTimeImmutable $finished_at
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, RehearsalPart> $parts of a long one, in the order of the people in them
  */
 final class RehearsalRun extends Model
 {
@@ -34,4 +36,15 @@ final class RehearsalRun extends Model
     protected $guarded = [];
 
     protected $casts = ['instant' => UtcInstant::class, 'set_for' => UtcInstant::class, 'made_at' => UtcInstant::class, 'finished_at' => UtcInstant::class];
+
+    public function isUnderWay(): bool
+    {
+        return $this->finished_at === null;
+    }
+
+    /** @return HasMany<RehearsalPart, $this> */
+    public function parts(): HasMany
+    {
+        return $this->hasMany(RehearsalPart::class, 'rehearsal_id')->orderBy('id');
+    }
 }

@@ -61,8 +61,7 @@ final readonly class Rehearsal
         while ($count->phase !== RehearsalCount::DONE) {
             $looked = $count->phase === RehearsalCount::PEOPLE ? $this->lookAtPeople($proposal, $impact, $count) : $this->lookAtObservers($proposal, $impact, $count);
             if ($looked < self::GROUP) {
-                $count->phase = $count->phase === RehearsalCount::PEOPLE ? RehearsalCount::OBSERVERS : RehearsalCount::DONE;
-                $count->lastId = 0;
+                $count->next();
             }
             if ($seconds !== null && (hrtime(true) - $start) / 1e9 >= $seconds) {
                 break;
@@ -74,7 +73,7 @@ final readonly class Rehearsal
 
     private function lookAtPeople(Proposal $proposal, Impact $impact, RehearsalCount $count): int
     {
-        $people = Value::ints($this->holders($proposal->course)->toBase()->where('people.id', '>', $count->lastId)->orderBy('people.id')->limit(self::GROUP)->pluck('people.id'));
+        $people = Value::ints($this->holders($proposal->course)->toBase()->where('people.id', '>', $count->lastId)->where('people.id', '<=', $count->upTo ?? PHP_INT_MAX)->orderBy('people.id')->limit(self::GROUP)->pluck('people.id'));
         $count->people->add($impact->on($this->somebodies($people, $proposal->course)));
         $count->lastId = $people === [] ? $count->lastId : max($people);
 
@@ -95,7 +94,7 @@ final readonly class Rehearsal
     /** Each observer with each learner: what they see by the one they may not see by the other. */
     private function lookAtObservers(Proposal $proposal, Impact $impact, RehearsalCount $count): int
     {
-        $ties = $this->observers($proposal)->with(['observer', 'learner'])->where('observer_ties.id', '>', $count->lastId)->orderBy('observer_ties.id')->limit(self::GROUP)->get();
+        $ties = $this->observers($proposal)->with(['observer', 'learner'])->where('observer_ties.id', '>', $count->lastId)->where('observer_ties.id', '<=', $count->upTo ?? PHP_INT_MAX)->orderBy('observer_ties.id')->limit(self::GROUP)->get();
         $people = $ties->flatMap(static fn (ObserverTie $tie): array => [$tie->observer, $tie->learner])->unique('id')->values()->toBase();
         $viewers = $this->viewers->ofAll($people, collect([$proposal->course]));
         $of = static fn (int $person): Viewer => $viewers[$person][$proposal->course->id];
@@ -117,6 +116,16 @@ final readonly class Rehearsal
             self::counts($count->observers->touched, $names), self::rows($count->observers, $names, $title),
             $this->kinds($proposal->course, $before, $proposal->document, $at, $title), $count->losers(),
         );
+    }
+
+    /**
+     * How many of those who were looked at, and not yet whom.
+     *
+     * @return list<EffectCount>
+     */
+    public function soFar(RehearsalCount $count): array
+    {
+        return array_map(static fn (EffectCount $effect): EffectCount => new EffectCount($effect->effect, $effect->words, $effect->count, [], []), self::counts($count->people->touched, []));
     }
 
     /**

@@ -77,12 +77,19 @@ final readonly class RehearsalRuns
         ]);
     }
 
+    /** As far as it has come, in all its parts. */
     public static function countOf(RehearsalRun $run): RehearsalCount
     {
-        return RehearsalCount::at($run->people, $run->observers, $run->phase, $run->last_id);
+        $count = RehearsalCount::at($run->people, $run->observers, $run->phase, $run->last_id);
+        foreach ($run->exists && $run->finished_at === null ? $run->parts : [] as $part) {
+            ($part->phase === RehearsalCount::PEOPLE ? $count->people : $count->observers)->join(RehearsalTally::fromJson($part->tally));
+        }
+
+        return $count;
     }
 
-    private function proposalOf(RehearsalRun $run): ?Proposal
+    /** Null where it was edited or published meanwhile. */
+    public function proposalOf(RehearsalRun $run): ?Proposal
     {
         $course = Course::query()->with('liveRevision')->find($run->course_id);
         if ($course === null || sscanf($run->subject, '%s %d', $kind, $number) !== 2) {

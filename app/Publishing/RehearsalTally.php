@@ -73,15 +73,32 @@ final class RehearsalTally
         }
     }
 
+    /** Those who were counted elsewhere, after these. */
+    public function join(self $others): void
+    {
+        $this->people += $others->people;
+        $this->losers += $others->losers;
+        foreach ($others->touched as $effect => [$number, $ids]) {
+            self::count($this->touched, $effect, $ids, self::KEPT_IN_ALL, $number);
+        }
+        foreach ($others->items as $item => $counts) {
+            $this->items[$item] ??= [];
+            foreach ($counts as $effect => [$number, $ids]) {
+                self::count($this->items[$item], $effect, $ids, self::KEPT, $number);
+            }
+        }
+    }
+
     /**
      * @param  array<string, array{int, list<string>}>  $counts
      * @param  list<string>  $ids
+     * @param  ?int  $of  how many they are, where not all are named
      */
-    private static function count(array &$counts, string $effect, array $ids, int $most): void
+    private static function count(array &$counts, string $effect, array $ids, int $most, ?int $of = null): void
     {
         if ($ids !== []) {
             [$number, $named] = $counts[$effect] ?? [0, []];
-            $counts[$effect] = [$number + count($ids), [...$named, ...array_slice($ids, 0, max(0, $most - count($named)))]];
+            $counts[$effect] = [$number + ($of ?? count($ids)), [...$named, ...array_slice($ids, 0, max(0, $most - count($named)))]];
         }
     }
 

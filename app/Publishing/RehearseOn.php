@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Publishing\Parts\RehearsalParts;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Goes on with a rehearsal in the queue. What it has found is kept after each step: another worker can go on from there. */
+/** Goes on with a rehearsal, or with a part of one, in the queue. What it has found is kept after each step: another worker can go on from there. */
 final class RehearseOn implements ShouldQueue
 {
     use Queueable;
 
     /** Seconds of one step, after which its progress is told. */
-    private const STEP = 1.0;
+    private const STEP = 0.5;
 
     /** Seconds of one job: others wait in the queue too. */
     private const TURN = 20.0;
@@ -22,19 +23,20 @@ final class RehearseOn implements ShouldQueue
 
     public int $maxExceptions = 3;
 
-    public function __construct(private readonly int $runId)
+    /** @param  ?int  $partId  null: all of it */
+    public function __construct(private readonly int $runId, private readonly ?int $partId = null)
     {
     }
 
-    public function handle(RehearsalRuns $runs): void
+    public function handle(RehearsalRuns $runs, RehearsalParts $parts): void
     {
         $start = hrtime(true);
         do {
-            $run = $runs->step($this->runId, self::STEP);
-            if ($run === null || $run->finished_at !== null) {
+            $left = $this->partId === null ? $runs->step($this->runId, self::STEP)?->isUnderWay() : $parts->step($this->partId, self::STEP);
+            if ($left !== true) {
                 return;
             }
         } while ((hrtime(true) - $start) / 1e9 < self::TURN);
-        self::dispatch($this->runId);
+        self::dispatch($this->runId, $this->partId);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Models\RehearsalRun;
+use App\Publishing\Parts\RehearsalParts;
+use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -19,7 +21,7 @@ final readonly class Rehearsing
     /** Seconds for which a long rehearsal that is finished is shown again instead of being made anew. */
     private const FRESH = 600;
 
-    public function __construct(private ClockInterface $clock, private RehearsalRuns $runs)
+    public function __construct(private ClockInterface $clock, private RehearsalRuns $runs, private RehearsalParts $parts)
     {
     }
 
@@ -46,10 +48,16 @@ final readonly class Rehearsing
     {
         $run = $this->kept($proposal, $setFor);
         if ($run === null) {
-            RehearsalRun::query()->where('course_id', $proposal->course->id)->delete();
             $run = $this->runs->new($proposal, $setFor);
-            $run->save();
-            RehearseOn::dispatch($run->id);
+            $parts = $this->parts->cut($proposal->course);
+            DB::transaction(static function () use ($proposal, $run, $parts): void {
+                RehearsalRun::query()->where('course_id', $proposal->course->id)->delete();
+                $run->save();
+                $run->parts()->saveMany($parts);
+            });
+            foreach ($parts === [] ? [null] : $parts as $part) {
+                RehearseOn::dispatch($run->id, $part?->id);
+            }
         }
 
         return $run->refresh();

@@ -9,6 +9,7 @@ declare(strict_types=1);
 return [
     'elsewhere' => 'The label {label} counts in {courses} too: what changes there is not in this rehearsal. Look there in Sightlines, with a pass of this course, before you publish.',
 
+    'effect' => '{count, number}',
     'rehearsal' => [
         'title' => 'Rehearsal of {course}',
         'heading' => 'Rehearsal',
@@ -36,6 +37,7 @@ return [
         'looked' => 'People looked at',
         'stopped' => 'It stopped: the server did not answer, or the draft is gone. {go_on}',
         'go_on' => 'Go on',
+        'so_far' => 'Of the people looked at so far',
         'far' => '{done, number} of {of, number} people and observers. You can leave this page: it goes on by itself, and is here when you come back.',
     ],
     'expected' => [

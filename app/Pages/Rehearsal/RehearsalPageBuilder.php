@@ -82,7 +82,7 @@ final readonly class RehearsalPageBuilder
             madeAtWords: $this->clock->words($run->made_at->getTimestamp()),
             kept: $run->exists,
             untilWords: $this->clock->date($at + Rehearsal::DAYS * 86400),
-            totals: $told->totals ?? [],
+            totals: $told->totals ?? $this->rehearsal->soFar($count),
             rows: $told->rows ?? [],
             observerTotals: $told->observerTotals ?? [],
             observerRows: $told->observerRows ?? [],
@@ -146,7 +146,7 @@ final readonly class RehearsalPageBuilder
         }
         $run = $this->rehearsing->begin($proposal, $setFor);
 
-        return new RehearsalProgress($run->looked, $run->of, $run->finished_at !== null);
+        return new RehearsalProgress($run->looked, $run->of, $run->finished_at !== null, $this->rehearsal->soFar(RehearsalRuns::countOf($run)));
     }
 
     /** @return list<string> who made the edits that stand, with how many */

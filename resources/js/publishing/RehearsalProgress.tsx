@@ -4,8 +4,9 @@ import { clsx } from 'clsx';
 
 import { postJson } from '../lib/http';
 import { say, saying } from '../lib/keepSay';
-import type { RehearsalProgress } from '../lib/generated/types';
+import type { EffectCount, RehearsalProgress } from '../lib/generated/types';
 import { to } from '../lib/route';
+import { TAKES } from './takes';
 import css from './publishing.module.css';
 import ui from '../ui/ui.module.css';
 
@@ -15,14 +16,15 @@ interface ProgressProps {
   setFor: string | null;
   looked: number;
   of: number;
+  totals: EffectCount[];
 }
 
 /** Milliseconds between two questions of how far it has come. */
 const ASKS_EVERY = 700;
 
 /** Has a long rehearsal made and tells how far it has come; it can be left, and is there when the page is opened again. */
-export function Progress({ course, back, setFor, looked, of }: ProgressProps) {
-  const [done, setDone] = useState(looked);
+export function Progress({ course, back, setFor, looked, of, totals }: ProgressProps) {
+  const [soFar, setSoFar] = useState({ looked, totals });
   const [stopped, setStopped] = useState(false);
   useEffect(() => {
     let left = false;
@@ -37,7 +39,8 @@ export function Progress({ course, back, setFor, looked, of }: ProgressProps) {
       } else if (progress.finished) {
         router.reload();
       } else {
-        setDone(progress.looked);
+        // What the queue begins anew is not shown until it knows more than the page did.
+        setSoFar((shown) => (progress.looked > shown.looked ? progress : shown));
         timer = window.setTimeout(() => void goOn(), ASKS_EVERY);
       }
     };
@@ -50,7 +53,7 @@ export function Progress({ course, back, setFor, looked, of }: ProgressProps) {
   return (
     <section aria-label={say('publishing.progress.title')} className={ui.progress}>
       <h2>{say('publishing.progress.heading')}</h2>
-      <progress max={of} value={done} aria-label={say('publishing.progress.looked')} />
+      <progress max={of} value={soFar.looked} aria-label={say('publishing.progress.looked')} />
       <p role="status">
         {stopped
           ? saying('publishing.progress.stopped', {
@@ -60,8 +63,20 @@ export function Progress({ course, back, setFor, looked, of }: ProgressProps) {
                 </button>
               ),
             })
-          : say('publishing.progress.far', { done, of })}
+          : say('publishing.progress.far', { done: soFar.looked, of })}
       </p>
+      {soFar.totals.length > 0 && (
+        <>
+          <h3>{say('publishing.progress.so_far')}</h3>
+          <ul className={css.totals}>
+            {soFar.totals.map((total) => (
+              <li key={total.effect} className={TAKES.has(total.effect) ? clsx(ui.takes, css.takes) : css.gives}>
+                <b>{say('publishing.effect', { count: total.count })}</b> {total.words}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </section>
   );
 }

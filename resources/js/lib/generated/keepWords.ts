@@ -1315,6 +1315,7 @@ export const keepWords = {
   'person.asks.end': "End the pass",
   'person.asks.withdraw': "Withdraw the pass",
   'publishing.elsewhere': "The label {label} counts in {courses} too: what changes there is not in this rehearsal. Look there in Sightlines, with a pass of this course, before you publish.",
+  'publishing.effect': "{count, number}",
   'publishing.rehearsal.title': "Rehearsal of {course}",
   'publishing.rehearsal.heading': "Rehearsal",
   'publishing.rehearsal.heading_back': "Rehearsal: back to revision {number}",
@@ -1339,6 +1340,7 @@ export const keepWords = {
   'publishing.progress.looked': "People looked at",
   'publishing.progress.stopped': "It stopped: the server did not answer, or the draft is gone. {go_on}",
   'publishing.progress.go_on': "Go on",
+  'publishing.progress.so_far': "Of the people looked at so far",
   'publishing.progress.far': "{done, number} of {of, number} people and observers. You can leave this page: it goes on by itself, and is here when you come back.",
   'publishing.expected.all_kept': "{count, plural, one {The one expectation is kept} other {All # expectations kept}}",
   'publishing.expected.not_kept': "{count, plural, one {The one expectation is not kept} other {{broken, number} of # expectations not kept}}",
@@ -3235,6 +3237,7 @@ export interface KeepParts {
   'person.asks.end': never;
   'person.asks.withdraw': never;
   'publishing.elsewhere': 'label' | 'courses';
+  'publishing.effect': 'count';
   'publishing.rehearsal.title': 'course';
   'publishing.rehearsal.heading': never;
   'publishing.rehearsal.heading_back': 'number';
@@ -3259,6 +3262,7 @@ export interface KeepParts {
   'publishing.progress.looked': never;
   'publishing.progress.stopped': 'go_on';
   'publishing.progress.go_on': never;
+  'publishing.progress.so_far': never;
   'publishing.progress.far': 'done' | 'of';
   'publishing.expected.all_kept': 'count';
   'publishing.expected.not_kept': 'count' | 'broken';

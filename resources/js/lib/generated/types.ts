@@ -1419,6 +1419,7 @@ export interface RehearsalProgress {
   looked: number;
   of: number;
   finished: boolean;
+  totals: EffectCount[];
 }
 
 export interface RehearsalRow {

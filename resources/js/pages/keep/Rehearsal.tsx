@@ -12,10 +12,9 @@ import { to } from '../../lib/route';
 import { PublishBlock } from '../../publishing/PublishBlock';
 import { Touched } from '../../publishing/Touched';
 import { Progress } from '../../publishing/RehearsalProgress';
+import { TAKES } from '../../publishing/takes';
 import css from '../../publishing/publishing.module.css';
 import ui from '../../ui/ui.module.css';
-
-const TAKES = new Set(['lose', 'pause', 'lose_work', 'shorter', 'never', 'later']);
 
 export default function Rehearsal(page: RehearsalPage) {
   const { course, back, finished, people, observers, setFor, atWords, madeAtWords, kept, untilWords, totals, rows, observerTotals, observerRows, kinds } = page;
@@ -71,7 +70,7 @@ export default function Rehearsal(page: RehearsalPage) {
               {kinds.length > 0 && <Kinds kinds={kinds} />}
             </>
           ) : (
-            <Progress course={course.key} back={back} setFor={setFor} looked={page.looked} of={page.of} />
+            <Progress course={course.key} back={back} setFor={setFor} looked={page.looked} of={page.of} totals={totals} />
           )}
         </div>
         <PublishBlock key={`${course.draftVersion} ${back ?? ''}`} page={page} />
@@ -85,7 +84,7 @@ function Totals({ page, totals, observers }: { page: RehearsalPage; totals: Effe
     <ul className={css.totals}>
       {totals.map((total) => (
         <li key={total.effect} className={TAKES.has(total.effect) ? clsx(ui.takes, css.takes) : css.gives}>
-          <b>{total.count}</b> {total.words} <Touched page={page} effect={total} row={null} observers={observers} />
+          <b>{say('publishing.effect', { count: total.count })}</b> {total.words} <Touched page={page} effect={total} row={null} observers={observers} />
         </li>
       ))}
     </ul>
@@ -119,7 +118,7 @@ function Named({ effect }: { effect: EffectCount }) {
   return (
     <details>
       <summary>
-        <b>{effect.count}</b> {effect.words}
+        <b>{say('publishing.effect', { count: effect.count })}</b> {effect.words}
       </summary>
       <p>
         {effect.names.map((name, at) => (
