@@ -12,6 +12,7 @@ use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\State;
+use SilentKeep\Core\Foresight\ProgressCount;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\Viewer;
@@ -97,6 +98,12 @@ final class Answer
         return in_array($this->snapshot()->gate, [Reason::CourseOver, Reason::CourseRetired], true);
     }
 
+    /** @return array{int, int, int} lessons finished, of how many that are asked of them; and optional ones not finished */
+    public function progress(): array
+    {
+        return (new ProgressCount($this->compiled))->of($this->viewer, $this->at);
+    }
+
     /** @return non-empty-array<int, Answers> by the instant from which they hold, if only time moves */
     public function chronicle(): array
     {
@@ -108,7 +115,7 @@ final class Answer
     {
         $viewer = $this->viewer;
         $finished = array_filter([...array_values($viewer->done), ...array_values($viewer->observes->done ?? [])], fn (int $since): bool => $since > $this->at);
-        $points = $viewer->staff ? [] : array_slice($this->decider->changePoints->between($viewer, $this->at, Instant::NEVER), 0, 1);
+        $points = array_slice($this->compiled->instants($this->compiled->viewer($viewer, $this->at), $this->at, Instant::NEVER), 0, 1);
 
         return min([Instant::NEVER, ...$finished, ...$points]);
     }

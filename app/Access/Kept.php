@@ -13,12 +13,15 @@ use Illuminate\Contracts\Cache\Repository;
  * A place is one file, and is written again when anything in it was missing: of two at once the later one stays, and the other
  * is made again.
  */
-final readonly class Kept
+final class Kept
 {
     /** Seconds; a place that nobody has asked for so long is as good as new. */
     private const FOR = 7 * 86400;
 
-    public function __construct(private Repository $cache)
+    /** @var array<string, string> by class: what reckons does not change while it does */
+    private static array $codes = [];
+
+    public function __construct(private readonly Repository $cache)
     {
     }
 
@@ -33,7 +36,7 @@ final readonly class Kept
      */
     public function all(string $place, string $class, array $stamps, Closure $make, ?Closure $holds = null): array
     {
-        $place = "kept:{$place}:".self::code($class);
+        $place = "kept:{$place}:".(self::$codes[$class] ??= self::code($class));
         $kept = $this->cache->get($place);
         $kept = is_array($kept) ? $kept : [];
         $found = [];

@@ -69,13 +69,42 @@ final readonly class CourseAgenda implements CountsPeople
     {
         $turns = [];
         foreach ($count->result as $key => $told) {
-            [$day, $kind, $of] = explode('|', (string) $key, 3) + ['', '', ''];
-            [$people, $first, $last] = is_array($told) ? array_map(Value::int(...), array_values($told)) + [0, 0, 0] : [0, 0, 0];
-            $turns[] = new AgendaTurn($day, TurnKind::from($kind), $of, $people, $first, $last);
+            $turns[] = self::turn((string) $key, $told);
         }
         usort($turns, static fn (AgendaTurn $a, AgendaTurn $b): int => [$a->first, $a->of] <=> [$b->first, $b->of]);
 
         return $turns;
+    }
+
+    /** The same summed up. */
+    public static function sum(PeopleCount $count, int $now): AgendaSum
+    {
+        $opens = $ends = 0;
+        $soonest = PHP_INT_MAX;
+        $next = null;
+        foreach ($count->result as $key => $told) {
+            $kind = TurnKind::from(explode('|', (string) $key, 3)[1] ?? '');
+            $opens += $kind === TurnKind::Opens ? 1 : 0;
+            $ends += in_array($kind, [TurnKind::Closes, TurnKind::PassEnds, TurnKind::SeasonEnds], true) ? 1 : 0;
+            $first = is_array($told) ? Value::int($told[1] ?? 0) : 0;
+            if ($kind === TurnKind::Opens && $first > $now && $first <= $soonest) {
+                // Of several at once the one that comes first by its key.
+                $turn = self::turn((string) $key, $told);
+                $next = $next === null || $first < $soonest || $turn->of < $next->of ? $turn : $next;
+                $soonest = $first;
+            }
+        }
+
+        return new AgendaSum($opens, $ends, $next);
+    }
+
+    /** @param  mixed  $told  people, and the first and the last instant */
+    private static function turn(string $key, mixed $told): AgendaTurn
+    {
+        [$day, $kind, $of] = explode('|', $key, 3) + ['', '', ''];
+        [$people, $first, $last] = is_array($told) ? array_map(Value::int(...), array_values($told)) + [0, 0, 0] : [0, 0, 0];
+
+        return new AgendaTurn($day, TurnKind::from($kind), $of, $people, $first, $last);
     }
 
     private static function key(string $day, Turn $turn): string

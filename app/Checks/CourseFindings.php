@@ -8,6 +8,7 @@ use App\Access\Kept;
 use App\Models\AcceptedFinding;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use Illuminate\Database\Eloquent\Collection;
 use SilentKeep\Core\Checks\Checks;
 use SilentKeep\Core\Checks\Finding;
 
@@ -35,7 +36,7 @@ final class CourseFindings
     /**
      * Of what is live, accepted or not.
      *
-     * @param  list<Course>  $courses  with their live revisions, as far as they are read only where something is not known yet
+     * @param  list<Course>  $courses
      * @return array<int, list<Finding>> by id
      */
     public function live(array $courses): array
@@ -46,6 +47,7 @@ final class CourseFindings
         }
         $found = $this->kept->all('findings', KeptFindings::class, $this->surveys->liveStamps($courses), function (array $missing) use ($of): array {
             $made = [];
+            (new Collection(array_intersect_key($of, array_flip($missing))))->loadMissing('liveRevision');
             foreach ($missing as $id) {
                 $json = $of[$id]->liveRevision?->document;
                 if ($json !== null) {

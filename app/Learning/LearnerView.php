@@ -110,24 +110,10 @@ final readonly class LearnerView
         return new CourseFrame($this->address ?? $this->answer->decider->course->key, $this->title(), $this->passWords(), $this->left(), $this->otherPasses(), $lessons, $finished, $more, $this->as, $this->as !== null && $this->answer->viewer->guest && $this->answer->viewer->observes === null, $this->dates->turnsIn(), $this->path->rows());
     }
 
-    /** @return array{int, int, int} lessons finished, of how many that are asked for: those that count for the pass, or may be known of where there is none; and optional ones not finished */
+    /** @return array{int, int, int} lessons finished, of how many that are asked of them; and optional ones not finished */
     public function progress(): array
     {
-        $finished = $lessons = $more = 0;
-        foreach ($this->answer->decider->course->outline->items as $position => $item) {
-            // With whom one looks, their progress is what counts.
-            $whose = $this->answer->snapshot()->learner() ?? $this->answer->snapshot();
-            $counts = $whose->holdsActivePass() ? $whose->countsForAPass($position) : ! $this->answer->decider->course->outline->draftOnPath[$position];
-            if ($item->kind === Kind::Lesson && $counts && $this->answer->state($position) !== State::Hidden) {
-                $done = $this->path->isDone($item->key) ? 1 : 0;
-                $optional = $this->answer->decider->course->outline->optionalOnPath[$position] > 0;
-                $lessons += $optional ? 0 : 1;
-                $finished += $optional ? 0 : $done;
-                $more += $optional ? 1 - $done : 0;
-            }
-        }
-
-        return [$finished, $lessons, $more];
+        return $this->answer->progress();
     }
 
     /** How many lessons are open to them. */

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Access\ClockAhead;
 use App\Access\Plans;
 use App\Access\SchoolOf;
+use App\Access\Shelf\CourseShelf;
 use App\Access\Staff\Gates;
 use App\Access\Staff\StaffCourses;
 use App\Checks\CourseFindings;
@@ -82,6 +83,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(SchoolOf::class);
         $this->app->scoped(StaffCourses::class);
         $this->app->scoped(Plans::class);
+        $this->app->scoped(CourseShelf::class);
         $this->app->scoped(KnownOfCourses::class);
         $this->app->scoped(CourseFindings::class);
     }

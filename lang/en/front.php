@@ -26,6 +26,11 @@ return [
         'over_weeks' => 'over {count, plural, one {# week} other {# weeks}}',
         'opens' => 'opens {date}',
     ],
+    'part' => [
+        'told' => 'Courses {first, number} to {last, number} of {of, number}',
+        'earlier' => 'Those before',
+        'later' => 'More courses',
+    ],
     'price' => [
         'from' => 'from {price}',
         'free' => 'free',

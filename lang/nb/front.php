@@ -26,6 +26,11 @@ return [
         'over_weeks' => 'over {count, plural, one {# uke} other {# uker}}',
         'opens' => 'åpner {date}',
     ],
+    'part' => [
+        'told' => 'Kurs {first, number} til {last, number} av {of, number}',
+        'earlier' => 'De forrige',
+        'later' => 'Flere kurs',
+    ],
     'price' => [
         'from' => 'fra {price}',
         'free' => 'gratis',

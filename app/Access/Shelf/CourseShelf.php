@@ -18,6 +18,9 @@ final class CourseShelf
     /** How many courses bring their rows to a page. */
     private const FEW = 12;
 
+    /** So many documents are read one by one, as they are asked for; whoever asks for more asks for many. */
+    private const ONE_BY_ONE = 3;
+
     /** @var ?array<int, Course> by id */
     private ?array $courses = null;
 
@@ -29,6 +32,9 @@ final class CourseShelf
 
     /** @var ?array<int, ShelfMark> by id */
     private ?array $marks = null;
+
+    /** How many documents were asked for that had not been read. */
+    private int $asked = 0;
 
     public function __construct(private readonly Kept $kept)
     {
@@ -54,14 +60,30 @@ final class CourseShelf
         return $this->courses ??= Course::query()->whereNotNull('live_revision_id')->orderBy('id')->get()->keyBy('id')->all();
     }
 
+    /** Null where it was never published. */
+    public function course(int $id): ?Course
+    {
+        return $this->courses()[$id] ?? null;
+    }
+
     public function document(int $course): ?CourseDocument
     {
         if (! isset($this->documents[$course]) && isset($this->courses()[$course])) {
-            // Whoever asks for a second one asks for more: so there are two queries at most, however many they are.
-            $this->read($this->documents === [] ? [$course] : array_keys($this->courses()));
+            $this->read($this->asked++ < self::ONE_BY_ONE ? [$course] : array_keys($this->courses()));
         }
 
         return $this->documents[$course] ?? null;
+    }
+
+    /**
+     * @param  list<int>  $courses  ids
+     * @return array<int, CourseDocument> by id, of those that were published
+     */
+    public function documents(array $courses): array
+    {
+        $this->read(array_values(array_intersect($courses, array_keys($this->courses()))));
+
+        return array_intersect_key($this->documents, array_flip($courses));
     }
 
     /** @param  list<int>  $courses */
@@ -86,6 +108,12 @@ final class CourseShelf
 
             return array_map(ShelfMark::of(...), array_intersect_key($this->documents, array_flip($missing)));
         });
+    }
+
+    /** Whether it is live: whoever it is meant for may come. */
+    public function isLive(int $course): bool
+    {
+        return ($this->marks()[$course]->state ?? '') === 'live';
     }
 
     public function title(int $course): string

@@ -11,12 +11,12 @@ use App\Models\Document\DocumentOffer;
 final readonly class ShelfMark
 {
     /** @param  list<string>  $offers  keys of those that are published */
-    public function __construct(public string $title, public array $offers)
+    public function __construct(public string $title, public string $state, public array $offers)
     {
     }
 
     public static function of(CourseDocument $document): self
     {
-        return new self($document->title(), array_map(static fn (DocumentOffer $offer): string => $offer->key(), $document->readOffers()));
+        return new self($document->title(), $document->read()->state(), array_map(static fn (DocumentOffer $offer): string => $offer->key(), $document->readOffers()));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Text;
 use App\Models\Person;
 use App\Pages\Learner\FrontPageBuilder;
 use App\Pages\Learner\Shared\PublicPages;
@@ -17,7 +18,7 @@ final class HomeController
     {
         $person = $request->user();
 
-        $page = $lists->front($person instanceof Person ? $person : null);
+        $page = $lists->front($person instanceof Person ? $person : null, Text::of($request, 'subject'), (int) Text::of($request, 'page'));
 
         return Inertia::render('learner/Front', get_object_vars($page))->withViewData('head', $public->front($page));
     }

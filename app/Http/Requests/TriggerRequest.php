@@ -188,7 +188,7 @@ final class TriggerRequest extends FormRequest
         $shelf = app(CourseShelf::class);
         $found = $course === null ? null : $shelf->byKey($course);
 
-        return $found !== null && isset(($shelf->all()[$found->id][1])->readItems()[$item]);
+        return $found !== null && isset($shelf->document($found->id)?->readItems()[$item]);
     }
 
     private function text(string $field): ?string

@@ -4,16 +4,25 @@ declare(strict_types=1);
 
 namespace App\Learning\Progress;
 
+use App\Access\Kept;
+use App\Access\Plans;
+use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
 use App\Access\Viewers;
-use App\Learning\LearnerViews;
 use App\Models\Person;
 use Illuminate\Support\Collection;
+use SilentKeep\Core\Viewing\Viewer;
 
-/** How far people have come in what is for them, as their own pages count it. A fixed number of queries, however many people. */
+/**
+ * How far people have come in what is for them, as their own pages count it. A fixed number of queries, however many people; what was
+ * counted is kept until something in it may be another.
+ */
 final readonly class HowFar
 {
-    public function __construct(private Viewers $viewers, private LearnerViews $views, private CourseShelf $shelf)
+    /** People whose numbers leave the same rest share a place, the last one has it: so what is kept never grows beyond it. */
+    private const PLACES = 4096;
+
+    public function __construct(private Viewers $viewers, private Plans $plans, private CourseShelf $shelf, private Kept $kept, private SchoolClock $clock)
     {
     }
 
@@ -24,20 +33,54 @@ final readonly class HowFar
      */
     public function of(Collection $people, array $courses): array
     {
-        $published = $this->shelf->all();
+        $published = $this->shelf->courses();
         $asked = array_values(array_intersect(array_unique(array_merge([], ...array_values($courses))), array_keys($published)));
+        $stamps = $asked === [] ? [] : $this->plans->stamps();
         $sums = [];
         foreach ($asked === [] ? [] : $this->viewers->in($people, $asked) as $person => $viewers) {
-            [$finished, $all] = [0, 0];
-            foreach (array_intersect($courses[$person] ?? [], $asked) as $course) {
-                [$done, $lessons] = $this->views->published($published[$course][0], $viewers[$course])?->progress() ?? [0, 0];
-                [$finished, $all] = [$finished + $done, $all + $lessons];
-            }
+            $counted = $this->counted($person, array_intersect_key($viewers, array_flip($courses[$person] ?? [])), $stamps);
+            $all = array_sum(array_map(static fn (CountedProgress $one): int => $one->lessons, $counted));
             if ($all > 0) {
-                $sums[$person] = [$finished, $all];
+                $sums[$person] = [array_sum(array_map(static fn (CountedProgress $one): int => $one->finished, $counted)), $all];
             }
         }
 
         return $sums;
+    }
+
+    /**
+     * @param  array<int, Viewer>  $viewers  the person, by the course's id
+     * @param  array<int, string>  $stamps  of all courses
+     * @return array<int, CountedProgress> by the course's id
+     */
+    private function counted(int $person, array $viewers, array $stamps): array
+    {
+        $now = $this->clock->now();
+        $wanted = [];
+        foreach ($viewers as $course => $viewer) {
+            $wanted[$course] = ($stamps[$course] ?? '').hash('xxh128', serialize($viewer));
+        }
+
+        return $wanted === [] ? [] : $this->kept->all('progress-'.$person % self::PLACES, CountedProgress::class, $wanted, fn (array $missing): array => $this->count($missing, $viewers, $now), static fn (CountedProgress $one): bool => $one->holdsAt($now));
+    }
+
+    /**
+     * @param  list<int>  $courses
+     * @param  array<int, Viewer>  $viewers
+     * @return array<int, CountedProgress>
+     */
+    private function count(array $courses, array $viewers, int $now): array
+    {
+        $counted = [];
+        foreach ($courses as $course) {
+            $decider = $this->plans->live($this->shelf->courses()[$course]);
+            if ($decider !== null) {
+                $answer = $this->plans->ask($decider, $viewers[$course], $now);
+                [$finished, $lessons] = $answer->progress();
+                $counted[$course] = new CountedProgress($finished, $lessons, $now, $answer->holdsUntil());
+            }
+        }
+
+        return $counted;
     }
 }

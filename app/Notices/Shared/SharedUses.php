@@ -64,10 +64,10 @@ final readonly class SharedUses
      */
     private function where(int $id, array $texts): \Closure
     {
-        if (! isset($this->shelf->all()[$id])) {
+        [$course, $document] = [$this->shelf->course($id), $this->shelf->document($id)];
+        if ($course === null || $document === null) {
             return static fn (): ?int => null;
         }
-        [$course, $document] = $this->shelf->all()[$id];
         $paths = [];
         foreach ($document->read()->places() as $place) {
             $paths[$place->item->key()] = [$place->item->key(), ...array_map(static fn (DocumentItem $above): string => $above->key(), array_reverse($place->path))];

@@ -16,6 +16,7 @@ final readonly class FrontPage
      * @param  ?ShownCover  $picture  null: that of the program
      * @param  list<string>  $subjects  of the courses that are shown
      * @param  list<FrontCourse>  $courses
+     * @param  ?FrontPart  $part  of very many; null: all of them are shown
      * @param  list<OtherCourse>  $over  that are over, and are named all the same
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class FrontPage
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $subjects,
         #[OA\Property(items: new OA\Items(ref: FrontCourse::class))] public array $courses,
         #[OA\Property(items: new OA\Items(ref: OtherCourse::class))] public array $over,
+        #[OA\Property] public ?FrontPart $part,
     ) {
     }
 }

@@ -33,12 +33,20 @@ final readonly class FrontPageBuilder
     /** So many courses are named at the end of another. */
     private const INSTEAD = 6;
 
+    /** So many courses are shown at once. */
+    private const TOGETHER = 96;
+
     public function __construct(private CourseSummaries $summaries, private MyCoursesBuilder $mine, private FrontPrices $prices, private Sizes $sizes, private Covers $covers, private Pictures $pictures, private SchoolOf $school, private SchoolClock $clock)
     {
     }
 
-    /** What the public may know of: what is given; and beside it what is over, of what was retired that which is still to be named. */
-    public function front(?Person $person = null): FrontPage
+    /**
+     * What the public may know of: what is given; and beside it what is over, of what was retired that which is still to be named.
+     *
+     * @param  string  $subject  to which very many are narrowed; few are all sent, and narrowed where they are shown
+     * @param  int  $page  of very many, from 1
+     */
+    public function front(?Person $person = null, string $subject = '', int $page = 1): FrontPage
     {
         $given = $over = [];
         $public = $this->publicSummaries();
@@ -51,15 +59,37 @@ final readonly class FrontPageBuilder
             }
         }
         $subjects = array_map(static fn (int $id): string => (string) ($rows[$id]->subject ?? ''), array_combine(array_keys($given), array_keys($given)));
+        $named = self::named($subjects);
+        $part = null;
+        if (count($given) > self::TOGETHER) {
+            $subject = in_array($subject, $named, true) ? $subject : '';
+            $narrowed = $subject === '' ? $given : array_intersect_key($given, array_filter($subjects, static fn (string $of): bool => $of === $subject));
+            $pages = max(1, (int) ceil(count($narrowed) / self::TOGETHER));
+            $page = min($pages, max(1, $page));
+            $given = array_slice($narrowed, ($page - 1) * self::TOGETHER, self::TOGETHER, preserve_keys: true);
+            $part = self::part($subject, $page, $pages, count($given), count($narrowed));
+        }
         $school = ($this->school)();
 
         return new FrontPage(
             $school->front_title === '' ? $school->name : $school->front_title,
             $school->front_text,
             $this->picture($school),
-            self::named($subjects),
+            $named,
             $this->cards($given, $subjects, $person),
             $over,
+            $part,
+        );
+    }
+
+    private static function part(string $subject, int $page, int $pages, int $shown, int $of): FrontPart
+    {
+        $address = static fn (int $page): string => route('home', array_filter(['subject' => $subject, 'page' => $page > 1 ? $page : null]), false);
+        $first = ($page - 1) * self::TOGETHER + 1;
+
+        return new FrontPart(
+            $subject, Say::text('front.part.told', ['first' => $first, 'last' => $first + $shown - 1, 'of' => $of]),
+            $page > 1 ? $address($page - 1) : null, Say::text('front.part.earlier'), $page < $pages ? $address($page + 1) : null, Say::text('front.part.later'),
         );
     }
 

@@ -52,7 +52,7 @@ final readonly class SharedNoticesBuilder
         $words = $notice->draft ?? $notice->live ?? ['heading' => '', 'titled' => true, 'text' => '', 'parts' => null];
         $offers = Offer::query()->whereIn('key', array_filter(array_map(static fn (SharedUse $use): ?string => $use->offer, $uses)))->pluck('name', 'key');
         $row = fn (?int $course, ?string $item, ?string $offer, string $case, ?int $met): SharedPlaceRow => new SharedPlaceRow(
-            $course === null ? null : ($this->shelf->all()[$course][0] ?? Course::query()->find($course))?->key,
+            $course === null ? null : ($this->shelf->course($course) ?? Course::query()->find($course))?->key,
             $item === null ? $this->title($course) : "{$this->title($course)}, {$this->shelf->itemTitle((int) $course, $item)}",
             $item, $offer, $offer === null ? null : Value::text($offers[$offer] ?? $offer), $case, NoticeCase::from($case)->words(), $met,
         );

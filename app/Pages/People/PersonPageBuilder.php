@@ -110,7 +110,7 @@ final readonly class PersonPageBuilder
 
     private function courseKey(int $id): string
     {
-        return isset($this->shelf->all()[$id]) ? $this->shelf->all()[$id][0]->key : '';
+        return $this->shelf->course($id)->key ?? '';
     }
 
     /** @return list<HeldGrant> */

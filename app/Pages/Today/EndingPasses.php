@@ -6,6 +6,7 @@ namespace App\Pages\Today;
 
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
+use App\Database\Lists;
 use App\Models\Pass;
 use App\Words\Say;
 use App\Words\Sentence;
@@ -34,15 +35,31 @@ final readonly class EndingPasses
     {
         $now = $this->clock->now();
         $stored = static fn (int $instant): string => gmdate('Y-m-d H:i:s', $instant);
-        $passes = Pass::query()->with(['person', 'offer'])->where('state', PassState::Active->value)->where('starts_at', '<=', $stored($now))
+        $soon = Pass::query()->toBase()->where('state', PassState::Active->value)->where('starts_at', '<=', $stored($now))
             ->where('ends_at', '>', $stored($now))->where('ends_at', '<=', $stored($this->clock->plusDays($now, self::DAYS)))
-            ->orderBy('ends_at')->orderBy('id')->limit(self::MOST)->get();
+            ->orderBy('ends_at')->orderBy('id')->limit(self::MOST)->select('id', 'offer_id', 'ends_at');
+        $together = [];
+        foreach (Lists::of($soon) as [$id, $offer, $ends]) {
+            $together["{$offer} {$ends}"][] = (int) $id;
+        }
+        // Only those that are told are read whole.
+        $told = [];
+        foreach ($together as $ids) {
+            if (count($told) >= self::LINES) {
+                break;
+            }
+            $told += count($ids) > self::TOGETHER ? [$ids[0] => count($ids)] : array_fill_keys($ids, 1);
+        }
+        $passes = Pass::query()->with(['person', 'offer'])->whereIntegerInRaw('id', array_keys($told))->get()->keyBy('id');
         $lines = [];
-        foreach ($passes->groupBy(static fn (Pass $pass): string => "{$pass->offer_id} {$pass->ends_at?->getTimestamp()}") as $together) {
-            $lines = [...$lines, ...count($together) > self::TOGETHER ? [$this->several(array_values($together->all()))] : array_values(array_map($this->one(...), $together->all()))];
+        foreach (array_slice($told, 0, self::LINES, preserve_keys: true) as $id => $count) {
+            $pass = $passes->get($id);
+            if ($pass !== null) {
+                $lines[] = $count > 1 ? $this->several($pass, $count) : $this->one($pass);
+            }
         }
 
-        return array_slice($lines, 0, self::LINES);
+        return $lines;
     }
 
     private function one(Pass $pass): TodayLine
@@ -50,12 +67,12 @@ final readonly class EndingPasses
         return $this->line($pass, Sentence::say('today_told.one_ends', ['offer' => $pass->offer->name], ['who' => $pass->person->name, 'course' => $this->shelf->title($pass->course_id)]), Say::text('today_told.extend'), route('keep.person', ['person' => $pass->person_id, 'extend' => $pass->offer->key], false));
     }
 
-    /** @param  list<Pass>  $passes */
-    private function several(array $passes): TodayLine
+    /** @param  int  $count  how many end with it */
+    private function several(Pass $pass, int $count): TodayLine
     {
-        $days = max(1, 1 + $this->clock->nightsBetween($this->clock->now(), $passes[0]->ends_at?->getTimestamp() ?? 0));
+        $days = max(1, 1 + $this->clock->nightsBetween($this->clock->now(), $pass->ends_at?->getTimestamp() ?? 0));
 
-        return $this->line($passes[0], Sentence::say('today_told.several_end', ['count' => count($passes), 'offer' => $passes[0]->offer->name], ['course' => $this->shelf->title($passes[0]->course_id)]), Say::text('today_told.see_them'), route('keep.people.list', ['holds' => $passes[0]->offer->key, 'ends_in' => $days, 'sort' => 'ends'], false));
+        return $this->line($pass, Sentence::say('today_told.several_end', ['count' => $count, 'offer' => $pass->offer->name], ['course' => $this->shelf->title($pass->course_id)]), Say::text('today_told.see_them'), route('keep.people.list', ['holds' => $pass->offer->key, 'ends_in' => $days, 'sort' => 'ends'], false));
     }
 
     private function line(Pass $pass, Sentence $what, string $go, string $href): TodayLine

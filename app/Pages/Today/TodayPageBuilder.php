@@ -7,14 +7,12 @@ namespace App\Pages\Today;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
-use App\Agenda\AgendaTurn;
+use App\Agenda\AgendaSum;
 use App\Checks\CourseFindings;
-use App\Models\Course;
 use App\Words\FindingWords;
 use App\Words\Say;
 use SilentKeep\Core\Checks\Finding;
 use SilentKeep\Core\Checks\Level;
-use SilentKeep\Core\Foresight\TurnKind;
 
 final readonly class TodayPageBuilder
 {
@@ -43,16 +41,14 @@ final readonly class TodayPageBuilder
         $now = $this->clock->now();
         $asked = $week === null ? null : $this->clock->instant("{$week}T12:00");
         $monday = $this->clock->monday($asked ?? $now);
-        [$rows, $counting, $turns, $page, $pages] = $this->week->rows($monday, $only, $page);
+        [$rows, $counting, $sums, $page, $pages] = $this->week->rows($monday, $only, $page);
         $isThisWeek = $monday === $this->clock->monday($now);
         [$findings, $found] = $this->found($only);
-        $all = array_merge([], ...array_values($turns));
-        $count = static fn (TurnKind ...$kinds): int => count(array_filter($all, static fn (AgendaTurn $turn): bool => in_array($turn->kind, $kinds, true)));
 
         return new TodayPage(
             $this->clock->words($now), $now,
-            Say::text('today_told.week', ['opens' => $count(TurnKind::Opens), 'ends' => $count(TurnKind::Closes, TurnKind::PassEnds, TurnKind::SeasonEnds)]),
-            $isThisWeek ? $this->week->next($turns) : null,
+            Say::text('today_told.week', ['opens' => array_sum(array_map(static fn (AgendaSum $sum): int => $sum->opens, $sums)), 'ends' => array_sum(array_map(static fn (AgendaSum $sum): int => $sum->ends, $sums))]),
+            $isThisWeek ? $this->week->next($sums) : null,
             $this->week->days($monday), $rows, $counting,
             (new \DateTimeImmutable($monday))->modify('-7 days')->format('Y-m-d'), (new \DateTimeImmutable($monday))->modify('+7 days')->format('Y-m-d'), $isThisWeek,
             $only === null ? $this->ending->lines() : [], $findings, $found, $this->changed->lines($mayRun, $only), $mayRun ? $this->first->steps() : [], $only === null ? $this->changed->running() : [], $mayRun, $only === null, $page, $pages,
@@ -65,17 +61,17 @@ final readonly class TodayPageBuilder
      */
     private function found(?array $only): array
     {
-        $courses = array_map(static fn (array $one): Course => $one[0], array_values($only === null ? $this->shelf->all() : array_intersect_key($this->shelf->all(), array_flip($only))));
+        $courses = $only === null ? $this->shelf->courses() : array_intersect_key($this->shelf->courses(), array_flip($only));
         $all = [];
-        foreach ($this->findings->live($courses) as $id => $findings) {
-            [$course, $document] = $this->shelf->all()[$id];
-            foreach ($this->findings->notAccepted($course, $findings) as $finding) {
-                $all[] = [[$document->read()->state() === 'live' ? 0 : 1, self::weight($finding)], $finding, $course];
+        foreach ($this->findings->live(array_values($courses)) as $id => $findings) {
+            foreach ($this->findings->notAccepted($courses[$id], $findings) as $finding) {
+                $all[($this->shelf->isLive($id) ? 0 : 10) + self::weight($finding)][] = [$finding, $courses[$id]];
             }
         }
-        usort($all, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        ksort($all);
+        $all = array_merge([], ...$all);
         $lines = [];
-        foreach ($all as [, $finding, $course]) {
+        foreach ($all as [$finding, $course]) {
             // Rules are read of those courses alone of which something is told.
             $rules = count($lines) < self::FINDINGS ? $this->plans->live($course)?->course : null;
             if ($rules !== null) {

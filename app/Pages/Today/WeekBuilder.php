@@ -7,6 +7,7 @@ namespace App\Pages\Today;
 use App\Access\Plans;
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
+use App\Agenda\AgendaSum;
 use App\Agenda\AgendaTurn;
 use App\Agenda\CourseAgenda;
 use App\Models\Course;
@@ -23,7 +24,7 @@ use SilentKeep\Core\Foresight\TurnKind;
 final readonly class WeekBuilder
 {
     /** How many courses are on one page. */
-    private const COURSES = 20;
+    private const COURSES = 15;
 
     /** How much is told of one day of a course. */
     private const A_DAY = 6;
@@ -47,30 +48,31 @@ final readonly class WeekBuilder
     /**
      * @param  ?list<int>  $only  ids of the courses that are told of; null: all
      * @param  int  $page  from 1
-     * @return array{list<AgendaRow>, bool, array<int, list<AgendaTurn>>, int, int} rows of one page; whether somebody is still being looked at; turns by the course's id, of all; the page, and how many there are
+     * @return array{list<AgendaRow>, bool, array<int, AgendaSum>, int, int} rows of one page; whether somebody is still being looked at; sums by the course's id, of all; the page, and how many there are
      */
     public function rows(string $monday, ?array $only, int $page): array
     {
         $stamps = $this->plans->stamps();
         $holders = $this->holders->all();
         $names = Offer::query()->toBase()->orderBy('id')->pluck('name', 'key')->map(static fn (mixed $name): string => is_string($name) ? $name : '')->all();
-        $rows = $turns = [];
+        $rows = $sums = [];
+        $now = $this->clock->now();
         $counting = false;
-        $held = array_filter($this->shelf->all(), static fn (int $id): bool => ($holders[$id] ?? 0) > 0 && ($only === null || in_array($id, $only, true)), ARRAY_FILTER_USE_KEY);
-        $counts = $this->agenda->all(array_values(array_map(static fn (array $one): array => [$one[0], $stamps[$one[0]->id] ?? ''], $held)), $monday);
+        $held = array_filter($this->shelf->courses(), static fn (int $id): bool => ($holders[$id] ?? 0) > 0 && ($only === null || in_array($id, $only, true)), ARRAY_FILTER_USE_KEY);
+        $counts = $this->agenda->all(array_values(array_map(static fn (Course $course): array => [$course, $stamps[$course->id] ?? ''], $held)), $monday);
         $pages = max(1, (int) ceil(count($held) / self::COURSES));
         $page = min($pages, max(1, $page));
-        $place = 0;
-        foreach ($held as $id => [$course, $document]) {
+        $documents = $this->shelf->documents(array_slice(array_keys($held), ($page - 1) * self::COURSES, self::COURSES));
+        foreach ($held as $id => $course) {
             $count = $counts[$id];
             $counting = $counting || $count->finished_at === null;
-            $turns[$id] = CourseAgenda::turns($count);
-            if (intdiv($place++, self::COURSES) === $page - 1) {
-                $rows[] = $this->row($course, $document, $holders[$id], $turns[$id], $names, $monday, listsPeople: $only === null);
+            $sums[$id] = CourseAgenda::sum($count, $now);
+            if (isset($documents[$id])) {
+                $rows[] = $this->row($course, $documents[$id], $holders[$id], CourseAgenda::turns($count), $names, $monday, listsPeople: $only === null);
             }
         }
 
-        return [$rows, $counting, $turns, $page, $pages];
+        return [$rows, $counting, $sums, $page, $pages];
     }
 
     /**
@@ -95,15 +97,13 @@ final readonly class WeekBuilder
         return new AgendaRow($course->key, $document->title(), self::note($document, $holders), $days, $more);
     }
 
-    /** @param  array<int, list<AgendaTurn>>  $turns  by the course's id */
-    public function next(array $turns): ?Sentence
+    /** @param  array<int, AgendaSum>  $sums  by the course's id */
+    public function next(array $sums): ?Sentence
     {
         $next = null;
-        foreach ($turns as $course => $its) {
-            foreach ($its as $turn) {
-                if ($turn->kind === TurnKind::Opens && $turn->first > $this->clock->now() && ($next === null || $turn->first < $next[1]->first)) {
-                    $next = [$course, $turn];
-                }
+        foreach ($sums as $course => $sum) {
+            if ($sum->next !== null && ($next === null || $sum->next->first < $next[1]->first)) {
+                $next = [$course, $sum->next];
             }
         }
 

@@ -56,15 +56,14 @@ final readonly class WhatChanged
         $lines = [];
         $since = gmdate('Y-m-d H:i:s', $this->clock->plusDays($this->clock->now(), -self::DAYS));
         foreach (Revision::query()->with('author')->where('published_at', '>=', $since)->where('number', '>', 1)->when($only !== null, static fn ($query) => $query->whereIntegerInRaw('course_id', $only ?? []))->orderByDesc('id')->limit(self::LINES)->get(['id', 'course_id', 'number', 'note', 'author_id', 'published_at']) as $revision) {
-            $found = $this->shelf->all()[$revision->course_id] ?? null;
-            if ($found === null) {
+            $course = $this->shelf->course($revision->course_id);
+            if ($course === null) {
                 continue;
             }
-            [$course, $document] = $found;
             $live = $course->live_revision_id === $revision->id;
             $at = $revision->published_at->getTimestamp();
             $lines[] = [$at, new TodayLine(
-                Sentence::say('today_told.published', ['number' => $revision->number], ['who' => $revision->author->name ?? Say::text('today_told.schedule'), 'course' => $document->title()]),
+                Sentence::say('today_told.published', ['number' => $revision->number], ['who' => $revision->author->name ?? Say::text('today_told.schedule'), 'course' => $this->shelf->title($course->id)]),
                 $this->clock->words($at).($revision->note === null ? '' : " · {$revision->note}"),
                 Say::text($live && $mayTakeBack ? 'today_told.take_back' : 'today_told.show'),
                 $live && $mayTakeBack ? route('keep.rehearsal', ['course' => $course, 'back' => $revision->number - 1], false) : route('keep.history', $course, false), Instant::format($at),

@@ -60,7 +60,7 @@ final readonly class TriggersPageBuilder
         $bands = [];
         foreach (Content::query()->whereNotNull('quiz_rules')->orderBy('id')->get(['id', 'course_id', 'item_key', 'quiz_rules']) as $content) {
             $names = array_column(QuizRules::of($content->quiz_rules)->bands, 'name');
-            $course = $this->shelf->all()[$content->course_id][0] ?? null;
+            $course = $this->shelf->course($content->course_id);
             if ($names !== [] && $course !== null) {
                 $bands[] = new QuizBands($course->key, $content->item_key, $names);
             }

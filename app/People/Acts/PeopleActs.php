@@ -114,7 +114,7 @@ final readonly class PeopleActs
     private function finish(string $courseKey, array $items, string $note): FinishItem
     {
         $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct(Say::text('acts.people_acts.that_course_not_there'), 'item');
-        $document = $this->shelf->all()[$course->id][1] ?? null;
+        $document = $this->shelf->document($course->id);
         $keys = [];
         foreach ($items as $item) {
             $inside = $document?->toFinish($item) ?? [];
@@ -131,7 +131,7 @@ final readonly class PeopleActs
     private function grant(string $courseKey, string $item, ?int $until): GrantItem
     {
         $course = Course::query()->where('key', $courseKey)->first() ?? throw new CannotAct(Say::text('acts.people_acts.that_course_not_there'), 'item');
-        $document = $this->shelf->all()[$course->id][1] ?? null;
+        $document = $this->shelf->document($course->id);
         if ($document === null || ! isset($document->readItems()[$item])) {
             throw new CannotAct(Say::text('acts.people_acts.that_row_not_published'), 'item');
         }

@@ -63,7 +63,7 @@ final readonly class StepActs
     private function handOut(Step $step, ?int $until): GrantItem
     {
         $course = $this->shelf->byKey((string) $step->course);
-        if ($course === null || ! isset(($this->shelf->all()[$course->id][1])->readItems()[$step->item])) {
+        if ($course === null || ! isset($this->shelf->document($course->id)?->readItems()[$step->item])) {
             throw new CannotAct(Say::text('triggers.gone.item', ['key' => (string) $step->item]));
         }
 

@@ -648,6 +648,16 @@ export interface FrontPage {
   subjects: string[];
   courses: FrontCourse[];
   over: OtherCourse[];
+  part: FrontPart | null;
+}
+
+export interface FrontPart {
+  subject: string;
+  told: string;
+  earlier: string | null;
+  earlierWords: string;
+  later: string | null;
+  laterWords: string;
 }
 
 export interface Gate {

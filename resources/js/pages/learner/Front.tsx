@@ -1,4 +1,4 @@
-import { Link } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { useState } from 'react';
 import { clsx } from 'clsx';
 
@@ -12,13 +12,19 @@ import { say } from '../../lib/say';
 import css from '../../front/front.module.css';
 import ui from '../../ui/ui.module.css';
 
-export default function Front({ heading, text, picture, subjects, courses, over }: FrontPage) {
-  const [subject, setSubject] = useState(() => asked(subjects));
-  const shown = subject === '' ? courses : courses.filter((course) => course.subject === subject);
-  const choose = (chosen: string) => {
-    setSubject(chosen);
+export default function Front({ heading, text, picture, subjects, courses, over, part }: FrontPage) {
+  const [chosen, setChosen] = useState(() => asked(subjects));
+  // Of very many the server sends those that are asked for.
+  const subject = part?.subject ?? chosen;
+  const shown = part !== null || subject === '' ? courses : courses.filter((course) => course.subject === subject);
+  const choose = (wanted: string) => {
+    if (part !== null) {
+      router.visit(subjectAddress(wanted), { preserveScroll: true });
+      return;
+    }
+    setChosen(wanted);
     // To be sent to somebody: the page is the same one.
-    window.history.replaceState(window.history.state, '', subjectAddress(chosen));
+    window.history.replaceState(window.history.state, '', subjectAddress(wanted));
   };
   return (
     <LearnerShell title="">
@@ -60,6 +66,13 @@ export default function Front({ heading, text, picture, subjects, courses, over 
             <Card key={course.key} course={course} first={index < 3} />
           ))}
         </ul>
+      )}
+      {part !== null && (
+        <nav className={css.part} aria-label={part.told}>
+          {part.earlier !== null && <Link href={part.earlier}>{part.earlierWords}</Link>}
+          <span>{part.told}</span>
+          {part.later !== null && <Link href={part.later}>{part.laterWords}</Link>}
+        </nav>
       )}
       {over.length > 0 && (
         <section className={css.over} aria-label={say('front.over')}>

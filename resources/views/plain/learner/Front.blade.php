@@ -1,5 +1,5 @@
 @use('App\Words\Say')
-@php($subject = in_array(request()->query('subject'), $p['subjects'], true) ? request()->query('subject') : '')
+@php($subject = $p['part'] !== null ? $p['part']['subject'] : (in_array(request()->query('subject'), $p['subjects'], true) ? request()->query('subject') : ''))
 <x-plain.shell :p="$p">
     <section class="_hello_front">
         <div>
@@ -19,7 +19,7 @@
         <p class="_none_front"><b>{{ Say::text('learn.front.none') }}</b> {{ Say::text('learn.front.none_yet') }}</p>
     @else
         <ul class="_cards_front">
-            @foreach (array_values(array_filter($p['courses'], static fn (array $course): bool => $subject === '' || $course['subject'] === $subject)) as $index => $course)
+            @foreach (array_values(array_filter($p['courses'], static fn (array $course): bool => $p['part'] !== null || $subject === '' || $course['subject'] === $subject)) as $index => $course)
                 <li class="_card_front">
                     <x-plain.cover :cover="$course['cover']" class="_cover_front" sizes="(max-width: 620px) 100vw, (max-width: 960px) 50vw, 340px" :first="$index < 3" />
                     <div>
@@ -31,6 +31,13 @@
                 </li>
             @endforeach
         </ul>
+    @endif
+    @if ($p['part'] !== null)
+        <nav class="_part_front" aria-label="{{ $p['part']['told'] }}">
+            @if ($p['part']['earlier'] !== null) <a href="{{ $p['part']['earlier'] }}">{{ $p['part']['earlierWords'] }}</a> @endif
+            <span>{{ $p['part']['told'] }}</span>
+            @if ($p['part']['later'] !== null) <a href="{{ $p['part']['later'] }}">{{ $p['part']['laterWords'] }}</a> @endif
+        </nav>
     @endif
     @if ($p['over'] !== [])
         <section class="_over_front">
