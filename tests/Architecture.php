@@ -16,7 +16,7 @@ use SilentKeep\Core\Viewing\Viewer;
 final class Architecture
 {
     /** On which every room stands. */
-    private const GROUND = ['App\Words', 'App\Models', 'App\Casts', 'App\Database'];
+    private const GROUND = ['App\Words', 'App\Models', 'App\Casts', 'App\Database', 'App\Files'];
 
     /** Of the rooms of the job: what each may ask beside the ground, the front door of access, the log, the letters and the stand-ins. */
     private const SUBJECTS = [

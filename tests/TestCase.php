@@ -17,6 +17,9 @@ use Illuminate\Support\Facades\Storage;
 
 abstract class TestCase extends LaravelTestCase
 {
+    /** Where the school's files lie, where that is not on this machine. */
+    private ?ObjectStore $store = null;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -30,6 +33,7 @@ abstract class TestCase extends LaravelTestCase
             return app('db.factory')->make($config, $name);
         });
         SchoolFile::empty();
+        $this->store = ObjectStore::isMeant() ? ObjectStore::begin() : null;
         Storage::deleteDirectory('mail');
     }
 
@@ -45,13 +49,29 @@ abstract class TestCase extends LaravelTestCase
         Carbon::setTestNow($now);
         SchoolFile::filled("demo at {$now}", static function (): void {
             // Its media are for all tests, also where the first one has put another disk in place.
-            $disk = Storage::disk('local');
+            [$disk, $default] = [Storage::disk('local'), config('filesystems.default')];
             Storage::forgetDisk('local');
+            config(['filesystems.default' => 'local']);
             app(DemoSchool::class)->run();
+            config(['filesystems.default' => $default]);
             Storage::set('local', $disk);
         });
+        if ($this->store !== null) {
+            SchoolFile::path();
+            $this->store->take(SchoolFile::folder().'/files');
+        }
         // Whichever test is the first to load it knows no more of it than the others.
         $this->inAnotherProcess();
+    }
+
+    /** The school's files lie elsewhere from now on, as they lie here. */
+    protected function filesElsewhere(): ObjectStore
+    {
+        SchoolFile::path();
+        $this->store = ObjectStore::begin();
+        $this->store->take(SchoolFile::folder().'/files');
+
+        return $this->store;
     }
 
     /** As a school begins: nothing is said at any door, and no course is offered beside another. */

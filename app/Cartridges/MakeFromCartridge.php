@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cartridges;
 
 use App\Drafts\MakeCourse;
+use App\Files\LocalCopies;
 use App\Models\Course;
 use App\Models\Person;
 use App\Words\Say;
@@ -17,7 +18,7 @@ final readonly class MakeFromCartridge
     /** Of what could not be taken, titles that are told of each kind. */
     private const TOLD = 5;
 
-    public function __construct(private MakeCourse $make)
+    public function __construct(private MakeCourse $make, private LocalCopies $files)
     {
     }
 
@@ -30,7 +31,7 @@ final readonly class MakeFromCartridge
     public function __invoke(string $stored, Person $author): array
     {
         try {
-            $cartridge = ReadCartridge::from(CartridgeFile::open(Storage::path($stored)));
+            $cartridge = ReadCartridge::from(CartridgeFile::open($this->files->path($stored)));
         } catch (NotACartridge $e) {
             Storage::delete($stored);
             throw $e;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cartridges;
 
+use App\Files\LocalCopies;
 use App\Learning\Contents\KeepMedium;
 use App\Learning\Contents\WriteContent;
 use App\Learning\Contents\Written;
@@ -40,7 +41,7 @@ final class TakeInContents implements ShouldQueue
     {
     }
 
-    public function handle(WriteContent $write, KeepMedium $keep): void
+    public function handle(WriteContent $write, KeepMedium $keep, LocalCopies $files): void
     {
         $course = Course::query()->find($this->course);
         $author = Person::query()->find($this->author);
@@ -49,7 +50,7 @@ final class TakeInContents implements ShouldQueue
 
             return;
         }
-        $file = CartridgeFile::open(Storage::path($this->stored));
+        $file = CartridgeFile::open($files->path($this->stored));
         $begun = hrtime(true);
         foreach ($this->left as $index => $one) {
             if ($index > 0 && (hrtime(true) - $begun) / 1e9 > self::SECONDS) {

@@ -135,6 +135,7 @@ final readonly class PassingNotes
 
     private static function folder(): string
     {
-        return Storage::path('notes');
+        // Each server notes for itself what it has not written down yet.
+        return Storage::disk('local')->path('notes');
     }
 }

@@ -19,6 +19,7 @@ use App\Drafts\DraftDiscarded;
 use App\Drafts\DraftOfContents;
 use App\Drafts\GivenUp\DraftBroughtBack;
 use App\Drafts\Outline\ItemsCopied;
+use App\Files\LocalCopies;
 use App\Http\Api\Middleware\NeedsAbility;
 use App\Http\CourseAddresses;
 use App\Http\Middleware\EndedSessions;
@@ -84,6 +85,9 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(StaffCourses::class);
         $this->app->scoped(Plans::class);
         $this->app->scoped(CourseShelf::class);
+        $this->app->scoped(LocalCopies::class);
+        // Routes hold on to what answered them.
+        $this->app->terminating(fn () => $this->app->make(LocalCopies::class)->forgetAll());
         $this->app->scoped(KnownOfCourses::class);
         $this->app->scoped(CourseFindings::class);
     }

@@ -92,6 +92,17 @@ final class OperatingTest extends TestCase
         self::assertCount(1, self::kept());
     }
 
+    /** Films came back without it. */
+    public function test_a_backup_holds_what_stands_in_the_place_of_a_film_before_it_plays(): void
+    {
+        Storage::put('media/poster', 'a poster');
+        Medium::query()->where('kind', 'video')->firstOrFail()->update(['poster' => 'media/poster', 'poster_type' => 'image/png']);
+        self::assertSame(0, Artisan::call('keep:backup', ['file' => $this->backup]));
+        Storage::delete('media/poster');
+        self::assertSame(0, Artisan::call('keep:restore', ['file' => $this->backup, '--replace' => true]));
+        self::assertSame('a poster', Storage::get('media/poster'));
+    }
+
     /** The page that said so asked the database itself, and so there was none. */
     public function test_there_is_a_page_though_the_database_is_gone(): void
     {

@@ -7,12 +7,13 @@ namespace App\Http\Controllers;
 use App\Access\SchoolAddress;
 use App\Access\SchoolOf;
 use App\Front\ShareCard;
+use App\Http\ServedFile;
 use App\Models\Course;
 use App\Pages\Learner\Shared\PublicPages;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Storage;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response as Answer;
 use XMLWriter;
 
 /** What lets the school be found, and shown where somebody links to it. */
@@ -61,22 +62,22 @@ final readonly class FindController
         ], 200, $this->headers('application/manifest+json'), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 
-    public function card(): BinaryFileResponse
+    public function card(Request $request): Answer
     {
         $school = ($this->school)();
 
-        return $this->picture($school->front_title === '' ? $school->name : $school->front_title);
+        return $this->picture($request, $school->front_title === '' ? $school->name : $school->front_title);
     }
 
     /** Of a course that nobody is to find there is none, whether it is there or not. */
-    public function courseCard(Course $course): BinaryFileResponse
+    public function courseCard(Request $request, Course $course): Answer
     {
-        return $this->picture($this->public->titleOf($course) ?? abort(404));
+        return $this->picture($request, $this->public->titleOf($course) ?? abort(404));
     }
 
-    private function picture(string $title): BinaryFileResponse
+    private function picture(Request $request, string $title): Answer
     {
-        return new BinaryFileResponse(Storage::path($this->cards->file($title, ($this->school)()->name)), 200, $this->headers('image/png'));
+        return ServedFile::answer($request, $this->cards->file($title, ($this->school)()->name), $this->headers('image/png'));
     }
 
     /** @return array<string, string> */

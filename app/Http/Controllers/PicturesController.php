@@ -4,19 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\ServedFile;
 use App\Models\Picture;
-use Illuminate\Support\Facades\Storage;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Pictures of the school's public pages: whoever has an address sees it, and no address can be guessed. */
 final readonly class PicturesController
 {
-    public function show(string $token, int $width): BinaryFileResponse
+    public function show(Request $request, string $token, int $width): Response
     {
-        $path = Picture::path($token, $width);
-        abort_if(! Storage::exists($path), 404);
-
-        return new BinaryFileResponse(Storage::path($path), 200, [
+        return ServedFile::answer($request, Picture::path($token, $width), [
             'Content-Type' => 'image/webp',
             'Content-Security-Policy' => "default-src 'none'; sandbox",
             'Cross-Origin-Resource-Policy' => 'same-origin',

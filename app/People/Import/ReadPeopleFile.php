@@ -6,6 +6,7 @@ namespace App\People\Import;
 
 use App\Access\SchoolClock;
 use App\Database\Value;
+use App\Files\LocalCopies;
 use App\Models\Import;
 use App\Models\ImportRow;
 use App\Models\Offer;
@@ -13,7 +14,6 @@ use App\Models\Person;
 use App\People\Import\Roster\RosterPeople;
 use App\Words\Say;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * Reads a file of people, in groups and in bounded memory, which can be left and gone on with. Nobody is brought in by that:
@@ -26,7 +26,7 @@ final readonly class ReadPeopleFile
     /** Errors that are told; the others are counted. */
     private const ERRORS = 100;
 
-    public function __construct(private SchoolClock $clock, private Endings $endings)
+    public function __construct(private SchoolClock $clock, private Endings $endings, private LocalCopies $files)
     {
     }
 
@@ -145,7 +145,7 @@ final readonly class ReadPeopleFile
      */
     public function refused(Import $import): \Generator
     {
-        [, $head] = CsvPeople::look(Storage::path($import->path));
+        [, $head] = CsvPeople::look($this->files->path($import->path));
         yield [Say::text('files.read_people_file.line'), Say::text('files.read_people_file.why'), ...$head];
         foreach ($this->lines($import, 0, fromTheBeginning: true) as $one) {
             if ($one instanceof WrongLine) {
@@ -159,7 +159,7 @@ final readonly class ReadPeopleFile
     {
         $options = $import->options;
         $labels = array_values(array_filter((array) ($options['labels'] ?? []), is_string(...)));
-        $path = Storage::path($import->path);
+        $path = $this->files->path($import->path);
         if ($import->kind === 'oneroster') {
             return (new RosterPeople($path, self::texts($options['classes'] ?? []), $labels, $this->clock))->read();
         }

@@ -104,7 +104,9 @@ final readonly class BackUp
     {
         $new = 0;
         foreach ($paths as $path) {
-            if (! isset($packed[$path]) && $zip->addFile("files/{$path}", Storage::path($path))) {
+            $stream = ! isset($packed[$path]) && Storage::exists($path) ? Storage::readStream($path) : null;
+            if ($stream !== null) {
+                $zip->addStream("files/{$path}", $stream);
                 $packed[$path] = true;
                 $new++;
             }
@@ -116,7 +118,11 @@ final readonly class BackUp
     /** @return list<string> of the media and pictures that a database speaks of */
     private static function pathsIn(Connection $database): array
     {
-        $paths = Value::texts($database->table((new Medium)->getTable())->distinct()->orderBy('path')->pluck('path'));
+        $media = (new Medium)->getTable();
+        $paths = [];
+        foreach (['path', 'poster'] as $column) {
+            array_push($paths, ...Value::texts($database->table($media)->whereNotNull($column)->distinct()->orderBy($column)->pluck($column)));
+        }
         foreach ($database->table((new Picture)->getTable())->orderBy('id')->get(['token', 'widths']) as $row) {
             array_push($paths, ...(new Picture)->setRawAttributes((array) $row)->paths());
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\School\Backup;
 
 use App\Database\Value;
+use App\Files\LocalCopies;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Storage;
 use SQLite3;
@@ -43,8 +44,12 @@ final readonly class Restore
             foreach ($manifest['media'] as $path) {
                 // Names are made by chance: what is there already under one is the same file.
                 if (! Storage::exists($path)) {
-                    Storage::makeDirectory(dirname($path));
-                    self::unpack($zip, "files/{$path}", Storage::path($path), $file);
+                    $copy = LocalCopies::newFile();
+                    unlink($copy);
+                    self::unpack($zip, "files/{$path}", $copy, $file);
+                    $stream = fopen($copy, 'rb');
+                    Storage::writeStream($path, $stream === false ? throw BackupRefused::notReadable($file, "{$path} cannot be unpacked") : $stream);
+                    unlink($copy);
                 }
             }
             $kept = $this->place->replaceWith($new, keep: $there);

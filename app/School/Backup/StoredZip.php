@@ -61,12 +61,22 @@ final class StoredZip
         if ($from === false) {
             return false;
         }
+        $this->addStream($name, $from);
+
+        return true;
+    }
+
+    /**
+     * @param  resource  $from  is read to its end, and closed
+     *
+     * @throws BackupRefused if there is no room for it
+     */
+    public function addStream(string $name, $from): void
+    {
         $this->add($name, static function () use ($from): string {
             return (string) fread($from, self::CHUNK);
         });
         fclose($from);
-
-        return true;
     }
 
     /** @throws BackupRefused if there is no room for it */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Api\Controllers;
 
 use App\Access\WhoLooks;
+use App\Files\LocalCopies;
 use App\Http\Api\Document\Operation;
 use App\Http\Api\Problems\Problem;
 use App\Http\Api\Problems\ProblemKind;
@@ -40,7 +41,7 @@ final readonly class ImportsController
 
     private const BUNDLE = 'application/zip';
 
-    public function __construct(private ReadPeopleFile $read)
+    public function __construct(private ReadPeopleFile $read, private LocalCopies $files)
     {
     }
 
@@ -56,8 +57,8 @@ final readonly class ImportsController
         Body::type($request, self::CSV, self::BUNDLE);
         $path = KeptBody::of($request, self::LARGEST);
         try {
-            $isBundle = FileKind::of(Storage::path($path)) === 'oneroster';
-            $options = $isBundle ? self::bundle($path, $asked) : self::csv($path, $asked);
+            $isBundle = FileKind::of($this->files->path($path)) === 'oneroster';
+            $options = $isBundle ? $this->bundle($path, $asked) : $this->csv($path, $asked);
         } catch (Problem $e) {
             Storage::delete($path);
             throw $e;
@@ -108,13 +109,13 @@ final readonly class ImportsController
      *
      * @throws Problem
      */
-    private static function csv(string $path, Asked $asked): array
+    private function csv(string $path, Asked $asked): array
     {
         $offer = $asked->text('offer');
         if ($offer !== null && ! Offer::query()->where('key', $offer)->exists()) {
             throw Problem::parameter('offer', Say::text('interface.gone.offer'));
         }
-        [, $head] = CsvPeople::look(Storage::path($path));
+        [, $head] = CsvPeople::look($this->files->path($path));
         $columns = CsvPeople::guess($head);
 
         return isset($columns['email']) ? ['columns' => $columns, 'offer' => $offer] : throw new Problem(ProblemKind::Invalid, Say::text('interface.files.no_address'));
@@ -125,10 +126,10 @@ final readonly class ImportsController
      *
      * @throws Problem
      */
-    private static function bundle(string $path, Asked $asked): array
+    private function bundle(string $path, Asked $asked): array
     {
         try {
-            $known = RosterPeople::classes(Storage::path($path));
+            $known = RosterPeople::classes($this->files->path($path));
         } catch (NotReadable $e) {
             throw new Problem(ProblemKind::Invalid, $e->getMessage());
         }

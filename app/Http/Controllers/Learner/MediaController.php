@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Learner;
 
 use App\Access\WhoLooks;
+use App\Http\ServedFile;
 use App\Learning\Contents\MediaAddresses;
 use App\Learning\LearnerViews;
 use App\Models\Medium;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Facades\Storage;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\Response as Answer;
 
 /** Pictures, recordings and files. The address says for whom it was made, and each time it is asked anew whether they still may. */
 final readonly class MediaController
@@ -28,20 +29,21 @@ final readonly class MediaController
     {
     }
 
-    public function show(Request $request, int $medium): BinaryFileResponse
+    public function show(Request $request, int $medium): Answer
     {
         $medium = $this->allowed($request, $medium);
+        $shown = HeaderUtils::makeDisposition($medium->kind === 'file' ? 'attachment' : 'inline', $medium->name, $medium->fallbackName());
 
-        return $this->file($medium->path, $medium->type)->setContentDisposition($medium->kind === 'file' ? 'attachment' : 'inline', $medium->name, $medium->fallbackName());
+        return ServedFile::answer($request, $medium->path, ['Content-Type' => $medium->type, 'Content-Disposition' => $shown, ...self::HEADERS]);
     }
 
     /** What stands in the place of a film before it plays. */
-    public function poster(Request $request, int $medium): BinaryFileResponse
+    public function poster(Request $request, int $medium): Answer
     {
         $medium = $this->allowed($request, $medium);
         abort_if($medium->poster === null || $medium->poster_type === null, 404);
 
-        return $this->file($medium->poster, $medium->poster_type);
+        return ServedFile::answer($request, $medium->poster, ['Content-Type' => $medium->poster_type, ...self::HEADERS]);
     }
 
     /** What is said in it. */
@@ -64,12 +66,5 @@ final readonly class MediaController
         abort_if(! Gate::allows('see-all', $medium->course) && $this->views->at($medium->course, $this->who->at($request, $medium->course))?->isOpen($medium->item_key) !== true, 403);
 
         return $medium;
-    }
-
-    private function file(string $path, string $type): BinaryFileResponse
-    {
-        abort_if(! Storage::exists($path), 404);
-
-        return new BinaryFileResponse(Storage::path($path), 200, ['Content-Type' => $type, ...self::HEADERS], false);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Staff;
 
 use App\Access\WhoLooks;
+use App\Files\LocalCopies;
 use App\Http\CsvAnswer;
 use App\Http\Requests\ImportRequest;
 use App\Models\Import;
@@ -28,7 +29,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final readonly class ImportController
 {
-    public function __construct(private ImportPageBuilder $pages, private ReadPeopleFile $read, private ImportPeople $bring)
+    public function __construct(private ImportPageBuilder $pages, private ReadPeopleFile $read, private ImportPeople $bring, private LocalCopies $files)
     {
     }
 
@@ -43,7 +44,7 @@ final readonly class ImportController
         assert($file instanceof UploadedFile);
         $path = $file->storeAs('imports', bin2hex(random_bytes(12)));
         try {
-            $kind = FileKind::of(Storage::path((string) $path));
+            $kind = FileKind::of($this->files->path((string) $path));
         } catch (NotReadable $e) {
             Storage::delete((string) $path);
             throw ValidationException::withMessages(['file' => $e->getMessage()]);

@@ -7,6 +7,7 @@ namespace App\Pages\People\Import;
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
 use App\Database\Value;
+use App\Files\LocalCopies;
 use App\Models\Import;
 use App\Models\ImportRow;
 use App\Models\Offer;
@@ -33,7 +34,7 @@ final readonly class ImportPageBuilder
     /** Outcomes of which there are words. */
     private const OUTCOMES = ['new', 'known', 'twice', 'wrong', 'ends', 'passed', 'changed', 'unchanged', 'passes', 'labels', 'ended', 'ties', 'back_passes', 'back_labels', 'back_endings', 'back_ties', 'back_people', 'back_stay'];
 
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf)
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private LocalCopies $files)
     {
     }
 
@@ -75,10 +76,10 @@ final readonly class ImportPageBuilder
         $columns = [];
         if ($import->path !== '' && Storage::exists($import->path)) {
             if ($import->kind === 'csv') {
-                [, $head] = CsvPeople::look(Storage::path($import->path));
+                [, $head] = CsvPeople::look($this->files->path($import->path));
                 $columns = CsvPeople::guess($head);
             } else {
-                $classes = RosterPeople::classes(Storage::path($import->path));
+                $classes = RosterPeople::classes($this->files->path($import->path));
                 [$keys, $head] = [array_map(strval(...), array_keys($classes)), array_values($classes)];
             }
         }
@@ -109,7 +110,7 @@ final readonly class ImportPageBuilder
 
     private function ambiguous(Import $import, ?int $column): ?AmbiguousDate
     {
-        $text = $import->kind === 'csv' && $import->path !== '' && Storage::exists($import->path) ? CsvPeople::ambiguousDate(Storage::path($import->path), $column) : null;
+        $text = $import->kind === 'csv' && $import->path !== '' && Storage::exists($import->path) ? CsvPeople::ambiguousDate($this->files->path($import->path), $column) : null;
         $told = fn (string $order): string => $this->clock->words($this->clock->instant((string) TypedDates::wall((string) $text, $order)) ?? 0);
 
         return $text === null ? null : new AmbiguousDate($text, $told(TypedDates::DAY_FIRST), $told(TypedDates::MONTH_FIRST), is_string($import->options['dates'] ?? null) ? $import->options['dates'] : null);
