@@ -71,6 +71,15 @@ final class Plans
         return $stamps;
     }
 
+    /** What was compiled of it need not be in memory any more: for whoever goes through many courses, one after another. */
+    public function letGo(Course $course): void
+    {
+        $stamp = $this->stampOf($course);
+        if ($stamp !== null) {
+            unset($this->published[$stamp]);
+        }
+    }
+
     private function stampOf(Course $course): ?string
     {
         return $course->live_revision_id === null ? null : $this->stamp($course->key, $course->live_revision_id, $course->getRawOriginal('updated_at'));

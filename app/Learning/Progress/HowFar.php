@@ -11,6 +11,7 @@ use App\Access\Shelf\CourseShelf;
 use App\Access\Viewers;
 use App\Models\Person;
 use Illuminate\Support\Collection;
+use SilentKeep\Core\Foresight\ProgressCount;
 use SilentKeep\Core\Viewing\Viewer;
 
 /**
@@ -21,6 +22,9 @@ final readonly class HowFar
 {
     /** People whose numbers leave the same rest share a place, the last one has it: so what is kept never grows beyond it. */
     private const PLACES = 4096;
+
+    /** So many people are on one page. */
+    private const PAGE = 200;
 
     public function __construct(private Viewers $viewers, private Plans $plans, private CourseShelf $shelf, private Kept $kept, private SchoolClock $clock)
     {
@@ -35,14 +39,61 @@ final readonly class HowFar
     {
         $published = $this->shelf->courses();
         $asked = array_values(array_intersect(array_unique(array_merge([], ...array_values($courses))), array_keys($published)));
-        $stamps = $asked === [] ? [] : $this->plans->stamps();
+        if ($asked === []) {
+            return [];
+        }
+        $sums = count($people) > self::PAGE ? $this->courseByCourse($people, $courses, $asked) : $this->personByPerson($people, $courses, $asked);
+
+        return array_filter($sums, static fn (array $sum): bool => $sum[1] > 0);
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  array<int, list<int>>  $courses
+     * @param  list<int>  $asked
+     * @return array<int, array{int, int}>
+     */
+    private function personByPerson(Collection $people, array $courses, array $asked): array
+    {
+        $stamps = $this->plans->stamps();
         $sums = [];
-        foreach ($asked === [] ? [] : $this->viewers->in($people, $asked) as $person => $viewers) {
+        foreach ($this->viewers->in($people, $asked) as $person => $viewers) {
             $counted = $this->counted($person, array_intersect_key($viewers, array_flip($courses[$person] ?? [])), $stamps);
-            $all = array_sum(array_map(static fn (CountedProgress $one): int => $one->lessons, $counted));
-            if ($all > 0) {
-                $sums[$person] = [array_sum(array_map(static fn (CountedProgress $one): int => $one->finished, $counted)), $all];
+            $sums[$person] = [array_sum(array_map(static fn (CountedProgress $one): int => $one->finished, $counted)), array_sum(array_map(static fn (CountedProgress $one): int => $one->lessons, $counted))];
+        }
+
+        return $sums;
+    }
+
+    /**
+     * Of very many people no more than one course is in memory at once, and nothing is kept: nobody asks for them all again soon.
+     *
+     * @param  Collection<int, Person>  $people
+     * @param  array<int, list<int>>  $courses
+     * @param  list<int>  $asked
+     * @return array<int, array{int, int}>
+     */
+    private function courseByCourse(Collection $people, array $courses, array $asked): array
+    {
+        $now = $this->clock->now();
+        $sums = $in = [];
+        foreach ($people as $person) {
+            foreach ($courses[$person->id] ?? [] as $course) {
+                $in[$course][] = $person;
             }
+        }
+        foreach ($asked as $id) {
+            $course = $this->shelf->courses()[$id];
+            $decider = $this->plans->live($course);
+            if ($decider === null) {
+                continue;
+            }
+            $count = new ProgressCount($this->plans->compiled($decider));
+            foreach ($this->viewers->in(new Collection($in[$id] ?? []), [$id]) as $person => $viewers) {
+                [$finished, $lessons] = $count->of($viewers[$id], $now);
+                $sums[$person] = [($sums[$person][0] ?? 0) + $finished, ($sums[$person][1] ?? 0) + $lessons];
+            }
+            $this->plans->letGo($course);
         }
 
         return $sums;

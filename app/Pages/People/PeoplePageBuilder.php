@@ -29,6 +29,9 @@ final readonly class PeoplePageBuilder
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
+    /** People of whom a file is made at once: so many share the reading of a course. */
+    private const OF_A_FILE = 1000;
+
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts, private PeoplesLabels $labels, private HowFar $howFar)
     {
     }
@@ -82,7 +85,7 @@ final readonly class PeoplePageBuilder
         $passes = $courses = [];
         $labels = $this->labels->of($ids);
         $looked = $samples ? $this->samples($ids) : [];
-        foreach (Pass::query()->with('offer')->whereIn('person_id', $ids)->orderByDesc('starts_at')->orderByDesc('id')->get() as $pass) {
+        foreach (Pass::query()->with('offer')->whereIntegerInRaw('person_id', $ids)->orderByDesc('starts_at')->orderByDesc('id')->get() as $pass) {
             $passes[$pass->person_id][] = $pass;
         }
         foreach ($people as $person) {
@@ -117,7 +120,7 @@ final readonly class PeoplePageBuilder
     private function samples(array $people): array
     {
         $looked = [];
-        foreach (ItemVisit::query()->where('via', 'sample')->whereIn('person_id', $people)->orderBy('first_at')->orderBy('id')->get() as $visit) {
+        foreach (ItemVisit::query()->where('via', 'sample')->whereIntegerInRaw('person_id', array_map(intval(...), $people))->orderBy('first_at')->orderBy('id')->get() as $visit) {
             $looked[$visit->person_id][] = Say::text('pages.people_page_builder.item_title_title_since', ['item_title' => $this->shelf->itemTitle($visit->course_id, $visit->item_key), 'title' => $this->shelf->title($visit->course_id), 'when' => $this->clock->words($visit->first_at->getTimestamp())]);
         }
 
@@ -129,9 +132,9 @@ final readonly class PeoplePageBuilder
     {
         yield ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', Say::text('pages.people_page_builder.last_here')];
         $ids = ($this->find)($filter)->toBase()->pluck('id');
-        foreach ($ids->chunk(500) as $some) {
+        foreach ($ids->chunk(self::OF_A_FILE) as $some) {
             $order = array_flip(Value::ints($some));
-            $people = Person::query()->whereIn('id', $some->values()->all())->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
+            $people = Person::query()->whereIntegerInRaw('id', Value::ints($some))->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
             foreach ($this->rows($people, $filter->course, $filter->standing === 'samples') as $row) {
                 yield [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];
             }
