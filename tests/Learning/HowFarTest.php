@@ -28,6 +28,10 @@ final class HowFarTest extends TestCase
 
     public function test_a_page_of_people_a_file_of_all_and_their_own_pages_say_the_same(): void
     {
+        // Somebody who has finished something in two of them.
+        [$eira, $frames] = [$this->person('eira')->id, $this->course('steam-frames')->id];
+        DB::table('passes')->insert(['person_id' => $eira, 'course_id' => $frames, 'offer_id' => Pass::query()->where('course_id', $frames)->firstOrFail()->offer_id, 'starts_at' => '2026-01-01 09:00:00', 'source' => 'test']);
+        DB::table('completions')->insert(['person_id' => $eira, 'course_id' => $frames, 'item_key' => Completion::query()->where('course_id', $frames)->firstOrFail()->item_key, 'completed_at' => '2026-02-01 09:00:00']);
         $people = Person::query()->orderBy('id')->get();
         [$courses, $own] = [$this->courses(), $this->ofTheirOwnPages()];
         self::assertGreaterThan(5, count($own));
