@@ -16,6 +16,7 @@ use App\School\Health;
 use App\Words\Say;
 use App\Words\Sentence;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use SilentKeep\Core\Time\Instant;
 
 /** What waits, what was published and what was done to people, the last first; and what the schedule and the queue did. */
@@ -104,7 +105,7 @@ final readonly class WhatChanged
 
         return [
             $ran === null ? Say::text('today_told.schedule_never') : Say::text('today_told.schedule_ran', ['when' => $this->clock->words($ran)]),
-            Say::text('today_told.queue', ['waiting' => DB::table('jobs')->count(), 'failed' => DB::table('failed_jobs')->count()]),
+            Say::text('today_told.queue', ['waiting' => Queue::size(), 'failed' => DB::table('failed_jobs')->count()]),
             Say::text('today_told.letters', ['sent' => $number($letters->sent ?? 0), 'failed' => $number($letters->failed ?? 0)]),
             Say::text('today_told.triggers', ['count' => TriggerRun::query()->where('made_at', '>=', $day)->count()]),
         ];
