@@ -105,6 +105,23 @@ final class TodayTest extends TestCase
         self::assertSame([$eira, ['5 people, Apprentice pass, Clinker planking', 'Sun 15 Mar, 18:00', false, '/keep/people?holds=apprentice-pass&ends_in=6&sort=ends']], $told());
     }
 
+    /** No more than four hundred passes were looked at, and so no more were counted. */
+    public function test_however_many_end_at_once_all_are_counted_and_who_ends_besides_is_told(): void
+    {
+        DB::table('passes')->update(['ends_at' => null]);
+        $pass = Pass::query()->whereRelation('offer', 'key', 'apprentice-pass')->firstOrFail();
+        foreach (range(1, 5) as $hundred) {
+            DB::table('people')->insert(array_map(static fn (int $n): array => ['name' => "Crew {$n}", 'email' => "crew{$hundred}-{$n}@elsewhere.test"], range(1, 100)));
+        }
+        $ends = ['2026-03-12 08:00:00', '2026-03-13 08:00:00'];
+        foreach (DB::table('people')->where('email', 'like', 'crew%')->orderBy('id')->pluck('id')->chunk(100) as $some) {
+            DB::table('passes')->insert($some->map(static fn (mixed $id): array => ['person_id' => $id, 'course_id' => $pass->course_id, 'offer_id' => $pass->offer_id, 'starts_at' => '2026-03-01 08:00:00', 'ends_at' => $ends[(int) $id % 2], 'source' => 'test'])->values()->all());
+        }
+        Pass::query()->where('person_id', $this->person('eira')->id)->update(['ends_at' => '2026-03-14 08:00:00']);
+        $told = array_map(static fn (array $line): string => implode('', array_column($line['what']['segments'], 'text')), (array) $this->today()['ending']);
+        self::assertSame(['250 people, Apprentice pass, Clinker planking', '250 people, Apprentice pass, Clinker planking', 'Eira Holm, Apprentice pass, Clinker planking'], $told);
+    }
+
     public function test_findings_of_what_is_open_come_first(): void
     {
         $page = $this->today();

@@ -57,7 +57,7 @@ final class FilesElsewhereTest extends TestCase
         $this->get($address)->assertForbidden();
     }
 
-    /** @return iterable<string, array{string, int, int}> what is asked for, and which bytes of 1,000,000 of them that is at most */
+    /** @return iterable<string, array{string, int, int}> what is asked for; where that begins, and how much it is at most */
     public static function parts(): iterable
     {
         yield 'the first' => ['bytes=0-99', 0, 100];

@@ -7,9 +7,11 @@ namespace App\Pages\Today;
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
 use App\Database\Lists;
+use App\Database\Value;
 use App\Models\Pass;
 use App\Words\Say;
 use App\Words\Sentence;
+use Illuminate\Database\Eloquent\Builder;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\PassState;
 
@@ -23,9 +25,6 @@ final readonly class EndingPasses
     /** That end at the same instant and are still told one by one. */
     private const TOGETHER = 3;
 
-    /** Passes that are looked at: more than that in ten days are in the list of people. */
-    private const MOST = 400;
-
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf)
     {
     }
@@ -35,31 +34,26 @@ final readonly class EndingPasses
     {
         $now = $this->clock->now();
         $stored = static fn (int $instant): string => gmdate('Y-m-d H:i:s', $instant);
-        $soon = Pass::query()->toBase()->where('state', PassState::Active->value)->where('starts_at', '<=', $stored($now))
-            ->where('ends_at', '>', $stored($now))->where('ends_at', '<=', $stored($this->clock->plusDays($now, self::DAYS)))
-            ->orderBy('ends_at')->orderBy('id')->limit(self::MOST)->select('id', 'offer_id', 'ends_at');
-        $together = [];
-        foreach (Lists::of($soon) as [$id, $offer, $ends]) {
-            $together["{$offer} {$ends}"][] = (int) $id;
+        $soon = fn (): Builder => Pass::query()->where('state', PassState::Active->value)->where('starts_at', '<=', $stored($now))
+            ->where('ends_at', '>', $stored($now))->where('ends_at', '<=', $stored($this->clock->plusDays($now, self::DAYS)));
+        $together = Lists::of($soon()->toBase()->groupBy('offer_id', 'ends_at')->orderBy('ends_at')->orderByRaw('min(id)')->limit(self::LINES)->selectRaw('offer_id, ends_at, count(*), min(id)'));
+        if ($together === []) {
+            return [];
         }
-        // Only those that are told are read whole.
-        $told = [];
-        foreach ($together as $ids) {
-            if (count($told) >= self::LINES) {
-                break;
+        // Only those that are told are read whole: of many that end at once the first.
+        $told = $soon()->with(['person', 'offer'])->where(static function (Builder $any) use ($together): void {
+            foreach ($together as [$offer, $ends, $count, $first]) {
+                $any->orWhere(static fn (Builder $one): Builder => (int) $count > self::TOGETHER ? $one->where('id', $first) : $one->where('offer_id', $offer)->where('ends_at', $ends));
             }
-            $told += count($ids) > self::TOGETHER ? [$ids[0] => count($ids)] : array_fill_keys($ids, 1);
-        }
-        $passes = Pass::query()->with(['person', 'offer'])->whereIntegerInRaw('id', array_keys($told))->get()->keyBy('id');
+        })->orderBy('id')->get()->groupBy(static fn (Pass $pass): string => "{$pass->offer_id} {$pass->ends_at?->getTimestamp()}");
         $lines = [];
-        foreach (array_slice($told, 0, self::LINES, preserve_keys: true) as $id => $count) {
-            $pass = $passes->get($id);
-            if ($pass !== null) {
-                $lines[] = $count > 1 ? $this->several($pass, $count) : $this->one($pass);
+        foreach ($together as [$offer, $ends, $count]) {
+            foreach ($told->get($offer.' '.Value::instant((string) $ends), []) as $pass) {
+                $lines[] = (int) $count > self::TOGETHER ? $this->several($pass, (int) $count) : $this->one($pass);
             }
         }
 
-        return $lines;
+        return array_slice($lines, 0, self::LINES);
     }
 
     private function one(Pass $pass): TodayLine
@@ -67,7 +61,7 @@ final readonly class EndingPasses
         return $this->line($pass, Sentence::say('today_told.one_ends', ['offer' => $pass->offer->name], ['who' => $pass->person->name, 'course' => $this->shelf->title($pass->course_id)]), Say::text('today_told.extend'), route('keep.person', ['person' => $pass->person_id, 'extend' => $pass->offer->key], false));
     }
 
-    /** @param  int  $count  how many end with it */
+    /** @param  int  $count  how many end at once, this one among them */
     private function several(Pass $pass, int $count): TodayLine
     {
         $days = max(1, 1 + $this->clock->nightsBetween($this->clock->now(), $pass->ends_at?->getTimestamp() ?? 0));
