@@ -7,6 +7,7 @@ declare(strict_types=1);
  * empty page is the same workspace of a course without rows; everything is printed as times of that.
  */
 
+use App\Database\LedgerWords;
 use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 
@@ -144,6 +145,7 @@ function measureInterface(Closure $artisan, string $database, string $address, s
 {
     $token = trim($artisan('keep:token', 'Bench', '--may=decide'));
     $pdo = new PDO("sqlite:{$database}");
+    LedgerWords::teachAlone($pdo);
     $pdo->exec('with recursive n(i) as (select 1 union all select i + 1 from n where i < '.API_PEOPLE.") insert into people (name, email, created_at, updated_at) select 'Person ' || i, 'p' || i || '@many.test', datetime('now'), datetime('now') from n");
     $pdo->exec("insert into passes (person_id, course_id, offer_id, starts_at, ends_at, state, source, created_at, updated_at) select p.id, o.course_id, o.id, datetime('now', '-30 days'), datetime('now', '+300 days'), 'active', 'bench', datetime('now'), datetime('now') from people p, offers o where o.key = 'of-long' and p.email like '%@many.test'");
     $pdo->exec("insert into completions (person_id, course_id, item_key, completed_at) select p.person_id, p.course_id, 'm0-l' || l.i, datetime('now', '-9 days') from passes p, (select 1 as i union select 2 union select 3 union select 4) l where p.source = 'bench'");

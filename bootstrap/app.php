@@ -14,6 +14,7 @@ use App\Http\Middleware\NotBegun;
 use App\Http\Middleware\NoteSeen;
 use App\Http\Middleware\OwnOrigin;
 use App\Http\Middleware\ReadableText;
+use App\Http\Middleware\SaysWhoWrites;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TheirLanguage;
 use App\Http\Middleware\TheirZone;
@@ -35,13 +36,14 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([CompressAnswers::class, SecurityHeaders::class, OwnOrigin::class, LimitBodies::class]);
-        $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, NoteSeen::class, TheirLanguage::class, TheirZone::class, HandleInertiaRequests::class], replace: [StartSession::class => KeepSession::class]);
-        $middleware->api(append: [NotBegun::class, NoteTokenUse::class]);
+        $middleware->web(append: [NotBegun::class, EndedSessions::class, ReadableText::class, SaysWhoWrites::class, NoteSeen::class, TheirLanguage::class, TheirZone::class, HandleInertiaRequests::class], replace: [StartSession::class => KeepSession::class]);
+        $middleware->api(append: [NotBegun::class, SaysWhoWrites::class, NoteTokenUse::class]);
         $middleware->encryptCookies(except: [TheirZone::COOKIE]);
         $middleware->alias([NeedsAbility::NAME => NeedsAbility::class]);
         // Whoever may not learns nothing of what is there.
         $middleware->prependToPriorityList(SubstituteBindings::class, NeedsAbility::class);
         $middleware->appendToPriorityList(NeedsAbility::class, NoteTokenUse::class);
+        $middleware->appendToPriorityList(NeedsAbility::class, SaysWhoWrites::class);
         // Mail programs stop letters by themselves: the address is signed.
         $middleware->validateCsrfTokens(except: ['letters/*']);
         $middleware->trustHosts(at: static fn (): array => App\Http\TrustedHosts::patterns(), subdomains: false);

@@ -15,6 +15,7 @@ require __DIR__.'/../vendor/autoload.php';
 [$learners, $seconds] = [(int) $learners, (int) $seconds];
 $pdo = new PDO('sqlite:'.getenv('DB_DATABASE'));
 $pdo->exec('PRAGMA busy_timeout = 10000');
+App\Database\LedgerWords::teachAlone($pdo);
 $password = $pdo->quote(password_hash('larch', PASSWORD_BCRYPT, ['cost' => 4]));
 $pdo->exec("with recursive n(i) as (select 1 union all select i + 1 from n where i < {$learners}) insert or ignore into people (name, email, password) select 'Crew '||i, 'load'||i||'@alder.test', {$password} from n");
 [$course, $item] = $pdo->query("select c.key, 'l-planes' from courses c where c.key = 'clinker' union all select c.key, 'm0-l2' from courses c where c.key = 'list-3'")->fetch(PDO::FETCH_NUM);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Database\LedgerWords;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
 use Symfony\Component\Process\PhpExecutableFinder;
@@ -166,6 +167,7 @@ final class SchoolServer
         }
         $pdo = new \PDO('sqlite:'.$this->database());
         $pdo->exec('PRAGMA busy_timeout = 10000');
+        LedgerWords::teachAlone($pdo);
 
         return $pdo;
     }

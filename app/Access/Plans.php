@@ -9,6 +9,7 @@ use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Offer;
 use App\Models\Revision;
+use App\Models\School;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Format\PlanReader;
@@ -40,6 +41,19 @@ final class Plans
     public function __construct(private readonly SchoolOf $school, private readonly Kept $kept)
     {
         $this->compiled = new WeakMap;
+    }
+
+    /**
+     * As the school and its offers were at another time.
+     *
+     * @param  array<array-key, string>  $offerNames  by key
+     */
+    public static function then(School $school, array $offerNames, Kept $kept): self
+    {
+        $plans = new self(SchoolOf::then($school), $kept);
+        $plans->offerNames = $offerNames;
+
+        return $plans;
     }
 
     /**

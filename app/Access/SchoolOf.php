@@ -11,6 +11,15 @@ final class SchoolOf
 {
     private ?School $school = null;
 
+    /** Of a school as it was. */
+    public static function then(School $school): self
+    {
+        $of = new self;
+        $of->school = $school;
+
+        return $of;
+    }
+
     public function __invoke(): School
     {
         return $this->school ??= School::query()->orderBy('id')->firstOrFail();

@@ -20,6 +20,9 @@ interface Dialect
      */
     public function object(array $members): string;
 
+    /** SHA-256 of a text in base64: 44 letters. */
+    public function digest(string $text): string;
+
     /** An instant that is stored, as seconds since 1970. */
     public function seconds(string $instant): string;
 
@@ -34,6 +37,13 @@ interface Dialect
 
     /** The members of an object in JSON as rows of an alias, to select from: the name of each in the column `key`. */
     public function members(string $object, string $alias): string;
+
+    /**
+     * A member of an object in JSON, of the type of the column that it is for.
+     *
+     * @param  string  $table  whose column is called like the member
+     */
+    public function member(string $table, string $object, string $member): string;
 
     /**
      * A query of rows that were laid down as objects in JSON: each member as `object_member`, of the type of the column that it is for.

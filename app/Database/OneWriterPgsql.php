@@ -23,6 +23,9 @@ final class OneWriterPgsql extends PostgresConnection implements OneWriter
 
     private const WRITES = '/^\s*(insert|update|delete)\b/i';
 
+    /** What the database was told of who writes in this transaction. */
+    private ?string $toldHand = null;
+
     /** Milliseconds to wait now; null: as long as is usual. */
     private ?int $patience = null;
 
@@ -96,6 +99,7 @@ final class OneWriterPgsql extends PostgresConnection implements OneWriter
         $wait = $this->patience ?? Value::int($this->getConfig('busy_timeout'));
         $pdo = $this->getPdo();
         try {
+            $this->toldHand = null;
             $pdo->exec("begin; set local lock_timeout = {$wait}; select pg_advisory_xact_lock(".self::LOCK.')');
         } catch (PDOException $e) {
             // A connection that was lost is in no transaction any more.
@@ -114,6 +118,34 @@ final class OneWriterPgsql extends PostgresConnection implements OneWriter
      */
     private function inTurn(string $query, Closure $do): mixed
     {
-        return $this->transactions === 0 && $this->getConfig('one_writer') !== false && preg_match(self::WRITES, $query) === 1 ? $this->transaction($do) : $do();
+        if (preg_match(self::WRITES, $query) !== 1 || $this->getConfig('one_writer') === false) {
+            return $do();
+        }
+        if ($this->transactions === 0) {
+            return $this->transaction(fn (): mixed => $this->inHand($do));
+        }
+
+        return $this->inHand($do);
+    }
+
+    /**
+     * The ledger is told who writes, why and when, where that has changed since the last write.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $do
+     * @return T
+     */
+    private function inHand(Closure $do): mixed
+    {
+        $hand = app(Hand::class);
+        $pdo = $this->getPdo();
+        $tell = sprintf("select set_config('keep.at', '%d', true), set_config('keep.by', %s, true), set_config('keep.cause', %s, true)", $hand->now(), $pdo->quote($hand->by()), $pdo->quote($hand->cause()));
+        if ($tell !== $this->toldHand) {
+            $pdo->exec($tell);
+            $this->toldHand = $tell;
+        }
+
+        return $do();
     }
 }

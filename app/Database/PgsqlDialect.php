@@ -21,7 +21,12 @@ final class PgsqlDialect implements Dialect
     public function object(array $members): string
     {
         // Times as they are written elsewhere, without a T.
-        return 'json_build_object('.implode(', ', array_map(static fn (string $name, string $value): string => "'{$name}', cast({$value} as text)", array_keys($members), $members)).')';
+        return $members === [] ? "'{}'" : 'cast(json_build_object('.implode(', ', array_map(static fn (string $name, string $value): string => "'{$name}', cast({$value} as text)", array_keys($members), $members)).') as text)';
+    }
+
+    public function digest(string $text): string
+    {
+        return "encode(sha256(convert_to({$text}, 'UTF8')), 'base64')";
     }
 
     public function seconds(string $instant): string
@@ -49,12 +54,17 @@ final class PgsqlDialect implements Dialect
         return "json_each(cast({$object} as json)) as {$alias}";
     }
 
+    public function member(string $table, string $object, string $member): string
+    {
+        return "(json_populate_record(cast(null as \"{$table}\"), cast({$object} as json))).\"{$member}\"";
+    }
+
     public function laidDown(string $table, array $members, array $objects, string $from): string
     {
         $values = [];
         foreach ($members as $member) {
             foreach ($objects as $object) {
-                $values[] = "(json_populate_record(cast(null as {$table}), cast({$object} as json))).\"{$member}\" as {$object}_{$member}";
+                $values[] = "{$this->member($table, $object, $member)} as {$object}_{$member}";
             }
         }
 

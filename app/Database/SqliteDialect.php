@@ -23,6 +23,11 @@ final class SqliteDialect implements Dialect
         return 'json_object('.implode(', ', array_map(static fn (string $name, string $value): string => "'{$name}', {$value}", array_keys($members), $members)).')';
     }
 
+    public function digest(string $text): string
+    {
+        return "keep_digest({$text})";
+    }
+
     public function seconds(string $instant): string
     {
         return "unixepoch({$instant})";
@@ -48,12 +53,17 @@ final class SqliteDialect implements Dialect
         return "json_each({$object}) as {$alias}";
     }
 
+    public function member(string $table, string $object, string $member): string
+    {
+        return "json_extract({$object}, '$.{$member}')";
+    }
+
     public function laidDown(string $table, array $members, array $objects, string $from): string
     {
         $values = [];
         foreach ($members as $member) {
             foreach ($objects as $object) {
-                $values[] = "json_extract({$object}, '$.{$member}') as {$object}_{$member}";
+                $values[] = "{$this->member($table, $object, $member)} as {$object}_{$member}";
             }
         }
 

@@ -17,7 +17,10 @@ final class WaitingConnector extends SQLiteConnector
      */
     protected function createPdoConnection($dsn, $username, #[\SensitiveParameter] $password, $options): ImmediatePdo
     {
-        return new ImmediatePdo($dsn, $username, $password, $options);
+        $pdo = new ImmediatePdo($dsn, $username, $password, $options);
+        LedgerWords::teach($pdo);
+
+        return $pdo;
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Access\SchoolAddress;
 use App\Access\SchoolClock;
 use App\Access\SchoolOf;
 use App\Access\Shelf\CourseShelf;
+use App\Database\Hand;
 use App\Database\Value;
 use App\Models\Completion;
 use App\Models\Erasure;
@@ -45,11 +46,11 @@ final readonly class EndTrials
         foreach ([[$this->toWarn(), $this->warn(...)], [$this->toErase(), $this->erase(...)]] as [$query, $act]) {
             // By their numbers, so that what is done does not move what is still to come.
             foreach ($query->pluck('passes.id') as $id) {
-                $told = DB::transaction(function () use ($id, $act, $dry): ?string {
+                $told = Hand::writes(null, 'trial '.Value::int($id), fn (): ?string => DB::transaction(function () use ($id, $act, $dry): ?string {
                     $pass = Pass::query()->with(['offer', 'person'])->whereKey($id)->first();
 
                     return $pass === null ? null : $act($pass, $dry);
-                });
+                }));
                 if ($told !== null) {
                     $done[] = $told;
                 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Database\Hand;
 use App\Models\Activity;
 use App\Models\ActRecord;
 use App\Models\Person;
@@ -140,7 +141,7 @@ final readonly class ActOnPeople
         $lines = $rows = $letters = [];
         foreach ($steps as $step) {
             foreach ($step->changes as $change) {
-                $rows[] = StagedRows::row($record, $step->personId, $this->apply($change));
+                $rows[] = StagedRows::row($record, $step->personId, Hand::writes($actor?->id, "act {$record->id}", fn (): RowChange => $this->apply($change)));
             }
             if ($step->letter !== null) {
                 $letters[] = $step->letter;

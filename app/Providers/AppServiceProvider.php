@@ -12,6 +12,7 @@ use App\Access\Staff\Gates;
 use App\Access\Staff\StaffCourses;
 use App\Checks\CourseFindings;
 use App\Checks\KnownOfCourses;
+use App\Database\Hand;
 use App\Database\OneWriterPgsql;
 use App\Database\WaitingConnection;
 use App\Database\WaitingConnector;
@@ -28,6 +29,8 @@ use App\Http\WholeSessions;
 use App\Learning\Contents\ContentsDrafted;
 use App\Learning\Contents\CopyContents;
 use App\Learning\Contents\WriteContent;
+use App\Ledger\Rebuilding\TakeUp;
+use App\Ledger\Recording\Recording;
 use App\Models\ApiToken;
 use App\Models\Person;
 use App\People\Acts\KeepForGood;
@@ -45,12 +48,17 @@ use App\Words\ReaderZone;
 use Carbon\FactoryImmutable;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Console\Events\CommandStarting;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\MigrationsEnded;
+use Illuminate\Database\Events\MigrationsStarted;
+use Illuminate\Database\Events\NoPendingMigrations;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Mail;
@@ -74,6 +82,7 @@ final class AppServiceProvider extends ServiceProvider
         $ahead = config('app.clock_ahead');
         $this->app->scoped(ReaderZone::class);
         $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => is_int($ahead) && $ahead !== 0 ? new ClockAhead($ahead) : new FactoryImmutable);
+        $this->app->scoped(Hand::class);
         $this->app->bind('db.connector.sqlite', WaitingConnector::class);
         Connection::resolverFor('sqlite', /** @param  array<string, mixed>  $config */
             static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): WaitingConnection => new WaitingConnection($pdo, $database, $prefix, $config));
@@ -114,6 +123,11 @@ final class AppServiceProvider extends ServiceProvider
     /** What happens along with something else, in its transaction. */
     private static function listen(): void
     {
+        Event::listen(CommandStarting::class, static fn (CommandStarting $starting) => app(Hand::class)->is('program', (string) $starting->command));
+        Event::listen(JobProcessing::class, static fn (JobProcessing $job) => app(Hand::class)->is('program', class_basename($job->job->resolveName())));
+        // A table that is made anew loses what the database does along with it, and a column that it names cannot go.
+        Event::listen(MigrationsStarted::class, static fn () => Recording::pause());
+        Event::listen([MigrationsEnded::class, NoPendingMigrations::class], static fn () => app(TakeUp::class)());
         Event::listen(RetiredForGood::class, static fn (RetiredForGood $retired) => KeepForGood::dispatch($retired->course, $retired->revision, $retired->by));
         Event::listen(ItemsCopied::class, static fn (ItemsCopied $copied) => app(CopyContents::class)($copied->course, $copied->copies, $copied->author));
         Event::listen(ContentsDrafted::class, static fn (ContentsDrafted $drafted) => app(DraftOfContents::class)($drafted->course));

@@ -6,6 +6,7 @@ namespace App\Publishing;
 
 use App\Access\Plans;
 use App\Access\Shelf\RowIndex;
+use App\Database\Hand;
 use App\Database\Value;
 use App\Drafts\DraftConflict;
 use App\Drafts\DraftedContent;
@@ -52,7 +53,7 @@ final readonly class PublishRevision
         $changes = [...Differences::between($proposal->live, $proposal->document)->sentences, ...$proposal->contentsTold()];
         $former = FormerItems::between($proposal->live, $proposal->document);
 
-        $revision = DB::transaction(function () use ($proposal, $changes, $note, $author, $former): Revision {
+        $revision = Hand::writes($author?->id, 'publication', fn (): Revision => DB::transaction(function () use ($proposal, $changes, $note, $author, $former): Revision {
             $before = self::basis($proposal);
             $revision = Revision::query()->create([
                 'course_id' => $proposal->course->id,
@@ -74,7 +75,7 @@ final readonly class PublishRevision
             $this->goOn($proposal, $revision, $author);
 
             return $revision;
-        });
+        }));
 
         return [$revision, $changes];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Ledger\History\History;
 use App\Models\BoardPost;
 use App\Models\Completion;
 use App\Models\Content;
@@ -33,14 +34,14 @@ final class DemoSchool
 
     private DateTimeImmutable $now;
 
-    public function __construct(private readonly ImportPlan $import, private readonly MakePass $makePass, private readonly DemoLetters $letters, private readonly DemoNotices $notices, private readonly DemoTriggers $triggers, private readonly DemoFaces $faces, private readonly ClockInterface $clock)
+    public function __construct(private readonly ImportPlan $import, private readonly MakePass $makePass, private readonly DemoLetters $letters, private readonly DemoNotices $notices, private readonly DemoTriggers $triggers, private readonly DemoFaces $faces, private readonly History $history, private readonly ClockInterface $clock)
     {
     }
 
     public function run(): void
     {
         $this->now = $this->clock->now()->setTimezone(new DateTimeZone('Europe/Oslo'));
-        DB::transaction(function (): void {
+        DB::transaction(fn () => $this->history->of(function (): void {
             $school = School::query()->create([
                 'name' => 'Alder & Tide', 'zone' => 'Europe/Oslo', 'guests' => true,
                 'contact_name' => 'Hege Strand', 'contact_email' => 'hege@alder.test',
@@ -55,7 +56,7 @@ final class DemoSchool
             $this->letters->run($this->now);
             $this->notices->run($this->now);
             $this->triggers->run($this->now);
-        });
+        }));
     }
 
     /** `+3 days 10:00` from today, as a wall-clock time of the plan format. */

@@ -9,6 +9,8 @@ use App\Access\Viewers;
 use App\Models\Document\DocumentOffer;
 use App\Models\Label;
 use App\Models\Pass;
+use Illuminate\Database\Events\MigrationsEnded;
+use Illuminate\Database\Events\MigrationsStarted;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Tests\Drafts\EditsDrafts;
@@ -147,6 +149,7 @@ final class LabelsTest extends TestCase
         assert(is_object($migration) && method_exists($migration, 'up') && method_exists($migration, 'down'));
         $this->openAfter(0, 'l-planes', 3);
         $this->openAfter(1, 'l-planes', 4);
+        event(new MigrationsStarted('down'));
         $migration->down();
         DB::table('offers')->where('key', 'journeyman-pass')->update(['labels' => '["oar-bonus"]']);
         $bought = ['label' => 'oar-bonus', 'source' => 'Journeyman pass'];
@@ -156,6 +159,7 @@ final class LabelsTest extends TestCase
         Pass::query()->where('person_id', $this->person('eskil')->id)->update(['state' => 'revoked']);
         $before = $this->course()->liveRevision?->number;
         $migration->up();
+        event(new MigrationsEnded('up'));
         $this->inAnotherProcess();
 
         self::assertTrue($this->seesTheBonus('tuva'));

@@ -24,7 +24,7 @@ final class SentencesTest extends TestCase
     private const WORDS = '/\p{L}{2,}[,.;:]? (?:\p{L} )?\p{L}{2,}/u';
 
     /** Said on a terminal, to whoever runs the program, or a plan file's own words. */
-    private const ON_TERMINALS = ['Console', 'Database', 'School/Backup', 'Access/AskFile.php', 'Access/PlanFile.php', 'Casts', 'Models'];
+    private const ON_TERMINALS = ['Console', 'Database', 'School/Backup', 'Ledger/History', 'Ledger/Proof', 'Ledger/Rebuilding', 'Ledger/Recording', 'Access/AskFile.php', 'Access/PlanFile.php', 'Casts', 'Models'];
 
     /** Names, addresses, states and queries that only look like words. */
     private const DATA = [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Ledger\History\History;
 use App\Models\School;
 use Database\Seeders\DemoSchool;
 use Database\Seeders\DemoYears;
@@ -16,7 +17,7 @@ final class DemoCommand extends Command
 
     protected $description = 'Load the demo school Alder & Tide; does nothing where a school is already';
 
-    public function handle(DemoSchool $demo, DemoYears $years): int
+    public function handle(DemoSchool $demo, DemoYears $years, History $history): int
     {
         if (School::query()->exists()) {
             $this->line('There is a school already; nothing was changed.');
@@ -25,12 +26,12 @@ final class DemoCommand extends Command
         }
         // In one step: a demo that was stopped midway is begun anew.
         $begun = $this->option('begun') === true;
-        DB::transaction(static function () use ($demo, $years, $begun): void {
+        DB::transaction(static fn () => $history->of(static function () use ($demo, $years, $begun): void {
             $demo->run();
             if (! $begun) {
                 $years->run();
             }
-        });
+        }));
         $this->line('The demo school Alder & Tide is ready.');
 
         return self::SUCCESS;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Offers\Sales;
 
 use App\Access\SchoolClock;
+use App\Database\Hand;
 use App\Models\Pass;
 use App\Models\Purchase;
 use App\Models\ShopEvent;
@@ -35,7 +36,7 @@ final readonly class ShopEvents
      */
     public function receive(string $event, int $purchase, string $kind, ?int $payment): ShopEvent
     {
-        return DB::transaction(function () use ($event, $purchase, $kind, $payment): ShopEvent {
+        return Hand::writes('shop', "purchase {$purchase}", fn (): ShopEvent => DB::transaction(function () use ($event, $purchase, $kind, $payment): ShopEvent {
             $known = ShopEvent::query()->where('event', $event)->first();
             if ($known !== null) {
                 return $known;
@@ -52,7 +53,7 @@ final readonly class ShopEvents
             };
 
             return ShopEvent::query()->create(['event' => $event, 'purchase_id' => $of->id, 'kind' => $kind, 'payment' => $number, 'did' => $did, 'received_at' => $this->clock->now()]);
-        });
+        }));
     }
 
     private function payment(Purchase $of, int $payment): string

@@ -6,6 +6,7 @@ namespace App\People\Import;
 
 use App\Access\SchoolClock;
 use App\Database\Dialects;
+use App\Database\Hand;
 use App\Database\Room;
 use App\Models\Import;
 use App\Models\Offer;
@@ -76,7 +77,7 @@ final readonly class StagedImport
         for ($try = 0; $try < self::TRIES; $try++) {
             $this->layAnew($import);
             $counts = self::counts($import);
-            $done = Room::for(fn (): ?array => DB::transaction(fn (): ?array => self::changedMeanwhile($import) === [] ? $this->apply($import, $counts) : null));
+            $done = Room::for(fn (): ?array => DB::transaction(fn (): ?array => self::changedMeanwhile($import) === [] ? Hand::writes($import->author_id, "import {$import->id}", fn (): array => $this->apply($import, $counts)) : null));
             if ($done !== null) {
                 $this->sweep($import);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Staged;
 
+use App\Database\Hand;
 use App\Database\Room;
 use App\Models\ActRecord;
 use App\Models\Person;
@@ -122,7 +123,7 @@ final readonly class StagedActs
                 if (self::changedMeanwhile($record) !== []) {
                     return false;
                 }
-                StagedRows::putInForce($read);
+                Hand::writes($record->actor_id, "act {$record->id}", static fn () => StagedRows::putInForce($read));
                 $record->update(['state' => 'done', 'turn' => ActRecord::nextTurn(), 'people' => []]);
 
                 return true;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Staged;
 
+use App\Database\Hand;
 use App\Database\Room;
 use App\Models\ActRecord;
 use App\Models\Person;
@@ -32,14 +33,14 @@ final readonly class TakingBack
         $read = StagedRows::read($act);
         $seen = ActRecord::nextTurn() - 1;
         $changed = StagedRows::changedAfter($act, (int) $act->turn);
-        Room::for(fn () => DB::transaction(function () use ($act, $read, $seen, $changed): void {
+        Room::for(fn () => DB::transaction(function () use ($act, $actor, $read, $seen, $changed): void {
             if ($act->refresh()->state !== 'undoing') {
                 throw new CannotAct('That cannot be taken back, or has been already.');
             }
             if ($changed || StagedRows::areOthersNow($read) || StagedRows::changedAfter($act, $seen)) {
                 throw new CannotAct('Some of it has been changed again since. Nothing was taken back; please look at the people one by one.');
             }
-            StagedRows::takeBack($read);
+            Hand::writes($actor->id, "act {$act->id} taken back", static fn () => StagedRows::takeBack($read));
             $act->update(['state' => 'done', 'undone_at' => $this->clock->now(), 'turn' => ActRecord::nextTurn()]);
         }));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Triggers\Runs;
 
 use App\Access\SchoolClock;
+use App\Database\Hand;
 use App\Models\ActRecord;
 use App\Models\TriggerRun;
 use App\People\ActOnPeople;
@@ -47,6 +48,11 @@ final readonly class PerformRun
     }
 
     public function __invoke(TriggerRun $run): void
+    {
+        Hand::writes("trigger {$run->trigger_id}", "run {$run->id}", fn () => $this->perform($run));
+    }
+
+    private function perform(TriggerRun $run): void
     {
         $spec = TriggerSpec::of($run->spec);
         $against = $run->did === [] ? $this->forWhom->against($spec->only, $run->person) : null;

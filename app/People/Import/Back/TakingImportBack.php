@@ -6,6 +6,7 @@ namespace App\People\Import\Back;
 
 use App\Access\SchoolClock;
 use App\Database\Dialects;
+use App\Database\Hand;
 use App\Database\Room;
 use App\Models\Import;
 use App\People\ChangesOfPeople;
@@ -34,7 +35,7 @@ final readonly class TakingImportBack
         for ($try = 0; $try < self::TRIES; $try++) {
             ['basis' => $basis, 'basis_turn' => $turn] = ChangesOfPeople::basis();
             $counts = WhatGoesBack::find($import);
-            $done = Room::for(fn (): bool => DB::transaction(fn (): bool => self::isAsItWas($basis, $turn) && $this->apply($import, $counts)));
+            $done = Room::for(fn (): bool => DB::transaction(fn (): bool => self::isAsItWas($basis, $turn) && Hand::writes($import->taken_back_by, "import {$import->id} taken back", fn (): bool => $this->apply($import, $counts))));
             if ($done) {
                 return;
             }
