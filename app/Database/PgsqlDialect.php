@@ -31,7 +31,7 @@ final class PgsqlDialect implements Dialect
 
     public function seconds(string $instant): string
     {
-        return "extract(epoch from {$instant})::bigint";
+        return "extract(epoch from cast({$instant} as timestamp))::bigint";
     }
 
     public function lines(string $value): string

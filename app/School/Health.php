@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\School;
 
+use App\Ledger\Recording\Recording;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -39,6 +40,9 @@ final readonly class Health
         $behind = array_diff(array_keys($this->migrator->getMigrationFiles(database_path('migrations'))), $this->migrator->getRepository()->getRan());
         if ($behind !== []) {
             throw new \RuntimeException('The database is behind by '.count($behind).' migrations.');
+        }
+        if (! Recording::isOn()) {
+            throw new \RuntimeException('Nothing is written into the ledger: php artisan migrate begins it again.');
         }
         if (($this->ranAt() ?? 0) < time() - self::LATE) {
             throw new \RuntimeException('The schedule is late.');

@@ -32,10 +32,10 @@ final readonly class OtherDatabase
         return self::open('moved', ['url' => $url, 'database' => '', 'password' => ''] + (array) config('database.connections.pgsql'));
     }
 
-    /** The one that the school works on, by a connection of its own. */
+    /** The one that the school works on, by a connection of its own, by which nothing of the school is written. */
     public static function sameAgain(): self
     {
-        return self::open('again', (array) config('database.connections.'.DB::getDefaultConnection()));
+        return self::open('again', ['one_writer' => false] + (array) config('database.connections.'.DB::getDefaultConnection()));
     }
 
     /** Makes all tables there that this program knows, as it knows them. */

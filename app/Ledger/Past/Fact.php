@@ -10,16 +10,8 @@ use App\Database\Value;
 final readonly class Fact
 {
     /** @param  array<array-key, mixed>  $content  columns by name, as the database has them */
-    public function __construct(public int $entry, public int $at, public int $row, public ?int $person, public ?int $course, private array $content)
+    public function __construct(public int $row, public ?int $person, public ?int $course, private array $content)
     {
-    }
-
-    /** @param  list<int|float|string|null>  $row  number, instant, row, person, course and content of an entry */
-    public static function of(array $row): self
-    {
-        $content = json_decode((string) $row[5], true);
-
-        return new self((int) $row[0], (int) $row[1], (int) $row[2], $row[3] === null ? null : (int) $row[3], $row[4] === null ? null : (int) $row[4], is_array($content) ? $content : []);
     }
 
     public function text(string $column): string
@@ -46,5 +38,10 @@ final readonly class Fact
     public function instant(string $column): ?int
     {
         return isset($this->content[$column]) ? Value::instant(Value::text($this->content[$column])) : null;
+    }
+
+    public function with(string $column, ?string $value): self
+    {
+        return new self($this->row, $this->person, $this->course, [...$this->content, $column => $value]);
     }
 }

@@ -4,71 +4,47 @@ declare(strict_types=1);
 
 namespace App\Ledger\Past;
 
-use App\Database\Lists;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\DB;
-
-/** Rows as they were at a moment, from the ledger alone. */
-final readonly class Facts
+/** Rows as they were, from entries of the ledger alone. */
+final class Facts
 {
-    private const COLUMNS = ['id', 'at', 'row_id', 'person_id', 'course_id', 'content', 'subject', 'what'];
+    /** @var array<string, array<int, array<int, Fact>>> by subject, person (0: nobody's) and row */
+    private array $facts = [];
 
-    private function __construct()
+    /** @param  iterable<Entry>  $entries */
+    public static function after(iterable $entries): self
     {
-    }
-
-    /**
-     * What is somebody's; one query.
-     *
-     * @param  list<int>  $people
-     * @param  list<string>  $subjects
-     * @return array<string, array<int, array<int, Fact>>> by subject, person and row, rows ascending
-     */
-    public static function ofPeople(array $people, array $subjects, Moment $moment): array
-    {
-        $facts = [];
-        $entries = $moment->among(DB::table('ledger')->whereIntegerInRaw('person_id', $people)->whereIn('subject', $subjects))->orderBy('person_id')->orderBy('id');
-        foreach (Lists::of($entries->select(self::COLUMNS)) as $row) {
-            $fact = Fact::of($row);
-            if ($row[7] === 'gone') {
-                unset($facts[(string) $row[6]][(int) $fact->person][$fact->row]);
-            } else {
-                $facts[(string) $row[6]][(int) $fact->person][$fact->row] = $fact;
-            }
-        }
-        foreach ($facts as &$of) {
-            foreach ($of as &$rows) {
-                ksort($rows);
-            }
+        $facts = new self;
+        foreach ($entries as $entry) {
+            $facts->take($entry);
         }
 
         return $facts;
     }
 
-    /**
-     * What is nobody's; one query.
-     *
-     * @param  list<string>  $subjects
-     * @param  ?int  $course  null: of all
-     * @return array<string, array<int, Fact>> by subject and row, rows ascending
-     */
-    public static function ofSchool(array $subjects, Moment $moment, ?int $course = null): array
+    public function take(Entry $entry): void
     {
-        $facts = [];
-        $entries = $moment->among(DB::table('ledger')->whereNull('person_id')->whereIn('subject', $subjects))
-            ->when($course !== null, static fn (Builder $query): Builder => $query->where(static fn (Builder $of): Builder => $of->where('course_id', $course)->orWhereIn('subject', ['schools', 'offers'])))->orderBy('id');
-        foreach (Lists::of($entries->select(self::COLUMNS)) as $row) {
-            $fact = Fact::of($row);
-            if ($row[7] === 'gone') {
-                unset($facts[(string) $row[6]][$fact->row]);
-            } else {
-                $facts[(string) $row[6]][$fact->row] = $fact;
-            }
+        $fact = $entry->fact;
+        if ($entry->what === 'gone') {
+            unset($this->facts[$entry->subject][$fact->person ?? 0][$fact->row]);
+        } else {
+            $this->facts[$entry->subject][$fact->person ?? 0][$fact->row] = $fact;
         }
-        foreach ($facts as &$of) {
-            ksort($of);
-        }
+    }
 
-        return $facts;
+    public function put(string $subject, Fact $fact): void
+    {
+        $this->facts[$subject][$fact->person ?? 0][$fact->row] = $fact;
+    }
+
+    /**
+     * @param  ?int  $person  null: nobody's
+     * @return array<int, Fact> by row, ascending
+     */
+    public function of(string $subject, ?int $person = null): array
+    {
+        $rows = $this->facts[$subject][$person ?? 0] ?? [];
+        ksort($rows);
+
+        return $rows;
     }
 }

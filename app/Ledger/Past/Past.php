@@ -4,20 +4,18 @@ declare(strict_types=1);
 
 namespace App\Ledger\Past;
 
-use App\Access\Kept;
 use App\Access\SchoolOf;
 use App\Access\ViewerRows;
 use App\Access\Viewers;
 use App\Database\Value;
 use App\Models\Course;
-use App\Models\CourseDocument;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** What was open, locked or hidden, and why: decided once more from the rules and facts that the ledger says were known then. */
 final readonly class Past
 {
-    public function __construct(private SchoolOf $school, private Kept $kept)
+    public function __construct(private SchoolOf $school, private PastRules $revisions)
     {
     }
 
@@ -30,22 +28,27 @@ final readonly class Past
     /** Null where the course was not published. A constant number of queries. */
     public function of(Course $course, PastLooker $looker, Moment $moment): ?PastAnswer
     {
-        $school = PastSchool::at($moment, $course->id, ($this->school)());
-        $revision = $school->revision();
+        return $this->by(Facts::after(Entries::of($looker->people(), $course->id, $moment)), $course, $looker, $moment->at);
+    }
+
+    /** By facts that are known already. */
+    public function by(Facts $facts, Course $course, PastLooker $looker, int $at): ?PastAnswer
+    {
+        $school = PastSchool::of($facts, $course->id, ($this->school)());
+        $revision = $school->revision() === null ? null : $this->revisions->of($school->revision());
         if ($revision === null) {
             return null;
         }
-        $document = CourseDocument::fromJson($revision->document);
-        $plans = $school->plans($this->kept);
-        [$viewer, $wasThere] = self::viewer($course->id, $looker, new PastRows($moment, $school));
+        $plans = $this->revisions->plans($school);
+        [$viewer, $wasThere] = self::viewer($course->id, $looker, new PastRows($facts, $school));
 
-        return new PastAnswer($plans->ask($plans->of($document), $viewer, $moment->at), $revision, $document, $school->school, $wasThere);
+        return new PastAnswer($plans->ask($plans->of($revision->document), $viewer, $at), $revision->number, $revision->document, $school->school, $wasThere);
     }
 
     /** @return array{Viewer, bool} and whether they were there */
     private static function viewer(int $course, PastLooker $looker, PastRows $rows): array
     {
-        $people = array_values(array_filter([$looker->person, $looker->observed], is_int(...)));
+        $people = $looker->people();
         if ($people === []) {
             return [$looker->guest ? Viewers::guest() : Viewers::visitor(), true];
         }

@@ -15,4 +15,10 @@ final readonly class PastLooker
     public function __construct(public ?int $person, public bool $guest = false, public ?int $observed = null)
     {
     }
+
+    /** @return list<int> */
+    public function people(): array
+    {
+        return array_values(array_unique(array_filter([$this->person, $this->observed], is_int(...))));
+    }
 }

@@ -8,17 +8,9 @@ use App\Access\Rows\AccessRows;
 use App\Models\Role;
 
 /** The rows of which viewers are made, as they were at a moment. */
-final class PastRows implements AccessRows
+final readonly class PastRows implements AccessRows
 {
-    private const SUBJECTS = ['labels', 'passes', 'grants', 'completions', 'people', 'edited_courses', 'observer_ties'];
-
-    /** @var list<int> of whom there are facts */
-    private array $people = [];
-
-    /** @var array<string, array<int, array<int, Fact>>> by subject, person and row */
-    private array $facts = [];
-
-    public function __construct(private readonly Moment $moment, private readonly PastSchool $school)
+    public function __construct(private Facts $facts, private PastSchool $school)
     {
     }
 
@@ -98,11 +90,8 @@ final class PastRows implements AccessRows
      */
     private function of(string $subject, array $people): iterable
     {
-        if (array_diff($people, $this->people) !== []) {
-            [$this->people, $this->facts] = [$people, Facts::ofPeople($people, self::SUBJECTS, $this->moment)];
-        }
         foreach ($people as $person) {
-            yield from array_values($this->facts[$subject][$person] ?? []);
+            yield from array_values($this->facts->of($subject, $person));
         }
     }
 }

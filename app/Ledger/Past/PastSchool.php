@@ -6,8 +6,6 @@ namespace App\Ledger\Past;
 
 use App\Access\Kept;
 use App\Access\Plans;
-use App\Models\CourseDocument;
-use App\Models\Revision;
 use App\Models\School;
 
 /** The school, its offers and the rules of one course as they were at a moment. */
@@ -22,13 +20,12 @@ final readonly class PastSchool
     }
 
     /** @param  School  $now  of whom names and addresses are told as they are now */
-    public static function at(Moment $moment, int $course, School $now): self
+    public static function of(Facts $facts, int $course, School $now): self
     {
-        $facts = Facts::ofSchool(['schools', 'offers', 'courses'], $moment, $course);
-        $then = $facts['schools'][$now->id] ?? null;
+        $then = $facts->of('schools')[$now->id] ?? null;
         $school = $then === null ? clone $now : (clone $now)->forceFill(['zone' => $then->text('zone'), 'guests' => $then->flag('guests'), 'grace_days' => $then->intOrNull('grace_days') ?? $now->grace_days, 'warn_days' => $then->intOrNull('warn_days') ?? $now->warn_days]);
 
-        return new self($school, $facts['offers'] ?? [], $facts['courses'][$course] ?? null);
+        return new self($school, $facts->of('offers'), $facts->of('courses')[$course] ?? null);
     }
 
     /** @return ?array{string, string} key, and the labels that it gives as JSON */
@@ -41,27 +38,29 @@ final readonly class PastSchool
 
     public function plans(Kept $kept): Plans
     {
+        return Plans::then($this->school, $this->names(), $kept);
+    }
+
+    /** Equal where rules come to the same. */
+    public function stamp(): string
+    {
+        return serialize([$this->school->zone, $this->school->guests, $this->names()]);
+    }
+
+    /** @return array<array-key, string> of offers, by key */
+    private function names(): array
+    {
         $names = [];
         foreach ($this->offers as $offer) {
             $names[$offer->text('key')] = $offer->text('name');
         }
 
-        return Plans::then($this->school, $names, $kept);
+        return $names;
     }
 
-    /** By which the course was decided; null: it was not published. */
-    public function revision(): ?Revision
+    /** Number of the revision that was live; null: the course was not published. */
+    public function revision(): ?int
     {
-        $live = $this->course?->intOrNull('live_revision_id');
-
-        return $live === null ? null : Revision::query()->find($live);
-    }
-
-    /** @return ?CourseDocument of the revision that was live */
-    public function document(): ?CourseDocument
-    {
-        $revision = $this->revision();
-
-        return $revision === null ? null : CourseDocument::fromJson($revision->document);
+        return $this->course?->intOrNull('live_revision_id');
     }
 }

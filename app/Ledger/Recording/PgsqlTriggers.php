@@ -46,14 +46,14 @@ final readonly class PgsqlTriggers implements Triggers
         declare
             last record;
             n bigint;
-            at bigint := coalesce(nullif(current_setting('keep.at', true), '')::bigint, floor(extract(epoch from clock_timestamp()))::bigint);
-            by text := coalesce(nullif(current_setting('keep.by', true), ''), 'outside');
-            cause text := coalesce(current_setting('keep.cause', true), '');
+            instant bigint := coalesce(nullif(current_setting('keep.at', true), '')::bigint, floor(extract(epoch from clock_timestamp()))::bigint);
+            hand text := coalesce(nullif(current_setting('keep.by', true), ''), 'outside');
+            reason text := coalesce(current_setting('keep.cause', true), '');
         begin
             select l.id, l.chain into last from ledger l order by l.id desc limit 1;
             n := coalesce(last.id, 0) + 1;
-            insert into ledger (id, at, by, cause, subject, row_id, person_id, course_id, what, content, chain) values (n, at, by, cause, subject, row_id, person, course, what, content,
-                encode(sha256(convert_to(concat_ws(chr(31), coalesce(last.chain, ''), n, at, by, cause, subject, row_id, coalesce(person::text, ''), coalesce(course::text, ''), what, content), 'UTF8')), 'base64'));
+            insert into ledger (id, at, "by", cause, subject, row_id, person_id, course_id, what, content, chain) values (n, instant, hand, reason, subject, row_id, person, course, what, content,
+                encode(sha256(convert_to(concat_ws(chr(31), coalesce(last.chain, ''), n, instant, hand, reason, subject, row_id, coalesce(person::text, ''), coalesce(course::text, ''), what, content), 'UTF8')), 'base64'));
         end $$
         SQL;
 
@@ -62,7 +62,8 @@ final readonly class PgsqlTriggers implements Triggers
         $content = $subject->content('new');
         $person = static fn (string $row): string => $subject->person === null ? 'null' : "{$row}.\"{$subject->person}\"";
         $write = static fn (string $row, string $what): string => "perform ledger_write('{$subject->table}', {$row}.\"{$subject->row}\", {$person($row)}, ".($subject->course === null ? 'null' : "{$row}.\"{$subject->course}\"").", '{$what}', ".($what === 'gone' ? "'{}'" : $content).');';
-        $differs = implode(' or ', array_map(static fn (string $column): string => "old.\"{$column}\" is distinct from new.\"{$column}\"", $subject->known()));
+        // As texts: what is JSON is told apart by nothing else there.
+        $differs = implode(' or ', array_map(static fn (string $column): string => "cast(old.\"{$column}\" as text) is distinct from cast(new.\"{$column}\" as text)", $subject->known()));
         $moved = $subject->person === null || $subject->person === 'id' ? 'false' : "{$person('old')} is distinct from {$person('new')}";
 
         return "create or replace function ledger_of_{$subject->table}() returns trigger language plpgsql as \$\$ begin"

@@ -26,7 +26,7 @@ final class Subjects
     private static function ofSchool(): array
     {
         return [
-            new Subject('schools', 'id', null, null, ['zone', 'guests', 'warn_days', 'grace_days', 'missed_days', 'holidays'], ['guests']),
+            new Subject('schools', 'id', null, null, ['zone', 'guests', 'warn_days', 'grace_days', 'missed_days'], ['guests']),
             // Not what it says of itself, nor what is being drafted.
             new Subject('courses', 'id', null, 'id', ['key', 'live_revision_id', 'guest_token', 'hidden', 'takes_next_run', 'address', 'old_address', 'listed_over'], ['hidden', 'takes_next_run', 'listed_over']),
             new Subject('revisions', 'id', null, 'course_id', ['number', 'author_id', 'note', 'published_at'], digests: ['document']),

@@ -6,6 +6,7 @@ namespace App\School\Backup;
 
 use App\Database\Copying\OtherDatabase;
 use App\Database\Value;
+use App\Ledger\Proof\Head;
 use App\Models\Medium;
 use App\Models\Picture;
 use Illuminate\Database\Connection;
@@ -76,13 +77,14 @@ final readonly class BackUp
         $zip->addFile('school.sqlite', $database);
         $copy = OtherDatabase::sqlite($database);
         $paths = self::pathsIn($copy->connection);
+        $head = Head::now($copy->connection);
         $copy->close();
         self::pack($zip, $paths, $packed);
         $media = array_values(array_filter($paths, static fn (string $path): bool => isset($packed[$path])));
         $missing = array_values(array_diff($paths, $media));
         $zip->addText('backup.json', json_encode([
             'format' => self::FORMAT, 'made_at' => $this->clock->now()->format(DATE_RFC3339), 'migrations' => DB::table('migrations')->orderBy('id')->pluck('migration')->all(),
-            'database' => hash_file('sha256', $database), 'media' => $media, 'missing' => $missing,
+            'database' => hash_file('sha256', $database), 'ledger' => $head->told(), 'media' => $media, 'missing' => $missing,
         ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
         $zip->close();
         if (file_exists($file)) {
