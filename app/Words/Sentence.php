@@ -47,6 +47,12 @@ final readonly class Sentence
         return new self($segments);
     }
 
+    /** As words of which another sentence can be made. */
+    public function marked(): string
+    {
+        return implode('', array_map(static fn (SentencePart $part): string => $part->title ? self::title($part->text, $part->of) : $part->text, $this->segments));
+    }
+
     /**
      * By its key; see {@see Say}.
      *

@@ -7,6 +7,7 @@ declare(strict_types=1);
  */
 return [
     'person' => [
+        'their_past' => 'What was open, and when',
         'letters' => 'Letters',
         'letters_told' => 'Which they want. They settle it themselves in their account; what you settle for them is noted.',
         'write_to_them' => 'Write to them',

@@ -26,20 +26,20 @@ final class Known
         $least = Dialects::spoken()->least(...);
         $begun = $isMadeUp ? $least(...array_map(static fn (string $of): string => "coalesce((select min({$of}), '{$now}')", ['published_at) from revisions', 'starts_at) from passes', 'completed_at) from completions'])) : "'{$now}'";
         $made = $isMadeUp ? $begun : "coalesce(t.created_at, '{$now}')";
-        $came = $isMadeUp ? $begun : "coalesce((select p.created_at from people p where p.id = t.person_id), '{$now}')";
+        $came = "coalesce((select p.created_at from people p where p.id = t.person_id), '{$now}')";
         $held = $isMadeUp ? $least('coalesce(t.created_at, t.starts_at)', 't.starts_at') : 'coalesce(t.created_at, t.starts_at)';
         $given = "coalesce((select max(a.happened_at) from activities a where a.person_id = t.person_id and a.action = 'label.given' and a.after like '%\"' || t.label || '\"%'), {$came})";
 
         return [
             self::made($all['schools'], $made, 0),
-            self::made($all['people'], $made, 1),
+            self::made($all['people'], $isMadeUp ? $least("case when t.role is null then coalesce(t.created_at, '{$now}') else {$begun} end", ...array_map(static fn (string $of): string => "coalesce((select min({$of} where h.person_id = t.id), '{$now}')", ['h.starts_at) from passes h', 'h.completed_at) from completions h'])) : $made, 1),
             self::made($all['courses'], $made, 2, ['live_revision_id' => 'null']),
             self::made($all['revisions'], 't.published_at', 3, by: "case when t.author_id is null then 'program' else 'person ' || t.author_id end"),
             self::wentLive($all['courses']),
             self::isLive($all['courses'], $now),
             self::made($all['offers'], $made, 5),
             self::made($all['edited_courses'], $came, 6),
-            self::made($all['observer_ties'], $made, 6),
+            self::made($all['observer_ties'], "coalesce(t.created_at, '{$now}')", 6),
             self::made($all['labels'], $given, 6),
             self::made($all['passes'], $held, 6, ['state' => "'active'", 'paused_at' => 'null']),
             self::made($all['passes'], "coalesce(t.updated_at, '{$now}')", 7, what: 'changed', where: "t.state != 'active'"),

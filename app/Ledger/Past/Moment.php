@@ -24,4 +24,9 @@ final readonly class Moment
 
         return $this->entry === null ? $entries : $entries->where('id', '<=', $this->entry);
     }
+
+    public function had(Entry $entry): bool
+    {
+        return $entry->at <= $this->at && ($this->entry === null || $entry->id <= $this->entry);
+    }
 }

@@ -31,6 +31,21 @@ final readonly class Past
         return $this->by(Facts::after(Entries::of($looker->people(), $course->id, $moment)), $course, $looker, $moment->at);
     }
 
+    /**
+     * The same as it is known now: with what was entered later and counts from before. Null where nothing was, or the course was not published.
+     *
+     * @return ?array{PastAnswer, list<Entry>} and by which entries it is known
+     */
+    public function knownNow(Course $course, PastLooker $looker, Moment $moment): ?array
+    {
+        $entries = iterator_to_array(Entries::of($looker->people(), $course->id), preserve_keys: false);
+        $facts = Facts::after(array_filter($entries, $moment->had(...)));
+        $known = Later::put($facts, $entries, $moment);
+        $answer = $known === [] ? null : $this->by($facts, $course, $looker, $moment->at);
+
+        return $answer === null ? null : [$answer, $known];
+    }
+
     /** By facts that are known already. */
     public function by(Facts $facts, Course $course, PastLooker $looker, int $at): ?PastAnswer
     {

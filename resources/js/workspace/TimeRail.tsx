@@ -17,6 +17,8 @@ export interface TimeRailProps {
   ticks: Tick[];
   time: SchoolTime;
   zoneName: string;
+  /** The last instant that can be looked at; left out: as far ahead as is worth showing. */
+  until?: number;
 }
 
 /** To the tick before or after an instant, where there is one. */
@@ -25,18 +27,18 @@ export function tickFrom(ticks: Tick[], at: number, step: 1 | -1): Tick | undefi
 }
 
 /** As far as is worth showing: to the last tick of about a year, and to what is looked at. */
-function reach({ grid, at }: RailTime, ticks: Tick[]): { from: number; to: number } {
+function reach({ grid, at }: RailTime, ticks: Tick[], until: number | undefined): { from: number; to: number } {
   const last = ticks.findLast((tick) => tick.at < grid.now + 400 * DAY)?.at ?? grid.now;
-  return { from: Math.min(grid.overTime ? grid.from : grid.now - 60 * DAY, at - 2 * DAY), to: Math.max(last + 10 * DAY, grid.now + 120 * DAY, at + 14 * DAY) };
+  return { from: Math.min(grid.overTime ? grid.from : grid.now - 60 * DAY, at - 2 * DAY), to: until ?? Math.max(last + 10 * DAY, grid.now + 120 * DAY, at + 14 * DAY) };
 }
 
 /** The ruler of time under the grid: a tick at each instant when a shown cell changes. */
-export function TimeRail({ sights, ticks, time, zoneName }: TimeRailProps) {
+export function TimeRail({ sights, ticks, time, zoneName, until }: TimeRailProps) {
   const { grid, at, isNow, setAt, state } = sights;
   const ruler = useRef<SVGSVGElement>(null);
   const [width, setWidth] = useState(900);
   const [held, setHeld] = useState<{ from: number; to: number } | null>(null);
-  const span = reach(sights, ticks);
+  const span = reach(sights, ticks, until);
   // While it is dragged the ruler stays where it is.
   const { from, to } = held ?? span;
   const x = (instant: number) => ((instant - from) / (to - from)) * width;

@@ -1237,6 +1237,61 @@ export interface PassLine {
   left: string | null;
 }
 
+export interface PastChange {
+  row: number;
+  glyph: Glyph;
+  look: boolean;
+  reason: number;
+}
+
+export interface PastLine {
+  words: Sentence;
+  by: string | null;
+}
+
+export interface PastPage {
+  id: number;
+  name: string;
+  courses: CoursePick[];
+  course: string | null;
+  from: number;
+  now: number;
+  wholeSince: string | null;
+  observes: FoundPerson[];
+  with: number | null;
+  rows: PastRow[];
+  turns: PastTurn[];
+  reasons: Sentence[];
+  offsets: ZoneOffset[];
+  zoneName: string;
+}
+
+export interface PastRow {
+  key: string;
+  title: string;
+  kind: Kind;
+  depth: number;
+  former: boolean;
+}
+
+export interface PastTurn {
+  at: number;
+  when: string;
+  lines: PastLine[];
+  opened: number[];
+  shut: number[];
+  changes: PastChange[];
+}
+
+export interface PastWhy {
+  glyph: Glyph;
+  look: boolean;
+  word: string;
+  gates: Gate[];
+  rules: string;
+  knownNow: Sentence | null;
+}
+
 export interface PathRow {
   key: string;
   title: string;

@@ -41,11 +41,16 @@ export default function Person(page: PersonPage) {
               {role !== null && ` · ${role}`} · {say('person.person.last_here', { when: seen ?? say('person.person.never') })}
             </p>
           </div>
-          {mayRun && (
-            <Button variant="default" onClick={() => ask(say('person.asks.write_to_them'), { do: 'write' })}>
-              {say('person.person.write_to_them')}
+          <div className={css.headacts}>
+            <Button component={Link} variant="default" href={to('keep.person.past', { person: id })}>
+              {say('person.person.their_past')}
             </Button>
-          )}
+            {mayRun && (
+              <Button variant="default" onClick={() => ask(say('person.asks.write_to_them'), { do: 'write' })}>
+                {say('person.person.write_to_them')}
+              </Button>
+            )}
+          </div>
         </div>
         <div className={css.personcols}>
           <div>

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Staff;
+
+use App\Http\Text;
+use App\Models\Course;
+use App\Models\Person;
+use App\Pages\People\Past\PastPageBuilder;
+use App\Words\Say;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** What was open to somebody, when, and why. */
+final readonly class PastController
+{
+    public function __construct(private PastPageBuilder $pages)
+    {
+    }
+
+    public function show(Request $request, Person $person): Response
+    {
+        $course = Text::of($request, 'course');
+
+        return Inertia::render('keep/Past', get_object_vars($this->pages->page($person, $course === '' ? null : $course, self::with($request))));
+    }
+
+    public function why(Request $request, Person $person, Course $course): JsonResponse
+    {
+        $at = Text::of($request, 'at');
+        $why = preg_match('/^\d{1,11}$/D', $at) === 1 ? $this->pages->why($person, $course, Text::of($request, 'item'), (int) $at, self::with($request)) : null;
+
+        return $why === null ? new JsonResponse(['message' => Say::text('past_told.no_such_row')], 404) : new JsonResponse($why);
+    }
+
+    private static function with(Request $request): ?int
+    {
+        $with = Text::of($request, 'with');
+
+        return preg_match('/^\d{1,18}$/D', $with) === 1 ? (int) $with : null;
+    }
+}
