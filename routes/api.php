@@ -20,6 +20,7 @@ Route::name('api.')->group(function () use ($may): void {
     Route::middleware($may(Ability::Decide))->group(function (): void {
         Route::get('/decisions', [Controllers\DecisionsController::class, 'one'])->name('decisions.one');
         Route::post('/decisions', [Controllers\DecisionsController::class, 'many'])->middleware('throttle:api-many')->name('decisions.many');
+        Route::get('/decisions/past', [Controllers\PastController::class, 'show'])->name('decisions.past');
         Route::get('/courses/{course}/sightlines', [Controllers\SightlinesController::class, 'show'])->name('courses.sightlines');
         Route::get('/courses/{course}/calendar.ics', [Controllers\FormatsController::class, 'calendar'])->name('formats.calendar');
         Route::get('/courses/{course}/sightlines.csv', [Controllers\FormatsController::class, 'sightlines'])->name('formats.sightlines');

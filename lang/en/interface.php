@@ -51,6 +51,8 @@ return [
         'cursor' => 'It is no cursor that was given out here.',
         'vantage' => '{vantage} is no vantage.',
         'vantages' => 'From 1 to {most, number} vantages.',
+        'past' => 'An instant that is past.',
+        'past_viewer' => 'Name a person or a kind, and not both.',
         'viewer' => 'Name one of person, email, kind and offer.',
     ],
     'refused' => [
@@ -92,6 +94,7 @@ return [
         'vantage' => 'Nobody stands there: the person or the offer is not there.',
         'course' => 'There is no course of this key.',
         'published' => 'This course was never published.',
+        'published_then' => 'This course was not published then.',
         'item' => 'The published course has no item of this key.',
         'offer' => 'The published course has no offer of this key.',
         'person' => 'There is nobody like that.',

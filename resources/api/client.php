@@ -48,6 +48,7 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type ManyDecisions array{course: string, at: string, missing: list<int>, people: list<PersonDecisions>}
  * @phpstan-type NewPerson array{name: string, email: string, labels?: list<string>, offer?: string|null, from?: string|null}
  * @phpstan-type PassTold array{id: int, offer: string, course: string, from: string, until: string|null, state: 'active'|'paused'|'revoked', paced_from: string|null, source: string}
+ * @phpstan-type PastDecisions array{course: string, at: string, person: int|null, revision: int, whole_since: string, was_there: bool, items: list<ItemDecision>, known_now: list<ItemDecision>|null}
  * @phpstan-type PeopleList array{items: list<PersonTold>, next: string|null}
  * @phpstan-type PersonDecisions array{person: int, items: list<ItemDecision>}
  * @phpstan-type PersonTold array{id: int, name: string, email: string, confirmed: bool, staff: bool}
@@ -303,6 +304,24 @@ final class SilentKeep
     {
         /** @var Decisions */
         return self::json($this->send('GET', '/decisions', [], ['course' => $course, 'item' => $item, 'person' => $person, 'email' => $email, 'observes' => $observes, 'kind' => $kind, 'offer' => $offer, 'from' => $from, 'at' => $at, 'words' => $words], [], null, null));
+    }
+
+    /**
+     * What one viewer could see of a course, at an instant that is past.
+     *
+     * @param  string  $course  Key of the course.
+     * @param  string  $at  The instant: not one to come.
+     * @param  int|null  $person  Id of whoever looked.
+     * @param  int|null  $observes  Id of the learner with whom that person looked; left aside where they were not tied to them then.
+     * @param  'visitor'|'guest'|null  $kind  Somebody who held nothing: not signed in, or come by the guest link.
+     * @param  bool|null  $words  Whether what was not open says why in words.
+     * @return PastDecisions
+     * @throws SilentKeepProblem if it is refused
+     */
+    public function decisionsPast(string $course, string $at, ?int $person = null, ?int $observes = null, ?string $kind = null, ?bool $words = null): array
+    {
+        /** @var PastDecisions */
+        return self::json($this->send('GET', '/decisions/past', [], ['course' => $course, 'at' => $at, 'person' => $person, 'observes' => $observes, 'kind' => $kind, 'words' => $words], [], null, null));
     }
 
     /**

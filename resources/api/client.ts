@@ -60,6 +60,8 @@ export type NewPerson = { name: string; email: string; labels?: Array<string>; o
 
 export type PassTold = { id: number; offer: string; course: string; from: string; until: string | null; state: 'active' | 'paused' | 'revoked'; paced_from: string | null; source: string };
 
+export type PastDecisions = { course: string; at: string; person: number | null; revision: number; whole_since: string; was_there: boolean; items: Array<ItemDecision>; known_now: Array<ItemDecision> | null };
+
 export type PeopleList = { items: Array<PersonTold>; next: string | null };
 
 export type PersonDecisions = { person: number; items: Array<ItemDecision> };
@@ -209,6 +211,11 @@ export class SilentKeep {
   /** What one viewer may see of a course, at an instant. */
   async decisionsOne(course: string, more: { item?: string; person?: number; email?: string; observes?: number; kind?: 'visitor' | 'guest' | 'member'; offer?: string; from?: string; at?: string; words?: boolean } = {}): Promise<Decisions> {
     return JSON.parse(await this.send('GET', '/decisions', {  }, { 'course': course, 'item': more.item, 'person': more.person, 'email': more.email, 'observes': more.observes, 'kind': more.kind, 'offer': more.offer, 'from': more.from, 'at': more.at, 'words': more.words }, {  })) as Decisions;
+  }
+
+  /** What one viewer could see of a course, at an instant that is past. */
+  async decisionsPast(course: string, at: string, more: { person?: number; observes?: number; kind?: 'visitor' | 'guest'; words?: boolean } = {}): Promise<PastDecisions> {
+    return JSON.parse(await this.send('GET', '/decisions/past', {  }, { 'course': course, 'at': at, 'person': more.person, 'observes': more.observes, 'kind': more.kind, 'words': more.words }, {  })) as PastDecisions;
   }
 
   /** Events that systems of others were told. */

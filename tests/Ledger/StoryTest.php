@@ -18,7 +18,6 @@ use App\Publishing\PublishRevision;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Deciding\Decision;
-use Tests\Factories\PersonFactory;
 use Tests\TestCase;
 
 /** What happened to somebody, told on one page: each line asked of the ledger and of the engine. */
@@ -31,7 +30,7 @@ final class StoryTest extends TestCase
         parent::setUp();
         $this->demoSchool();
         Carbon::setTestNow('2026-03-10T12:05:00Z');
-        $this->siv = PersonFactory::new()->create(['name' => 'Siv Aune', 'email' => 'siv@alder.test']);
+        $this->siv = Person::query()->create(['name' => 'Siv Aune', 'email' => 'siv@alder.test']);
         $this->actingAs($this->person('hege'));
     }
 
@@ -131,7 +130,7 @@ final class StoryTest extends TestCase
 
     public function test_who_looked_in_is_told_what_they_saw_with_whom(): void
     {
-        $observer = PersonFactory::new()->create(['name' => 'Ulf Aune', 'email' => 'ulf@alder.test']);
+        $observer = Person::query()->create(['name' => 'Ulf Aune', 'email' => 'ulf@alder.test']);
         $this->act(['do' => 'give', 'offer' => 'apprentice-pass']);
         $this->act(['do' => 'observe', 'observer' => $observer->id]);
         $this->at('2026-03-12T08:00:00Z');

@@ -28,14 +28,16 @@ final class Known
         $made = $isMadeUp ? $begun : "coalesce(t.created_at, '{$now}')";
         $came = "coalesce((select p.created_at from people p where p.id = t.person_id), '{$now}')";
         $held = $isMadeUp ? $least('coalesce(t.created_at, t.starts_at)', 't.starts_at') : 'coalesce(t.created_at, t.starts_at)';
+        // The first rules of a school that was made up were there as long as it was.
+        $live = static fn (string $revision): string => $isMadeUp ? "case when {$revision}.number = 1 then {$begun} else {$revision}.published_at end" : "{$revision}.published_at";
         $given = "coalesce((select max(a.happened_at) from activities a where a.person_id = t.person_id and a.action = 'label.given' and a.after like '%\"' || t.label || '\"%'), {$came})";
 
         return [
             self::made($all['schools'], $made, 0),
             self::made($all['people'], $isMadeUp ? $least("case when t.role is null then coalesce(t.created_at, '{$now}') else {$begun} end", ...array_map(static fn (string $of): string => "coalesce((select min({$of} where h.person_id = t.id), '{$now}')", ['h.starts_at) from passes h', 'h.completed_at) from completions h'])) : $made, 1),
-            self::made($all['courses'], $made, 2, ['live_revision_id' => 'null']),
-            self::made($all['revisions'], 't.published_at', 3, by: "case when t.author_id is null then 'program' else 'person ' || t.author_id end"),
-            self::wentLive($all['courses']),
+            self::made($all['courses'], $least($made, "coalesce((select min(r.published_at) from revisions r where r.course_id = t.id), '{$now}')"), 2, ['live_revision_id' => 'null']),
+            self::made($all['revisions'], $live('t'), 3, by: "case when t.author_id is null then 'program' else 'person ' || t.author_id end"),
+            self::wentLive($all['courses'], $live('r')),
             self::isLive($all['courses'], $now),
             self::made($all['offers'], $made, 5),
             self::made($all['edited_courses'], $came, 6),
@@ -62,9 +64,9 @@ final class Known
     }
 
     /** Each revision went live when it was published. */
-    private static function wentLive(Subject $courses): string
+    private static function wentLive(Subject $courses, string $at): string
     {
-        $seconds = Dialects::spoken()->seconds('r.published_at');
+        $seconds = Dialects::spoken()->seconds($at);
 
         return "select {$seconds}, 4, case when r.author_id is null then 'program' else 'person ' || r.author_id end, 'courses', t.id, null, t.id, 'changed', {$courses->content('t', ['live_revision_id' => 'r.id'])} from revisions r join courses t on t.id = r.course_id";
     }

@@ -36,7 +36,7 @@ final readonly class EntryWords
             'labels' => $this->dated('label', $entry->what, $fact, Sentence::title($fact->text('label'))),
             'grants' => $this->dated('grant', $entry->what, $fact, Sentence::title($this->title($fact, $answer))),
             'completions' => $this->finished($entry, $fact, $answer),
-            'observer_ties' => $fact->person === $person || $fact->intOrNull('observer_id') === $person ? Sentence::say('past_told.tie.'.($entry->what === 'gone' ? 'gone' : 'made'), titles: ['name' => Person::query()->whereKey($fact->person === $person ? $fact->intOrNull('observer_id') : $fact->person)->value('name') ?? Say::text('past_told.by.gone')]) : null,
+            'observer_ties' => $fact->person === $person || $fact->intOrNull('observer_id') === $person ? Sentence::say('past_told.tie.'.($entry->what === 'gone' ? 'gone' : 'made'), titles: ['name' => Person::query()->whereKey($fact->person === $person ? $fact->intOrNull('observer_id') : $fact->person)->first()->name ?? Say::text('past_told.by.gone')]) : null,
             'courses' => $this->course($fact, $before),
             'schools' => $before === null ? null : $this->school($fact, $before),
             'offers' => $before !== null && $fact->text('labels') !== $before->text('labels') ? Sentence::say('past_told.offer_labels', titles: ['title' => $fact->text('name')]) : null,
