@@ -40,7 +40,7 @@ return [
     'school' => ['zone' => 'The school’s clock became that of {zone}.', 'guests' => '{in, select, yes {The school lets guests in again.} other {The school lets no guests in any more.}}'],
     'for_good' => 'for good',
     'until' => 'until {when}',
-    'opened_by_rule' => 'Opened, {rule}.',
+    'opened_by_rule' => 'Opened: {rule}.',
     'opened' => 'Opened, for its day had come.',
     'shut' => 'Closed: {why}.',
     'open' => 'open',

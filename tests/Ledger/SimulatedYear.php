@@ -54,8 +54,11 @@ final class SimulatedYear
         $this->now = Carbon::now()->getTimestamp();
     }
 
-    /** @param  int  $within  seconds over which the steps are spread */
-    public function live(int $steps, int $within = 365 * 86400): void
+    /**
+     * @param  int  $within  seconds over which the steps are spread
+     * @param  ?string  $file  to which answers are written as they are given, for whoever lives on when this process is killed
+     */
+    public function live(int $steps, int $within = 365 * 86400, ?string $file = null): void
     {
         for ($step = 0; $step < $steps; $step++) {
             $this->now += $this->dice->getInt(1, (int) (2 * $within / $steps));
@@ -63,7 +66,9 @@ final class SimulatedYear
             $what = $this->one(['work', 'work', 'work', 'work', 'learn', 'learn', 'learn', 'publish', 'publish', 'take back', 'settings', 'offers', 'roles', 'shop', 'shop', 'schedule', 'clock', 'leave']);
             $did = $this->do($what);
             $this->did[$did] = ($this->did[$did] ?? 0) + 1;
+            $given = count($this->answers);
             $this->writeDown();
+            $file === null || file_put_contents($file, base64_encode(serialize(array_slice($this->answers, $given)))."\n", FILE_APPEND);
         }
     }
 
@@ -81,6 +86,17 @@ final class SimulatedYear
         }
 
         return $differences;
+    }
+
+    /** Answers that another wrote down; a last line that was not finished is none. */
+    public function recall(string $file): void
+    {
+        foreach (explode("\n", (string) file_get_contents($file), -1) as $line) {
+            $answers = unserialize((string) base64_decode($line, strict: true), ['allowed_classes' => [PastLooker::class]]);
+            foreach (is_array($answers) ? $answers : [] as $one) {
+                $this->answers[] = $one;
+            }
+        }
     }
 
     public function count(): int

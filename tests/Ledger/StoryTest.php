@@ -49,7 +49,7 @@ final class StoryTest extends TestCase
             '10 Mar, 13:05: They became known here. (the program) Apprentice pass given, from Tue 10 Mar, 13:05, until Sun 6 Sep, 13:05. (Hege Strand) + Announcements, Marks, Before you pick up a plane, Welcome to the shed, Out of the door',
             '12 Mar, 09:00: Apprentice pass paused. (Hege Strand) - Announcements, Marks, Before you pick up a plane, Out of the door',
             '13 Mar, 09:00: Apprentice pass active again. (Hege Strand) Label crew, for good. (Hege Strand) + Announcements, Marks, Before you pick up a plane, Out of the door',
-            '18 Mar, 09:00: Opened, 7 days after joining, 09:00. + Tools and timber, Tuning a plane, Grinding the iron',
+            '18 Mar, 09:00: Opened: 7 days after joining, 09:00. + Tools and timber, Tuning a plane, Grinding the iron',
             '20 Mar, 09:00: Welcome to the shed finished. (Hege Strand)',
         ], $this->told());
     }

@@ -33,8 +33,8 @@ final readonly class EntryWords
         return match ($entry->subject) {
             'people' => $this->person($entry, $before),
             'passes' => $this->pass($entry->what, $fact, $before, $offers[(int) $fact->intOrNull('offer_id')] ?? ''),
-            'labels' => $this->dated('label', $entry->what, $fact, Sentence::title($fact->text('label'))),
-            'grants' => $this->dated('grant', $entry->what, $fact, Sentence::title($this->title($fact, $answer))),
+            'labels' => $this->dated('label', $entry, $fact, Sentence::title($fact->text('label'))),
+            'grants' => $this->dated('grant', $entry, $fact, Sentence::title($this->title($fact, $answer))),
             'completions' => $this->finished($entry, $fact, $answer),
             'observer_ties' => $fact->person === $person || $fact->intOrNull('observer_id') === $person ? Sentence::say('past_told.tie.'.($entry->what === 'gone' ? 'gone' : 'made'), titles: ['name' => Person::query()->whereKey($fact->person === $person ? $fact->intOrNull('observer_id') : $fact->person)->first()->name ?? Say::text('past_told.by.gone')]) : null,
             'courses' => $this->course($fact, $before),
@@ -76,9 +76,13 @@ final readonly class EntryWords
         };
     }
 
-    private function dated(string $kind, string $what, Fact $fact, string $title): Sentence
+    /** What ends with the entry that says so is taken back. */
+    private function dated(string $kind, Entry $entry, Fact $fact, string $title): Sentence
     {
-        return Sentence::say("past_told.{$kind}.".($what === 'gone' ? 'gone' : 'made'), ['until' => $this->until($fact->instant('ends_at')), 'title' => $title]);
+        $ends = $fact->instant('ends_at');
+        $isOver = $entry->what === 'gone' || ($entry->what === 'changed' && $ends !== null && $ends <= $entry->at);
+
+        return Sentence::say("past_told.{$kind}.".($isOver ? 'gone' : 'made'), ['until' => $this->until($ends), 'title' => $title]);
     }
 
     /** What was finished on another day than it was written says so. */

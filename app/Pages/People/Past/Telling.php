@@ -118,7 +118,7 @@ final class Telling
         }
         $rule = $words->rule($decision);
 
-        return $rule === null ? Say::text('past_told.opened') : Say::text('past_told.opened_by_rule', ['rule' => lcfirst($rule)]);
+        return $rule === null ? Say::text('past_told.opened') : Say::text('past_told.opened_by_rule', ['rule' => $rule]);
     }
 
     private function place(string $key, PastAnswer $answer): int
