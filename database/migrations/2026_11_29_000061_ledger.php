@@ -32,7 +32,7 @@ return new class extends Migration
         // What is nobody's is little, and asked for by what it is.
         DB::statement('create index ledger_of_school on ledger (subject, id) where person_id is null');
         // So is who looks in on whom, which is asked for from both sides.
-        DB::statement("create index ledger_of_ties on ledger (id) where subject = 'observer_ties'");
+        DB::statement("create index ledger_of_ties on ledger (subject, id) where subject = 'observer_ties'");
         DB::transaction(static fn () => app(History::class)->tell());
     }
 

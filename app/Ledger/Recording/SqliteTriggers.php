@@ -62,6 +62,6 @@ final readonly class SqliteTriggers implements Triggers
         $named = "'{$subject->table}', {$row}.\"{$subject->row}\", ".($subject->person === null ? 'null' : "{$row}.\"{$subject->person}\"").', '.($subject->course === null ? 'null' : "{$row}.\"{$subject->course}\"").", '{$what}', content";
 
         return "insert into ledger (id, at, by, cause, subject, row_id, person_id, course_id, what, content, chain) select n, keep_at(n), keep_by(), keep_cause(), {$named}, keep_chain(previous, n, {$named})"
-            ." from (select coalesce(max(id), 0) + 1 as n, coalesce((select chain from ledger order by id desc limit 1), '') as previous, ".($what === 'gone' ? "'{}'" : $subject->content($row))." as content from ledger) where {$where}";
+            ." from (select coalesce((select id from ledger order by id desc limit 1), 0) + 1 as n, coalesce((select chain from ledger order by id desc limit 1), '') as previous, ".($what === 'gone' ? "'{}'" : $subject->content($row))." as content) where {$where}";
     }
 }
