@@ -22,7 +22,7 @@ final class Architecture
     private const SUBJECTS = [
         'App\Drafts' => [],
         'App\Publishing' => ['App\Drafts'],
-        'App\Sightlines' => ['App\Publishing', 'App\Drafts'],
+        'App\Sightlines' => ['App\Publishing', 'App\Drafts', 'App\Ledger'],
         'App\People' => ['App\Learning\Quizzes'],
         'App\Offers' => ['App\Drafts', 'App\People'],
         'App\Notices' => ['App\Offers'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Ledger\History\History;
 use App\Models\Course;
 use App\Models\Person;
 use App\Standins\Mail\Postbox;
@@ -91,6 +92,12 @@ abstract class TestCase extends LaravelTestCase
             }
         }
         self::fail("No link was sent to {$address}.");
+    }
+
+    /** What rows say of days that are past was known on those days: as if each had been written when it says. */
+    protected function asIfWrittenThen(): void
+    {
+        DB::transaction(static fn () => app(History::class)->of(static fn () => null));
     }
 
     protected function person(string $name): Person

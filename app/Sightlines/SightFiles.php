@@ -6,6 +6,7 @@ namespace App\Sightlines;
 
 use App\Access\Plans;
 use App\Access\SchoolClock;
+use App\Models\Course;
 use App\Sightlines\Vantages\SeenFrom;
 use App\Sightlines\Vantages\VantageWords;
 use App\Words\CalendarFile;
@@ -19,7 +20,7 @@ use SilentKeep\Core\Deciding\State;
 /** What others see, in files for other programs. */
 final readonly class SightFiles
 {
-    public function __construct(private Plans $plans, private SchoolClock $clock, private VantageWords $words)
+    public function __construct(private Plans $plans, private SchoolClock $clock, private VantageWords $words, private PastColumns $past)
     {
     }
 
@@ -68,11 +69,16 @@ final readonly class SightFiles
      * The grid at one instant, for CSV: a row an item, a column a vantage.
      *
      * @param  list<SeenFrom>  $seen
+     * @param  bool  $published  whether the rules are those that are live: of an instant that is past those of then are told
      * @return list<list<string>>
      */
-    public function grid(Decider $decider, array $seen, int $at): array
+    public function grid(Course $course, Decider $decider, array $seen, int $at, bool $published): array
     {
-        $columns = array_map(fn (SeenFrom $one): array => $this->plans->ask($decider, $one->viewer, $at)->decisions(), $seen);
+        $past = $published && $at < $this->clock->now() ? $this->past->at($course, $seen, $decider->course->outline->items, $at) : [];
+        $columns = [];
+        foreach ($seen as $index => $one) {
+            $columns[] = $past[$index] ?? $this->plans->ask($decider, $one->viewer, $at)->decisions();
+        }
         $rows = [['Row', 'Kind', 'Depth', ...array_map(fn (SeenFrom $one): string => $this->words->of($one, $decider)->name, $seen)]];
         foreach ($decider->course->outline->items as $item => $it) {
             $rows[] = [$it->title ?? $it->key, $it->kind->value, (string) $decider->course->outline->depth[$item], ...array_map(fn (array $decisions): string => $this->cell($decisions[$item]), $columns)];

@@ -55,6 +55,44 @@ final class SightTable
         return array_values($turns);
     }
 
+    /**
+     * The same of what was before, by rows that may not have been there then; afterwards come the turns of what is.
+     *
+     * @param  array<int, array<array-key, Decision>>  $past  by instant and item
+     * @param  list<list<int>>  $present
+     * @param  list<string>  $items  keys of the rows
+     * @return list<list<int>> by row
+     */
+    public function after(array $past, array $present, array $items): array
+    {
+        $turns = [];
+        foreach ($items as $row => $item) {
+            $turns[$row] = [];
+            $last = null;
+            foreach ($past as $at => $decisions) {
+                $sight = $this->numberOfDecision($decisions[$item] ?? PastColumns::notThere($item));
+                if ($sight !== $last) {
+                    array_push($turns[$row], $sight, $this->instantNumbers[$at] ??= array_push($this->instants, $at) - 1);
+                    $last = $sight;
+                }
+            }
+            $then = $present[$row] ?? [];
+            array_push($turns[$row], ...($last !== null && ($then[0] ?? null) === $last ? array_slice($then, 2) : $then));
+        }
+
+        return array_values($turns);
+    }
+
+    private function numberOfDecision(Decision $decision): int
+    {
+        $code = $decision->state->value[0].$decision->via?->value.($decision->act ? '+' : '-').($decision->next === null ? '' : $decision->next->at.$decision->next->state->value);
+        foreach ($decision->why as $reason) {
+            $code .= ','.$reason->value;
+        }
+
+        return $this->sightNumbers[$code] ??= array_push($this->sights, $this->sight($decision)) - 1;
+    }
+
     private function numberOf(Answers $answers, int $row): int
     {
         $next = $answers->next($row);

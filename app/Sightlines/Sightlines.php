@@ -20,6 +20,7 @@ use SilentKeep\Core\Compiled\Chronicle;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Foresight\Reaching;
+use SilentKeep\Core\Outline\Item;
 use SilentKeep\Core\Viewing\Viewer;
 
 /** Every row of a course in the eyes of several viewers, over time. */
@@ -31,7 +32,7 @@ final readonly class Sightlines
     /** Before the instant that is looked at, where that is further back. */
     private const DAYS_BEFORE = 14;
 
-    public function __construct(private Plans $plans, private Vantages $vantages, private VantageWords $words, private SchoolClock $clock)
+    public function __construct(private Plans $plans, private Vantages $vantages, private VantageWords $words, private SchoolClock $clock, private PastColumns $past)
     {
     }
 
@@ -61,7 +62,9 @@ final readonly class Sightlines
         $seen = $this->vantages->stand($course, $decider, $asked);
         $turns = new SightTable($this->clock);
         $compiled = $this->plans->compiled($decider);
-        $columns = array_map(static fn (SeenFrom $one): array => $turns->of(self::told($compiled, $one->viewer, $from, $overTime)), $seen);
+        // A draft is shown as if it had been live all along.
+        $isPast = $look->see->isLive($course) && $from < $now;
+        $columns = $isPast ? $this->columnsOfPast($course, $decider, $seen, $turns, $from, $overTime) : array_map(static fn (SeenFrom $one): array => $turns->of(self::told($compiled, $one->viewer, $from, $overTime)), $seen);
         $before = $published === null ? null : $this->published($course, $published, $seen, $decider, $turns, $from, $overTime);
 
         return new SightlinesGrid(
@@ -78,7 +81,28 @@ final readonly class Sightlines
             missing: count($seen) < count($asked),
             best: $rules === null ? null : self::best($decider, $seen, $now),
             openings: $rules === null ? [] : self::openings($decider, $seen, $rules),
+            revisions: $isPast ? $this->past->revisions($course, $from) : [],
         );
+    }
+
+    /**
+     * Up to now as it was, by the rules and facts of each day; from now on as it is.
+     *
+     * @param  list<SeenFrom>  $seen
+     * @return list<list<list<int>>>
+     */
+    private function columnsOfPast(Course $course, Decider $decider, array $seen, SightTable $turns, int $from, bool $overTime): array
+    {
+        $now = $this->clock->now();
+        $compiled = $this->plans->compiled($decider);
+        $items = array_map(static fn (Item $item): string => $item->key, $decider->course->outline->items);
+        $columns = [];
+        foreach ($this->past->of($course, $seen, $from, $overTime ? $now - 1 : $from) as $index => $past) {
+            $present = $overTime || $past === null ? $turns->of(self::told($compiled, $seen[$index]->viewer, $past === null ? $from : $now, $overTime)) : [];
+            $columns[] = $past === null ? $present : $turns->after($past, $present, $items);
+        }
+
+        return $columns;
     }
 
     /** @return non-empty-array<int, Answers> by the instant from which they hold */

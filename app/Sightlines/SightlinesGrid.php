@@ -28,6 +28,7 @@ final readonly class SightlinesGrid
      * @param  ?list<list<list<int>>>  $before  as it is published, beside the draft; a row or vantage that is not there is empty
      * @param  bool  $missing  whether some of those asked for are not there
      * @param  ?list<list<?int>>  $best  by vantage and row: when the most diligent would first be let in; null in the lens that does not show it
+     * @param  list<RevisionMark>  $revisions  ascending, where what is published is looked at and something of it is past; the first is what was live at the beginning
      * @param  array<string, list<?OpeningRule>>  $openings  by release plan, in the order of the outline; in the lens that shows them
      */
     public function __construct(
@@ -44,6 +45,7 @@ final readonly class SightlinesGrid
         #[OA\Property] public bool $missing,
         #[OA\Property(items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer', nullable: true)))] public ?array $best,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: OpeningRule::class, nullable: true)))] public array $openings,
+        #[OA\Property(items: new OA\Items(ref: RevisionMark::class))] public array $revisions,
     ) {
     }
 }

@@ -46,7 +46,9 @@ return [
     'open' => 'open',
     'open_to_look' => 'open, to look at only',
     'rules' => 'By revision {number}, which was live then.',
+    'shut_then' => '{shut, plural, one {One gate was shut} other {# gates were shut}}',
     'known_now' => 'It would have been {state}, had it been known what was entered later: {what}',
     'no_such_row' => 'That row was not there then, or the course was not published.',
+    'no_row_then' => 'The course had no such row then.',
     'not_published' => 'The course was not published.',
 ];

@@ -6,6 +6,7 @@ declare(strict_types=1);
  * Who looks, what is expected of it, and what a look says. Patterns are ICU messages.
  */
 return [
+    'revision' => 'revision {number}{noted, select, yes {: “{note}”} other {}}',
     'expectations' => [
         'there_no_such_viewer' => 'There is no such viewer any more.',
         'row_not_there_any' => 'The row is not there any more.',

@@ -107,6 +107,7 @@ return [
         'time_that_looked_at' => 'Time that is looked at, {zone_name}',
         'opens_open' => '{opens} open',
         'shuts_shut' => '{shuts} shut',
+        'as_it_was' => 'By {rules}',
         'jump_to_a_date' => 'Jump to a date',
         'jump_date_and_time' => 'Jump to a date and time, {zone_name}',
         'next' => 'Next {when}',

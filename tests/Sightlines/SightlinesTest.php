@@ -39,7 +39,8 @@ final class SightlinesTest extends TestCase
                 ['completed_at' => new \DateTimeImmutable(self::NOW.' '.$when)],
             );
         }
-        GrantFactory::new()->of($eira)->at($this->course(), 'm-planks')->createOne(['starts_at' => new \DateTimeImmutable('2026-03-12T08:00:00Z'), 'ends_at' => new \DateTimeImmutable('2026-03-14T08:00:00Z')]);
+        GrantFactory::new()->of($eira)->at($this->course(), 'm-planks')->createOne(['starts_at' => new \DateTimeImmutable('2026-03-12T08:00:00Z'), 'ends_at' => new \DateTimeImmutable('2026-03-14T08:00:00Z'), 'created_at' => '2026-02-20 08:00:00']);
+        $this->asIfWrittenThen();
         $compared = 0;
         foreach (Course::query()->with('liveRevision')->whereNotNull('live_revision_id')->get() as $course) {
             $document = CourseDocument::fromJson((string) $course->liveRevision?->document);

@@ -176,6 +176,7 @@ final class WhyTest extends TestCase
     {
         $eira = $this->person('eira');
         Completion::query()->updateOrCreate(['person_id' => $eira->id, 'course_id' => $this->course()->id, 'item_key' => 'l-planes'], ['completed_at' => new \DateTimeImmutable('2026-03-10T09:00:00Z')]);
+        $this->asIfWrittenThen();
         $ask = "/keep/courses/clinker/why?item=l-timber&v[]=person:{$eira->id}&at=";
         $this->getJson($ask.'2026-03-10T08:00:00Z')->assertJsonPath('word', 'Locked');
         $this->getJson($ask.'2026-03-10T09:00:00Z')->assertJsonPath('word', 'Open');

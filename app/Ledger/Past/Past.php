@@ -5,12 +5,9 @@ declare(strict_types=1);
 namespace App\Ledger\Past;
 
 use App\Access\SchoolOf;
-use App\Access\ViewerRows;
-use App\Access\Viewers;
 use App\Database\Value;
 use App\Models\Course;
 use Illuminate\Support\Facades\DB;
-use SilentKeep\Core\Viewing\Viewer;
 
 /** What was open, locked or hidden, and why: decided once more from the rules and facts that the ledger says were known then. */
 final readonly class Past
@@ -26,7 +23,7 @@ final readonly class Past
     }
 
     /** Null where the course was not published. A constant number of queries. */
-    public function of(Course $course, PastLooker $looker, Moment $moment): ?PastAnswer
+    public function of(Course $course, Onlooker $looker, Moment $moment): ?PastAnswer
     {
         return $this->by(Facts::after(Entries::of($looker->people(), $course->id, $moment)), $course, $looker, $moment->at);
     }
@@ -36,7 +33,7 @@ final readonly class Past
      *
      * @return ?array{PastAnswer, list<Entry>} and by which entries it is known
      */
-    public function knownNow(Course $course, PastLooker $looker, Moment $moment): ?array
+    public function knownNow(Course $course, Onlooker $looker, Moment $moment): ?array
     {
         $entries = iterator_to_array(Entries::of($looker->people(), $course->id), preserve_keys: false);
         $facts = Facts::after(array_filter($entries, $moment->had(...)));
@@ -47,7 +44,7 @@ final readonly class Past
     }
 
     /** By facts that are known already. */
-    public function by(Facts $facts, Course $course, PastLooker $looker, int $at): ?PastAnswer
+    public function by(Facts $facts, Course $course, Onlooker $looker, int $at): ?PastAnswer
     {
         $school = PastSchool::of($facts, $course->id, ($this->school)());
         $revision = $school->revision() === null ? null : $this->revisions->of($school->revision());
@@ -55,23 +52,8 @@ final readonly class Past
             return null;
         }
         $plans = $this->revisions->plans($school);
-        [$viewer, $wasThere] = self::viewer($course->id, $looker, new PastRows($facts, $school));
+        $rows = new PastRows($facts, $school);
 
-        return new PastAnswer($plans->ask($plans->of($revision->document), $viewer, $at), $revision->number, $revision->document, $school->school, $wasThere);
-    }
-
-    /** @return array{Viewer, bool} and whether they were there */
-    private static function viewer(int $course, PastLooker $looker, PastRows $rows): array
-    {
-        $people = $looker->people();
-        if ($people === []) {
-            return [$looker->guest ? Viewers::guest() : Viewers::visitor(), true];
-        }
-        $staff = $rows->staff($people);
-        $viewers = iterator_to_array((new ViewerRows($rows))->each(array_replace(array_fill_keys($people, false), $staff), [$course]));
-        $own = $looker->person === null ? Viewers::visitor() : $viewers[$looker->person][$course];
-        $observes = $looker->observed !== null && $looker->person !== null && $rows->observed($looker->person, $looker->observed);
-
-        return [Viewers::lookingWith($own, $observes ? $viewers[$looker->observed][$course] : null, $looker->guest), $looker->person === null || isset($staff[$looker->person])];
+        return new PastAnswer($plans->ask($plans->of($revision->document), $looker->viewer($rows, $course->id), $at), $revision->number, $revision->document, $school->school, $looker->wasThere($rows));
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Ledger\Past;
 
 use App\Access\Rows\AccessRows;
+use App\Access\ViewerRows;
 use App\Models\Role;
+use SilentKeep\Core\Viewing\Viewer;
 
 /** The rows of which viewers are made, as they were at a moment. */
 final readonly class PastRows implements AccessRows
@@ -70,6 +72,14 @@ final readonly class PastRows implements AccessRows
         }
 
         return $staff;
+    }
+
+    public function viewer(int $person, int $course): Viewer
+    {
+        foreach ((new ViewerRows($this))->each([$person => $this->staff([$person])[$person] ?? false], [$course]) as $viewers) {
+            return $viewers[$course];
+        }
+        throw new \LogicException('Of each that is asked for there is one.');
     }
 
     /** Whether somebody was tied to a learner, to look with them. */

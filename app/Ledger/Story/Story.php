@@ -8,9 +8,9 @@ use App\Ledger\Past\Entries;
 use App\Ledger\Past\Entry;
 use App\Ledger\Past\Fact;
 use App\Ledger\Past\Facts;
+use App\Ledger\Past\Onlooker;
 use App\Ledger\Past\Past;
 use App\Ledger\Past\PastAnswer;
-use App\Ledger\Past\PastLooker;
 use App\Models\Course;
 use Generator;
 use SilentKeep\Core\Deciding\Decision;
@@ -32,13 +32,29 @@ final readonly class Story
      * @param  int  $until  the last instant that is told of
      * @return Generator<int, Turn> ascending; the first one is their first day
      */
-    public function of(Course $course, PastLooker $looker, int $until): Generator
+    public function of(Course $course, Onlooker $looker, int $until): Generator
+    {
+        yield from $this->from(null, Entries::of($looker->people(), $course->id), $course, $looker, $until);
+    }
+
+    /**
+     * The same from an instant on.
+     *
+     * @param  ?int  $from  the first turn; null: their first day
+     * @param  iterable<Entry>  $all  entries of all time that concern them
+     * @return Generator<int, Turn>
+     */
+    public function from(?int $from, iterable $all, Course $course, Onlooker $looker, int $until): Generator
     {
         $facts = new Facts;
         $answer = null;
         $told = [];
         $at = null;
-        foreach (self::instants(Entries::of($looker->people(), $course->id), $until) as $instant => $entries) {
+        foreach (self::instants($all, $until) as $instant => $entries) {
+            if ($at === null && $from !== null && $instant > $from) {
+                [$at, $answer] = [$from, $this->past->by($facts, $course, $looker, $from)];
+                yield new Turn($at, [], $answer, self::changes($told, $answer));
+            }
             if ($at !== null) {
                 foreach ($this->alone($facts, $course, $looker, $answer, $instant) as $then => $later) {
                     yield new Turn($then, [], $later, self::changes($told, $later));
@@ -46,7 +62,7 @@ final readonly class Story
                 }
             }
             $changed = self::take($facts, $entries, $course->id);
-            if ($at === null && ! self::begins($entries, $looker)) {
+            if ($at === null && ($from !== null || ! self::begins($entries, $looker))) {
                 continue;
             }
             $at = $instant;
@@ -55,6 +71,10 @@ final readonly class Story
             if ($changed !== [] || $changes !== []) {
                 yield new Turn($at, $changed, $answer, $changes);
             }
+        }
+        if ($at === null && $from !== null) {
+            [$at, $answer] = [$from, $this->past->by($facts, $course, $looker, $from)];
+            yield new Turn($at, [], $answer, self::changes($told, $answer));
         }
         foreach ($at === null ? [] : $this->alone($facts, $course, $looker, $answer, $until + 1) as $then => $later) {
             yield new Turn($then, [], $later, self::changes($told, $later));
@@ -90,7 +110,7 @@ final readonly class Story
      *
      * @return Generator<int, PastAnswer>
      */
-    private function alone(Facts $facts, Course $course, PastLooker $looker, ?PastAnswer $answer, int $before): Generator
+    private function alone(Facts $facts, Course $course, Onlooker $looker, ?PastAnswer $answer, int $before): Generator
     {
         while ($answer !== null && ($at = $answer->answer->holdsUntil()) < $before) {
             $answer = $this->past->by($facts, $course, $looker, $at);
@@ -119,9 +139,11 @@ final readonly class Story
     }
 
     /** @param  non-empty-list<Entry>  $entries */
-    private static function begins(array $entries, PastLooker $looker): bool
+    private static function begins(array $entries, Onlooker $looker): bool
     {
-        return $looker->people() === [] || array_filter($entries, static fn (Entry $entry): bool => $entry->fact->person === $looker->person) !== [];
+        $person = $looker->people()[0] ?? null;
+
+        return $person === null || array_filter($entries, static fn (Entry $entry): bool => $entry->fact->person === $person) !== [];
     }
 
     /**

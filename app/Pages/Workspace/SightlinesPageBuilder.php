@@ -64,6 +64,7 @@ final readonly class SightlinesPageBuilder
         private Takers $takers,
         private WhoGave $given,
         private InTheDraft $draft,
+        private PastWhyCards $past,
     ) {
     }
 
@@ -86,6 +87,10 @@ final readonly class SightlinesPageBuilder
             return $seen === null || $look->see !== RulesVersion::Published ? null : $this->notLive($course, $look, $seen, $item);
         }
         $at = $look->at ?? $this->clock->now();
+        $then = $look->see->isLive($course) ? $this->past->of($course, $seen, $document, $item, $at, $course->draft->version ?? 0) : null;
+        if ($then !== null) {
+            return $then;
+        }
         $answer = $this->plans->ask($decider, $seen->viewer, $at);
         $decision = $answer->decisions()[$position];
         $cell = new CellContext($answer, $document, $this->clock);
@@ -206,7 +211,7 @@ final readonly class SightlinesPageBuilder
         $decider = $this->decider($course, $look->see);
         $points = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
 
-        return $this->files->grid($decider, $this->vantages->stand($course, $decider, $points), $look->at ?? $this->clock->now());
+        return $this->files->grid($course, $decider, $this->vantages->stand($course, $decider, $points), $look->at ?? $this->clock->now(), $look->see->isLive($course));
     }
 
     /**

@@ -2,6 +2,7 @@ import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useS
 import { clsx } from 'clsx';
 import { say, saying } from '../lib/keepSay';
 
+import type { RevisionMark } from '../lib/generated/types';
 import type { Tick } from '../lib/sights';
 import { DAY, monthName, type SchoolTime, wallWords } from '../lib/time';
 import { typedTime } from '../lib/typedTime';
@@ -17,6 +18,8 @@ export interface TimeRailProps {
   ticks: Tick[];
   time: SchoolTime;
   zoneName: string;
+  /** Instants at which other rules went live. */
+  revisions?: RevisionMark[];
   /** The last instant that can be looked at; left out: as far ahead as is worth showing. */
   until?: number;
 }
@@ -33,7 +36,7 @@ function reach({ grid, at }: RailTime, ticks: Tick[], until: number | undefined)
 }
 
 /** The ruler of time under the grid: a tick at each instant when a shown cell changes. */
-export function TimeRail({ sights, ticks, time, zoneName, until }: TimeRailProps) {
+export function TimeRail({ sights, ticks, time, zoneName, revisions, until }: TimeRailProps) {
   const { grid, at, isNow, setAt, state } = sights;
   const ruler = useRef<SVGSVGElement>(null);
   const [width, setWidth] = useState(900);
@@ -42,6 +45,7 @@ export function TimeRail({ sights, ticks, time, zoneName, until }: TimeRailProps
   // While it is dragged the ruler stays where it is.
   const { from, to } = held ?? span;
   const x = (instant: number) => ((instant - from) / (to - from)) * width;
+  const rules = at < grid.now ? revisions?.findLast((mark) => mark.at <= at) : undefined;
   const next = tickFrom(ticks, at, 1);
   const before = tickFrom(ticks, at, -1);
 
@@ -78,9 +82,9 @@ export function TimeRail({ sights, ticks, time, zoneName, until }: TimeRailProps
     <>
       <div className={css.at}>
         <WhenField key={at} at={at} time={time} zoneName={zoneName} onAt={setAt} />
-        <span className={css.then} role="status">
-          {state === 'waiting' ? say('workspace.time_rail.looking_ahead') : state === 'failed' ? say('workspace.time_rail.what_comes_could_not') : next === undefined ? say('workspace.time_rail.nothing_changes_after_this') : say('workspace.time_rail.next', { when: time.words(next.at) })}
-          {state === 'ready' && next !== undefined && <span className={css.cells}>{say('workspace.time_rail.next_cells', { count: next.cells })}</span>}
+        <span className={css.then} role="status" title={rules?.words}>
+          {state === 'ready' && rules !== undefined ? say('workspace.time_rail.as_it_was', { rules: rules.words }) : state === 'waiting' ? say('workspace.time_rail.looking_ahead') : state === 'failed' ? say('workspace.time_rail.what_comes_could_not') : next === undefined ? say('workspace.time_rail.nothing_changes_after_this') : say('workspace.time_rail.next', { when: time.words(next.at) })}
+          {state === 'ready' && rules === undefined && next !== undefined && <span className={css.cells}>{say('workspace.time_rail.next_cells', { count: next.cells })}</span>}
         </span>
         <div className={css.steps}>
           <Step label={say('workspace.time_rail.to_the_change_before')} keyName="[" disabled={before === undefined} onClick={() => before !== undefined && setAt(before.at)} />
@@ -119,6 +123,11 @@ export function TimeRail({ sights, ticks, time, zoneName, until }: TimeRailProps
             </path>
           ),
         )}
+        {revisions?.map((mark) => (
+          <path key={mark.number} className={css.revision} d={`M${x(mark.at)} 30l-4 7h8z`}>
+            <title>{`${time.words(mark.at)}: ${mark.words}`}</title>
+          </path>
+        ))}
         <path className={css.base} d={`M0 30.5H${width}`} />
         {!isNow && <path className={css.now} strokeDasharray="2 2" d={`M${x(grid.now)} 16v27`} />}
         <path className={css.now} d={`M${x(at)} 16v20`} />

@@ -55,7 +55,7 @@ final readonly class FormatsController
         $given = $asked->text('vantages');
         $seen = $this->stand($course, $decider, $given === null ? $this->vantages->usual($decider) : VantageList::read($given, 'vantages'));
 
-        return new Response(CsvAnswer::text($this->files->grid($decider, $seen, $asked->number('at') ?? $this->clock->now())), 200, ['Content-Type' => 'text/csv; charset=utf-8']);
+        return new Response(CsvAnswer::text($this->files->grid($course, $decider, $seen, $asked->number('at') ?? $this->clock->now(), published: true)), 200, ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
     #[Operation('People, as CSV', answers: TextFile::class, type: 'text/csv')]

@@ -1928,6 +1928,7 @@ export const keepWords = {
   'workspace.time_rail.time_that_looked_at': "Time that is looked at, {zone_name}",
   'workspace.time_rail.opens_open': "{opens} open",
   'workspace.time_rail.shuts_shut': "{shuts} shut",
+  'workspace.time_rail.as_it_was': "By {rules}",
   'workspace.time_rail.jump_to_a_date': "Jump to a date",
   'workspace.time_rail.jump_date_and_time': "Jump to a date and time, {zone_name}",
   'workspace.time_rail.next': "Next {when}",
@@ -3876,6 +3877,7 @@ export interface KeepParts {
   'workspace.time_rail.time_that_looked_at': 'zone_name';
   'workspace.time_rail.opens_open': 'opens';
   'workspace.time_rail.shuts_shut': 'shuts';
+  'workspace.time_rail.as_it_was': 'rules';
   'workspace.time_rail.jump_to_a_date': never;
   'workspace.time_rail.jump_date_and_time': 'zone_name';
   'workspace.time_rail.next': 'when';

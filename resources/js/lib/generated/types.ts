@@ -1544,6 +1544,12 @@ export interface RetirePage {
   mayEdit: boolean;
 }
 
+export interface RevisionMark {
+  at: number;
+  number: number;
+  words: string;
+}
+
 export interface RevisionRow {
   number: number;
   live: boolean;
@@ -1813,6 +1819,7 @@ export interface SightlinesGrid {
   missing: boolean;
   best: ((number | null)[])[] | null;
   openings: Record<string, (OpeningRule | null)[]>;
+  revisions: RevisionMark[];
 }
 
 export interface SignedIn {

@@ -285,7 +285,7 @@ export function SightLenses({ page, sights, expected, corner, rows, here, onHere
         />
       )}
       <footer className={clsx(css.rail, css.timed)}>
-        <TimeRail sights={sights} ticks={ticks} time={time} zoneName={school.zoneName} />
+        <TimeRail sights={sights} ticks={ticks} time={time} zoneName={school.zoneName} revisions={sights.grid.revisions} />
       </footer>
     </>
   );
