@@ -211,7 +211,7 @@ Route::prefix('keep')->middleware(['auth', KeepsToTheirRole::class])->name('keep
     Route::delete('/people/segments/{segment}', [Staff\SavedFiltersController::class, 'destroy'])->whereNumber('segment')->name('segments.forget');
     Route::put('/people/{person}/letters', [Staff\LettersController::class, 'choose'])->whereNumber('person')->middleware('can:help-people')->name('person.letters');
     Route::get('/people/{person}/past', [Staff\PastController::class, 'show'])->whereNumber('person')->name('person.past');
-    Route::get('/people/{person}/past/{course}/why', [Staff\PastController::class, 'why'])->whereNumber('person')->name('person.past.why');
+    Route::get('/people/{person}/past/why', [Staff\PastController::class, 'why'])->whereNumber('person')->name('person.past.why');
     Route::get('/people/{person}', [Staff\PeopleController::class, 'show'])->whereNumber('person')->name('person');
 });
 

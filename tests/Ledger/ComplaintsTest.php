@@ -158,7 +158,7 @@ final class ComplaintsTest extends TestCase
         $page = (array) $this->get("/keep/people/{$of->id}/past?course=clinker{$query}")->assertOk()->inertiaProps();
         // Second and third: the instant and the row.
         $instant = (new \DateTimeImmutable($at))->getTimestamp();
-        $why = $row === '' ? null : (array) $this->getJson("/keep/people/{$of->id}/past/clinker/why?item={$row}&at={$instant}{$query}")->assertOk()->json();
+        $why = $row === '' ? null : (array) $this->getJson("/keep/people/{$of->id}/past/why?course=clinker&item={$row}&at={$instant}{$query}")->assertOk()->json();
         $read = self::read($page, $row, $instant, $why);
         foreach ($reads as $words) {
             self::assertStringContainsString($words, $read);

@@ -78,7 +78,7 @@ final class StoryTest extends TestCase
         $page = "/keep/people/{$this->siv->id}/past";
         $this->actingAs($this->person('aksel'))->get($page)->assertOk();
         $this->actingAs($this->person('eira'))->get($page)->assertNotFound();
-        $this->actingAs($this->person('eira'))->getJson("{$page}/clinker/why?item=l-welcome&at=1773144000")->assertNotFound();
+        $this->actingAs($this->person('eira'))->getJson("{$page}/why?course=clinker&item=l-welcome&at=1773144000")->assertNotFound();
         auth()->logout();
         $this->get($page)->assertRedirect();
     }
@@ -122,8 +122,8 @@ final class StoryTest extends TestCase
 
     public function test_a_row_or_an_instant_that_there_was_not_is_an_error(): void
     {
-        foreach (['item=nothing&at=1773144000', 'item=l-welcome&at=soon', 'item=l-welcome&at=', 'item=l-welcome&at=0', 'item[]=x&at[]=1', 'item=l-welcome&at=99999999999999'] as $query) {
-            $this->getJson("/keep/people/{$this->siv->id}/past/clinker/why?{$query}")->assertNotFound();
+        foreach (['item=nothing&at=1773144000', 'item=l-welcome&at=soon', 'item=l-welcome&at=0', 'item[]=x&at[]=1', 'item=l-welcome&at=99999999999999'] as $query) {
+            $this->getJson("/keep/people/{$this->siv->id}/past/why?course=clinker&{$query}")->assertNotFound();
         }
         self::assertSame([], $this->get("/keep/people/{$this->siv->id}/past?course=nothing&with=x")->assertOk()->inertiaProps('observes'));
     }
@@ -219,7 +219,7 @@ final class StoryTest extends TestCase
     {
         $query = http_build_query(['item' => $item, 'at' => (new \DateTimeImmutable($at))->getTimestamp(), 'with' => $observer === null ? null : $this->siv->id]);
 
-        return (array) $this->getJson('/keep/people/'.($observer ?? $this->siv)->id."/past/clinker/why?{$query}")->assertOk()->json();
+        return (array) $this->getJson('/keep/people/'.($observer ?? $this->siv)->id."/past/why?course=clinker&{$query}")->assertOk()->json();
     }
 
     /** @param  array<string, mixed>  $why */

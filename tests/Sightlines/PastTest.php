@@ -63,7 +63,7 @@ final class PastTest extends TestCase
         $grid = $this->sightlines('clinker', ["person:{$eira->id}"], $at);
         self::assertSame(['2026-03-25 open', '2026-04-02 locked'], [$this->stateOn($grid, 'm-start', '2026-03-25'), $this->stateOn($grid, 'm-start', '2026-04-02')]);
         self::assertSame('Open', $this->getJson("/keep/courses/clinker/why?item=m-start&v[]=person:{$eira->id}&at={$at}")->json('word'));
-        self::assertSame('open', $this->getJson("/keep/people/{$eira->id}/past/clinker/why?item=m-start&at=".strtotime($at))->json('word'));
+        self::assertSame('open', $this->getJson("/keep/people/{$eira->id}/past/why?course=clinker&item=m-start&at=".strtotime($at))->json('word'));
         $csv = $this->get("/keep/courses/clinker/sightlines.csv?v[]=person:{$eira->id}&at={$at}")->streamedContent();
         self::assertMatchesRegularExpression('/Before you pick up a plane.*open/', $csv);
         $states = static fn (mixed $items): array => array_column((array) $items, 'state', 'item');

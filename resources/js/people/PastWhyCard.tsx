@@ -22,7 +22,7 @@ export interface PastWhyCardProps {
 
 /** Why a row was as it was at an instant: the gates in order, by the rules and facts of then. */
 export function PastWhyCard({ person, course, item, title, at, when, with: learner }: PastWhyCardProps) {
-  const { answer, last, state } = useAsked<PastWhy>(withQuery(to('keep.person.past.why', { person, course }), { item, at: String(at), with: learner === null ? null : String(learner) }), undefined, 120);
+  const { answer, last, state } = useAsked<PastWhy>(withQuery(to('keep.person.past.why', { person }), { course, item, at: String(at), with: learner === null ? null : String(learner) }), undefined, 120);
   const card = answer ?? (state === 'waiting' ? last : null);
   return (
     <div className={css.why} aria-busy={state === 'waiting'}>

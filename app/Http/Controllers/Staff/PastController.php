@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Staff;
 
 use App\Http\Text;
-use App\Models\Course;
 use App\Models\Person;
 use App\Pages\People\Past\PastPageBuilder;
 use App\Words\Say;
@@ -23,15 +22,13 @@ final readonly class PastController
 
     public function show(Request $request, Person $person): Response
     {
-        $course = Text::of($request, 'course');
-
-        return Inertia::render('keep/Past', get_object_vars($this->pages->page($person, $course === '' ? null : $course, self::with($request))));
+        return Inertia::render('keep/Past', get_object_vars($this->pages->page($person, Text::of($request, 'course'), self::with($request))));
     }
 
-    public function why(Request $request, Person $person, Course $course): JsonResponse
+    public function why(Request $request, Person $person): JsonResponse
     {
         $at = Text::of($request, 'at');
-        $why = preg_match('/^\d{1,11}$/D', $at) === 1 ? $this->pages->why($person, $course, Text::of($request, 'item'), (int) $at, self::with($request)) : null;
+        $why = preg_match('/^\d{0,11}$/D', $at) === 1 ? $this->pages->why($person, Text::of($request, 'course'), Text::of($request, 'item'), $at === '' ? null : (int) $at, self::with($request)) : null;
 
         return $why === null ? new JsonResponse(['message' => Say::text('past_told.no_such_row')], 404) : new JsonResponse($why);
     }

@@ -34,12 +34,14 @@ final readonly class PastPageBuilder
     {
     }
 
-    /** @param  ?int  $with  the learner with whom they are shown looking in */
-    public function page(Person $person, ?string $key, ?int $with): PastPage
+    /**
+     * @param  string  $key  of the course; any other text: the one that is most theirs
+     * @param  ?int  $with  the learner with whom they are shown looking in
+     */
+    public function page(Person $person, string $key, ?int $with): PastPage
     {
         $picks = $this->picks($person);
-        $key = in_array($key, array_map(static fn (CoursePick $pick): string => $pick->key, $picks), true) ? $key : ($picks[0]->key ?? null);
-        $course = $key === null ? null : Course::query()->where('key', $key)->first();
+        $course = self::course($picks, $key);
         $learners = Person::query()->whereIn('id', Ties::learnersOf($person->id))->orderBy('name')->orderBy('id')->get();
         $with = $learners->contains('id', $with) ? $with : null;
         $now = $this->clock->now();
@@ -56,7 +58,7 @@ final readonly class PastPageBuilder
             id: $person->id,
             name: $person->name,
             courses: $picks,
-            course: $key,
+            course: $course?->key,
             from: $from,
             now: $now,
             wholeSince: $whole > $from ? $this->clock->words($whole) : null,
@@ -70,13 +72,19 @@ final readonly class PastPageBuilder
         );
     }
 
-    /** Null where the course was not published, or had no such row. */
-    public function why(Person $person, Course $course, string $item, int $at, ?int $with): ?PastWhy
+    /**
+     * Null where the course was not published, or had no such row.
+     *
+     * @param  ?int  $at  null: now
+     */
+    public function why(Person $person, string $key, string $item, ?int $at, ?int $with): ?PastWhy
     {
+        $course = self::course($this->picks($person), $key);
         $looker = new PastLooker($person->id, observed: $with);
-        $then = $this->past->of($course, $looker, new Moment($at));
+        $at ??= $this->clock->now();
+        $then = $course === null ? null : $this->past->of($course, $looker, new Moment($at));
         $position = $then?->answer->decider->course->outline->positionOf($item);
-        if ($then === null || $position === null) {
+        if ($course === null || $then === null || $position === null) {
             return null;
         }
         $decision = $then->answer->decisions()[$position];
@@ -96,6 +104,14 @@ final readonly class PastPageBuilder
                 'state' => Glyph::of($now)->word(), 'what' => implode(' ', array_map(static fn (Sentence $one): string => $one->marked(), array_filter($what))),
             ])),
         );
+    }
+
+    /** @param  list<CoursePick>  $picks */
+    private static function course(array $picks, string $key): ?Course
+    {
+        $key = in_array($key, array_map(static fn (CoursePick $pick): string => $pick->key, $picks), true) ? $key : ($picks[0]->key ?? null);
+
+        return $key === null ? null : Course::query()->where('key', $key)->first();
     }
 
     /** @return list<CoursePick> those that they have something of first */

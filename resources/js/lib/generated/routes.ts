@@ -135,7 +135,7 @@ export const routes = {
   'keep.person': '/keep/people/{person}',
   'keep.person.letters': '/keep/people/{person}/letters',
   'keep.person.past': '/keep/people/{person}/past',
-  'keep.person.past.why': '/keep/people/{person}/past/{course}/why',
+  'keep.person.past.why': '/keep/people/{person}/past/why',
   'keep.pictures': '/keep/pictures',
   'keep.pictures.keep': '/keep/pictures',
   'keep.plan-file': '/keep/courses/{course}/plan.json',
