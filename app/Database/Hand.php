@@ -14,9 +14,7 @@ final class Hand
 
     private string $cause = '';
 
-    /** The entry whose instant was read last, and that instant: asked for twice, it is told alike. */
-    private int $entry = 0;
-
+    /** The instant that was read last. */
     private int $at = 0;
 
     public function __construct(private readonly ClockInterface $clock)
@@ -78,19 +76,15 @@ final class Hand
         return $this->cause;
     }
 
-    /** Seconds since 1970. */
-    public function at(int $entry): int
-    {
-        if ($entry !== $this->entry) {
-            [$this->entry, $this->at] = [$entry, $this->clock->now()->getTimestamp()];
-        }
-
-        return $this->at;
-    }
-
-    /** Seconds since 1970. */
+    /** Seconds since 1970, as the clock has it now. */
     public function now(): int
     {
-        return $this->clock->now()->getTimestamp();
+        return $this->at = $this->clock->now()->getTimestamp();
+    }
+
+    /** The same as it was told last: of one entry it is told twice. */
+    public function told(): int
+    {
+        return $this->at;
     }
 }

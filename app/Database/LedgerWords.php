@@ -19,11 +19,16 @@ final class LedgerWords
     public static function teach(PDO $sqlite, ?Closure $hand = null): void
     {
         $hand ??= static fn (): Hand => app(Hand::class);
-        $sqlite->sqliteCreateFunction('keep_at', static fn (int $entry): int => $hand()->at($entry), 1);
+        $sqlite->sqliteCreateFunction('keep_at', static fn (): int => $hand()->now(), 0);
         $sqlite->sqliteCreateFunction('keep_by', static fn (): string => $hand()->by(), 0);
         $sqlite->sqliteCreateFunction('keep_cause', static fn (): string => $hand()->cause(), 0);
         $sqlite->sqliteCreateFunction('keep_digest', self::digest(...), 1);
-        $sqlite->sqliteCreateFunction('keep_chain', static fn (string $previous, int $entry, string $subject, int $row, ?int $person, ?int $course, string $what, string $content): string => self::chained([$previous, $entry, $hand()->at($entry), $hand()->by(), $hand()->cause(), $subject, $row, $person, $course, $what, $content]), 8);
+        // After the others: SQLite evaluates the columns of a row from left to right.
+        $sqlite->sqliteCreateFunction('keep_chain', static function (string $previous, string $subject, int $row, ?int $person, ?int $course, string $what, string $content) use ($hand): string {
+            $own = $hand();
+
+            return self::chained([$previous, $own->told(), $own->by(), $own->cause(), $subject, $row, $person, $course, $what, $content]);
+        }, 7);
     }
 
     /** For a program that is not this one, as one that fills a school to be measured. */
@@ -42,7 +47,7 @@ final class LedgerWords
     /**
      * How entries of the ledger are chained: each tells in few letters all that stands in it, and all that stood in those before it.
      *
-     * @param  list<string|int|float|null>  $says  the link of the entry before, then its own number, instant, by, cause, subject, row, person, course, what and content
+     * @param  list<string|int|float|null>  $says  the link of the entry before, then its own instant, by, cause, subject, row, person, course, what and content
      */
     public static function chained(array $says): string
     {

@@ -104,7 +104,7 @@ final class ProofTest extends TestCase
             Recording::end();
             $entry = DB::table('ledger')->find($noted->entry);
             assert($entry instanceof \stdClass);
-            $says = [DB::table('ledger')->where('id', $noted->entry - 1)->value('chain'), $entry->id, $entry->at - 86400, $entry->by, $entry->cause, $entry->subject, $entry->row_id, $entry->person_id, $entry->course_id, $entry->what, $entry->content];
+            $says = [DB::table('ledger')->where('id', $noted->entry - 1)->value('chain'), $entry->at - 86400, $entry->by, $entry->cause, $entry->subject, $entry->row_id, $entry->person_id, $entry->course_id, $entry->what, $entry->content];
             DB::table('ledger')->where('id', $noted->entry)->update(['at' => $entry->at - 86400, 'chain' => LedgerWords::chained($says)]);
             Recording::begin();
         });

@@ -34,7 +34,7 @@ final readonly class Chain
                 $is = (string) $row[10];
                 if ($entry !== $last + 1) {
                     $findings[] = self::missing($last + 1, $entry - 1);
-                } elseif (LedgerWords::chained([$chain, ...array_slice($row, 0, 10)]) !== $is) {
+                } elseif (LedgerWords::chained([$chain, ...array_slice($row, 1, 9)]) !== $is) {
                     $findings[] = new Finding('altered', (string) $entry);
                 }
                 if (isset($heads[$entry]) && $heads[$entry] !== $is) {

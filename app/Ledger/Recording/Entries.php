@@ -27,7 +27,7 @@ final class Entries
         $rows = [];
         foreach ($entries as $says) {
             $this->entry++;
-            $this->chain = LedgerWords::chained([$this->chain, $this->entry, ...$says]);
+            $this->chain = LedgerWords::chained([$this->chain, ...$says]);
             $rows[] = array_combine(['id', 'at', 'by', 'cause', 'subject', 'row_id', 'person_id', 'course_id', 'what', 'content', 'chain'], [$this->entry, ...$says, $this->chain]);
         }
         if ($rows !== []) {

@@ -53,7 +53,7 @@ final readonly class PgsqlTriggers implements Triggers
             select l.id, l.chain into last from ledger l order by l.id desc limit 1;
             n := coalesce(last.id, 0) + 1;
             insert into ledger (id, at, "by", cause, subject, row_id, person_id, course_id, what, content, chain) values (n, instant, hand, reason, subject, row_id, person, course, what, content,
-                encode(sha256(convert_to(concat_ws(chr(31), coalesce(last.chain, ''), n, instant, hand, reason, subject, row_id, coalesce(person::text, ''), coalesce(course::text, ''), what, content), 'UTF8')), 'base64'));
+                encode(sha256(convert_to(concat_ws(chr(31), coalesce(last.chain, ''), instant, hand, reason, subject, row_id, coalesce(person::text, ''), coalesce(course::text, ''), what, content), 'UTF8')), 'base64'));
         end $$
         SQL;
 

@@ -16,9 +16,7 @@ final readonly class SqliteTriggers implements Triggers
         foreach (Subjects::all() as $subject) {
             $rules[] = "create trigger ledger_of_{$subject->table}_made after insert on \"{$subject->table}\" begin ".self::entry($subject, 'new', 'made').'; end';
             $rules[] = "create trigger ledger_of_{$subject->table}_gone after delete on \"{$subject->table}\" begin ".self::entry($subject, 'old', 'gone').'; end';
-            if ($subject->columns !== []) {
-                $rules[] = self::changed($subject);
-            }
+            array_push($rules, ...self::changed($subject));
         }
 
         return $rules;
@@ -33,7 +31,7 @@ final readonly class SqliteTriggers implements Triggers
     {
         $names = ['ledger_stays_update', 'ledger_stays_delete'];
         foreach (Subjects::all() as $subject) {
-            foreach (['made', 'gone', 'changed'] as $what) {
+            foreach (['made', 'gone', 'changed', 'moved'] as $what) {
                 $names[] = "ledger_of_{$subject->table}_{$what}";
             }
         }
@@ -41,27 +39,30 @@ final readonly class SqliteTriggers implements Triggers
         return array_map(static fn (string $name): string => "drop trigger if exists {$name}", $names);
     }
 
-    private static function changed(Subject $subject): string
+    /** @return list<string> */
+    private static function changed(Subject $subject): array
     {
-        $known = $subject->known();
-        $differs = implode(' or ', array_map(static fn (string $column): string => "old.\"{$column}\" is not new.\"{$column}\"", $known));
-        $of = implode(', ', array_map(static fn (string $column): string => "\"{$column}\"", $known));
+        $of = implode(', ', array_map(static fn (string $column): string => "\"{$column}\"", $subject->known()));
+        $differs = implode(' or ', array_map(static fn (string $column): string => "old.\"{$column}\" is not new.\"{$column}\"", $subject->known()));
+        $begins = static fn (string $what, string $when): string => "create trigger ledger_of_{$subject->table}_{$what} after update of {$of} on \"{$subject->table}\" when {$when} begin ";
         if ($subject->person === null || $subject->person === 'id') {
-            return "create trigger ledger_of_{$subject->table}_changed after update of {$of} on \"{$subject->table}\" when {$differs} begin ".self::entry($subject, 'new', 'changed').'; end';
+            return [$begins('changed', $differs).self::entry($subject, 'new', 'changed').'; end'];
         }
-        // What goes over to another person is gone with the first and made with the other.
         $moved = "old.\"{$subject->person}\" is not new.\"{$subject->person}\"";
 
-        return "create trigger ledger_of_{$subject->table}_changed after update of {$of} on \"{$subject->table}\" when {$differs} begin "
-            .self::entry($subject, 'old', 'gone', $moved).'; '.self::entry($subject, 'new', 'made', $moved).'; '.self::entry($subject, 'new', 'changed', "not ({$moved})").'; end';
+        return [
+            // What goes over to another person is gone with the first and made with the other.
+            $begins('moved', $moved).self::entry($subject, 'old', 'gone').'; '.self::entry($subject, 'new', 'made').'; end',
+            ...$subject->columns === [] ? [] : [$begins('changed', "not ({$moved}) and ({$differs})").self::entry($subject, 'new', 'changed').'; end'],
+        ];
     }
 
     /** @param  string  $row  old or new */
-    private static function entry(Subject $subject, string $row, string $what, string $where = 'true'): string
+    private static function entry(Subject $subject, string $row, string $what): string
     {
-        $named = "'{$subject->table}', {$row}.\"{$subject->row}\", ".($subject->person === null ? 'null' : "{$row}.\"{$subject->person}\"").', '.($subject->course === null ? 'null' : "{$row}.\"{$subject->course}\"").", '{$what}', content";
+        $named = "'{$subject->table}', {$row}.\"{$subject->row}\", ".($subject->person === null ? 'null' : "{$row}.\"{$subject->person}\"").', '.($subject->course === null ? 'null' : "{$row}.\"{$subject->course}\"").", '{$what}', ".($what === 'gone' ? "'{}'" : $subject->content($row));
 
-        return "insert into ledger (id, at, by, cause, subject, row_id, person_id, course_id, what, content, chain) select n, keep_at(n), keep_by(), keep_cause(), {$named}, keep_chain(previous, n, {$named})"
-            ." from (select coalesce((select id from ledger order by id desc limit 1), 0) + 1 as n, coalesce((select chain from ledger order by id desc limit 1), '') as previous, ".($what === 'gone' ? "'{}'" : $subject->content($row))." as content) where {$where}";
+        // Its number is the next one: what is looked up is looked up once.
+        return "insert into ledger (at, by, cause, subject, row_id, person_id, course_id, what, content, chain) values (keep_at(), keep_by(), keep_cause(), {$named}, keep_chain(coalesce((select chain from ledger order by id desc limit 1), ''), {$named}))";
     }
 }
