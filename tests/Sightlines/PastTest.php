@@ -40,6 +40,12 @@ final class PastTest extends TestCase
         self::assertSame(['2026-03-15 open', '2026-03-21 locked'], [$this->stateOn($grid, 'm-tools', '2026-03-15'), $this->stateOn($grid, 'm-tools', '2026-03-21')]);
         self::assertSame([[1, 'revision 1: “Imported from a plan file”'], [2, 'revision 2: “tighter pace”']], array_map(static fn (\stdClass $mark): array => [$mark->number, $mark->words], $grid->revisions));
         self::assertSame((new \DateTimeImmutable('2026-03-20T08:00:00Z'))->getTimestamp(), $grid->revisions[1]->at);
+        foreach ($grid->cells as $row) {
+            $sights = array_column(array_chunk($row[0], 2), 0);
+            foreach (array_slice($sights, 1) as $index => $sight) {
+                self::assertNotSame($sights[$index], $sight);
+            }
+        }
         // From now on it is as it always was.
         $now = $this->sightlines('clinker', ['holder:25:apprentice-pass']);
         self::assertSame($this->stateOn($now, 'm-tools', '2026-04-16'), $this->stateOn($grid, 'm-tools', '2026-04-16'));
