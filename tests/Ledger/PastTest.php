@@ -54,7 +54,7 @@ final class PastTest extends TestCase
         ];
         yield 'a pass that is taken back' => [
             static fn (self $test): Pass => Pass::query()->create(['person_id' => $test->person('eira')->id, 'course_id' => $test->course()->id, 'offer_id' => Offer::query()->where('key', 'yard-trial')->value('id'), 'starts_at' => Carbon::now(), 'state' => 'active', 'source' => 'by hand']),
-            static fn (self $test): mixed => Pass::query()->where('starts_at', '2026-03-10 08:00:00')->delete(), 'l-advanced', ['locked', 'open', 'locked'],
+            static fn (self $test): mixed => Pass::query()->where('starts_at', '2026-03-10 08:00:00')->delete(), 'l-launch', ['locked', 'open', 'locked'],
         ];
         yield 'an offer of another course that gives a label' => [
             static function (self $test): void {
