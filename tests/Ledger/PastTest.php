@@ -124,6 +124,15 @@ final class PastTest extends TestCase
         self::assertNotNull($past->knownNow($this->course(), $looker, new Moment((int) strtotime('2026-03-16T08:00:00Z'))));
     }
 
+    public function test_somebody_who_has_left_was_there_and_is_not(): void
+    {
+        $siv = Person::query()->create(['name' => 'Siv Aune', 'email' => 'siv@alder.test']);
+        Carbon::setTestNow('2026-03-20T08:00:00Z');
+        $siv->delete();
+        $there = fn (string $at): ?bool => app(Past::class)->of($this->course(), new PastLooker($siv->id), new Moment((int) strtotime($at)))?->wasThere;
+        self::assertSame([true, false], [$there('2026-03-10T08:00:00Z'), $there('2026-03-20T08:00:00Z')]);
+    }
+
     public function test_of_several_things_in_one_second_each_can_be_asked(): void
     {
         $looker = new PastLooker($this->person('eira')->id);

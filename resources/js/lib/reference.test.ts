@@ -10,7 +10,7 @@ test('every operation belongs to a tag and is found by it', () => {
   const found = reference.tags.flatMap(({ name }) => callsOf(reference, name));
 
   expect(found).toHaveLength(Object.values(reference.paths).flatMap((methods) => Object.keys(methods)).length);
-  expect(callsOf(reference, 'decisions').map(({ method, path }) => `${method} ${path}`)).toEqual(['GET /decisions', 'POST /decisions']);
+  expect(callsOf(reference, 'decisions').map(({ method, path }) => `${method} ${path}`)).toEqual(['GET /decisions', 'POST /decisions', 'GET /decisions/past']);
 });
 
 test.each([
