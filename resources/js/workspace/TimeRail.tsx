@@ -45,7 +45,7 @@ export function TimeRail({ sights, ticks, time, zoneName, revisions, until }: Ti
   // While it is dragged the ruler stays where it is.
   const { from, to } = held ?? span;
   const x = (instant: number) => ((instant - from) / (to - from)) * width;
-  const rules = at < grid.now ? revisions?.findLast((mark) => mark.at <= at) : undefined;
+  const rules = !isNow && at < grid.now ? revisions?.findLast((mark) => mark.at <= at) : undefined;
   const next = tickFrom(ticks, at, 1);
   const before = tickFrom(ticks, at, -1);
 
