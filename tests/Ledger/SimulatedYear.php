@@ -91,12 +91,18 @@ final class SimulatedYear
     /** Answers that another wrote down; a last line that was not finished is none. */
     public function recall(string $file): void
     {
-        foreach (explode("\n", (string) file_get_contents($file), -1) as $line) {
+        foreach (is_file($file) ? explode("\n", (string) file_get_contents($file), -1) : [] as $line) {
             $answers = unserialize((string) base64_decode($line, strict: true), ['allowed_classes' => [PastLooker::class]]);
             foreach (is_array($answers) ? $answers : [] as $one) {
                 $this->answers[] = $one;
             }
         }
+    }
+
+    /** The last instant of which an answer was written down; 0: none was. */
+    public function latest(): int
+    {
+        return max([0, ...array_column($this->answers, 'at')]);
     }
 
     public function count(): int
