@@ -143,7 +143,7 @@ final class PeopleJourneyTest extends BrowserTestCase
         $this->typeAtFocus(Keys::ENTER);
         $this->waitForFocus('.whynot input');
         $this->typeAtFocus('rivets');
-        $this->waitForText('[role=option]', 'Rivets and roves');
+        $this->waitForText('[role=option][data-combobox-selected]', 'Rivets and roves');
         $this->typeAtFocus(Keys::ENTER);
         $this->waitForText('.whynot', 'Hand it out');
         $this->waitForText('.whynot', 'is not finished');
