@@ -19,6 +19,7 @@ use Illuminate\Database\Events\NoPendingMigrations;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
+use Illuminate\Support\Facades\Storage;
 use SilentKeep\Core\Deciding\State;
 use Tests\TestCase;
 
@@ -94,6 +95,13 @@ final class HistoryTest extends TestCase
         self::assertSame([], app(VerifyLedger::class)([$head])['findings']);
         DB::table('labels')->delete();
         self::assertGreaterThan($head->entry, Head::now()->entry);
+    }
+
+    protected function tearDown(): void
+    {
+        // Other tests begin where no schedule has run.
+        Storage::delete('schedule-ran');
+        parent::tearDown();
     }
 
     private function upgrade(): void
