@@ -45,7 +45,7 @@ final readonly class PastPageBuilder
         $learners = Person::query()->whereIn('id', Ties::learnersOf($person->id))->orderBy('name')->orderBy('id')->get();
         $with = $learners->contains('id', $with) ? $with : null;
         $now = $this->clock->now();
-        $telling = new Telling($this->clock, $this->words, new Hands, $course === null ? [] : array_map(static fn (OutlineRow $row): PastRow => new PastRow($row->key, $row->title, $row->kind, $row->depth, former: false), $this->shelf->rows($course->id)), Offer::query()->pluck('name', 'id')->map(Value::text(...))->all(), $person->id);
+        $telling = new Telling($this->clock, $this->words, new Hands, $course === null ? [] : array_map(static fn (OutlineRow $row): PastRow => new PastRow($row->key, $row->title, $row->kind, $row->depth, former: false), $this->shelf->rows($course->id)), self::offers(), $person->id);
         $turns = [];
         foreach ($course === null ? [] : $this->story->of($course, new PastLooker($person->id, observed: $with), $now) as $turn) {
             $turns[] = $telling->turn($turn);
@@ -92,8 +92,9 @@ final readonly class PastPageBuilder
         $known = $this->past->knownNow($course, $looker, new Moment($at));
         $now = $known === null ? null : $known[0]->answer->decisions()[$position];
         $what = [];
+        $offers = $known === null ? [] : self::offers();
         foreach ($known[1] ?? [] as $entry) {
-            $what[] = $this->words->of($entry, null, Offer::query()->pluck('name', 'id')->map(Value::text(...))->all(), $person->id, $then);
+            $what[] = $this->words->of($entry, null, $offers, $person->id, $then);
         }
 
         return new PastWhy(
@@ -104,6 +105,12 @@ final readonly class PastPageBuilder
                 'state' => Glyph::of($now)->word(), 'what' => implode(' ', array_map(static fn (Sentence $one): string => $one->marked(), array_filter($what))),
             ])),
         );
+    }
+
+    /** @return array<int, string> names by number */
+    private static function offers(): array
+    {
+        return Offer::query()->pluck('name', 'id')->map(Value::text(...))->all();
     }
 
     /** @param  list<CoursePick>  $picks */
