@@ -29,8 +29,9 @@ return [
             'busy_timeout' => 10_000,
             'journal_mode' => 'wal',
             'synchronous' => env('DB_SYNCHRONOUS', 'normal'),
+            // What is deleted is overwritten: of somebody who was erased nothing is to be found in the file.
             // In kibibytes of memory, as it is negative: long lists are written and sorted without going to the disk for each page.
-            'pragmas' => ['cache_size' => -32_000, 'temp_store' => 'memory'],
+            'pragmas' => ['cache_size' => -32_000, 'temp_store' => 'memory', 'secure_delete' => 'on'],
         ],
         'pgsql' => $pgsql,
         // For sessions: nobody waits for whoever writes to the school.

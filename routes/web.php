@@ -35,6 +35,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:10,1,password')->name('account.password');
     Route::put('/account/letters', [AccountController::class, 'letters'])->name('account.letters');
+    Route::get('/account/data', [AccountController::class, 'data'])->middleware('throttle:10,1,data')->name('account.data');
     Route::post('/account/sessions', [AccountController::class, 'sessions'])->name('account.sessions');
 });
 
@@ -104,6 +105,9 @@ Route::prefix('keep')->middleware(['auth', KeepsToTheirRole::class])->name('keep
     Route::put('/school/front', [Staff\School\SchoolController::class, 'updateFront'])->name('school.front');
     Route::get('/school/zone', [Staff\School\ZoneController::class, 'moves'])->name('zone');
     Route::put('/school/zone', [Staff\School\ZoneController::class, 'update'])->name('zone.change');
+    Route::get('/school/kept', [Staff\School\KeptController::class, 'index'])->name('kept');
+    Route::put('/school/kept', [Staff\School\KeptController::class, 'update'])->name('kept.change');
+    Route::get('/school/kept/departed', [Staff\School\KeptController::class, 'departed'])->name('kept.departed');
     Route::get('/school/staff', [Staff\School\StaffController::class, 'index'])->name('staff');
     Route::post('/school/staff', [Staff\School\StaffController::class, 'store'])->name('staff.add');
     Route::put('/school/staff/{person}', [Staff\School\StaffController::class, 'update'])->whereNumber('person')->name('staff.change');
@@ -210,8 +214,14 @@ Route::prefix('keep')->middleware(['auth', KeepsToTheirRole::class])->name('keep
     Route::post('/people/segments', [Staff\SavedFiltersController::class, 'store'])->name('segments.save');
     Route::delete('/people/segments/{segment}', [Staff\SavedFiltersController::class, 'destroy'])->whereNumber('segment')->name('segments.forget');
     Route::put('/people/{person}/letters', [Staff\LettersController::class, 'choose'])->whereNumber('person')->middleware('can:help-people')->name('person.letters');
-    Route::get('/people/{person}/past', [Staff\PastController::class, 'show'])->whereNumber('person')->name('person.past');
-    Route::get('/people/{person}/past/why', [Staff\PastController::class, 'why'])->whereNumber('person')->name('person.past.why');
+    Route::get('/people/{person}/past', [Staff\Person\PastController::class, 'show'])->whereNumber('person')->name('person.past');
+    Route::get('/people/{person}/past/why', [Staff\Person\PastController::class, 'why'])->whereNumber('person')->name('person.past.why');
+    Route::middleware('can:run-school')->group(function (): void {
+        Route::get('/people/{person}/data', [Staff\Person\PersonDataController::class, 'show'])->whereNumber('person')->name('person.data');
+        Route::get('/people/{person}/data.zip', [Staff\Person\PersonDataController::class, 'archive'])->whereNumber('person')->middleware('throttle:30,1,archive')->name('person.archive');
+        Route::put('/people/{person}', [Staff\Person\PersonDataController::class, 'update'])->whereNumber('person')->name('person.correct');
+        Route::delete('/people/{person}', [Staff\Person\PersonDataController::class, 'destroy'])->whereNumber('person')->name('person.erase');
+    });
     Route::get('/people/{person}', [Staff\PeopleController::class, 'show'])->whereNumber('person')->name('person');
 });
 

@@ -29,6 +29,7 @@ final class Architecture
         'App\Learning' => [],
         'App\Triggers' => ['App\People', 'App\Learning\Quizzes'],
         'App\Cartridges' => ['App\Drafts', 'App\Learning'],
+        'App\Privacy' => ['App\People', 'App\School\Keeping'],
         'App\School' => ['App\Counting', 'App\Ledger'],
         'App\Counting' => [],
         'App\Ledger' => [],

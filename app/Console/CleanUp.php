@@ -6,12 +6,17 @@ namespace App\Console;
 
 use App\Database\Value;
 use App\Learning\Contents\LetContentsGo;
+use App\Ledger\Proof\NoteHead;
+use App\Models\Activity;
 use App\Models\ActRecord;
+use App\Models\ErasedPerson;
+use App\Models\FormAnswer;
 use App\Models\GivenUp;
 use App\Models\Import;
 use App\Models\IncomingEvent;
 use App\Models\KeptAnswer;
 use App\Models\Message;
+use App\Models\NextRun;
 use App\Models\OutsideEvent;
 use App\Models\PeopleCount;
 use App\Models\RehearsalRun;
@@ -20,12 +25,16 @@ use App\Models\TriggerRun;
 use App\Models\WatchReport;
 use App\Notices\Met\Meetings;
 use App\People\Import\Back\TakeImportBack;
+use App\People\Import\LetUploadGo;
 use App\People\Import\StagedImport;
 use App\People\LeaveAct;
+use App\Privacy\Erasing\EraseDeparted;
+use App\Privacy\Erasing\RemoveTraces;
+use App\School\Keeping\KeptDays;
+use App\School\Keeping\KeptKind;
 use App\Standins\Mail\Postbox;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Facades\Storage;
 use Psr\Clock\ClockInterface;
 
 /** Lets go of what nobody needs any more, a little at a time, so that nobody waits for it. */
@@ -37,21 +46,13 @@ final readonly class CleanUp
     /** Days for which things are kept. */
     private const PREPARED = 1;
 
-    private const UPLOADED = 7;
+    private const LOOKED_FOR = 7;
 
     private const COUNTED = 21;
 
-    private const BROUGHT_IN = ['done', 'taking back', 'taken back'];
-
-    private const LINKS = 30;
-
-    private const LETTERS = 400;
-
     private const POSTBOX = 14;
 
-    private const REPORTS = 90;
-
-    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox, private Meetings $meetings, private LetContentsGo $contents)
+    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox, private Meetings $meetings, private LetContentsGo $contents, private KeptDays $kept, private LetUploadGo $letUploadGo, private EraseDeparted $eraseDeparted)
     {
     }
 
@@ -66,40 +67,70 @@ final readonly class CleanUp
 
         return $gone + [
             'uploaded lists' => $this->imports(),
-            'links to sign in' => self::delete(SignInLink::query()->where(fn (Builder $query) => $query->where('used_at', '<', $this->before(self::LINKS))->orWhere('expires_at', '<', $this->before(self::LINKS)))),
-            'letters' => self::delete(Message::query()->where('written_at', '<', $this->before(self::LETTERS))),
+            'links to sign in' => self::delete(SignInLink::query()->where(fn (Builder $query) => $query->where('used_at', '<', $this->kept->before(KeptKind::Links))->orWhere('expires_at', '<', $this->kept->before(KeptKind::Links)))),
+            'letters' => $this->old(KeptKind::Letters, Message::query(), 'written_at'),
             'files of letters' => $this->postbox->clearBefore($this->clock->now()->getTimestamp() - self::POSTBOX * 86400),
             'answers to what is asked once' => self::delete(KeptAnswer::query()->where('made_at', '<', $this->before(self::PREPARED))),
-            'events of others' => self::delete(IncomingEvent::query()->where('received_at', '<', $this->before(self::LETTERS))),
-            'events told outside' => self::delete(OutsideEvent::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
-            'runs of triggers' => self::delete(TriggerRun::query()->where('made_at', '<', $this->before(self::LETTERS))->where('state', '!=', 'waiting')),
+            'events of others' => $this->old(KeptKind::Events, IncomingEvent::query(), 'received_at'),
+            'events told outside' => $this->old(KeptKind::Events, OutsideEvent::query()->where('state', '!=', 'waiting'), 'made_at'),
+            'runs of triggers' => $this->old(KeptKind::Runs, TriggerRun::query()->where('state', '!=', 'waiting'), 'made_at'),
+            // Not where the ledger ended each day: that is a proof.
+            'lines of the activity log' => $this->old(KeptKind::Log, Activity::query()->withoutGlobalScopes()->where('action', '!=', NoteHead::ACTION), 'happened_at'),
+            'answers to forms' => $this->old(KeptKind::FormAnswers, FormAnswer::query(), 'sent_at'),
+            'people who waited for a next run' => $this->old(KeptKind::NextRuns, NextRun::query(), 'asked_at'),
+            'people who left' => ($this->eraseDeparted)(),
+            'people of whom traces are still looked for' => $this->tracesAgain(),
             'what was tried in drafts and given up' => self::delete(GivenUp::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'what was counted on people' => self::delete(PeopleCount::query()->where('began_at', '<', $this->before(self::COUNTED))),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'items that were taken out, with what they held' => ($this->contents)(),
-            'reports of watching, which are counted' => self::delete(WatchReport::query()->where('stored_at', '<', $this->before(self::REPORTS))),
+            'reports of watching, which are counted' => $this->old(KeptKind::Reports, WatchReport::query(), 'stored_at'),
         ];
     }
 
-    /** Lists that were brought in leave their rows at once, and can be taken back for a month; those that were not are kept for a week to be gone on with. */
+    /** Lists that were brought in leave their rows at once, and can be taken back for a month; those that were not are kept for a while to be gone on with. */
     private function imports(): int
     {
         $gone = 0;
-        foreach (Import::query()->where('made_at', '<', $this->before(self::UPLOADED))->where('path', '!=', '')->get() as $import) {
-            Storage::delete($import->path);
-            self::delete($import->rows()->getQuery());
-            $import->update(['path' => '', 'state' => in_array($import->state, self::BROUGHT_IN, true) ? $import->state : 'gone']);
+        $days = $this->kept->of(KeptKind::Uploads) ?? 0;
+        foreach (Import::query()->where('made_at', '<', $this->before($days))->where('path', '!=', '')->get() as $import) {
+            ($this->letUploadGo)($import);
             $gone++;
         }
         // Each of them once: what is let go of is looked for in the days after.
-        foreach (Import::query()->where('state', 'done')->whereBetween('finished_at', [$this->before(TakeImportBack::DAYS + self::UPLOADED), $this->before(TakeImportBack::DAYS)])->get() as $import) {
+        foreach (Import::query()->where('state', 'done')->whereBetween('finished_at', [$this->before(TakeImportBack::DAYS + self::LOOKED_FOR), $this->before(TakeImportBack::DAYS)])->get() as $import) {
             foreach (StagedImport::TABLES as $table) {
                 StagedImport::deleteOf($table, $import);
             }
         }
 
         return $gone;
+    }
+
+    /** Where the queue has lost it, or given up: it starts again. */
+    private function tracesAgain(): int
+    {
+        $waiting = ErasedPerson::query()->where('state', 'waiting')->where('erased_at', '<', $this->before(self::PREPARED))->limit(self::ROWS)->pluck('id');
+        foreach (Value::ints($waiting) as $erased) {
+            RemoveTraces::dispatch($erased);
+        }
+
+        return count($waiting);
+    }
+
+    /**
+     * What is older than the school keeps it.
+     *
+     * @template T of Model
+     *
+     * @param  Builder<T>  $all
+     */
+    private function old(KeptKind $kind, Builder $all, string $column): int
+    {
+        $before = $this->kept->before($kind);
+
+        return $before === null ? 0 : self::delete($all->where($column, '<', $before));
     }
 
     /**

@@ -79,4 +79,7 @@ interface Dialect
 
     /** @return list<string> the tables of the school, in their order */
     public function tables(): array;
+
+    /** What was deleted is to stand nowhere in the database's files any more, as far as that can be had while others work. Not to be called inside a transaction. */
+    public function overwriteDeleted(): void;
 }

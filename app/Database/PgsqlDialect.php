@@ -113,4 +113,12 @@ final class PgsqlDialect implements Dialect
     {
         return Value::texts(DB::table('pg_tables')->where('schemaname', 'public')->orderBy('tablename')->pluck('tablename'));
     }
+
+    public function overwriteDeleted(): void
+    {
+        // Rows that are gone stay in their pages until they are cleared away, which the server does by itself in the end.
+        if (DB::transactionLevel() === 0) {
+            DB::statement('vacuum');
+        }
+    }
 }

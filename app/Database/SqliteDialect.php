@@ -110,6 +110,12 @@ final class SqliteDialect implements Dialect
     public function tables(): array
     {
         // Those of the full-text index are the database's own.
-        return Value::texts(DB::table('sqlite_master')->where('type', 'table')->where('name', 'not like', 'sqlite\_%')->where('name', 'not like', 'row\_words%')->orderBy('name')->pluck('name'));
+        return Value::texts(DB::table('sqlite_master')->where('type', 'table')->whereRaw("name not like 'sqlite\\_%' escape '\\'")->whereRaw("name not like 'row\\_words%' escape '\\'")->orderBy('name')->pluck('name'));
+    }
+
+    public function overwriteDeleted(): void
+    {
+        // What is deleted is overwritten (secure_delete); what was there before may still stand in the log that is written ahead.
+        DB::statement('pragma wal_checkpoint(truncate)');
     }
 }

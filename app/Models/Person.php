@@ -21,6 +21,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property ?Language $language of the learner's side; null: that of the school
  * @property ?CsvForm $csv_form in which they are given CSV files; null: as each is usually
  * @property ?array<array-key, mixed> $rule_columns of the Rules lens, as they have arranged them; null: as they are at first
+ * @property ?\DateTimeImmutable $erased_at since then they are a number
  * @property ?\DateTimeImmutable $seen_at last time that they opened a page signed in
  */
 final class Person extends User
@@ -34,7 +35,7 @@ final class Person extends User
 
     protected $hidden = ['password', 'remember_token', 'session_key'];
 
-    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class, 'language' => Language::class, 'rule_columns' => 'array', 'csv_form' => CsvForm::class];
+    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'seen_at' => UtcInstant::class, 'erased_at' => UtcInstant::class, 'language' => Language::class, 'rule_columns' => 'array', 'csv_form' => CsvForm::class];
 
     /** The name of the route of the page that they come to first. */
     public function home(): string

@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $front_focus_x what of it is kept in view, in per cent from the left
  * @property int $front_focus_y from the top
  * @property list<string> $holidays on which nothing opens when dates are moved, as Holidays has them
+ * @property array<string, ?int> $kept_days for how long it keeps what, by kind; null: for good; without: as usual
  * @property float $sample_share of lessons, and of their minutes, that samples may give away
  * @property ?string $begin_code hash of the code by which its first page is opened; null: it has begun
  */
@@ -36,7 +37,7 @@ final class School extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['guests' => 'boolean', 'sample_share' => 'float', 'holidays' => 'array', 'language' => Language::class];
+    protected $casts = ['guests' => 'boolean', 'sample_share' => 'float', 'holidays' => 'array', 'kept_days' => 'array', 'language' => Language::class];
 
-    protected $attributes = ['holidays' => '[]', 'language' => 'en', 'sample_share' => 0.3];
+    protected $attributes = ['holidays' => '[]', 'kept_days' => '{}', 'language' => 'en', 'sample_share' => 0.3];
 }

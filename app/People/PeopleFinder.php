@@ -21,7 +21,7 @@ final readonly class PeopleFinder
     {
         $email = mb_strtolower(trim($email));
 
-        return Person::query()->where('email', $email)->first() ?? Person::query()->where('claimed_email', $email)->latest('id')->first();
+        return Person::query()->where('email', $email)->whereNull('erased_at')->first() ?? Person::query()->where('claimed_email', $email)->latest('id')->first();
     }
 
     public function __construct(private PeopleInSight $sight)
@@ -41,7 +41,7 @@ final readonly class PeopleFinder
         // What stands for any text in a pattern stands for itself here.
         $dialect = Dialects::spoken();
         $literal = addcslashes($part, '%_\\');
-        $people = Person::query()
+        $people = Person::query()->whereNull('erased_at')
             ->where(static fn (Builder $one): Builder => $one->whereRaw($dialect->like('name'), ["%{$literal}%"])->orWhereRaw($dialect->like('coalesce(claimed_email, email)'), ["%{$literal}%"]))
             ->when($at !== null, fn (Builder $people): Builder => $at === null ? $people : $this->sight->at($at, $people))
             ->orderByRaw("case when {$dialect->like('name')} then 0 else 1 end", ["{$literal}%"])->orderBy('name')->orderBy('id')

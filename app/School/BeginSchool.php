@@ -8,6 +8,7 @@ use App\Access\SchoolOf;
 use App\Models\Person;
 use App\Models\Role;
 use App\Models\School;
+use App\School\Keeping\KeptDays;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
@@ -45,7 +46,7 @@ final readonly class BeginSchool
             if (School::query()->whereNull('begin_code')->exists()) {
                 return null;
             }
-            School::query()->updateOrCreate([], ['name' => $said['name'], 'zone' => $said['zone'], 'currency' => strtoupper($said['currency']), 'begin_code' => null]);
+            School::query()->updateOrCreate([], ['name' => $said['name'], 'zone' => $said['zone'], 'currency' => strtoupper($said['currency']), 'begin_code' => null, 'kept_days' => KeptDays::atFirst()]);
             $this->school->forget();
             $person = Person::query()->create(['name' => $said['administrator'], 'email' => mb_strtolower(trim($said['email'])), 'password' => $said['password'], 'role' => Role::Administrator]);
             $this->log->note('school.begun', $person, after: ['name' => $said['name'], 'zone' => $said['zone'], 'currency' => $said['currency']]);

@@ -44,6 +44,8 @@ return [
         'taken_back' => 'Taken back: {act}',
         'letters_stopped' => 'Wants no letters of this kind: {kinds}',
         'letters_wanted' => 'Wants letters of this kind: {kinds}',
+        'corrected' => 'Who they are was corrected (was {name}, {email})',
+        'person_erased' => 'Erased: what is left is a number',
         'came_in' => 'Came in, {by}',
         'extended' => '{offer} extended to {when} (was {was})',
         'changed' => '{was} changed to {offer}',

@@ -257,7 +257,7 @@ final class CrawlTest extends TestCase
         self::assertSame([
             // Write, and lead back to a page above.
             'DELETE courses/{course}/{item}/posts/{post}', 'DELETE next-run/{token}',
-            'GET /', 'GET account', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/bundles/{bundle}', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
+            'GET /', 'GET account', 'GET account/data', 'GET begin', 'GET calendar/{token}.ics', 'GET checkout/bundles/{bundle}', 'GET checkout/{offer}', 'GET courses', 'GET courses/{course}', 'GET courses/{course}/{item}',
             // Says what is drawn, and nothing of for whom.
             'GET covers/{drawing}-{variant}.svg',
             // Lead to a page above, or say nothing of courses.

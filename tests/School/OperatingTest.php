@@ -92,6 +92,24 @@ final class OperatingTest extends TestCase
         self::assertCount(1, self::kept());
     }
 
+    /** A backup from before somebody was erased brought them back. */
+    public function test_who_was_erased_since_is_erased_again_and_nobody_else(): void
+    {
+        self::assertSame(0, Artisan::call('keep:backup', ['file' => $this->backup]));
+        $kaia = $this->person('kaia');
+        self::assertSame(0, Artisan::call('keep:erase', ['person' => (string) $kaia->id, '--yes' => true]));
+        // Of another school's backup somebody else has that number.
+        $birk = $this->person('birk');
+        self::assertSame(0, Artisan::call('keep:erase', ['person' => (string) $birk->id, '--yes' => true]));
+        DB::table('people')->where('id', $birk->id)->update(['created_at' => '2020-01-01 00:00:00']);
+
+        self::assertSame(0, Artisan::call('keep:restore', ['file' => $this->backup, '--replace' => true]));
+
+        self::assertSame("Erased person {$kaia->id}", DB::table('people')->where('id', $kaia->id)->value('name'));
+        self::assertSame(0, DB::table('people')->where('email', 'kaia@alder.test')->count());
+        self::assertSame('birk@alder.test', DB::table('people')->where('id', $birk->id)->value('email'));
+    }
+
     /** Films came back without it. */
     public function test_a_backup_holds_what_stands_in_the_place_of_a_film_before_it_plays(): void
     {

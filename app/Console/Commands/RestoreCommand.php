@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Privacy\Erasing\EraseAgain;
 use App\School\Backup\BackupRefused;
 use App\School\Backup\Restore;
 use Illuminate\Console\Command;
@@ -14,8 +15,9 @@ final class RestoreCommand extends Command
 
     protected $description = 'Bring a backup back, after looking whether it is whole (stop the server meanwhile)';
 
-    public function handle(Restore $restore): int
+    public function handle(Restore $restore, EraseAgain $eraseAgain): int
     {
+        $erased = EraseAgain::known();
         try {
             $told = $restore((string) $this->argument('file'), $this->option('replace') === true);
         } catch (BackupRefused $e) {
@@ -27,6 +29,11 @@ final class RestoreCommand extends Command
         $this->line("The school is as it was at {$told['made_at']}, with {$told['media']} media files.");
         if ($told['kept'] !== null) {
             $this->line("The database that was here is kept as {$told['kept']}.");
+        }
+
+        $again = $eraseAgain($erased);
+        if ($again > 0) {
+            $this->line("Erased once more, as they were since then: {$again}.");
         }
 
         return self::SUCCESS;

@@ -47,6 +47,7 @@ final readonly class PersonPage
         #[OA\Property] public int $now,
         #[OA\Property] public bool $mayRun,
         #[OA\Property(items: new OA\Items(ref: LetterChoiceRow::class))] public array $letters,
+        #[OA\Property] public bool $erased,
     ) {
     }
 }

@@ -74,6 +74,7 @@ final readonly class PersonPageBuilder
             now: $this->clock->now(),
             mayRun: $mayRun,
             letters: LetterChoiceRow::of($person, $this->letterTexts, $this->letterChoices),
+            erased: $person->erased_at !== null,
         );
     }
 

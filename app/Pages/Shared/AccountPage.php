@@ -26,6 +26,7 @@ final readonly class AccountPage
         #[OA\Property] public string $language,
         #[OA\Property(enum: Language::class)] public string $schoolLanguage,
         #[OA\Property(items: new OA\Items(ref: LetterChoiceRow::class))] public array $letters,
+        #[OA\Property] public OwnData $own,
     ) {
     }
 }

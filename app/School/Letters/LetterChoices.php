@@ -35,9 +35,11 @@ final readonly class LetterChoices
     public function wanting(LetterKind $kind, array $people): array
     {
         $said = LetterChoice::query()->where('kind', $kind->value)->whereIntegerInRaw('person_id', array_unique($people))->pluck('wanted', 'person_id');
+        // Who was erased is reached by nobody.
+        $erased = Person::query()->whereIntegerInRaw('id', array_unique($people))->whereNotNull('erased_at')->pluck('id')->flip();
         $wanting = [];
         foreach ($people as $person) {
-            if ((bool) ($said[$person] ?? ! $kind->isAskedFor())) {
+            if ((bool) ($said[$person] ?? ! $kind->isAskedFor()) && ! isset($erased[$person])) {
                 $wanting[$person] = true;
             }
         }

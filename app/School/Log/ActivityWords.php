@@ -49,6 +49,8 @@ final readonly class ActivityWords
             'progress.kept' => Say::text('log.activity_words.what_was_finished_by', ['offer' => $offer]),
             'trial.warned' => Say::text(isset($after['unwritten']) ? 'log.activity_words.was_not_told' : 'log.activity_words.was_told_that_offer', ['offer' => $offer, 'when' => $this->when($after['ends_at'] ?? null)]),
             'person.confirmed' => Say::text('log.activity_words.showed_that_address_theirs'),
+            'person.corrected' => Say::text('log.activity_words.corrected', ['name' => self::text($before['name'] ?? ''), 'email' => self::text($before['email'] ?? '')]),
+            'person.erased' => Say::text('log.activity_words.person_erased'),
             'person.made' => Say::text('log.activity_words.came_in', ['by' => self::text($after['by'] ?? '')]),
             'letters.stopped', 'letters.wanted' => Say::text($line->action === 'letters.stopped' ? 'log.activity_words.letters_stopped' : 'log.activity_words.letters_wanted', ['kinds' => self::kinds($after['kinds'] ?? null)]),
             'sign-in.sent' => Say::text('log.activity_words.was_sent_link_sign'),

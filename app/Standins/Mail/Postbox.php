@@ -48,6 +48,23 @@ final class Postbox
         }
     }
 
+    /**
+     * @param  callable(string): bool  $names  whether a letter, with its heads, names somebody
+     * @return int how many letters that do are gone
+     */
+    public function clear(callable $names): int
+    {
+        $gone = 0;
+        foreach (Storage::files(self::FOLDER) as $file) {
+            if ($names((string) Storage::get($file))) {
+                Storage::delete($file);
+                $gone++;
+            }
+        }
+
+        return $gone;
+    }
+
     /** @return int how many files older than an instant are gone */
     public function clearBefore(int $instant): int
     {

@@ -23,6 +23,8 @@ final readonly class QueuedMailer implements Mailer
     {
         $stamp = gmdate('Y-m-d H:i:s', $this->clock->now()->getTimestamp());
         $laid = 0;
+        // An address that says that there is nobody (RFC 2606).
+        $letters = array_values(array_filter($letters, static fn (Letter $letter): bool => ! str_ends_with($letter->to, '.invalid')));
         foreach (array_chunk($letters, 100) as $some) {
             $laid += Message::query()->insertOrIgnore(array_map(static fn (Letter $letter): array => [
                 'person_id' => $letter->personId, 'to' => $letter->to, 'subject' => $letter->subject, 'body' => $letter->shownBody(), 'once' => $letter->once,

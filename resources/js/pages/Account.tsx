@@ -24,7 +24,7 @@ export default function Account(page: AccountPage) {
   );
 }
 
-function Content({ page: { name, email, confirmed, hasPassword, letters, language, schoolLanguage } }: { page: AccountPage }) {
+function Content({ page: { name, email, confirmed, hasPassword, letters, language, schoolLanguage, own } }: { page: AccountPage }) {
   // Each by its own name.
   const names = { en: say('account.language_en'), nb: say('account.language_nb') };
   return (
@@ -55,6 +55,15 @@ function Content({ page: { name, email, confirmed, hasPassword, letters, languag
         ].map(({ value, label }) => (
           <Tick key={value} type="radio" name="language" label={label} checked={language === value} onChange={() => router.post(to('language'), { language: value }, { preserveScroll: true })} />
         ))}
+      </section>
+      <section>
+        <h2>{own.title}</h2>
+        <p>{own.told}</p>
+        <p>
+          <a href={to('account.data')} download>
+            {own.takeOut}
+          </a>
+        </p>
       </section>
       <section>
         <h2>{say('account.where')}</h2>

@@ -2,6 +2,7 @@
 
 export const routes = {
   'account': '/account',
+  'account.data': '/account/data',
   'account.letters': '/account/letters',
   'account.password': '/account/password',
   'account.sessions': '/account/sessions',
@@ -96,6 +97,9 @@ export const routes = {
   'keep.import.refused': '/keep/people/imports/{import}/refused.csv',
   'keep.import.take-back': '/keep/people/imports/{import}',
   'keep.imports.upload': '/keep/people/imports',
+  'keep.kept': '/keep/school/kept',
+  'keep.kept.change': '/keep/school/kept',
+  'keep.kept.departed': '/keep/school/kept/departed',
   'keep.labels': '/keep/school/labels',
   'keep.labels.merged': '/keep/school/labels/merged',
   'keep.labels.rename': '/keep/school/labels',
@@ -133,6 +137,10 @@ export const routes = {
   'keep.people.rows': '/keep/people/rows/{course}',
   'keep.people.undo': '/keep/people/acts/{act}/undo',
   'keep.person': '/keep/people/{person}',
+  'keep.person.archive': '/keep/people/{person}/data.zip',
+  'keep.person.correct': '/keep/people/{person}',
+  'keep.person.data': '/keep/people/{person}/data',
+  'keep.person.erase': '/keep/people/{person}',
   'keep.person.letters': '/keep/people/{person}/letters',
   'keep.person.past': '/keep/people/{person}/past',
   'keep.person.past.why': '/keep/people/{person}/past/why',

@@ -64,6 +64,7 @@ export interface AccountPage {
   language: string;
   schoolLanguage: 'en' | 'nb';
   letters: LetterChoiceRow[];
+  own: OwnData;
 }
 
 export interface ActOutcome {
@@ -448,6 +449,10 @@ export interface DateRow {
   instant: string;
 }
 
+export interface DepartedCount {
+  people: number;
+}
+
 export interface DoorCount {
   met: number;
   taken: number;
@@ -483,6 +488,14 @@ export interface EffectCount {
   count: number;
   names: string[];
   people: number[];
+}
+
+export interface ErasedTold {
+  when: string;
+  by: string;
+  done: boolean;
+  gone: string[];
+  left: string[];
 }
 
 export interface Expected {
@@ -695,6 +708,12 @@ export interface HeldGrant {
   active: boolean;
 }
 
+export interface HeldLine {
+  what: string;
+  rows: number;
+  then: string;
+}
+
 export interface HeldPass {
   id: number;
   course: string;
@@ -788,6 +807,20 @@ export interface ImportProgress {
 export interface ImportsPage {
   offers: OfferPick[];
   imports: ImportLine[];
+}
+
+export interface KeptPage {
+  rows: KeptRow[];
+  mayRun: boolean;
+}
+
+export interface KeptRow {
+  kind: 'letters' | 'events' | 'runs' | 'log' | 'form_answers' | 'next_runs' | 'reports' | 'links' | 'uploads' | 'departed';
+  title: string;
+  told: string;
+  days: number | null;
+  least: number;
+  mayStay: boolean;
 }
 
 export interface KindRow {
@@ -1225,6 +1258,12 @@ export interface OutsideRow {
   failed: number;
 }
 
+export interface OwnData {
+  title: string;
+  told: string;
+  takeOut: string;
+}
+
 export interface Part {
   kind: PartKind;
   text: string;
@@ -1321,6 +1360,16 @@ export interface PeoplePage {
   mayRun: boolean;
 }
 
+export interface PersonDataPage {
+  id: number;
+  name: string;
+  email: string;
+  held: HeldLine[];
+  refused: string | null;
+  pays: string[];
+  erased: ErasedTold | null;
+}
+
 export interface PersonPage {
   id: number;
   name: string;
@@ -1340,6 +1389,7 @@ export interface PersonPage {
   now: number;
   mayRun: boolean;
   letters: LetterChoiceRow[];
+  erased: boolean;
 }
 
 export interface PersonRow {

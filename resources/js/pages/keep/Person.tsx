@@ -20,7 +20,7 @@ import css from '../../people/people.module.css';
 import ui from '../../ui/ui.module.css';
 
 export default function Person(page: PersonPage) {
-  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, now, mayRun, letters } = page;
+  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, now, mayRun, letters, erased } = page;
   const helps = useHelps();
   // Whoever comes from a list of passes that end goes on with how long.
   const [act, setAct] = useState<{ act: Act; title: string } | null>(() => {
@@ -46,12 +46,18 @@ export default function Person(page: PersonPage) {
               {say('person.person.their_past')}
             </Button>
             {mayRun && (
+              <Button component={Link} variant="default" href={to('keep.person.data', { person: id })}>
+                {say('privacy.data.link')}
+              </Button>
+            )}
+            {mayRun && !erased && (
               <Button variant="default" onClick={() => ask(say('person.asks.write_to_them'), { do: 'write' })}>
                 {say('person.person.write_to_them')}
               </Button>
             )}
           </div>
         </div>
+        {erased && <p className={ui.takes}>{say('privacy.erased.banner')}</p>}
         <div className={css.personcols}>
           <div>
             <section>

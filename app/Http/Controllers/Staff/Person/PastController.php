@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers\Staff;
+namespace App\Http\Controllers\Staff\Person;
 
 use App\Http\Text;
 use App\Models\Person;
