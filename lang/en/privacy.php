@@ -27,9 +27,9 @@ return [
     ],
     'erase' => [
         'title' => 'Erase {name}',
-        'told' => 'It cannot be undone: no backup of this side brings it back.',
-        'goes' => 'Name, address, letters, posts, what they answered in quizzes and forms, links that let them in. Nobody observes them any more, and they observe nobody.',
-        'stays' => 'Passes, what was finished, scores and looks are counted as before, under a number. What the ledger says stays true.',
+        'told' => 'It cannot be undone.',
+        'goes' => 'What goes: name, address, letters, posts, what they answered in quizzes and forms, links that let them in. Nobody observes them any more, and they observe nobody.',
+        'stays' => 'What stays, under a number: passes, what was finished, scores, looks. So courses are counted as before, and the ledger stays true.',
         'pays' => 'They pay for {offers} again and again: end that at the shop first, or it goes on asking them for money.',
         'looked' => 'Their name and address are looked for in everything that the program wrote, in files and in its log. Where other people have written them, you are told.',
         'backups' => 'Copies that were made before hold them still: let go of those when your days for them are over.',
@@ -38,8 +38,9 @@ return [
     ],
     'erased' => [
         'banner' => 'They were erased. What is left is a number, so that courses are counted as before.',
+        'rest' => 'What is left is a number, so that courses are counted as before.',
         'when' => 'Erased {when}, {by}.',
-        'waiting' => 'Traces are being looked for. This page tells what was found when you come back to it.',
+        'waiting' => 'Traces are being looked for. You need not wait: what was found stands here later, too.',
         'gone' => 'What went',
         'left' => 'Where they are still named',
         'left_told' => 'In words of other people, which nobody alters behind their backs. Have them changed where they should be.',

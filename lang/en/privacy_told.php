@@ -39,9 +39,10 @@ return [
         'departed' => ['title' => 'People who left', 'told' => 'Since they were here last, when they hold no pass, observe nobody and do not work here: they are erased.'],
     ],
     'on_erasing' => [
+        'at once' => 'goes at once; a number is left',
         'rows' => 'goes',
-        'words' => 'is counted; what they wrote goes',
-        'stays' => 'is counted, nobody’s',
+        'words' => 'is still counted; what was written goes',
+        'stays' => 'is still counted, under a number',
     ],
     'files' => 'files of letters and lists',
     'log' => 'places in the log of the program',

@@ -19,7 +19,7 @@ final class RolesTest extends TestCase
     use ActsOnPeople;
 
     /** What assistants may not even see: it is about running the school. */
-    private const RUNNING = ['keep.zone', 'keep.labels.merged', 'keep.outbox', 'keep.list', 'keep.list.csv', 'keep.messages', 'keep.shop', 'keep.forms.csv', 'keep.outside', 'keep.tokens', 'keep.bring-in', 'keep.import', 'keep.import.progress'];
+    private const RUNNING = ['keep.zone', 'keep.labels.merged', 'keep.outbox', 'keep.list', 'keep.list.csv', 'keep.messages', 'keep.shop', 'keep.forms.csv', 'keep.outside', 'keep.tokens', 'keep.bring-in', 'keep.import', 'keep.import.progress', 'keep.person.data', 'keep.person.archive'];
 
     protected function setUp(): void
     {

@@ -87,6 +87,7 @@ final class SectionsTest extends TestCase
         $document = (string) file_get_contents(base_path('docs/privacy.md'));
         foreach (Sections::all() as $section) {
             $told = match ($section->onErasing) {
+                OnErasing::AtOnce => 'goes at once',
                 OnErasing::RowsGo => 'goes',
                 OnErasing::WordsGo => 'words go',
                 OnErasing::Stays => 'stays, nobody’s',

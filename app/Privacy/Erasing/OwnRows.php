@@ -27,7 +27,7 @@ final readonly class OwnRows
     public function remove(ErasedPerson $erased, Sought $sought): void
     {
         foreach (Sections::all() as $section) {
-            if ($section->onErasing !== OnErasing::Stays) {
+            if ($section->onErasing === OnErasing::RowsGo || $section->onErasing === OnErasing::WordsGo) {
                 $this->inSection($section, $erased, $sought);
             }
         }

@@ -44,8 +44,7 @@ final class Sections
     private static function ofAccess(): array
     {
         return [
-            // Its own row is no section's: who they are is the first thing that goes.
-            new Section('people', OnErasing::Stays, by: ['id'], secret: ['password', 'remember_token', 'session_key', 'calendar_token']),
+            new Section('people', OnErasing::AtOnce, by: ['id'], secret: ['password', 'remember_token', 'session_key', 'calendar_token']),
             new Section('passes', OnErasing::Stays),
             new Section('purchases', OnErasing::Stays),
             new Section('grants', OnErasing::Stays),

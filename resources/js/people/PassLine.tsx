@@ -4,7 +4,6 @@ import { clsx } from 'clsx';
 
 import type { HeldPass } from '../lib/generated/types';
 import { say, saying } from '../lib/keepSay';
-import { useHelps } from '../lib/page';
 import { to } from '../lib/route';
 import type { Act } from './acts';
 import { at } from './byAct';
@@ -15,13 +14,14 @@ interface PassLineProps {
   pass: HeldPass;
   person: number;
   mayRun: boolean;
+  /** Whether anything may be done for them at all. */
+  helps: boolean;
   onAsk: (title: string, act: Act) => void;
 }
 
 /** A pass that somebody holds or held, and what can be done with it. */
-export function PassLine({ pass, person, mayRun, onAsk }: PassLineProps) {
+export function PassLine({ pass, person, mayRun, helps, onAsk }: PassLineProps) {
   const ended = pass.standing === 'ended';
-  const helps = useHelps();
   return (
     <li className={css[`pass-${pass.standing}`]}>
       <b>{pass.offerName}</b>

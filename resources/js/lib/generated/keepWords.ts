@@ -1356,17 +1356,18 @@ export const keepWords = {
   'privacy.correct.email_told': "Letters and links to sign in go there from then on. Links that were sent before open nothing any more.",
   'privacy.correct.keep': "Correct it",
   'privacy.erase.title': "Erase {name}",
-  'privacy.erase.told': "It cannot be undone: no backup of this side brings it back.",
-  'privacy.erase.goes': "Name, address, letters, posts, what they answered in quizzes and forms, links that let them in. Nobody observes them any more, and they observe nobody.",
-  'privacy.erase.stays': "Passes, what was finished, scores and looks are counted as before, under a number. What the ledger says stays true.",
+  'privacy.erase.told': "It cannot be undone.",
+  'privacy.erase.goes': "What goes: name, address, letters, posts, what they answered in quizzes and forms, links that let them in. Nobody observes them any more, and they observe nobody.",
+  'privacy.erase.stays': "What stays, under a number: passes, what was finished, scores, looks. So courses are counted as before, and the ledger stays true.",
   'privacy.erase.pays': "They pay for {offers} again and again: end that at the shop first, or it goes on asking them for money.",
   'privacy.erase.looked': "Their name and address are looked for in everything that the program wrote, in files and in its log. Where other people have written them, you are told.",
   'privacy.erase.backups': "Copies that were made before hold them still: let go of those when your days for them are over.",
   'privacy.erase.type': "Type {address} to go on",
   'privacy.erase.keep': "Erase for good",
   'privacy.erased.banner': "They were erased. What is left is a number, so that courses are counted as before.",
+  'privacy.erased.rest': "What is left is a number, so that courses are counted as before.",
   'privacy.erased.when': "Erased {when}, {by}.",
-  'privacy.erased.waiting': "Traces are being looked for. This page tells what was found when you come back to it.",
+  'privacy.erased.waiting': "Traces are being looked for. You need not wait: what was found stands here later, too.",
   'privacy.erased.gone': "What went",
   'privacy.erased.left': "Where they are still named",
   'privacy.erased.left_told': "In words of other people, which nobody alters behind their backs. Have them changed where they should be.",
@@ -3358,6 +3359,7 @@ export interface KeepParts {
   'privacy.erase.type': 'address';
   'privacy.erase.keep': never;
   'privacy.erased.banner': never;
+  'privacy.erased.rest': never;
   'privacy.erased.when': 'when' | 'by';
   'privacy.erased.waiting': never;
   'privacy.erased.gone': never;

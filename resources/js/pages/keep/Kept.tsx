@@ -1,7 +1,7 @@
 import { useForm } from '@inertiajs/react';
 import { Button, NumberInput } from '@mantine/core';
-import { type FormEvent, useState } from 'react';
 import { clsx } from 'clsx';
+import { type FormEvent, useState } from 'react';
 
 import type { DepartedCount, KeptPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
@@ -25,10 +25,12 @@ const told = (days: number | null) => (days === null ? say('privacy.kept.good') 
 /** For how long the school keeps what of people. */
 export default function Kept({ rows, mayRun }: KeptPage) {
   const from = Object.fromEntries(rows.map(({ kind, days }) => [kind, days])) as Days;
-  const form = useForm<{ days: Days; from: Days }>({ days: from, from });
+  const form = useForm<{ days: Days }>({ days: from });
   const errors = form.errors as Partial<Record<string, string>>;
   const { days } = form.data;
   const [less, setLess] = useState<Less | null>(null);
+  // What this page was told is what is to be changed, also after it was saved once.
+  form.transform((data) => ({ ...data, from }));
   const save = () => form.put(to('keep.kept.change'), { preserveScroll: true, onSuccess: () => form.setDefaults(), onFinish: () => setLess(null) });
   const ask = async () => {
     const sooner = rows.filter(({ kind }) => days[kind] !== null && (from[kind] === null || Number(days[kind]) < Number(from[kind])));
@@ -54,7 +56,7 @@ export default function Kept({ rows, mayRun }: KeptPage) {
           }}
         >
           <div className={css.scroll}>
-            <table className={clsx(ui.list, css.labels)}>
+            <table className={clsx(ui.list, css.kept)}>
               <caption className={ui.vh}>{say('privacy.kept.told')}</caption>
               <thead>
                 <tr>
@@ -67,11 +69,11 @@ export default function Kept({ rows, mayRun }: KeptPage) {
                   <tr key={kind}>
                     <th scope="row">
                       {title}
-                      <div className={ui.soft}>{more}</div>
+                      <span>{more}</span>
                     </th>
                     <td>
                       <NumberInput
-                        w={190}
+                        w={130}
                         aria-label={say('privacy.kept.days_of', { what: title })}
                         description={say('privacy.kept.least', { days: least })}
                         placeholder={mayStay ? say('privacy.kept.good') : ''}
@@ -92,7 +94,7 @@ export default function Kept({ rows, mayRun }: KeptPage) {
           </div>
           {errors.days !== undefined && <p className={ui.takes}>{errors.days}</p>}
           {mayRun && (
-            <div className={ui['review-acts']}>
+            <div className={clsx(ui['review-acts'], css.below)}>
               <Button type="submit" loading={form.processing} disabled={!form.isDirty}>
                 {say('privacy.kept.keep')}
               </Button>

@@ -20,8 +20,10 @@ import css from '../../people/people.module.css';
 import ui from '../../ui/ui.module.css';
 
 export default function Person(page: PersonPage) {
-  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, now, mayRun, letters, erased } = page;
-  const helps = useHelps();
+  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, now, letters, erased } = page;
+  // Who was erased is a number: nothing is done for it any more.
+  const mayRun = page.mayRun && !erased;
+  const helps = useHelps() && !erased;
   // Whoever comes from a list of passes that end goes on with how long.
   const [act, setAct] = useState<{ act: Act; title: string } | null>(() => {
     const offer = new URLSearchParams(window.location.search).get('extend');
@@ -45,12 +47,12 @@ export default function Person(page: PersonPage) {
             <Button component={Link} variant="default" href={to('keep.person.past', { person: id })}>
               {say('person.person.their_past')}
             </Button>
-            {mayRun && (
+            {page.mayRun && (
               <Button component={Link} variant="default" href={to('keep.person.data', { person: id })}>
                 {say('privacy.data.link')}
               </Button>
             )}
-            {mayRun && !erased && (
+            {mayRun && (
               <Button variant="default" onClick={() => ask(say('person.asks.write_to_them'), { do: 'write' })}>
                 {say('person.person.write_to_them')}
               </Button>
@@ -72,7 +74,7 @@ export default function Person(page: PersonPage) {
               {passes.length === 0 && <p className={ui.soft}>{say('person.person.they_hold_no_pass')}</p>}
               <ul className={css.held}>
                 {passes.map((pass) => (
-                  <PassLine key={pass.id} pass={pass} person={id} mayRun={mayRun} onAsk={ask} />
+                  <PassLine key={pass.id} pass={pass} person={id} mayRun={mayRun} helps={helps} onAsk={ask} />
                 ))}
               </ul>
             </section>

@@ -1,12 +1,13 @@
-import { Link, router, useForm } from '@inertiajs/react';
+import { Link, router, useForm, usePoll } from '@inertiajs/react';
 import { Button, TextInput } from '@mantine/core';
 import { clsx } from 'clsx';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 
 import type { ErasedTold, PersonDataPage } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { to } from '../../lib/route';
 import css from '../../people/people.module.css';
+import school from '../../school/school.module.css';
 import { DialogForm } from '../../ui/DialogForm';
 import { KeepShell } from '../../ui/KeepShell';
 import ui from '../../ui/ui.module.css';
@@ -42,6 +43,7 @@ export default function PersonData({ id, name, email, held, refused, pays, erase
         {held.length === 0 ? (
           <p className={ui.soft}>{say('privacy.data.nothing')}</p>
         ) : (
+          <div className={school.scroll}>
           <table className={ui.list}>
             <caption className={ui.vh}>{title}</caption>
             <thead>
@@ -61,6 +63,7 @@ export default function PersonData({ id, name, email, held, refused, pays, erase
               ))}
             </tbody>
           </table>
+          </div>
         )}
         {open === 'correct' && <CorrectDialog person={{ id, name, email }} onLeave={leave} />}
         {open === 'erase' && <EraseDialog person={{ id, name, email }} refused={refused} pays={pays} onLeave={leave} />}
@@ -70,10 +73,16 @@ export default function PersonData({ id, name, email, held, refused, pays, erase
 }
 
 function Erased({ erased: { when, by, done, gone, left } }: { erased: ErasedTold }) {
+  const { stop } = usePoll(2000, { only: ['erased', 'held'] });
+  useEffect(() => {
+    if (done) {
+      stop();
+    }
+  }, [done, stop]);
   return (
-    <section>
+    <section className={css.erased}>
       <p>
-        {say('privacy.erased.when', { when, by })} {say('privacy.erased.banner')}
+        {say('privacy.erased.when', { when, by })} {say('privacy.erased.rest')}
       </p>
       {!done && <p className={ui.takes}>{say('privacy.erased.waiting')}</p>}
       {gone.length > 0 && (
