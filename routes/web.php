@@ -87,6 +87,7 @@ Route::prefix('keep')->middleware(['auth', KeepsToTheirRole::class])->name('keep
     Route::get('/courses/{course}/revisions', [Staff\RevisionsController::class, 'index'])->name('history');
     Route::post('/courses/{course}/revisions/live', [Staff\RevisionsController::class, 'restore'])->name('take-back');
     Route::post('/courses/{course}/revisions', [Staff\RevisionsController::class, 'store'])->name('publish');
+    Route::get('/courses/{course}/changed', Staff\Checks\ChangedController::class)->name('changed');
     Route::get('/courses/{course}/numbers', Staff\Checks\NumbersController::class)->name('numbers');
     Route::get('/courses/{course}/checks', [Staff\Checks\ChecksController::class, 'show'])->name('checks');
     Route::post('/courses/{course}/checks/accepted', [Staff\Checks\ChecksController::class, 'store'])->name('checks.accept');

@@ -32,7 +32,7 @@ final class Architecture
         'App\Privacy' => ['App\People', 'App\School\Keeping'],
         'App\School' => ['App\Counting', 'App\Ledger'],
         'App\Counting' => [],
-        'App\Ledger' => [],
+        'App\Ledger' => ['App\Counting'],
         'App\Labels' => ['App\Counting', 'App\Drafts', 'App\Publishing', 'App\Triggers\Spec'],
         'App\Numbers' => ['App\Counting'],
         'App\Agenda' => ['App\Counting'],

@@ -26,7 +26,7 @@ final readonly class CountTurn
         if ($count === null || $course === null || $count->stamp !== $stamp || $count->finished_at !== null) {
             return false;
         }
-        $people = array_values($this->holders->of($course, $by instanceof CountsPeopleSince ? $by->since($count->what) : null)->where('person_id', '>', $count->reached)->orderBy('person_id')->distinct()->limit(self::GROUP)->pluck('person_id')->map(Value::int(...))->all());
+        $people = array_values($this->holders->by($by, $count->what, $course)->where('person_id', '>', $count->reached)->orderBy('person_id')->distinct()->limit(self::GROUP)->pluck('person_id')->map(Value::int(...))->all());
         $result = $by->look($count, $course, $people);
         if ($result === null) {
             return false;

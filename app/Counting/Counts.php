@@ -49,8 +49,7 @@ final readonly class Counts
     /** @param  class-string<CountsPeople>  $by */
     private function begin(Course $course, string $what, string $stamp, string $by): PeopleCount
     {
-        $since = is_subclass_of($by, CountsPeopleSince::class) ? $this->made->make($by)->since($what) : null;
-        $of = $this->holders->of($course, $since)->distinct()->count('person_id');
+        $of = $this->holders->by($this->made->make($by), $what, $course)->distinct()->count('person_id');
         $begun = PeopleCount::query()->updateOrCreate(['course_id' => $course->id, 'what' => $what], ['stamp' => $stamp, 'result' => [], 'looked' => 0, 'of' => $of, 'reached' => 0, 'began_at' => $this->clock->now(), 'finished_at' => null]);
         CountOn::dispatch($begun->id, $stamp, $by);
 

@@ -18,6 +18,16 @@ final readonly class Holders
     }
 
     /**
+     * Whom something is counted on.
+     *
+     * @param  string  $what  as the count is called
+     */
+    public function by(CountsPeople $by, string $what, Course $course): Builder
+    {
+        return $by instanceof CountsWhom ? $by->whom($what, $course) : $this->of($course, $by instanceof CountsPeopleSince ? $by->since($what) : null);
+    }
+
+    /**
      * Rows of passes; a person may have several.
      *
      * @param  ?int  $since  instant; null: those who hold one now

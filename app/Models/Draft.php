@@ -19,13 +19,14 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?int $publish_by
  * @property ?string $publish_note
  * @property bool $publish_losses_seen whoever set the time was shown what it takes away then
+ * @property ?\DateTimeImmutable $publish_rehearsed_at when the rehearsal was begun that they were shown
  * @property ?string $publish_refused why the last set time passed without a publication
  */
 final class Draft extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['publish_at' => UtcInstant::class, 'publish_losses_seen' => 'boolean'];
+    protected $casts = ['publish_at' => UtcInstant::class, 'publish_rehearsed_at' => UtcInstant::class, 'publish_losses_seen' => 'boolean'];
 
     /** @return HasMany<DraftEdit, $this> those that stand and those that were undone, as made */
     public function edits(): HasMany

@@ -9,6 +9,7 @@ use App\Drafts\SeenDraft;
 use App\Models\Course;
 use App\Models\Person;
 use App\Models\Revision;
+use App\Publishing\Seen\Losses;
 use App\Words\Sentence;
 
 /** Makes the draft live, as a new revision, in one step. */
@@ -29,8 +30,8 @@ final readonly class PublishDraft
     public function __invoke(Course $course, int $version, ?string $receipt, ?string $note, Person $author): array
     {
         $proposal = Proposal::draft($course, SeenDraft::of($course, $version) ?? throw DraftConflict::nothingToPublish());
-        $this->losses->refuseUnseen($proposal, null, $receipt, $author);
+        $shown = $this->losses->refuseUnseen($proposal, null, $receipt, $author);
 
-        return ($this->publish)($proposal, $note, $author);
+        return ($this->publish)($proposal, $note, $author, $shown);
     }
 }

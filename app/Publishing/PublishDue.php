@@ -11,6 +11,8 @@ use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
 use App\Models\Revision;
+use App\Publishing\Seen\Losses;
+use App\Publishing\Seen\Shown;
 use App\School\Log\ActivityLog;
 use App\Words\Say;
 use Psr\Clock\ClockInterface;
@@ -57,7 +59,9 @@ final readonly class PublishDue
             throw DraftConflict::rehearseFirst($losers);
         }
 
-        return ($this->publish)($proposal, $draft->publish_note, $author)[0];
+        $shown = $draft->publish_rehearsed_at === null || $draft->publish_at === null ? null : new Shown($draft->publish_rehearsed_at->getTimestamp(), $draft->publish_at->getTimestamp());
+
+        return ($this->publish)($proposal, $draft->publish_note, $author, $shown)[0];
     }
 
     private function refuse(Course $course, Draft $draft, string $why): string

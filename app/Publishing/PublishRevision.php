@@ -20,6 +20,8 @@ use App\Models\Revision;
 use App\Publishing\Events\ContentsTakenBack;
 use App\Publishing\Events\DraftPublished;
 use App\Publishing\Events\RetiredForGood;
+use App\Publishing\Seen\Losses;
+use App\Publishing\Seen\Shown;
 use App\School\Log\ActivityLog;
 use App\Words\Differences;
 use App\Words\Sentence;
@@ -39,12 +41,13 @@ final readonly class PublishRevision
 
     /**
      * @param  ?Person  $author  null: the program itself
+     * @param  ?Shown  $shown  the rehearsal that they were shown
      * @return array{Revision, list<Sentence>} the revision, and what it changes
      *
      * @throws DraftConflict if it says nothing new, or what it was proposed over is not what is there any more
      * @throws \SilentKeep\Core\Format\InvalidPlan
      */
-    public function __invoke(Proposal $proposal, ?string $note, ?Person $author): array
+    public function __invoke(Proposal $proposal, ?string $note, ?Person $author, ?Shown $shown = null): array
     {
         if ($proposal->saysNothingNew()) {
             throw DraftConflict::nothingToPublish();
@@ -53,7 +56,7 @@ final readonly class PublishRevision
         $changes = [...Differences::between($proposal->live, $proposal->document)->sentences, ...$proposal->contentsTold()];
         $former = FormerItems::between($proposal->live, $proposal->document);
 
-        $revision = Hand::writes($author?->id, 'publication', fn (): Revision => DB::transaction(function () use ($proposal, $changes, $note, $author, $former): Revision {
+        $revision = Hand::writes($author?->id, 'publication', fn (): Revision => DB::transaction(function () use ($proposal, $changes, $note, $author, $former, $shown): Revision {
             $before = self::basis($proposal);
             $revision = Revision::query()->create([
                 'course_id' => $proposal->course->id,
@@ -64,6 +67,9 @@ final readonly class PublishRevision
                 'note' => $note,
                 'published_at' => $this->clock->now(),
             ]);
+            if ($shown !== null) {
+                DB::table('rehearsed')->insert(['revision_id' => $revision->id, 'made_at' => $shown->madeAt, 'for' => $shown->for]);
+            }
             $this->log->note('course.published', $author, $proposal->course, before: ['revision' => $before], after: ['revision' => $revision->number, 'changes' => array_map(strval(...), $changes)]);
             $proposal->course->liveRevision()->associate($revision);
             $proposal->course->hidden = $proposal->document->read()->state() === 'draft';

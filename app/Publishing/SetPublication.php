@@ -10,6 +10,7 @@ use App\Drafts\SeenDraft;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Person;
+use App\Publishing\Seen\Losses;
 use App\School\Log\ActivityLog;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -40,11 +41,11 @@ final readonly class SetPublication
             throw DraftConflict::timeIsOver();
         }
         $this->plans->of($proposal->document);
-        $seen = $this->losses->refuseUnseen($proposal, $at, $receipt, $author);
-        DB::transaction(function () use ($course, $draft, $at, $note, $author, $seen): void {
+        $shown = $this->losses->refuseUnseen($proposal, $at, $receipt, $author);
+        DB::transaction(function () use ($course, $draft, $at, $note, $author, $shown): void {
             $set = Draft::query()->whereKey($draft->id)->where('version', $draft->version)->update([
                 'publish_at' => gmdate('Y-m-d H:i:s', $at), 'publish_version' => $draft->version, 'publish_by' => $author->id, 'publish_note' => $note,
-                'publish_losses_seen' => $seen, 'publish_refused' => null,
+                'publish_losses_seen' => $shown !== null, 'publish_rehearsed_at' => $shown === null ? null : gmdate('Y-m-d H:i:s', $shown->madeAt), 'publish_refused' => null,
             ]);
             if ($set !== 1) {
                 throw DraftConflict::changedMeanwhile();

@@ -8,6 +8,7 @@ use App\Drafts\DraftConflict;
 use App\Models\Course;
 use App\Models\Person;
 use App\Models\Revision;
+use App\Publishing\Seen\Losses;
 use App\Words\Say;
 use App\Words\Sentence;
 
@@ -33,8 +34,8 @@ final readonly class TakeBackRevision
             throw DraftConflict::publishedMeanwhile();
         }
         $proposal = Proposal::backTo($course, $earlier);
-        $this->losses->refuseUnseen($proposal, null, $receipt, $author);
+        $shown = $this->losses->refuseUnseen($proposal, null, $receipt, $author);
 
-        return ($this->publish)($proposal, $note ?? Say::text('published.take_back_revision.back_to_revision_number', ['number' => $earlier->number]), $author);
+        return ($this->publish)($proposal, $note ?? Say::text('published.take_back_revision.back_to_revision_number', ['number' => $earlier->number]), $author, $shown);
     }
 }

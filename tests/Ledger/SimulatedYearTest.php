@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Ledger;
 
+use App\Database\Value;
 use App\Ledger\Proof\VerifyLedger;
 use App\Ledger\Rebuilding\Difference;
 use App\Ledger\Rebuilding\PresentTables;
+use App\Models\Course;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
@@ -14,6 +17,8 @@ use Tests\TestCase;
 #[Group('long')]
 final class SimulatedYearTest extends TestCase
 {
+    use AgreesWithThePast;
+
     public function test_what_was_answered_is_answered_again(): void
     {
         $seeds = (int) (getenv('LEDGER_SEEDS') ?: 1);
@@ -31,9 +36,24 @@ final class SimulatedYearTest extends TestCase
             self::assertGreaterThan(10 * $steps, $year->count());
             self::assertSame([], app(VerifyLedger::class)()['findings'], "seed {$seed}");
             self::assertSame(0, array_sum(array_map(static fn (Difference $is): int => $is->count(), app(PresentTables::class)->differences())));
+            $this->assertWhatChangedAgrees($seed);
             if ($seeds > 1) {
                 ksort($year->did);
                 fwrite(STDERR, "seed {$seed}: {$year->count()} answers; ".json_encode($year->did)."\n");
+            }
+        }
+    }
+
+    /** Between a few instants of the year: who gained and lost is what they were answered at both. */
+    private function assertWhatChangedAgrees(int $seed): void
+    {
+        mt_srand($seed);
+        $instants = DB::table('ledger')->orderBy('id')->pluck('at')->map(Value::int(...))->all();
+        foreach (Course::query()->whereIn('key', ['clinker', 'steam-frames'])->get() as $course) {
+            for ($pair = 0; $pair < 4; $pair++) {
+                $between = [$instants[mt_rand(0, count($instants) - 1)] - mt_rand(0, 1), $instants[mt_rand(0, count($instants) - 1)] + mt_rand(0, 86_400)];
+                sort($between);
+                $this->assertIsWhatThePastSays($course, $between[0], $between[1] + 1);
             }
         }
     }

@@ -7,7 +7,7 @@ namespace Tests\Publishing;
 use App\Models\Grant;
 use App\Models\Pass;
 use App\Models\Revision;
-use App\Publishing\Receipt;
+use App\Publishing\Seen\Receipt;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;

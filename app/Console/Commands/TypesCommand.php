@@ -51,7 +51,7 @@ final class TypesCommand extends Command
     private const SETS = [Ability::class, ButtonDoes::class, CourseState::class, Effect::class, Entry::class, EventKind::class, FinishedBy::class, FixKind::class, Glyph::class, Kind::class, LearnersKeep::class, LetterKind::class, NoticeCase::class, NoticeLevel::class, OpeningKind::class, PartKind::class, Reason::class, Role::class, Route::class, RulesVersion::class, State::class, StepKind::class, VantageKind::class];
 
     /** Files of words of the administrator's side. */
-    public const KEEP = ['keep', 'contents', 'courses', 'edits', 'entry', 'found', 'imports', 'keys', 'labels', 'lenses', 'notices', 'numbers', 'offers', 'outbox', 'past', 'people', 'person', 'privacy', 'publishing', 'rules', 'school', 'sheet', 'setoff', 'staff', 'today', 'workspace'];
+    public const KEEP = ['keep', 'changed', 'contents', 'courses', 'edits', 'entry', 'found', 'imports', 'keys', 'labels', 'lenses', 'notices', 'numbers', 'offers', 'outbox', 'past', 'people', 'person', 'privacy', 'publishing', 'rules', 'school', 'sheet', 'setoff', 'staff', 'today', 'workspace'];
 
     private const JSON = JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 

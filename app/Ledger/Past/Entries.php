@@ -36,6 +36,19 @@ final class Entries
         }
     }
 
+    /**
+     * What is theirs alone, whatever course it is of, one after another. One query.
+     *
+     * @param  list<int>  $people
+     * @return Generator<int, Entry>
+     */
+    public static function ofPeople(array $people, int $until): Generator
+    {
+        foreach (Lists::of(DB::table('ledger')->whereIntegerInRaw('person_id', $people)->where('at', '<=', $until)->orderBy('person_id')->orderBy('id')->select(self::COLUMNS)) as $row) {
+            yield self::entry($row);
+        }
+    }
+
     /** @param  list<int|float|string|null>  $row */
     private static function entry(array $row): Entry
     {

@@ -47,6 +47,12 @@ final readonly class PastSchool
         return serialize([$this->school->zone, $this->school->guests, $this->names()]);
     }
 
+    /** @return array<int, string> as JSON, by the number of the offer that gives them */
+    public function givenLabels(): array
+    {
+        return array_map(static fn (Fact $offer): string => $offer->text('labels'), $this->offers);
+    }
+
     /** @return array<array-key, string> of offers, by key */
     private function names(): array
     {

@@ -95,6 +95,7 @@ export function CourseHeadLine({ course, changes, expected, mayEdit, seen, onSte
         <Link href={to('keep.contents', { course: course.key })}>{say('workspace.course_head_line.contents')}</Link>
         <Link href={to('keep.course-notices', { course: course.key })}>{say('workspace.course_head_line.notices')}</Link>
         {course.revision !== null && <Link href={to('keep.numbers', { course: course.key })}>{say('numbers.title')}</Link>}
+        {course.revision !== null && <Link href={to('keep.changed', { course: course.key })}>{say('changed.link')}</Link>}
         <Link href={to('keep.history', { course: course.key })}>{say('workspace.course_head_line.history')}</Link>
         <Link href={to('keep.retire', { course: course.key })}>{say(course.state === 'retired' ? 'workspace.course_head_line.closing' : 'workspace.course_head_line.retire')}</Link>
         <Link href={to('keep.run-again', { course: course.key })}>{say('workspace.course_head_line.run_again')}</Link>

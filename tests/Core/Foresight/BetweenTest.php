@@ -99,7 +99,7 @@ final class BetweenTest extends TestCase
             $told = [];
             foreach ((new Impact($before, $after, 'c', $at, $until))->on([new Person('p', $viewer)])->toArray(names: false)['items'] as $row) {
                 foreach (array_keys($row, 1, true) as $effect) {
-                    $told[(string) $row['item']] = [$effect, 'rules'];
+                    $told[is_string($row['item']) ? $row['item'] : ''] = [$effect, 'rules'];
                 }
             }
             $changes = self::told((new Between)->of([self::stage($before, $viewer, $at, ''), self::stage($after, $viewer, $at, 'rules')], $at, $until));

@@ -11,10 +11,10 @@ use App\Models\CourseDocument;
 use App\Models\Person;
 use App\Models\Revision;
 use App\Publishing\Proposal;
-use App\Publishing\Receipt;
 use App\Publishing\Rehearsal;
 use App\Publishing\RehearsalRuns;
 use App\Publishing\Rehearsing;
+use App\Publishing\Seen\Receipt;
 use App\Words\Differences;
 use SilentKeep\Core\Time\Instant;
 

@@ -38,6 +38,7 @@ export const routes = {
   'keep.bundles.change': '/keep/bundles/{bundle}',
   'keep.bundles.drop': '/keep/bundles/{bundle}',
   'keep.calendar': '/keep/courses/{course}/calendar.ics',
+  'keep.changed': '/keep/courses/{course}/changed',
   'keep.checks': '/keep/courses/{course}/checks',
   'keep.checks.accept': '/keep/courses/{course}/checks/accepted',
   'keep.checks.look-again': '/keep/courses/{course}/checks/accepted/{subject}',

@@ -203,6 +203,59 @@ export interface BundleRow {
   bought: number;
 }
 
+export interface ChangedCause {
+  key: string;
+  words: string;
+  items: number;
+  counts: ChangedCount[];
+}
+
+export interface ChangedCount {
+  effect: Effect;
+  words: string;
+  people: number;
+  items: number;
+  some: ChangedPerson[];
+}
+
+export interface ChangedKind {
+  who: string;
+  lines: Sentence[];
+}
+
+export interface ChangedPage {
+  course: string;
+  title: string;
+  from: string;
+  until: string;
+  fromWords: string;
+  untilWords: string;
+  at: number;
+  wrong: string | null;
+  revision: number | null;
+  since: ChangedSince[];
+  whole: string | null;
+  counting: boolean;
+  looked: number;
+  of: number;
+  touched: number;
+  totals: ChangedCount[];
+  causes: ChangedCause[];
+  kinds: ChangedKind[];
+  foretold: ForetoldTold | null;
+}
+
+export interface ChangedPerson {
+  id: number;
+  name: string;
+}
+
+export interface ChangedSince {
+  number: number;
+  at: string;
+  wall: string;
+}
+
 export interface CheckoutPage {
   course: string;
   courseTitle: string;
@@ -587,6 +640,21 @@ export interface Flash {
   mine: Sentence[];
   undo: number | null;
   again: string | null;
+}
+
+export interface ForetoldRow {
+  effect: Effect;
+  words: string;
+  foretold: number;
+  came: number;
+}
+
+export interface ForetoldTold {
+  made: string;
+  for: string;
+  counting: boolean;
+  rows: ForetoldRow[];
+  why: ChangedCause[];
 }
 
 export interface FormPage {

@@ -57,6 +57,9 @@ export default function History({ course, revisions, givenUp, mayEdit }: History
                   </li>
                 ))}
               </ul>
+              <p>
+                <Link href={withQuery(to('keep.changed', { course: course.key }), { revision: revision.number })}>{say('changed.did')}</Link>
+              </p>
               {mayEdit && !revision.live && (
                 <Button component={Link} href={withQuery(to('keep.rehearsal', { course: course.key }), { back: revision.number })} variant="default" size="compact-sm">
                   {say('publishing.history.go_back')}

@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Publishing;
+namespace App\Publishing\Seen;
 
 use App\Drafts\DraftConflict;
 use App\Models\Person;
+use App\Publishing\Proposal;
+use App\Publishing\Rehearsal;
+use App\Publishing\RehearsalCount;
 use Psr\Clock\ClockInterface;
 
 /** Refuses what takes something from people where that was not shown to whoever does it. */
@@ -20,15 +23,16 @@ final readonly class Losses
 
     /**
      * @param  ?int  $setFor  instant; null: at once
-     * @return bool whether a receipt says that they were shown
+     * @return ?Shown as a receipt says; null: they were shown none, and nobody loses anything
      *
      * @throws DraftConflict if they were not, and there are losses, or too many people to see quickly
      */
-    public function refuseUnseen(Proposal $proposal, ?int $setFor, ?string $receipt, Person $reader): bool
+    public function refuseUnseen(Proposal $proposal, ?int $setFor, ?string $receipt, Person $reader): ?Shown
     {
         $now = $this->clock->now()->getTimestamp();
-        if ($proposal->live === null || Receipt::covers($receipt, $proposal, $setFor, $reader, $now)) {
-            return $proposal->live !== null;
+        $shown = Receipt::shown($receipt, $proposal, $setFor, $reader, $now);
+        if ($proposal->live === null || $shown !== null) {
+            return $proposal->live === null ? null : $shown;
         }
         $count = RehearsalCount::none();
         if (! $this->rehearsal->goOn($proposal, $setFor ?? $now, $count, self::PATIENCE)) {
@@ -38,7 +42,7 @@ final readonly class Losses
             throw $receipt === null ? DraftConflict::rehearseFirst($count->losers()) : DraftConflict::rehearsedTooLongAgo();
         }
 
-        return false;
+        return null;
     }
 
     /** How many people, and observers, lose something by it now, however long it takes to see. */

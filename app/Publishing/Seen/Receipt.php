@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Publishing;
+namespace App\Publishing\Seen;
 
 use App\Models\Person;
+use App\Publishing\Proposal;
 
 /**
  * What somebody was shown before they publish: signed, and handed back by them. It holds for what was rehearsed, over
@@ -25,15 +26,15 @@ final class Receipt
         return $madeAt.'.'.self::seal($proposal, $setFor, $madeAt, $reader);
     }
 
-    /** Whether this reader was shown what they are about to do, and not too long ago. */
-    public static function covers(?string $receipt, Proposal $proposal, ?int $setFor, Person $reader, int $now): bool
+    /** What this reader was shown of what they are about to do; null: nothing, or too long ago. */
+    public static function shown(?string $receipt, Proposal $proposal, ?int $setFor, Person $reader, int $now): ?Shown
     {
         if ($receipt === null || preg_match('/^(\d{1,12})\.([0-9a-f]{64})$/D', $receipt, $parts) !== 1) {
-            return false;
+            return null;
         }
         $madeAt = (int) $parts[1];
 
-        return hash_equals(self::seal($proposal, $setFor, $madeAt, $reader), $parts[2]) && $madeAt <= $now && $now < $madeAt + self::HOLDS;
+        return hash_equals(self::seal($proposal, $setFor, $madeAt, $reader), $parts[2]) && $madeAt <= $now && $now < $madeAt + self::HOLDS ? new Shown($madeAt, $setFor ?? $madeAt) : null;
     }
 
     private static function seal(Proposal $proposal, ?int $setFor, int $madeAt, Person $reader): string

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Changed;
+
+use App\Access\SchoolClock;
+use App\Access\Shelf\CourseShelf;
+use App\Access\Viewers;
+use App\Database\Value;
+use App\Ledger\Changes\Cause;
+use App\Ledger\Changes\ChangeTally;
+use App\Ledger\Changes\ForetoldAndCame;
+use App\Ledger\Changes\ForetoldTally;
+use App\Ledger\Changes\WhatChanged;
+use App\Ledger\Past\Past;
+use App\Ledger\Past\SameLooker;
+use App\Models\Course;
+use App\Models\Person;
+use App\Models\Revision;
+use App\Words\Say;
+use App\Words\Sentence;
+use Illuminate\Support\Facades\DB;
+use SilentKeep\Core\Foresight\Effect;
+
+/** Puts together what changed for whom. */
+final readonly class ChangedPageBuilder
+{
+    /** People that are told by name of each. */
+    private const NAMES = 24;
+
+    /** Titles that are told of each kind of viewer. */
+    private const TITLES = 6;
+
+    private const REVISIONS = 12;
+
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private WhatChanged $changed, private ForetoldAndCame $came, private CauseWords $causes)
+    {
+    }
+
+    public function page(Course $course, string $from, string $until, string $revision): ChangedPage
+    {
+        $asked = ChangedAsked::of($course, $this->clock, $from, $until, $revision);
+        $count = $asked->isWrong ? null : $this->changed->of($course, $asked->from, $asked->until);
+        $tally = ChangeTally::from($count->result ?? []);
+        $foretold = $asked->revision === null ? null : $this->rehearsed($course, $asked->revision);
+        $why = $foretold === null ? [] : $foretold[1]->why;
+        $names = self::names([...array_values($tally->causes), ...array_values($why)]);
+        $words = $this->causes->of([...array_keys($tally->causes), ...array_keys($why)]);
+        $whole = Past::wholeSince();
+
+        return new ChangedPage(
+            $course->key, $this->shelf->title($course->id), $this->clock->wall($asked->from), $this->clock->wall($asked->until), $this->clock->words($asked->from), $this->clock->words($asked->until), $asked->until,
+            $asked->isWrong ? Say::text('changed_told.wrong') : null, $asked->revision?->number, $this->since($course), $asked->from < $whole ? $this->clock->words($whole) : null,
+            $count !== null && $count->finished_at === null, $count->looked ?? 0, $count->of ?? 0, $tally->touched,
+            array_map(static fn (Effect $effect): ChangedCount => self::counted($effect->value, $tally->all[$effect->value][1], $tally->all[$effect->value][0], []), $tally->effects()),
+            self::told($tally, $names, $words),
+            $asked->isWrong ? [] : $this->kinds($course, $asked),
+            $foretold === null ? null : $this->foretold($foretold, $names, $words),
+        );
+    }
+
+    /** @return list<ChangedSince> */
+    private function since(Course $course): array
+    {
+        $revisions = $course->revisions()->orderByDesc('number')->limit(self::REVISIONS)->get(['number', 'published_at']);
+
+        return array_values($revisions->map(fn (Revision $one): ChangedSince => new ChangedSince($one->number, $this->clock->words($one->published_at->getTimestamp()), $this->clock->wall($one->published_at->getTimestamp() - 60)))->all());
+    }
+
+    /**
+     * @param  array<int, string>  $names
+     * @param  array<string, string>  $words
+     * @return list<ChangedCause> those that did the most first, time last
+     */
+    private static function told(ChangeTally $tally, array $names, array $words): array
+    {
+        $causes = [];
+        foreach ($tally->causes as $cause => $effects) {
+            $counts = [];
+            foreach (Effect::cases() as $effect) {
+                if (isset($effects[$effect->value])) {
+                    [$items, $people, $some] = $effects[$effect->value];
+                    $counts[] = self::counted($effect->value, $people, $items, self::named($some, $names));
+                }
+            }
+            $causes[] = new ChangedCause($cause, $words[$cause], array_sum(array_map(static fn (ChangedCount $one): int => $one->items, $counts)), $counts);
+        }
+        usort($causes, static fn (ChangedCause $one, ChangedCause $other): int => [$one->key === Cause::TIME, -$one->items, $one->key] <=> [$other->key === Cause::TIME, -$other->items, $other->key]);
+
+        return $causes;
+    }
+
+    /** @param  list<ChangedPerson>  $some */
+    private static function counted(string $effect, int $people, int $items, array $some): ChangedCount
+    {
+        return new ChangedCount($effect, Say::text("changed_told.effects.{$effect}", ['people' => $people]), $people, $items, $some);
+    }
+
+    /** @return ?array{object{made_at: int, for: int}, ForetoldTally, bool} the last says whether it is still being counted */
+    private function rehearsed(Course $course, Revision $revision): ?array
+    {
+        $shown = DB::table('rehearsed')->where('revision_id', $revision->id)->first();
+        if ($shown === null) {
+            return null;
+        }
+        $shown = (object) ['made_at' => Value::int($shown->made_at), 'for' => Value::int($shown->for)];
+        $count = $this->came->of($course, $revision, $shown->made_at, $shown->for);
+
+        return [$shown, ForetoldTally::from($count->result), $count->finished_at === null];
+    }
+
+    /**
+     * @param  array{object{made_at: int, for: int}, ForetoldTally, bool}  $foretold
+     * @param  array<int, string>  $names
+     * @param  array<string, string>  $words
+     */
+    private function foretold(array $foretold, array $names, array $words): ForetoldTold
+    {
+        [$shown, $tally, $counting] = $foretold;
+        $rows = $why = [];
+        foreach (Effect::cases() as $effect) {
+            [$told, $came] = [$tally->foretold[$effect->value] ?? 0, $tally->came[$effect->value] ?? 0];
+            if ($told + $came > 0) {
+                $rows[] = new ForetoldRow($effect->value, Say::text("changed_told.of.{$effect->value}"), $told, $came);
+            }
+        }
+        foreach ($tally->why as $cause => $effects) {
+            $counts = [];
+            foreach ($effects as $effect => [$more, $less, $some]) {
+                $counts[] = new ChangedCount($effect, Say::text('changed_told.why', ['more' => $more, 'less' => $less, 'both' => $more > 0 && $less > 0 ? 'yes' : 'no', 'effect' => Say::text("changed_told.of.{$effect}")]), $more + $less, 0, self::named($some, $names));
+            }
+            $why[] = new ChangedCause($cause, $words[$cause], 0, $counts);
+        }
+
+        return new ForetoldTold($this->clock->words($shown->made_at), $this->clock->words($shown->for), $counting, $rows, $why);
+    }
+
+    /**
+     * What is open to whoever holds nothing: there is nothing to be counted.
+     *
+     * @return list<ChangedKind>
+     */
+    private function kinds(Course $course, ChangedAsked $asked): array
+    {
+        $kinds = [];
+        foreach (['visitor' => Viewers::visitor(), 'guest' => Viewers::guest(), 'member' => Viewers::member()] as $kind => $viewer) {
+            $lines = [];
+            $byEffect = [];
+            foreach ($this->changed->on($course, SameLooker::always($viewer), $asked->from, $asked->until) as $item => $change) {
+                $byEffect[$change->effect->value][] = $this->shelf->itemTitle($course->id, (string) $item);
+            }
+            foreach ($byEffect as $effect => $titles) {
+                $lines[] = Sentence::say("published.effects_on_one.{$effect}", ['more' => max(0, count($titles) - self::TITLES)], ['titles' => array_slice($titles, 0, self::TITLES)]);
+            }
+            if ($lines !== []) {
+                $kinds[] = new ChangedKind(Say::text("changed_told.kinds.{$kind}"), $lines);
+            }
+        }
+
+        return $kinds;
+    }
+
+    /**
+     * @param  list<array<string, array{int, int, list<int>}>>  $causes
+     * @return array<int, string> by number; those who are gone are left out
+     */
+    private static function names(array $causes): array
+    {
+        $ids = [];
+        foreach ($causes as $effects) {
+            foreach ($effects as [, , $some]) {
+                array_push($ids, ...array_slice($some, 0, self::NAMES));
+            }
+        }
+        $names = [];
+        foreach (Person::query()->whereIntegerInRaw('id', array_unique($ids))->pluck('name', 'id') as $id => $name) {
+            $names[(int) $id] = Value::text($name);
+        }
+
+        return $names;
+    }
+
+    /**
+     * @param  list<int>  $some
+     * @param  array<int, string>  $names
+     * @return list<ChangedPerson>
+     */
+    private static function named(array $some, array $names): array
+    {
+        return array_map(static fn (int $id): ChangedPerson => new ChangedPerson($id, $names[$id] ?? Say::text('changed_told.gone')), array_slice($some, 0, self::NAMES));
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Changed;
+
+use OpenApi\Attributes as OA;
+
+/** Somebody for whom something became otherwise. */
+#[OA\Schema]
+final readonly class ChangedPerson
+{
+    public function __construct(#[OA\Property] public int $id, #[OA\Property] public string $name)
+    {
+    }
+}
