@@ -100,6 +100,13 @@ final class WhatChangedTest extends TestCase
         self::assertNull($this->page('revision=2')->foretold);
     }
 
+    /** Before the first revision it was taken for open, by the rules that came later. */
+    public function test_before_anything_was_published_nothing_is_open(): void
+    {
+        $first = (int) DB::table('ledger')->min('at');
+        $this->assertIsWhatThePastSays($this->course(), $first - 86_400, $first + 86_400 * 200);
+    }
+
     public function test_visitors_and_guests_are_told_too(): void
     {
         $this->at('2026-03-11T09:00:00Z');

@@ -29,7 +29,7 @@ final class SentencesTest extends TestCase
     /** Names, addresses, states and queries that only look like words. */
     private const DATA = [
         'People/Staged/StagedRows.php', 'School/BeginSchool.php', 'Standins/Mail/Postbox.php', 'Words/CalendarFile.php', 'Words/SafeText.php',
-        'People/Acts/Passes/GivePass.php: by hand', 'Offers/Taking.php: renews from ', 'Offers/Taking.php: in place of ', 'Checks/TouchedCounts.php: findings of the draft', 'Publishing/Receipt.php: at once',
+        'People/Acts/Passes/GivePass.php: by hand', 'Offers/Taking.php: renews from ', 'Offers/Taking.php: in place of ', 'Checks/TouchedCounts.php: findings of the draft', 'Publishing/Seen/Receipt.php: at once', 'Privacy/Held/OnErasing.php: at once',
         'Http/Middleware/NotBegun.php: not begun', 'Http/ErrorPages.php: guest link', 'Http/ErrorPages.php: guest hidden', 'Http/Middleware/SecurityHeaders.php: no-store, private', 'Http/Requests/RuleInput.php: as above', 'Drafts/Edits/SetCourse.php: asks for a phrase',
         'Drafts/Plans/RenamePlan.php: rename plan', 'Drafts/Plans/DeletePlan.php: delete plan', 'Drafts/Plans/MakePlan.php: make plan', 'Drafts/Edits/PutPlan.php: put plan', 'Http/Api/Document/ApiDocument.php: Silent Keep', 'Http/Api/Document/Clients/PhpClient.php', 'Http/Api/Document/Clients/TypeScriptClient.php', 'Http/Controllers/InterfaceController.php: text/plain; charset=utf-8', 'Drafts/Edits/DropOffer.php: drop offer',
         'People/Import/ColumnNames.php', 'People/Import/Back/Untouched.php', 'People/Import/Back/TakingImportBack.php: person_id not in (select id from back_people)', 'People/Import/StagedImport.php: not is_new',

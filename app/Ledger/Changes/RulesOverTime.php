@@ -23,13 +23,12 @@ final readonly class RulesOverTime
     public function of(Course $course, int $until): array
     {
         $facts = new Facts;
-        $all = [];
+        // Before anything is known nothing is published.
+        $all = [$was = new RulesThen(PHP_INT_MIN, '', PastSchool::of($facts, $course->id, ($this->school)()), null, null)];
         $at = PHP_INT_MIN;
-        $was = null;
-        $written = [...Entries::of([], $course->id, new Moment($until)), null];
-        foreach ($written as $entry) {
+        foreach ([...Entries::of([], $course->id, new Moment($until)), null] as $entry) {
             if ($entry === null || $entry->at > $at) {
-                $then = $at === PHP_INT_MIN ? null : $this->then($facts, $course, $at, $was);
+                $then = $this->then($facts, $course, $at, $was);
                 $then === null ?: $all[] = $was = $then;
             }
             if ($entry !== null) {
@@ -38,20 +37,19 @@ final readonly class RulesOverTime
             }
         }
 
-        return $all === [] ? [new RulesThen(PHP_INT_MIN, null, PastSchool::of($facts, $course->id, ($this->school)()), null, null)] : $all;
+        return $all;
     }
 
-    private function then(Facts $facts, Course $course, int $at, ?RulesThen $was): ?RulesThen
+    private function then(Facts $facts, Course $course, int $at, RulesThen $was): ?RulesThen
     {
         $school = PastSchool::of($facts, $course->id, ($this->school)());
         $cause = match (true) {
-            $was === null => null,
             $school->revision() !== $was->school->revision() => Cause::revision($school->revision()),
             $school->stamp() !== $was->school->stamp() => Cause::SCHOOL,
             $school->givenLabels() !== $was->school->givenLabels() => Cause::OFFERS,
-            default => '',
+            default => null,
         };
-        if ($cause === '') {
+        if ($cause === null) {
             return null;
         }
         $revision = $school->revision() === null ? null : $this->revisions->of($school->revision());

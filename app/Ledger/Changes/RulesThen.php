@@ -13,10 +13,10 @@ final readonly class RulesThen
 {
     /**
      * @param  int  $at  seconds since 1970
-     * @param  ?string  $cause  what brought them; null: they were the first that are known
+     * @param  string  $cause  what brought them; empty: they are the first
      * @param  ?Decider  $decider  null: nothing was published
      */
-    public function __construct(public int $at, public ?string $cause, public PastSchool $school, public ?Decider $decider, public ?CompiledDecider $compiled)
+    public function __construct(public int $at, public string $cause, public PastSchool $school, public ?Decider $decider, public ?CompiledDecider $compiled)
     {
     }
 }
