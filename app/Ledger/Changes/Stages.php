@@ -38,7 +38,9 @@ final readonly class Stages
             for (; isset($entries[$next]) && max($at, $entries[$next]->at) <= $instant; $next++) {
                 $at = max($at, $entries[$next]->at);
                 $fact = $entries[$next]->fact;
-                $written[] = [$entries[$next], $facts->of($entries[$next]->subject, $fact->person)[$fact->row] ?? null];
+                if ($this->concerns($entries[$next])) {
+                    $written[] = [$entries[$next], $facts->of($entries[$next]->subject, $fact->person)[$fact->row] ?? null];
+                }
                 $facts->take($entries[$next]);
             }
             $then = $this->rules[$rules];
@@ -55,7 +57,7 @@ final readonly class Stages
     private function instants(array $entries, int $from, int $until): array
     {
         $instants = [];
-        foreach ([...$this->rules, ...$entries] as $one) {
+        foreach ([...$this->rules, ...array_filter($entries, $this->concerns(...))] as $one) {
             if ($one->at > $from && $one->at <= $until) {
                 $instants[$one->at] = true;
             }
@@ -63,5 +65,11 @@ final readonly class Stages
         ksort($instants);
 
         return array_keys($instants);
+    }
+
+    /** What is of another course opens nothing here; but a pass may give labels. */
+    private function concerns(Entry $entry): bool
+    {
+        return $entry->fact->course === null || $entry->fact->course === $this->course || $entry->subject === 'passes';
     }
 }
