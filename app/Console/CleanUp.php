@@ -9,6 +9,7 @@ use App\Learning\Contents\LetContentsGo;
 use App\Ledger\Proof\NoteHead;
 use App\Models\Activity;
 use App\Models\ActRecord;
+use App\Models\DayVisit;
 use App\Models\ErasedPerson;
 use App\Models\FormAnswer;
 use App\Models\GivenUp;
@@ -85,6 +86,7 @@ final readonly class CleanUp
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'items that were taken out, with what they held' => ($this->contents)(),
+            'what was seen, day by day' => $this->old(KeptKind::Visits, DayVisit::query(), 'last_at'),
             'reports of watching, which are counted' => $this->old(KeptKind::Reports, WatchReport::query(), 'stored_at'),
         ];
     }

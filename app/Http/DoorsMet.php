@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Access\WhoLooks;
 use App\Learning\LearnerView;
 use App\Learning\PassingNotes;
 use App\Models\Course;
@@ -12,8 +13,8 @@ use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
 
 /**
- * Counts closed doors that are met, and what is done next. It is kept in the session which door it was; what is noted says
- * nothing of whose session that is.
+ * Counts closed doors that are met, and what is done next. It is kept in the session which door it was; what is counted says
+ * nothing of whose session that is. Of whoever is signed in it is noted besides that they met it on that day.
  */
 final readonly class DoorsMet
 {
@@ -41,7 +42,7 @@ final readonly class DoorsMet
         $known[$door] = ['token' => $token, 'course' => $course->id, 'item' => $item, 'case' => $case, 'who' => self::who($view), 'at' => $now];
         $request->session()->put(self::KEY, array_slice($known, -self::MOST, preserve_keys: true));
         if ($isNew) {
-            $this->notes->met($token, $course->id, $item, $case, self::who($view), null, $now);
+            $this->notes->met($token, $course->id, $item, $case, self::who($view), null, $now, WhoLooks::person($request)?->id);
         }
     }
 

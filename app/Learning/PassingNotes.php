@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Storage;
  *
  * @phpstan-type Seen array{kind: 'seen', person: int, at: string}
  * @phpstan-type Looked array{kind: 'looked', person: int, course: int, item: string, via: string, at: string}
- * @phpstan-type Met array{kind: 'met', token: string, course: int, item: string, case: string, who: string, then: ?string, at: string}
+ * @phpstan-type Met array{kind: 'met', token: string, course: int, item: string, case: string, who: string, then: ?string, at: string, person?: ?int}
  */
 final readonly class PassingNotes
 {
@@ -43,10 +43,11 @@ final readonly class PassingNotes
      * @param  string  $token  of one door in one session on one day: told again with what was done next, it is the same meeting
      * @param  ?string  $then  taken, signed-in or went-on; null: nothing yet
      * @param  int  $at  instant
+     * @param  ?int  $person  whoever is signed in, where it is the meeting itself that is noted
      */
-    public function met(string $token, int $course, string $item, string $case, string $who, ?string $then, int $at): void
+    public function met(string $token, int $course, string $item, string $case, string $who, ?string $then, int $at, ?int $person = null): void
     {
-        $this->note(['kind' => 'met', 'token' => $token, 'course' => $course, 'item' => $item, 'case' => $case, 'who' => $who, 'then' => $then, 'at' => gmdate('Y-m-d H:i:s', $at)]);
+        $this->note(['kind' => 'met', 'token' => $token, 'course' => $course, 'item' => $item, 'case' => $case, 'who' => $who, 'then' => $then, 'at' => gmdate('Y-m-d H:i:s', $at), 'person' => $person]);
     }
 
     /**
@@ -102,7 +103,7 @@ final readonly class PassingNotes
      */
     private static function stillThere(array $note): bool
     {
-        return ($note['kind'] === 'met' || DB::table('people')->where('id', $note['person'])->exists()) && ($note['kind'] === 'seen' || DB::table('courses')->where('id', $note['course'])->exists());
+        return (($note['person'] ?? null) === null || DB::table('people')->where('id', $note['person'])->exists()) && ($note['kind'] === 'seen' || DB::table('courses')->where('id', $note['course'])->exists());
     }
 
     /** @param  Seen|Looked|Met  $note */
@@ -123,13 +124,31 @@ final readonly class PassingNotes
                     case when 'taken' in (notice_meetings."then", excluded."then") then 'taken' when 'signed-in' in (notice_meetings."then", excluded."then") then 'signed-in' else coalesce(excluded."then", notice_meetings."then") end
                     SQL)],
             );
+            if (isset($note['person'])) {
+                self::visit($note['person'], $note['course'], $note['item'], $note['case'], $note['at']);
+            }
 
             return;
         }
+        self::visit($note['person'], $note['course'], $note['item'], '', $note['at']);
         DB::table('looks')->upsert(
             ['person_id' => $note['person'], 'course_id' => $note['course'], 'item_key' => $note['item'], 'via' => $note['via'], 'first_at' => $note['at'], 'last_at' => $note['at']],
             ['person_id', 'course_id', 'item_key'],
             ['last_at' => DB::raw(Dialects::spoken()->greatest('looks.last_at', 'excluded.last_at'))],
+        );
+    }
+
+    /**
+     * @param  string  $met  the kind of closed door; empty: it was open
+     * @param  string  $at  instant, as it is stored
+     */
+    private static function visit(int $person, int $course, string $item, string $met, string $at): void
+    {
+        // The same note once more is the same visit.
+        DB::table('visits')->upsert(
+            ['person_id' => $person, 'course_id' => $course, 'item_key' => $item, 'met' => $met, 'day' => substr($at, 0, 10), 'times' => 1, 'first_at' => $at, 'last_at' => $at],
+            ['person_id', 'course_id', 'item_key', 'met', 'day'],
+            ['times' => DB::raw('visits.times + case when excluded.last_at > visits.last_at then 1 else 0 end'), 'last_at' => DB::raw(Dialects::spoken()->greatest('visits.last_at', 'excluded.last_at'))],
         );
     }
 

@@ -15,6 +15,7 @@ return [
         'erasures' => 'What was erased at the end of a trial',
         'completions' => 'What was finished',
         'looks' => 'What was looked at, first and last',
+        'visits' => 'What was looked at, and which notices were met, day by day',
         'watches' => 'What was watched',
         'quiz_tries' => 'Quizzes: answers and scores',
         'given_tries' => 'More tries that were given',

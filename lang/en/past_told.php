@@ -34,6 +34,8 @@ return [
     'finished' => ['made' => '{title} finished.', 'earlier' => '{title} marked as finished since {when}.', 'gone' => '{title} does not count as finished any more.'],
     'tie' => ['made' => '{name} tied, to look in.', 'gone' => '{name} tied no longer.'],
     'edits' => ['made' => 'They edit this course from now on.', 'gone' => 'They do not edit this course any more.'],
+    'seen' => '{title} looked at{times, plural, =1 {} other {, # times that day}}',
+    'met' => 'Notice met at {title}: {case}{times, plural, =1 {} other {, # times that day}}',
     'published' => 'Revision {number} went live{noted, select, yes {: “{note}”} other {}}.',
     'guest_link' => 'The link for guests was changed.',
     'offer_labels' => 'The offer {title} gives other labels from now on.',

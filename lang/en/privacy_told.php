@@ -33,6 +33,7 @@ return [
         'log' => ['title' => 'The activity log', 'told' => 'Who did what to whom: what a person’s page tells as history. The ledger, which names nobody, stays.'],
         'form_answers' => ['title' => 'Answers to forms', 'told' => 'With the name and address of whoever sent them.'],
         'next_runs' => ['title' => 'Who waits for a next run', 'told' => 'Since they asked to be told.'],
+        'visits' => ['title' => 'What was seen, day by day', 'told' => 'Lessons that were looked at, and notices that were met. The first look and the last stay.'],
         'reports' => ['title' => 'Reports of watching', 'told' => 'Second by second. What was watched in all stays.'],
         'links' => ['title' => 'Links to sign in', 'told' => 'After they were used, or ended.'],
         'uploads' => ['title' => 'Lists that were uploaded', 'told' => 'The files themselves.'],

@@ -15,6 +15,7 @@ return [
         'erasures' => 'Slettet da en prøvetid tok slutt',
         'completions' => 'Fullført',
         'looks' => 'Sett på, første og siste gang',
+        'visits' => 'Sett på, og meldinger ved stengte dører, dag for dag',
         'watches' => 'Sett av video',
         'quiz_tries' => 'Prøver: svar og poeng',
         'given_tries' => 'Flere forsøk',

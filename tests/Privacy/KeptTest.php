@@ -53,13 +53,14 @@ final class KeptTest extends TestCase
         yield 'log' => [KeptKind::Log, 'activities', 'happened_at'];
         yield 'forms' => [KeptKind::FormAnswers, 'form_answers', 'sent_at'];
         yield 'next runs' => [KeptKind::NextRuns, 'next_runs', 'asked_at'];
+        yield 'visits' => [KeptKind::Visits, 'visits', 'last_at'];
         yield 'watching' => [KeptKind::Reports, 'watch_reports', 'stored_at'];
     }
 
     public function test_the_schools_of_before_lose_nothing_and_new_ones_begin_with_sensible_days(): void
     {
-        self::assertSame([400, 400, 400, null, null, null, 90, 30, 7, null], array_map(app(KeptDays::class)->of(...), KeptKind::cases()));
-        self::assertSame([400, 400, 400, 1095, 730, 365, 90, 30, 7, null], array_values(KeptDays::atFirst()));
+        self::assertSame([400, 400, 400, null, null, null, 400, 90, 30, 7, null], array_map(app(KeptDays::class)->of(...), KeptKind::cases()));
+        self::assertSame([400, 400, 400, 1095, 730, 365, 400, 90, 30, 7, null], array_values(KeptDays::atFirst()));
     }
 
     public function test_where_the_ledger_ended_each_day_stays_in_the_log(): void

@@ -19,7 +19,7 @@ final readonly class ConfirmAddress
 {
     /** What moves, and by which column it is somebody's; what they have already stays as it is. */
     private const MOVES = [
-        'passes' => 'person_id', 'purchases' => 'person_id', 'grants' => 'person_id', 'labels' => 'person_id', 'completions' => 'person_id', 'looks' => 'person_id', 'watches' => 'person_id', 'quiz_tries' => 'person_id',
+        'passes' => 'person_id', 'purchases' => 'person_id', 'grants' => 'person_id', 'labels' => 'person_id', 'completions' => 'person_id', 'looks' => 'person_id', 'visits' => 'person_id', 'watches' => 'person_id', 'quiz_tries' => 'person_id',
         'posts' => 'person_id', 'messages' => 'person_id', 'act_changes' => 'person_id', 'activities' => 'person_id',
         'letter_choices' => 'person_id', 'trigger_runs' => 'person_id', 'form_answers' => 'person_id',
     ];

@@ -22,7 +22,7 @@ final class Sections
     /** In which no names are: keys, numbers and times. */
     public const WITHOUT_WORDS = [
         'bundle_offer', 'completions', 'edited_courses', 'erased_people', 'erasures', 'former_items', 'given_tries', 'grants', 'import_endings', 'import_labels', 'import_passes', 'import_people', 'import_rows', 'import_ties', 'letter_choices', 'list_contacts', 'looks', 'migrations', 'notice_meetings', 'notice_weeks',
-        'observer_ties', 'pass_changes', 'passes', 'purchases', 'quiz_tries', 'rehearsed', 'sign_in_links', 'watch_reports', 'watches',
+        'observer_ties', 'pass_changes', 'passes', 'purchases', 'quiz_tries', 'rehearsed', 'sign_in_links', 'visits', 'watch_reports', 'watches',
     ];
 
     /** Columns that name people for what they did for the school: whoever is erased is a number there. */
@@ -61,6 +61,7 @@ final class Sections
         return [
             new Section('completions', OnErasing::Stays),
             new Section('looks', OnErasing::Stays),
+            new Section('visits', OnErasing::Stays),
             new Section('watches', OnErasing::Stays),
             new Section('quiz_tries', OnErasing::WordsGo, blank: ['answers' => '[]']),
             new Section('given_tries', OnErasing::Stays),

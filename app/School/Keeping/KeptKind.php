@@ -13,6 +13,7 @@ enum KeptKind: string
     case Log = 'log';
     case FormAnswers = 'form_answers';
     case NextRuns = 'next_runs';
+    case Visits = 'visits';
     case Reports = 'reports';
     case Links = 'links';
     case Uploads = 'uploads';
@@ -24,7 +25,7 @@ enum KeptKind: string
     public function usual(): ?int
     {
         return match ($this) {
-            self::Letters, self::Events, self::Runs => 400,
+            self::Letters, self::Events, self::Runs, self::Visits => 400,
             self::Reports => 90,
             self::Links => 30,
             self::Uploads => 7,
@@ -48,7 +49,7 @@ enum KeptKind: string
     {
         return match ($this) {
             self::Letters, self::Runs, self::Log => 90,
-            self::Events, self::FormAnswers, self::NextRuns, self::Departed => 30,
+            self::Events, self::FormAnswers, self::NextRuns, self::Visits, self::Departed => 30,
             self::Reports, self::Links, self::Uploads => 1,
         };
     }

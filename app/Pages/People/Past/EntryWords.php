@@ -10,7 +10,6 @@ use App\Ledger\Past\Entry;
 use App\Ledger\Past\Fact;
 use App\Ledger\Past\PastAnswer;
 use App\Ledger\Past\PastRules;
-use App\Models\Person;
 use App\Words\Say;
 use App\Words\Sentence;
 
@@ -26,7 +25,7 @@ final readonly class EntryWords
      * @param  array<int, string>  $offers  names by number
      * @param  ?int  $person  of whom it is told
      */
-    public function of(Entry $entry, ?Fact $before, array $offers, ?int $person, ?PastAnswer $answer): ?Sentence
+    public function of(Entry $entry, ?Fact $before, array $offers, Hands $hands, ?int $person, ?PastAnswer $answer): ?Sentence
     {
         $fact = $entry->what === 'gone' ? $before ?? $entry->fact : $entry->fact;
 
@@ -36,7 +35,7 @@ final readonly class EntryWords
             'labels' => $this->dated('label', $entry, $fact, Sentence::title($fact->text('label'))),
             'grants' => $this->dated('grant', $entry, $fact, Sentence::title($this->title($fact, $answer))),
             'completions' => $this->finished($entry, $fact, $answer),
-            'observer_ties' => $fact->person === $person || $fact->intOrNull('observer_id') === $person ? Sentence::say('past_told.tie.'.($entry->what === 'gone' ? 'gone' : 'made'), titles: ['name' => Person::query()->whereKey($fact->person === $person ? $fact->intOrNull('observer_id') : $fact->person)->first()->name ?? Say::text('past_told.by.gone')]) : null,
+            'observer_ties' => $fact->person === $person || $fact->intOrNull('observer_id') === $person ? Sentence::say('past_told.tie.'.($entry->what === 'gone' ? 'gone' : 'made'), titles: ['name' => $hands->person((int) ($fact->person === $person ? $fact->intOrNull('observer_id') : $fact->person))]) : null,
             'courses' => $this->course($fact, $before),
             'schools' => $before === null ? null : $this->school($fact, $before),
             'offers' => $before !== null && $fact->text('labels') !== $before->text('labels') ? Sentence::say('past_told.offer_labels', titles: ['title' => $fact->text('name')]) : null,

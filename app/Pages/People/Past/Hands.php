@@ -8,26 +8,63 @@ use App\Database\Value;
 use App\Ledger\History\History;
 use App\Ledger\Past\Entry;
 use App\Words\Say;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** Whose hand wrote an entry, in words. Names are read once each kind. */
-final class Hands
+/** Whose hands wrote entries, and whom they name, in words. The names are read at once, however many there are. */
+final readonly class Hands
 {
-    /** @var array<string, array<int, string>> names by kind and number */
-    private array $names = [];
+    /** Where the names of each kind stand. */
+    private const NAMES = ['person' => 'people', 'trigger' => 'triggers', 'token' => 'personal_access_tokens', 'import' => 'imports'];
+
+    /** @param  array<string, array<int, string>>  $names  by kind and number */
+    private function __construct(private array $names)
+    {
+    }
+
+    /**
+     * Of all that is told of somebody at a course: five queries.
+     *
+     * @param  list<int>  $people  of whom the ledger is read
+     */
+    public static function of(array $people, int $course): self
+    {
+        $numbers = array_fill_keys(array_keys(self::NAMES), []);
+        $entries = DB::table('ledger')->where(static fn (Builder $their): Builder => $their->whereIntegerInRaw('person_id', $people)->orWhere(static fn (Builder $schools): Builder => $schools->whereNull('person_id')->whereIn('subject', ['schools', 'offers', 'courses', 'revisions'])->where(static fn (Builder $of): Builder => $of->where('course_id', $course)->orWhereIn('subject', ['schools', 'offers']))));
+        foreach ($entries->distinct()->get(['by', 'cause']) as $hand) {
+            foreach ([Value::text($hand->by), Value::text($hand->cause)] as $named) {
+                if (preg_match('/^(person|trigger|token|import) (\d+)/', $named, $found) === 1) {
+                    $numbers[$found[1]][] = (int) $found[2];
+                }
+            }
+        }
+        // Whoever observed them, and whom they observed.
+        foreach (DB::table('ledger')->whereRaw("subject = 'observer_ties'")->whereIntegerInRaw('person_id', $people)->get(['content']) as $tie) {
+            $content = json_decode(Value::text($tie->content), true);
+            $numbers['person'][] = Value::int(is_array($content) ? $content['observer_id'] ?? 0 : 0);
+        }
+        array_push($numbers['person'], ...$people);
+
+        $names = [];
+        foreach (self::NAMES as $kind => $table) {
+            $names[$kind] = self::read($table, $numbers[$kind]);
+        }
+
+        return new self($names);
+    }
 
     /** @param  ?int  $self  of whom it is told; what they did themselves is nobody else's doing */
-    public function of(Entry $entry, ?int $self): ?string
+    public function by(Entry $entry, ?int $self): ?string
     {
         [$kind, $number] = [...explode(' ', $entry->by, 2), ''];
-        $import = preg_match('/^import (\d+)/', $entry->cause, $file) === 1 ? $this->name('imports', 'name', (int) $file[1]) : null;
+        $import = preg_match('/^import (\d+)/', $entry->cause, $file) === 1 ? $this->name('import', (int) $file[1]) : null;
         if ($kind === 'person' && (int) $number === $self && $import === null) {
             return null;
         }
         $by = match ($kind) {
-            'person' => $this->name('people', 'name', (int) $number) ?? Say::text('past_told.by.gone'),
-            'trigger' => Say::text('past_told.by.trigger', ['name' => $this->name('triggers', 'name', (int) $number) ?? $number]),
-            'token' => Say::text('past_told.by.token', ['name' => $this->name('personal_access_tokens', 'name', (int) $number) ?? $number]),
+            'person' => $this->person((int) $number),
+            'trigger' => Say::text('past_told.by.trigger', ['name' => $this->name('trigger', (int) $number) ?? $number]),
+            'token' => Say::text('past_told.by.token', ['name' => $this->name('token', (int) $number) ?? $number]),
             'shop' => Say::text('past_told.by.shop'),
             'visitor' => Say::text('past_told.by.visitor'),
             'outside' => Say::text('past_told.by.outside'),
@@ -37,13 +74,28 @@ final class Hands
         return $import === null ? $by : Say::text('past_told.by.import', ['name' => $import, 'by' => $by ?? '']);
     }
 
-    private function name(string $table, string $column, int $number): ?string
+    /** Somebody's name; of whoever is there no more, that. */
+    public function person(int $number): string
     {
-        if (! isset($this->names[$table][$number])) {
-            $found = DB::table($table)->where('id', $number)->value($column);
-            $this->names[$table][$number] = $found === null ? '' : Value::text($found);
+        return $this->name('person', $number) ?? Say::text('past_told.by.gone');
+    }
+
+    private function name(string $kind, int $number): ?string
+    {
+        return $this->names[$kind][$number] ?? null;
+    }
+
+    /**
+     * @param  list<int>  $numbers
+     * @return array<int, string>
+     */
+    private static function read(string $table, array $numbers): array
+    {
+        $names = [];
+        foreach (DB::table($table)->whereIntegerInRaw('id', array_unique($numbers))->orderBy('id')->pluck('name', 'id') as $id => $name) {
+            $names[(int) $id] = Value::text($name);
         }
 
-        return $this->names[$table][$number] === '' ? null : $this->names[$table][$number];
+        return $names;
     }
 }

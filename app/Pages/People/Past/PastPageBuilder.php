@@ -30,7 +30,7 @@ use App\Words\Sentence;
 /** Tells what was open to somebody, when, and why. */
 final readonly class PastPageBuilder
 {
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private Past $past, private Story $story, private EntryWords $words)
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private Past $past, private Story $story, private EntryWords $words, private SeenTurns $seen)
     {
     }
 
@@ -45,12 +45,12 @@ final readonly class PastPageBuilder
         $learners = Person::query()->whereIn('id', Ties::learnersOf($person->id))->orderBy('name')->orderBy('id')->get();
         $with = $learners->contains('id', $with) ? $with : null;
         $now = $this->clock->now();
-        $telling = new Telling($this->clock, $this->words, new Hands, $course === null ? [] : array_map(static fn (OutlineRow $row): PastRow => new PastRow($row->key, $row->title, $row->kind, $row->depth, former: false), $this->shelf->rows($course->id)), self::offers(), $person->id);
+        $telling = new Telling($this->clock, $this->words, Hands::of(array_values(array_filter([$person->id, $with])), $course->id ?? 0), $course === null ? [] : array_map(static fn (OutlineRow $row): PastRow => new PastRow($row->key, $row->title, $row->kind, $row->depth, former: false), $this->shelf->rows($course->id)), self::offers(), $person->id);
         $turns = [];
         foreach ($course === null ? [] : $this->story->of($course, new PastLooker($person->id, observed: $with), $now) as $turn) {
             $turns[] = $telling->turn($turn);
         }
-        $turns = array_values(array_filter($turns));
+        $turns = self::inOrder([...array_values(array_filter($turns)), ...$this->seen->of($person, $course, $turns === [] ? null : $turns[0]?->at)]);
         $from = $turns[0]->at ?? $now;
         $whole = Past::wholeSince();
 
@@ -93,8 +93,9 @@ final readonly class PastPageBuilder
         $now = $known === null ? null : $known[0]->answer->decisions()[$position];
         $what = [];
         $offers = $known === null ? [] : self::offers();
+        $hands = Hands::of($known === null ? [] : $looker->people(), $course->id);
         foreach ($known[1] ?? [] as $entry) {
-            $what[] = $this->words->of($entry, null, $offers, $person->id, $then);
+            $what[] = $this->words->of($entry, null, $offers, $hands, $person->id, $then);
         }
 
         return new PastWhy(
@@ -105,6 +106,23 @@ final readonly class PastPageBuilder
                 'state' => Glyph::of($now)->word(), 'what' => implode(' ', array_map(static fn (Sentence $one): string => $one->marked(), array_filter($what))),
             ])),
         );
+    }
+
+    /**
+     * @param  list<PastTurn>  $turns
+     * @return list<PastTurn>
+     */
+    private static function inOrder(array $turns): array
+    {
+        usort($turns, static fn (PastTurn $one, PastTurn $other): int => $one->at <=> $other->at);
+        $told = [];
+        foreach ($turns as $turn) {
+            // What was seen in the very second is told with it.
+            $same = $told[$turn->at] ?? null;
+            $told[$turn->at] = $same === null ? $turn : new PastTurn($turn->at, $turn->when, [...$same->lines, ...$turn->lines], [...$same->opened, ...$turn->opened], [...$same->shut, ...$turn->shut], [...$same->changes, ...$turn->changes]);
+        }
+
+        return array_values($told);
     }
 
     /** @return array<int, string> names by number */

@@ -101,9 +101,9 @@ final class Telling
     {
         $lines = [];
         foreach ($turn->entries as [$entry, $before]) {
-            $said = $this->words->of($entry, $before, $this->offers, $this->person, $turn->answer);
+            $said = $this->words->of($entry, $before, $this->offers, $this->hands, $this->person, $turn->answer);
             if ($said !== null) {
-                $lines[] = new PastLine($said, $this->hands->of($entry, $this->person));
+                $lines[] = new PastLine($said, $this->hands->by($entry, $this->person));
             }
         }
 
