@@ -216,6 +216,7 @@ Route::prefix('keep')->middleware(['auth', KeepsToTheirRole::class])->name('keep
     Route::delete('/people/segments/{segment}', [Staff\SavedFiltersController::class, 'destroy'])->whereNumber('segment')->name('segments.forget');
     Route::put('/people/{person}/letters', [Staff\LettersController::class, 'choose'])->whereNumber('person')->middleware('can:help-people')->name('person.letters');
     Route::get('/people/{person}/past', [Staff\Person\PastController::class, 'show'])->whereNumber('person')->name('person.past');
+    Route::get('/people/{person}/past.zip', [Staff\Person\PastController::class, 'file'])->whereNumber('person')->middleware('throttle:30,1,archive')->name('person.past.file');
     Route::get('/people/{person}/past/why', [Staff\Person\PastController::class, 'why'])->whereNumber('person')->name('person.past.why');
     Route::middleware('can:run-school')->group(function (): void {
         Route::get('/people/{person}/data', [Staff\Person\PersonDataController::class, 'show'])->whereNumber('person')->name('person.data');
@@ -227,6 +228,7 @@ Route::prefix('keep')->middleware(['auth', KeepsToTheirRole::class])->name('keep
 });
 
 Route::get('/interface', [InterfaceController::class, 'show'])->name('interface');
+Route::get('/interface/story-key.json', [InterfaceController::class, 'storyKey'])->name('interface.story-key');
 Route::get('/interface/openapi.json', [InterfaceController::class, 'document'])->name('interface.document');
 Route::get('/interface/plan.schema.json', [InterfaceController::class, 'planSchema'])->name('interface.plan-schema');
 Route::get('/interface/client.{language}', [InterfaceController::class, 'client'])->whereIn('language', ['php', 'ts'])->name('interface.client');

@@ -23,6 +23,7 @@ return [
     'more' => '{titles} and {count, plural, one {one more} other {# more}}',
     'since' => 'since {when}',
     'former' => 'not in the course any more',
+    'file' => 'As a signed file',
     'print' => 'Print',
     'back' => 'Their page',
     'why' => 'Why {title} was {state} on {when}',

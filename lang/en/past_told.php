@@ -7,6 +7,8 @@ declare(strict_types=1);
  */
 return [
     'by' => [
+        'school' => 'the school',
+        'somebody' => 'somebody',
         'gone' => 'somebody who is not here any more',
         'trigger' => 'the trigger {name}',
         'token' => 'the interface, {name}',
@@ -34,6 +36,13 @@ return [
     'finished' => ['made' => '{title} finished.', 'earlier' => '{title} marked as finished since {when}.', 'gone' => '{title} does not count as finished any more.'],
     'tie' => ['made' => '{name} tied, to look in.', 'gone' => '{name} tied no longer.'],
     'edits' => ['made' => 'They edit this course from now on.', 'gone' => 'They do not edit this course any more.'],
+    'file' => [
+        'head' => "{school}\nWhat was open to {name}, and when: {course}\nAs the ledger of the school has it, {when} ({zone}).",
+        'whole' => 'The ledger knows all since {when}. Of the time before, it tells what the school’s history can tell.',
+        'opened' => 'Open from then on: {titles}',
+        'closed' => 'Closed from then on: {titles}',
+        'end' => 'This file is signed. The school says whether it is as it was; so can anybody who has its public key: signature.jws is a JSON Web Signature over the SHA-256 of each file.',
+    ],
     'seen' => '{title} looked at{times, plural, =1 {} other {, # times that day}}',
     'met' => 'Notice met at {title}: {case}{times, plural, =1 {} other {, # times that day}}',
     'published' => 'Revision {number} went live{noted, select, yes {: “{note}”} other {}}.',

@@ -264,7 +264,7 @@ final class CrawlTest extends TestCase
             'GET forms/{token}',
             'GET g/{token}',
             // Say what can be asked, and nothing of what there is.
-            'GET interface', 'GET interface/client.{language}', 'GET interface/openapi.json', 'GET interface/plan.schema.json',
+            'GET interface', 'GET interface/client.{language}', 'GET interface/openapi.json', 'GET interface/plan.schema.json', 'GET interface/story-key.json',
             'GET letters/{person}/{kind}', 'GET look-in/{learner}',
             // Asked for with each medium, and answered alike.
             'GET media/{medium}', 'GET media/{medium}/captions', 'GET media/{medium}/poster',

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Api\Reading\Schemas;
+use App\Ledger\Proof\Seal;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as TextResponse;
 use Inertia\Inertia;
@@ -21,6 +23,12 @@ final readonly class InterfaceController
     public function document(Request $request): TextResponse
     {
         return self::file($request, Schemas::file(), 'application/json');
+    }
+
+    /** The public key with which anybody verifies what the school has signed. */
+    public function storyKey(): JsonResponse
+    {
+        return new JsonResponse(['keys' => [Seal::publicKey()]], 200, ['Content-Type' => 'application/jwk-set+json']);
     }
 
     /** What plan documents look like. */

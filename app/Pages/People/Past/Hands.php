@@ -18,22 +18,23 @@ final readonly class Hands
     private const NAMES = ['person' => 'people', 'trigger' => 'triggers', 'token' => 'personal_access_tokens', 'import' => 'imports'];
 
     /** @param  array<string, array<int, string>>  $names  by kind and number */
-    private function __construct(private array $names)
+    private function __construct(private array $names, private bool $named)
     {
     }
 
     /**
-     * Of all that is told of somebody at a course: five queries.
+     * Of all that is told of somebody at a course: six queries.
      *
      * @param  list<int>  $people  of whom the ledger is read
+     * @param  bool  $named  false: other people are told of and not named
      */
-    public static function of(array $people, int $course): self
+    public static function of(array $people, int $course, bool $named): self
     {
         $numbers = array_fill_keys(array_keys(self::NAMES), []);
         $entries = DB::table('ledger')->where(static fn (Builder $their): Builder => $their->whereIntegerInRaw('person_id', $people)->orWhere(static fn (Builder $schools): Builder => $schools->whereNull('person_id')->whereIn('subject', ['schools', 'offers', 'courses', 'revisions'])->where(static fn (Builder $of): Builder => $of->where('course_id', $course)->orWhereIn('subject', ['schools', 'offers']))));
         foreach ($entries->distinct()->get(['by', 'cause']) as $hand) {
-            foreach ([Value::text($hand->by), Value::text($hand->cause)] as $named) {
-                if (preg_match('/^(person|trigger|token|import) (\d+)/', $named, $found) === 1) {
+            foreach ([Value::text($hand->by), Value::text($hand->cause)] as $told) {
+                if (preg_match('/^(person|trigger|token|import) (\d+)/', $told, $found) === 1) {
                     $numbers[$found[1]][] = (int) $found[2];
                 }
             }
@@ -50,7 +51,7 @@ final readonly class Hands
             $names[$kind] = self::read($table, $numbers[$kind]);
         }
 
-        return new self($names);
+        return new self($names, $named);
     }
 
     /** @param  ?int  $self  of whom it is told; what they did themselves is nobody else's doing */
@@ -62,7 +63,7 @@ final readonly class Hands
             return null;
         }
         $by = match ($kind) {
-            'person' => $this->person((int) $number),
+            'person' => $this->named ? $this->person((int) $number) : Say::text('past_told.by.school'),
             'trigger' => Say::text('past_told.by.trigger', ['name' => $this->name('trigger', (int) $number) ?? $number]),
             'token' => Say::text('past_told.by.token', ['name' => $this->name('token', (int) $number) ?? $number]),
             'shop' => Say::text('past_told.by.shop'),
@@ -77,7 +78,7 @@ final readonly class Hands
     /** Somebody's name; of whoever is there no more, that. */
     public function person(int $number): string
     {
-        return $this->name('person', $number) ?? Say::text('past_told.by.gone');
+        return $this->named ? $this->name('person', $number) ?? Say::text('past_told.by.gone') : Say::text('past_told.by.somebody');
     }
 
     private function name(string $kind, int $number): ?string

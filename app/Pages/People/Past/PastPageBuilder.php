@@ -37,15 +37,16 @@ final readonly class PastPageBuilder
     /**
      * @param  string  $key  of the course; any other text: the one that is most theirs
      * @param  ?int  $with  the learner with whom they are shown looking in
+     * @param  bool  $named  false: other people are told of and not named
      */
-    public function page(Person $person, string $key, ?int $with): PastPage
+    public function page(Person $person, string $key, ?int $with, bool $named = true): PastPage
     {
         $picks = $this->picks($person);
         $course = self::course($picks, $key);
         $learners = Person::query()->whereIn('id', Ties::learnersOf($person->id))->orderBy('name')->orderBy('id')->get();
         $with = $learners->contains('id', $with) ? $with : null;
         $now = $this->clock->now();
-        $telling = new Telling($this->clock, $this->words, Hands::of(array_values(array_filter([$person->id, $with])), $course->id ?? 0), $course === null ? [] : array_map(static fn (OutlineRow $row): PastRow => new PastRow($row->key, $row->title, $row->kind, $row->depth, former: false), $this->shelf->rows($course->id)), self::offers(), $person->id);
+        $telling = new Telling($this->clock, $this->words, Hands::of(array_values(array_filter([$person->id, $with])), $course->id ?? 0, $named), $course === null ? [] : array_map(static fn (OutlineRow $row): PastRow => new PastRow($row->key, $row->title, $row->kind, $row->depth, former: false), $this->shelf->rows($course->id)), self::offers(), $person->id);
         $turns = [];
         foreach ($course === null ? [] : $this->story->of($course, new PastLooker($person->id, observed: $with), $now) as $turn) {
             $turns[] = $telling->turn($turn);
@@ -93,7 +94,7 @@ final readonly class PastPageBuilder
         $now = $known === null ? null : $known[0]->answer->decisions()[$position];
         $what = [];
         $offers = $known === null ? [] : self::offers();
-        $hands = Hands::of($known === null ? [] : $looker->people(), $course->id);
+        $hands = Hands::of($known === null ? [] : $looker->people(), $course->id, named: true);
         foreach ($known[1] ?? [] as $entry) {
             $what[] = $this->words->of($entry, null, $offers, $hands, $person->id, $then);
         }

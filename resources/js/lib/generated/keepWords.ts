@@ -1187,6 +1187,7 @@ export const keepWords = {
   'past.more': "{titles} and {count, plural, one {one more} other {# more}}",
   'past.since': "since {when}",
   'past.former': "not in the course any more",
+  'past.file': "As a signed file",
   'past.print': "Print",
   'past.back': "Their page",
   'past.why': "Why {title} was {state} on {when}",
@@ -3211,6 +3212,7 @@ export interface KeepParts {
   'past.more': 'titles' | 'count';
   'past.since': 'when';
   'past.former': never;
+  'past.file': never;
   'past.print': never;
   'past.back': never;
   'past.why': 'title' | 'state' | 'when';

@@ -883,7 +883,7 @@ export interface KeptPage {
 }
 
 export interface KeptRow {
-  kind: 'letters' | 'events' | 'runs' | 'log' | 'form_answers' | 'next_runs' | 'reports' | 'links' | 'uploads' | 'departed';
+  kind: 'letters' | 'events' | 'runs' | 'log' | 'form_answers' | 'next_runs' | 'visits' | 'reports' | 'links' | 'uploads' | 'departed';
   title: string;
   told: string;
   days: number | null;

@@ -8,6 +8,7 @@ import type { ChangedCause, ChangedCount, ChangedPage, ForetoldTold } from '../.
 import { say } from '../../lib/keepSay';
 import { useShared } from '../../lib/page';
 import { to } from '../../lib/route';
+import { isoOf } from '../../lib/time';
 import { useReloads } from '../../lib/useReloads';
 import { plainText } from '../../lib/words';
 import { TAKES } from '../../publishing/takes';
@@ -129,7 +130,7 @@ function Causes({ causes, page }: { causes: ChangedCause[]; page: ChangedPage })
 
 function Counted({ count: { effect, words, people, items, some }, page }: { count: ChangedCount; page: ChangedPage }) {
   const knowsPeople = useShared().signedIn?.role !== 'editor';
-  const past = (person: number) => withQuery(to('keep.person.past', { person }), { course: page.course, at: page.at });
+  const past = (person: number) => withQuery(to('keep.person.past', { person }), { course: page.course, at: isoOf(page.at) });
   const told = (
     <>
       <b>{words}</b> {items > 0 && <span className={ui.soft}>{say('changed.rows', { items })}</span>}

@@ -60,6 +60,11 @@ export default function Past(page: PastPage) {
               onChange={(value) => visit({ with: value === '' ? null : value })}
             />
           )}
+            {course !== null && (
+              <Button component="a" variant="default" download href={withQuery(to('keep.person.past.file', { person: id }), { course, with: learner })}>
+                {say('past.file')}
+              </Button>
+            )}
             <Button variant="default" onClick={() => window.print()}>
               {say('past.print')}
             </Button>
