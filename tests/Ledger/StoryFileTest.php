@@ -75,7 +75,7 @@ final class StoryFileTest extends TestCase
         $keys = $this->get('/interface/story-key.json')->assertOk()->json('keys');
         $files = $this->files();
         self::assertSame($keys, json_decode($files['key.json'], true)['keys']);
-        $plain = static fn (string $part): string => (string) base64_decode(strtr($part, '-_', '+/'));
+        $plain = static fn (string $part): string => (string) base64_decode(strtr($part, '-_', '+/')) ?: throw new \LogicException('It is empty.');
         [$head, $payload, $signature] = explode('.', trim($files['signature.jws']));
         $key = array_column($keys, null, 'kid')[json_decode($plain($head), true)['kid']];
         self::assertTrue(sodium_crypto_sign_verify_detached($plain($signature), "{$head}.{$payload}", $plain($key['x'])));
