@@ -10,6 +10,8 @@ use Facebook\WebDriver\WebDriverKeys as Keys;
 /** Running a school: a trial from its making to its erasing, a bonus by label, and the question why. */
 final class PeopleJourneyTest extends BrowserTestCase
 {
+    use WalksByKeys;
+
     public function test_a_ten_day_trial_is_made_filled_looked_at_ended_and_erased(): void
     {
         $this->signIn('hege');
@@ -161,5 +163,44 @@ final class PeopleJourneyTest extends BrowserTestCase
     private function idOf(string $name): int
     {
         return (int) self::value("select id from people where email = '{$name}@alder.test'");
+    }
+
+    public function test_somebody_is_corrected_and_erased_by_keyboard_alone(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/people/13');
+        $this->waitForText('h1', 'Kaia Rønning');
+        $this->press('Their data…');
+        $this->waitForText('h1', 'What is kept of Kaia Rønning');
+        $this->press('Correct…');
+        $this->waitForFocus('[role=dialog] input');
+        $this->typeAtFocus(Keys::END.' Lund'.Keys::ENTER);
+        $this->waitForText('h1', 'What is kept of Kaia Rønning Lund');
+        $this->waitUntilGone('[role=dialog]');
+        $this->press('Erase…');
+        $this->waitForFocus('[role=dialog] input');
+        // What is typed wrong erases nobody.
+        $this->typeAtFocus('kaia@alder'.Keys::ENTER);
+        self::assertTrue($this->browser->executeScript('return document.querySelector("[role=dialog] button[type=submit]").disabled'));
+        $this->typeAtFocus('.test'.Keys::ENTER);
+        $this->waitForText('h1', 'What is kept of Erased person 13');
+        $this->waitForText('.erased', 'Nowhere: they were looked for in everything that is stored here.');
+        $this->visit('/keep/people/13');
+        $this->waitForText('main', 'They were erased. What is left is a number');
+        $this->assertNoScriptErrors();
+    }
+
+    public function test_what_changed_is_asked_between_two_times_and_leads_to_whom_it_touched(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/courses/clinker');
+        $this->named('What changed')->click();
+        $this->waitForText('h1', 'What changed for whom');
+        $this->waitForText('.intotal', 'of 33 people');
+        self::assertStringContainsString('until=', $this->browser->getCurrentURL());
+        $this->find('.touched summary')->click();
+        $this->find('.touched details[open] a')->click();
+        $this->waitForText('h1', 'What was open to');
+        $this->assertNoScriptErrors();
     }
 }

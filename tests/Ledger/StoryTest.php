@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Ledger;
 
 use App\Database\Hand;
-use App\Learning\PassingNotes;
 use App\Ledger\Past\Moment;
 use App\Ledger\Past\Past;
 use App\Ledger\Past\PastLooker;
@@ -26,16 +25,7 @@ use Tests\TestCase;
 /** What happened to somebody, told on one page: each line asked of the ledger and of the engine. */
 final class StoryTest extends TestCase
 {
-    private Person $siv;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->demoSchool();
-        Carbon::setTestNow('2026-03-10T12:05:00Z');
-        $this->siv = Person::query()->create(['name' => 'Siv Aune', 'email' => 'siv@alder.test']);
-        $this->actingAs($this->person('hege'));
-    }
+    use TellsStories;
 
     public function test_each_turn_says_what_happened_and_by_whom(): void
     {
@@ -55,55 +45,6 @@ final class StoryTest extends TestCase
             '18 Mar, 09:00: Opened: 7 days after joining, 09:00. + Tools and timber, Tuning a plane, Grinding the iron',
             '20 Mar, 09:00: Welcome to the shed finished. (Hege Strand)',
         ], $this->told());
-    }
-
-    public function test_what_was_seen_and_which_notices_were_met_is_told_day_by_day(): void
-    {
-        $this->act(['do' => 'give', 'offer' => 'apprentice-pass']);
-        $hege = $this->person('hege');
-        foreach (['2026-03-11T08:00:00Z' => 'l-welcome', '2026-03-11T08:00:30Z' => 'l-welcome', '2026-03-11T09:00:00Z' => 'l-welcome', '2026-03-11T09:10:00Z' => 'l-planes', '2026-03-12T09:10:00Z' => 'l-planes'] as $instant => $item) {
-            $this->at($instant);
-            self::assertContains($this->actingAs($this->siv->refresh())->get("/courses/clinker/{$item}")->getStatusCode(), [200, 403]);
-        }
-        $this->at('2026-03-12T10:00:00Z');
-        $this->actingAs($hege);
-
-        self::assertSame([
-            '11 Mar, 09:00: Welcome to the shed looked at, 2 times that day',
-            '11 Mar, 10:10: Notice met at Tuning a plane: too early',
-            '12 Mar, 10:10: Notice met at Tuning a plane: too early',
-        ], array_values(array_filter($this->told(), static fn (string $line): bool => str_contains($line, 'looked at') || str_contains($line, 'met at'))));
-    }
-
-    public function test_what_is_seen_in_the_second_of_something_else_is_told_with_it_and_of_other_courses_not_at_all(): void
-    {
-        $this->act(['do' => 'give', 'offer' => 'apprentice-pass']);
-        $other = Course::query()->where('key', '!=', 'clinker')->firstOrFail();
-        foreach ([$this->course()->id, $other->id] as $course) {
-            app(PassingNotes::class)->looked($this->siv->id, $course, 'l-welcome', 'pass', (int) strtotime('2026-03-12T08:00:00Z'));
-        }
-        $this->at('2026-03-12T08:00:00Z');
-        $this->act(['do' => 'label', 'label' => 'crew']);
-        $this->at('2026-03-12T09:00:00Z');
-        self::assertSame(['12 Mar, 09:00: Label crew, for good. (Hege Strand) Welcome to the shed looked at'], array_values(array_filter($this->told(), static fn (string $line): bool => str_contains($line, '12 Mar'))));
-    }
-
-    /** A note that was laid aside is written down once more where the schedule is stopped in between. */
-    public function test_the_same_note_twice_is_one_visit(): void
-    {
-        for ($n = 0; $n < 2; $n++) {
-            app(PassingNotes::class)->looked($this->siv->id, 1, 'l-welcome', 'pass', 1_773_219_600);
-            app(PassingNotes::class)->met('token', 1, 'l-planes', 'too-early', 'holder', null, 1_773_219_600, $this->siv->id);
-        }
-        app(PassingNotes::class)->met('token', 1, 'l-planes', 'too-early', 'holder', 'taken', 1_773_219_600);
-        self::assertSame([1, 1], DB::table('visits')->orderBy('id')->pluck('times')->all());
-    }
-
-    public function test_what_visitors_meet_is_nobodys(): void
-    {
-        auth()->forgetGuards();
-        $this->get('/courses/clinker/l-planes');
-        self::assertSame([1, 0], [DB::table('notice_meetings')->count(), DB::table('visits')->count()]);
     }
 
     public function test_what_time_alone_did_is_told_with_its_reason(): void
@@ -249,19 +190,6 @@ final class StoryTest extends TestCase
         return count(DB::getQueryLog());
     }
 
-    private function at(string $instant): void
-    {
-        Carbon::setTestNow($instant);
-        $this->inAnotherProcess();
-        $this->actingAs($this->person('hege'));
-    }
-
-    /** @param  array<string, mixed>  $form */
-    private function act(array $form): void
-    {
-        $this->post('/keep/people/acts', ['people' => [$this->siv->id], 'anew' => true, ...$form])->assertSessionHasNoErrors();
-    }
-
     private function opensAfter(string $item, int $days): void
     {
         $course = Course::query()->with('liveRevision')->where('key', 'clinker')->firstOrFail();
@@ -289,32 +217,5 @@ final class StoryTest extends TestCase
             }
         }
         self::fail("There is no gate {$name}.");
-    }
-
-    /** @param  array<array-key, mixed>  $sentence */
-    private function words(array $sentence): string
-    {
-        return implode('', array_column((array) $sentence['segments'], 'text'));
-    }
-
-    /**
-     * @param  ?array<array-key, mixed>  $page  null: Siv's
-     * @return list<string> a line for each turn of the story: day, what happened (by whom), what opened and what closed
-     */
-    private function told(?array $page = null): array
-    {
-        $page ??= (array) $this->get("/keep/people/{$this->siv->id}/past?course=clinker")->assertOk()->inertiaProps();
-        $titles = array_column((array) $page['rows'], 'title');
-        $told = [];
-        foreach ((array) $page['turns'] as $turn) {
-            assert(is_array($turn));
-            $named = static fn (string $sign, mixed $places): string => $places === [] ? '' : " {$sign} ".implode(', ', array_map(static fn (mixed $place): string => $titles[$place], (array) $places));
-            $lines = array_map(fn (array $line): string => $this->words($line['words']).($line['by'] === null ? '' : " ({$line['by']})"), (array) $turn['lines']);
-            if ($lines !== [] || $turn['opened'] !== [] || $turn['shut'] !== []) {
-                $told[] = substr($turn['when'], 4).': '.implode(' ', $lines).$named('+', $turn['opened']).$named('-', $turn['shut']);
-            }
-        }
-
-        return $told;
     }
 }

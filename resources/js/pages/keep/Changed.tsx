@@ -25,7 +25,7 @@ export default function Changed(page: ChangedPage) {
   useEffect(() => {
     // So that it can be linked to, and is counted once: now is another instant with each look.
     if (window.location.search === '') {
-      router.replace({ url: withQuery(to('keep.changed', { course }), { from: page.from, until: page.until }), preserveState: true, preserveScroll: true });
+      window.history.replaceState(window.history.state, '', withQuery(to('keep.changed', { course }), { from: page.from, until: page.until }));
     }
   }, [course, page.from, page.until]);
   return (
