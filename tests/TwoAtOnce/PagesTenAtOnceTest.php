@@ -127,4 +127,15 @@ final class PagesTenAtOnceTest extends TestCase
         self::$school->command('queue:work', '--stop-when-empty')->mustRun();
         self::assertSame([0, 1, 'taken back'], [self::rows("people where email = 'alva@alder.test'"), self::rows("activities where action = 'import.taken-back'"), self::$school->value('select state from imports order by id desc limit 1')]);
     }
+
+    public function test_somebody_is_erased_once_and_corrected_once(): void
+    {
+        $kaia = (int) self::$school->value("select id from people where email = 'kaia@alder.test'");
+        self::ten(self::$hege, 'PUT', "/keep/people/{$kaia}", static fn (int $one): array => ['name' => "Kaia {$one}", 'email' => "kaia{$one}@alder.test", 'from' => 'kaia@alder.test']);
+        self::assertSame(1, self::rows("activities where action = 'person.corrected'"));
+        $address = self::$school->value("select email from people where id = {$kaia}");
+        self::ten(self::$hege, 'DELETE', "/keep/people/{$kaia}", ['typed' => $address]);
+        self::assertSame(1, self::rows("activities where action = 'person.erased'"));
+        self::assertSame("Erased person {$kaia}", self::$school->value("select name from people where id = {$kaia}"));
+    }
 }

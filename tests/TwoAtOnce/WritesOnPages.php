@@ -123,6 +123,17 @@ trait WritesOnPages
                 static fn (self $test, array $seen) => $test->post("{$lesson}/earlier/{$seen[0]}", ['version' => $seen[1]])->assertSessionHas('flash.kind', 'done'),
                 static fn (): bool => Content::query()->where('item_key', 'l-planes')->where('text', 'One.')->exists(),
             ],
+            'correct who somebody is' => [$admin, static fn (self $test) => $test->put("/keep/people/{$test->person('eira')->id}", ['name' => 'Eira Lund', 'email' => 'eira@alder.test', 'from' => 'eira@alder.test'])->assertSessionHas('flash.kind', 'done'), $done('people', ['name' => 'Eira Lund'])],
+            'erase somebody' => [$admin, static fn (self $test) => $test->delete("/keep/people/{$test->person('eira')->id}", ['typed' => 'eira@alder.test'])->assertSessionHas('flash.kind', 'done'), $done('erased_people', ['state' => 'done'])],
+            'set for how long what is kept' => [
+                static function (self $test) use ($admin): mixed {
+                    $admin($test);
+
+                    return array_column((array) $test->get('/keep/school/kept')->inertiaProps('rows'), 'days', 'kind');
+                },
+                static fn (self $test, array $days) => $test->put('/keep/school/kept', ['days' => [...$days, 'log' => 365], 'from' => $days])->assertSessionHas('flash.kind', 'done'),
+                static fn (): bool => str_contains((string) DB::table('schools')->value('kept_days'), '"log":365'),
+            ],
             'copy a lesson with what it holds' => [$admin, static fn (self $test) => $test->post('/keep/courses/clinker/draft/outline', ['version' => 0, 'do' => 'duplicate', 'item' => 'l-planes'])->assertSessionHasNoErrors(), $done('contents', ['item_key' => 'l-planes-2'])],
         ];
     }
