@@ -22,12 +22,13 @@ trait LeavesTraces
         $row = [];
         foreach (Schema::getColumns($table) as $column) {
             ['name' => $name, 'type_name' => $type] = $column;
-            $text_kind = in_array($type, ['varchar', 'text', 'json', 'jsonb'], true);
+            $isText = in_array($type, ['varchar', 'text', 'json', 'jsonb'], true);
             $row[$name] = match (true) {
                 array_key_exists($name, $named) => $column['nullable'] && $named[$name] === null ? null : $named[$name] ?? $this->rowFor($table, $name),
-                $name === 'id' && ! $text_kind, $name === 'path' => null,
+                $name === 'id' && ! $isText, $name === 'path' => null,
                 $name === 'state', $name === 'kind' => 'done',
-                $text_kind => $text,
+                str_starts_with($type, 'json') => preg_match('/^[\[{]/', $text) === 1 ? $text : (string) json_encode(['said' => $text]),
+                $isText => $text,
                 str_contains($type, 'time') => '2026-03-01 09:00:00',
                 default => $column['nullable'] || $column['default'] !== null ? null : 1,
             };
