@@ -44,7 +44,6 @@ final readonly class PersonPage
         #[OA\Property(items: new OA\Items(ref: HistoryLine::class))] public array $history,
         #[OA\Property(items: new OA\Items(ref: CoursePick::class))] public array $courses,
         #[OA\Property(items: new OA\Items(ref: OfferPick::class))] public array $offers,
-        #[OA\Property] public int $now,
         #[OA\Property] public bool $mayRun,
         #[OA\Property(items: new OA\Items(ref: LetterChoiceRow::class))] public array $letters,
         #[OA\Property] public bool $erased,

@@ -71,7 +71,6 @@ final readonly class PersonPageBuilder
             history: $this->history($person),
             courses: $this->shelf->picksWithRows($courses),
             offers: $this->shelf->offers(),
-            now: $this->clock->now(),
             mayRun: $mayRun,
             letters: LetterChoiceRow::of($person, $this->letterTexts, $this->letterChoices),
             erased: $person->erased_at !== null,

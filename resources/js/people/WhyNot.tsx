@@ -24,7 +24,6 @@ export interface WhyNotProps {
   courses: CoursePick[];
   /** Of the courses they hold something of, first. */
   theirs: string[];
-  now: number;
   mayRun: boolean;
   /** With whom they observe. */
   observes: FoundPerson[];
@@ -36,7 +35,7 @@ export interface WhyNotProps {
 const MOST_WAYS = 4;
 
 /** Why can't they see something: the full reason, and what would fix it, each in one step. */
-export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, onExtend }: WhyNotProps) {
+export function WhyNot({ person, name, courses, theirs, mayRun, observes, onExtend }: WhyNotProps) {
   const [asked] = useState(() => new URLSearchParams(window.location.search).get('why'));
   const [chosen, setChosen] = useState<string | null>(asked);
   // Whoever was found from anywhere goes on typing.
@@ -76,7 +75,7 @@ export function WhyNot({ person, name, courses, theirs, now, mayRun, observes, o
         ways.map(({ id, words }) => (
           <Fragment key={`${chosen} ${id}`}>
             {ways.length > 1 && <h3>{words}</h3>}
-            <Reasons course={course} item={item} way={id} person={person} now={now} round={round} mayRun={mayRun} onExtend={onExtend} onMended={() => setRound(round + 1)} />
+            <Reasons course={course} item={item} way={id} person={person} now={null} round={round} mayRun={mayRun} onExtend={onExtend} onMended={() => setRound(round + 1)} />
           </Fragment>
         ))}
     </section>

@@ -1454,7 +1454,6 @@ export interface PersonPage {
   history: HistoryLine[];
   courses: CoursePick[];
   offers: OfferPick[];
-  now: number;
   mayRun: boolean;
   letters: LetterChoiceRow[];
   erased: boolean;

@@ -104,7 +104,7 @@ function Asked({ page: { course, from, until, wrong, since } }: { page: ChangedP
       <WallInput label={say('changed.from')} value={asked.from} error={wrong} onWall={(wall) => setAsked((now) => ({ ...now, from: wall }))} />
       <WallInput label={say('changed.until')} value={asked.until} onWall={(wall) => setAsked((now) => ({ ...now, until: wall }))} />
       <Button type="submit">{say('changed.show')}</Button>
-      <Select w={260} label={say('changed.since')} placeholder={say('changed.since_pick')} value={null} data={since.map(({ number, at, wall }) => ({ value: wall, label: say('changed.since_revision', { number, at }) }))} onChange={(wall) => wall !== null && show({ from: wall, until: '' })} />
+      <Select w={260} label={say('changed.since')} placeholder={say('changed.since_pick')} value={null} data={since.map(({ number, at }) => ({ value: String(number), label: say('changed.since_revision', { number, at }) }))} onChange={(chosen) => show({ from: since.find(({ number }) => String(number) === chosen)?.wall ?? asked.from, until: '' })} />
     </form>
   );
 }

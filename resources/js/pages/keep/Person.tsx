@@ -20,7 +20,7 @@ import css from '../../people/people.module.css';
 import ui from '../../ui/ui.module.css';
 
 export default function Person(page: PersonPage) {
-  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, now, letters, erased } = page;
+  const { id, name, email, role, seen, passes, grants, labels, observers, observes, progress, quizzes, history, courses, offers, letters, erased } = page;
   // Who was erased is a number: nothing is done for it any more.
   const mayRun = page.mayRun && !erased;
   const helps = useHelps() && !erased;
@@ -162,7 +162,7 @@ export default function Person(page: PersonPage) {
             </section>
           </div>
           <div>
-            <WhyNot person={id} name={name} courses={courses} theirs={theirs} now={now} mayRun={mayRun} observes={observes} onExtend={(offer) => ask(say('person.asks.extend'), { do: 'extend', ...passOf(passes, offer) })} />
+            <WhyNot person={id} name={name} courses={courses} theirs={theirs} mayRun={mayRun} observes={observes} onExtend={(offer) => ask(say('person.asks.extend'), { do: 'extend', ...passOf(passes, offer) })} />
             <section>
               <h2>{say('person.person.progress_heading')}</h2>
               {progress.length === 0 && <p className={ui.soft}>{say('person.person.nothing_is_finished')}</p>}
