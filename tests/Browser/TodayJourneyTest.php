@@ -45,6 +45,7 @@ final class TodayJourneyTest extends BrowserTestCase
         $this->waitForText('.answered', 'Why can Sunniva Dahl not see Rivets and roves?');
         $this->waitForText('.answered', 'is not finished');
         $this->typeAtFocus(Keys::ESCAPE);
+        $this->waitUntilGone('[role=dialog]');
 
         // In their own words, and then under what was last gone to.
         $this->keys(Keys::CONTROL, 'k');
