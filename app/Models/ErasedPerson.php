@@ -18,7 +18,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?array<array-key, mixed> $sought what they were called and written to, encrypted; null: all was looked through
  * @property array<string, int> $gone by table: rows that are gone, or lost their words; `files` and `log`: places in them
  * @property list<array{table: string, column: string, row: string}> $left where they are still named, in words of others
- * @property ?string $problem why it did not go on
  * @property \DateTimeImmutable $erased_at
  * @property ?\DateTimeImmutable $finished_at
  * @property Person $person

@@ -77,7 +77,8 @@ final readonly class TakeOut
             foreach ((array) $row as $column => $value) {
                 $column = (string) $column;
                 if (! in_array($column, $section->secret, true)) {
-                    $told[$column] = self::told($value);
+                    $is = self::told($value);
+                    $told[$column] = is_array($is) ? array_diff_key($is, array_flip($section->others)) : $is;
                     if (isset($keys[$column]) && is_numeric($value)) {
                         $told[substr($column, 0, -3)] = $keys[$column][(int) $value] ?? null;
                     }

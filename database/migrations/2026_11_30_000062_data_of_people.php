@@ -26,7 +26,6 @@ return new class extends Migration
             $table->text('sought')->nullable();
             $table->text('gone')->default('{}');
             $table->text('left')->default('[]');
-            $table->string('problem')->nullable();
             $table->dateTime('erased_at');
             $table->dateTime('finished_at')->nullable();
             $table->index(['state', 'id']);

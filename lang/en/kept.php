@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /** What is kept of somebody, as it is told to themselves and to who runs the school. Patterns are ICU messages. */
 return [
-    'read_me' => "All that the school keeps of {name}.\nperson.json holds all of it. The other files are tables with the same, for a spreadsheet. Times are in UTC. Where others are meant, they are numbers.",
+    'read_me' => "All that the school keeps of {name}.\nperson.json holds all of it. The other files are tables with the same, for a spreadsheet. Times are in UTC. Where others are meant, they are numbers, but in letters.",
     'sections' => [
         'people' => 'Name, address and account',
         'passes' => 'Passes',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /** Hva som er lagret om noen, slik det sies til dem selv. Mønstrene er ICU-meldinger. */
 return [
-    'read_me' => "Alt skolen har lagret om {name}.\nperson.json inneholder alt. De andre filene er tabeller med det samme, til et regneark. Tidene er i UTC. Andre personer står som tall.",
+    'read_me' => "Alt skolen har lagret om {name}.\nperson.json inneholder alt. De andre filene er tabeller med det samme, til et regneark. Tidene er i UTC. Andre personer står som tall, unntatt i brev.",
     'sections' => [
         'people' => 'Navn, adresse og konto',
         'passes' => 'Tilganger',

@@ -140,6 +140,19 @@ final class WhatChangedTest extends TestCase
         self::assertNotSame(200, $this->get("/keep/courses/{$other->key}/changed")->getStatusCode());
     }
 
+    /** Of somebody who holds nothing of it any more, who edits it knows no name. */
+    public function test_editors_are_told_no_names_but_of_those_they_may_know(): void
+    {
+        $this->at('2026-03-11T09:00:00Z');
+        Pass::query()->where('person_id', $this->person('eira')->id)->delete();
+        $this->at('2026-03-12T09:00:00Z');
+        $this->person('aksel')->forceFill(['role' => 'editor'])->save();
+        DB::table('edited_courses')->insert(['person_id' => $this->person('aksel')->id, 'course_id' => $this->course()->id]);
+        $this->actingAs($this->person('aksel'));
+        $causes = array_column($this->page('from=2026-03-11T09:30&until=2026-03-12T09:00')->causes, null, 'words');
+        self::assertSame(['somebody who is gone'], array_column($causes['Passes were taken back as if never given']->counts[0]->some, 'name'));
+    }
+
     public function test_the_number_of_queries_does_not_grow_with_people_or_causes(): void
     {
         $count = function (string $query): int {

@@ -229,6 +229,14 @@ final class ErasePersonTest extends TestCase
         self::assertFalse(Storage::exists('imports/x.csv'));
     }
 
+    public function test_a_list_in_two_bytes_a_letter_is_found_too(): void
+    {
+        Storage::put('imports/y.csv', "\xff\xfe".mb_convert_encoding("email,name\nkaia@alder.test,Kaia\n", 'UTF-16LE', 'UTF-8'), 'private');
+        DB::table('imports')->insert(['kind' => 'csv', 'name' => 'y.csv', 'path' => 'imports/y.csv', 'options' => '{}', 'tally' => '{}', 'errors' => '[]', 'made_at' => '2026-03-01 09:00:00', 'state' => 'ready']);
+        $this->erase($this->person('kaia'));
+        self::assertFalse(Storage::exists('imports/y.csv'));
+    }
+
     public function test_it_is_done_at_the_machine_as_well(): void
     {
         self::assertSame(0, Artisan::call('keep:erase', ['person' => 'Kaia@alder.test', '--yes' => true]));

@@ -60,6 +60,18 @@ final class TakeOutTest extends TestCase
         self::assertStringNotContainsString('Eira', implode('', $files));
     }
 
+    /** The log names observers, and acts that were taken back. */
+    public function test_it_names_nobody_else(): void
+    {
+        $kaia = $this->person('kaia');
+        $this->actingAs($this->person('hege'))->post('/keep/people/acts', ['do' => 'observe', 'observer' => $this->person('eira')->id, 'people' => [(string) $kaia->id]])->assertSessionHasNoErrors();
+        $this->post('/keep/people/acts/'.DB::table('people_acts')->max('id').'/undo')->assertSessionHasNoErrors();
+        $files = $this->files('/account/data', 'kaia');
+        self::assertStringContainsString('observer.tied', $files['activities.csv']);
+        self::assertStringContainsString('act.undone', $files['activities.csv']);
+        self::assertStringNotContainsString('Eira', implode('', $files));
+    }
+
     public function test_a_spreadsheet_takes_no_cell_for_a_formula(): void
     {
         $kaia = $this->person('kaia');

@@ -6,6 +6,7 @@ namespace App\Pages\Changed;
 
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
+use App\Access\Staff\PeopleInSight;
 use App\Access\Viewers;
 use App\Database\Value;
 use App\Ledger\Changes\Cause;
@@ -34,7 +35,7 @@ final readonly class ChangedPageBuilder
 
     private const REVISIONS = 12;
 
-    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private WhatChanged $changed, private ForetoldAndCame $came, private CauseWords $causes)
+    public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private WhatChanged $changed, private ForetoldAndCame $came, private CauseWords $causes, private PeopleInSight $sight)
     {
     }
 
@@ -45,7 +46,7 @@ final readonly class ChangedPageBuilder
         $tally = ChangeTally::from($count->result ?? []);
         $foretold = $asked->revision === null ? null : $this->rehearsed($course, $asked->revision);
         $why = $foretold === null ? [] : $foretold[1]->why;
-        $names = self::names([...array_values($tally->causes), ...array_values($why)]);
+        $names = $this->names($course, [...array_values($tally->causes), ...array_values($why)]);
         $words = $this->causes->of([...array_keys($tally->causes), ...array_keys($why)]);
         $whole = Past::wholeSince();
 
@@ -163,9 +164,9 @@ final readonly class ChangedPageBuilder
 
     /**
      * @param  list<array<string, array{int, int, list<int>}>>  $causes
-     * @return array<int, string> by number; those who are gone are left out
+     * @return array<int, string> by number; those who are gone, and of whom whoever looks may not know, are left out
      */
-    private static function names(array $causes): array
+    private function names(Course $course, array $causes): array
     {
         $ids = [];
         foreach ($causes as $effects) {
@@ -174,7 +175,7 @@ final readonly class ChangedPageBuilder
             }
         }
         $names = [];
-        foreach (Person::query()->whereIntegerInRaw('id', array_unique($ids))->pluck('name', 'id') as $id => $name) {
+        foreach ($this->sight->at($course, Person::query())->whereIntegerInRaw('id', array_unique($ids))->pluck('name', 'id') as $id => $name) {
             $names[(int) $id] = Value::text($name);
         }
 

@@ -56,7 +56,8 @@ final readonly class TracesInFiles
         }
         $zip = new ZipArchive;
         if ($zip->open($this->copies->path($path), ZipArchive::RDONLY) !== true) {
-            return $sought->isIn((string) Storage::get($path));
+            // A list in two bytes a letter has a zero in each of those that an address is made of.
+            return $sought->isIn(str_replace("\0", '', (string) Storage::get($path)));
         }
         for ($entry = 0; $entry < $zip->numFiles; $entry++) {
             if ($sought->isIn((string) $zip->getFromIndex($entry))) {

@@ -13,6 +13,7 @@ final readonly class Section
      * @param  array<string, ?string>  $blank  what is written in place of their words
      * @param  array<string, list<string>>  $only  the words go only from rows that have one of these values in a column
      * @param  list<string>  $secret  columns that are handed out to nobody: what opens doors, and what the program keeps for itself
+     * @param  list<string>  $others  members of what is stored as JSON that name somebody else: they are not handed out
      * @param  bool  $handedOut  whether it tells anything of them that no other section tells
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class Section
         public array $blank = [],
         public array $only = [],
         public array $secret = [],
+        public array $others = [],
         public bool $handedOut = true,
     ) {
     }

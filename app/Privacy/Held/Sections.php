@@ -105,7 +105,7 @@ final class Sections
             new Section('outside_events', OnErasing::RowsGo, secret: ['signature', 'once']),
             new Section('incoming_events', OnErasing::RowsGo, secret: ['signature']),
             new Section('trigger_runs', OnErasing::Stays, secret: ['key']),
-            new Section('activities', OnErasing::WordsGo, blank: ['before' => null, 'after' => null], only: ['action' => ['post.taken-back', 'message.written', 'item.finished-for', 'person.corrected', 'person.confirmed']], secret: ['actor_id', 'act_id']),
+            new Section('activities', OnErasing::WordsGo, blank: ['before' => null, 'after' => null], only: ['action' => ['post.taken-back', 'message.written', 'item.finished-for', 'person.corrected', 'person.confirmed']], secret: ['actor_id', 'act_id'], others: ['observer', 'act']),
             new Section('act_changes', OnErasing::Stays, handedOut: false),
             new Section('segments', OnErasing::RowsGo),
             new Section('vantage_sets', OnErasing::RowsGo),
