@@ -31,16 +31,17 @@ final readonly class Hands
     public static function of(array $people, int $course, bool $named): self
     {
         $numbers = array_fill_keys(array_keys(self::NAMES), []);
-        $entries = DB::table('ledger')->where(static fn (Builder $their): Builder => $their->whereIntegerInRaw('person_id', $people)->orWhere(static fn (Builder $schools): Builder => $schools->whereNull('person_id')->whereIn('subject', ['schools', 'offers', 'courses', 'revisions'])->where(static fn (Builder $of): Builder => $of->where('course_id', $course)->orWhereIn('subject', ['schools', 'offers']))));
-        foreach ($entries->distinct()->get(['by', 'cause']) as $hand) {
+        $theirs = DB::table('ledger')->whereIntegerInRaw('person_id', $people);
+        $schools = DB::table('ledger')->whereNull('person_id')->whereIn('subject', ['schools', 'offers', 'courses', 'revisions'])->where(static fn (Builder $of): Builder => $of->where('course_id', $course)->orWhereIn('subject', ['schools', 'offers']));
+        foreach ($theirs->select('by', 'cause')->union($schools->select('by', 'cause'))->get() as $hand) {
             foreach ([Value::text($hand->by), Value::text($hand->cause)] as $told) {
                 if (preg_match('/^(person|trigger|token|import) (\d+)/', $told, $found) === 1) {
                     $numbers[$found[1]][] = (int) $found[2];
                 }
             }
         }
-        // Whoever observed them, and whom they observed.
-        foreach (DB::table('ledger')->whereRaw("subject = 'observer_ties'")->whereIntegerInRaw('person_id', $people)->get(['content']) as $tie) {
+        // Whoever observed them, and whom they observed: among what is theirs, not among all ties.
+        foreach (DB::table('ledger')->whereRaw("subject || '' = 'observer_ties'")->whereIntegerInRaw('person_id', $people)->get(['content']) as $tie) {
             $content = json_decode(Value::text($tie->content), true);
             $numbers['person'][] = Value::int(is_array($content) ? $content['observer_id'] ?? 0 : 0);
         }
