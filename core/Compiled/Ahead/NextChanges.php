@@ -92,7 +92,7 @@ final class NextChanges
     {
         $opened = $stretch->steady;
         foreach ($stretch->sources as [$pass, $opens]) {
-            $opened |= $opens & ($this->viewer->course->hiding->tangled ? $this->ahead($pass, $stretch->from)->due($stretch->from) : $pass->due($stretch->from));
+            $opened |= $opens & ($this->viewer->course->hiding->tangled ? $this->ahead($pass, $stretch->from)->dueAt($stretch->from) : $pass->due($stretch->from));
         }
         if ($opened !== $open) {
             $then = $this->viewer->course->states($opened);
@@ -144,10 +144,16 @@ final class NextChanges
     private function byEvents(Stretch $stretch, string $open): string
     {
         $hiding = $this->viewer->course->hiding;
-        foreach ($this->events($stretch, $this->waiting | $hiding->inTangles) as $instant => $items) {
+        $asked = $this->waiting | $hiding->inTangles;
+        $ahead = $opens = [];
+        foreach ($stretch->sources as [$pass, $lasting]) {
+            $ahead[] = $this->ahead($pass, $stretch->from);
+            $opens[] = $lasting & $asked;
+        }
+        while (($instant = self::first($ahead)) < $stretch->until) {
             $tangles = [];
-            foreach ($items as $item => $_) {
-                $is = $stretch->steady[$item] === Mask::IN || $stretch->isOpenByPass($item, $instant) ? Mask::IN : Mask::OUT;
+            foreach ($this->moved($ahead, $opens, $instant) as $item) {
+                $is = $stretch->steady[$item] === Mask::IN || self::isDue($ahead, $opens, $item) ? Mask::IN : Mask::OUT;
                 if ($is === $open[$item]) {
                     continue;
                 }
@@ -168,30 +174,55 @@ final class NextChanges
         return $open;
     }
 
-    /**
-     * @param  string  $asked  mask of those that matter
-     * @return array<int, array<int, true>> items that may open or close within a stretch, by instant, ascending
-     */
-    private function events(Stretch $stretch, string $asked): array
+    /** @param  list<StepsAhead>  $ahead */
+    private static function first(array $ahead): int
     {
-        $events = [];
-        foreach ($stretch->sources as [$pass, $opens]) {
-            $opens &= $asked;
-            foreach ($this->ahead($pass, $stretch->from)->before($stretch->until) as $instant => $steps) {
-                foreach ($steps as $items) {
-                    foreach ($items as $item) {
-                        if ($opens[$item] === Mask::IN) {
-                            $events[$instant][$item] = true;
-                        }
+        $first = Instant::NEVER;
+        foreach ($ahead as $steps) {
+            if ($steps->comes < $first) {
+                $first = $steps->comes;
+            }
+        }
+
+        return $first;
+    }
+
+    /**
+     * Lets the steps of an instant come.
+     *
+     * @param  list<StepsAhead>  $ahead
+     * @param  list<string>  $opens  masks of what each opens when it is time
+     * @return list<int> items that may open or close by them, now and then one twice
+     */
+    private function moved(array $ahead, array $opens, int $instant): array
+    {
+        $moved = [];
+        foreach ($ahead as $source => $steps) {
+            while ($steps->comes === $instant) {
+                foreach ($steps->come() as $item) {
+                    if ($opens[$source][$item] === Mask::IN) {
+                        $moved[] = $item;
                     }
                 }
             }
         }
-        if (count($stretch->sources) > 1) {
-            ksort($events);
+
+        return $moved;
+    }
+
+    /**
+     * @param  list<StepsAhead>  $ahead
+     * @param  list<string>  $opens
+     */
+    private static function isDue(array $ahead, array $opens, int $item): bool
+    {
+        foreach ($ahead as $source => $steps) {
+            if ($opens[$source][$item] === Mask::IN && $steps->due[$item] === Mask::IN) {
+                return true;
+            }
         }
 
-        return $events;
+        return false;
     }
 
     /** @param  string  $open  from its beginning on */

@@ -11,7 +11,11 @@ use SilentKeep\Core\Time\Instant;
 /** The steps of one pass in the order in which they come, for whoever goes through time with it: each is come upon once. */
 final class StepsAhead
 {
-    private string $released;
+    /** Mask of what is released and not closed, where it has come to. */
+    public string $due;
+
+    /** The instant of the next step; {@see Instant::NEVER}: there is none. */
+    public int $comes;
 
     private string $closed;
 
@@ -27,7 +31,7 @@ final class StepsAhead
 
     public function __construct(private readonly PassMasks $pass, int $at)
     {
-        $this->released = $pass->released($at);
+        $this->due = $pass->due($at);
         $this->closed = $pass->closed($at);
         $releases = $pass->releases();
         $this->releaseSteps = count($releases);
@@ -40,44 +44,36 @@ final class StepsAhead
         asort($ahead);
         $this->instants = array_values($ahead);
         $this->steps = array_keys($ahead);
+        $this->comes = $this->instants[0] ?? Instant::NEVER;
     }
 
     /** What is released and not closed, at an instant that is not before where it has come. */
-    public function due(int $at): string
+    public function dueAt(int $at): string
     {
-        while (($this->instants[$this->next] ?? Instant::NEVER) <= $at) {
+        while ($this->comes <= $at) {
             $this->come();
         }
 
-        return $this->released & ~$this->closed;
-    }
-
-    /**
-     * @return array<int, list<list<int>>> items that are released or close from where it has come to before an instant, by instant, ascending
-     */
-    public function before(int $until): array
-    {
-        $before = [];
-        while (($this->instants[$this->next] ?? Instant::NEVER) < $until) {
-            $before[$this->instants[$this->next]][] = $this->come();
-        }
-
-        return $before;
+        return $this->due;
     }
 
     /** @return list<int> items of the next step, which comes now */
-    private function come(): array
+    public function come(): array
     {
         $step = $this->steps[$this->next++];
+        $this->comes = $this->instants[$this->next] ?? Instant::NEVER;
         if ($step < $this->releaseSteps) {
             $items = $this->pass->profile->releases[$step];
             foreach ($items as $item) {
-                $this->released[$item] = Mask::IN;
+                if ($this->closed[$item] === Mask::OUT) {
+                    $this->due[$item] = Mask::IN;
+                }
             }
         } else {
             $items = $this->pass->profile->closes()[$step - $this->releaseSteps];
             foreach ($items as $item) {
                 $this->closed[$item] = Mask::IN;
+                $this->due[$item] = Mask::OUT;
             }
         }
 
