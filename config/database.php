@@ -32,6 +32,8 @@ return [
             // What is deleted is overwritten: of somebody who was erased nothing is to be found in the file.
             // In kibibytes of memory, as it is negative: long lists are written and sorted without going to the disk for each page.
             'pragmas' => ['cache_size' => -32_000, 'temp_store' => 'memory', 'secure_delete' => 'on'],
+            // A server keeps its connections from one request to the next: reading the tables and triggers of the school anew takes a tenth of a page.
+            'keeps_connections' => (bool) env('DB_KEEPS_CONNECTIONS', true),
         ],
         'pgsql' => $pgsql,
         // For sessions: nobody waits for whoever writes to the school.

@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Learners at once on a served school: first one alone, then all of them, each reading, finishing and going on with 1.5 to 4.5 s between.
+ * Learners at once on a served school: first one alone, with hardly a pause so that there are answers enough to count, then all of
+ * them, each reading, finishing and going on with 1.5 to 4.5 s between.
  *   php deploy/load.php ADDRESS LEARNERS SECONDS CERTIFICATE      (DB_DATABASE is the school's; they are made in it, with passes of their own)
  * Prints within which time 95 of 100 answers came, alone and at once, and what went wrong; ends with 1 where anything did, or where at once
  * takes more than five times as long as alone.
@@ -72,9 +73,10 @@ final class Learner
 
 /**
  * @param  list<Learner>  $learners
+ * @param  array{int, int}  $pause  between what one of them does, milliseconds
  * @return array{float, int, array<int, int>} seconds within which 95 of 100 were answered, how many answers, and those that are wrong by status
  */
-$learn = static function (array $learners, int $seconds): array {
+$learn = static function (array $learners, int $seconds, array $pause = [1500, 4500]): array {
     $multi = curl_multi_init();
     $end = microtime(true) + $seconds;
     $under = $times = $wrong = [];
@@ -102,7 +104,7 @@ $learn = static function (array $learners, int $seconds): array {
                     }
                     curl_multi_remove_handle($multi, $learner->curl);
                     unset($under[$number]);
-                    $learner->at = microtime(true) + random_int(1500, 4500) / 1000;
+                    $learner->at = microtime(true) + random_int(...$pause) / 1000;
                 }
             }
         }
@@ -118,7 +120,7 @@ for ($n = 1; $n <= $learners; $n++) {
     $learner->signIn();
 }
 $learn(array_slice($all, 0, 4), 8);
-[$alone, $count, $wrongAlone] = $learn([$all[0]], max(20, intdiv($seconds, 2)));
+[$alone, $count, $wrongAlone] = $learn([$all[0]], max(20, intdiv($seconds, 2)), [50, 150]);
 printf("one learner: %d answers, 95 of 100 within %.0f ms\n", $count, $alone * 1000);
 [$together, $count, $wrong] = $learn($all, $seconds);
 printf("%d learners at once for %d s: %d answers, %.0f a second, 95 of 100 within %.0f ms (%.1f times; at most 5), wrong: %s\n", $learners, $seconds, $count, $count / $seconds, $together * 1000, $together / max(0.001, $alone), json_encode((object) $wrong));

@@ -50,4 +50,21 @@ final class ImmediatePdo extends PDO
     {
         return $this->began;
     }
+
+    /**
+     * Of a connection that is kept for the next request ({@see PDO::ATTR_PERSISTENT}): nothing of this one is left in it, neither a transaction
+     * that was never ended, with the lock that all others wait for, nor a table of its own.
+     */
+    public function leave(): void
+    {
+        try {
+            $this->rollBack();
+            $tables = $this->query("select name from temp.sqlite_master where type = 'table'");
+            foreach ($tables === false ? [] : $tables->fetchAll(PDO::FETCH_COLUMN) as $table) {
+                $this->exec('DROP TABLE temp."'.str_replace('"', '""', (string) $table).'"');
+            }
+        } catch (PDOException) {
+            // A connection that does not answer any more holds nothing either; the next one says what is wrong.
+        }
+    }
 }

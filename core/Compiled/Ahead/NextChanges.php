@@ -150,10 +150,11 @@ final class NextChanges
             $ahead[] = $this->ahead($pass, $stretch->from);
             $opens[] = $lasting & $asked;
         }
-        while (($instant = self::first($ahead)) < $stretch->until) {
+        $passes = new PassesAhead($ahead, $opens);
+        while (($instant = $passes->comes()) < $stretch->until) {
             $tangles = [];
-            foreach ($this->moved($ahead, $opens, $instant) as $item) {
-                $is = $stretch->steady[$item] === Mask::IN || self::isDue($ahead, $opens, $item) ? Mask::IN : Mask::OUT;
+            foreach ($passes->come($instant) as $item) {
+                $is = $stretch->steady[$item] === Mask::IN || $passes->open($item) ? Mask::IN : Mask::OUT;
                 if ($is === $open[$item]) {
                     continue;
                 }
@@ -172,57 +173,6 @@ final class NextChanges
         }
 
         return $open;
-    }
-
-    /** @param  list<StepsAhead>  $ahead */
-    private static function first(array $ahead): int
-    {
-        $first = Instant::NEVER;
-        foreach ($ahead as $steps) {
-            if ($steps->comes < $first) {
-                $first = $steps->comes;
-            }
-        }
-
-        return $first;
-    }
-
-    /**
-     * Lets the steps of an instant come.
-     *
-     * @param  list<StepsAhead>  $ahead
-     * @param  list<string>  $opens  masks of what each opens when it is time
-     * @return list<int> items that may open or close by them, now and then one twice
-     */
-    private function moved(array $ahead, array $opens, int $instant): array
-    {
-        $moved = [];
-        foreach ($ahead as $source => $steps) {
-            while ($steps->comes === $instant) {
-                foreach ($steps->come() as $item) {
-                    if ($opens[$source][$item] === Mask::IN) {
-                        $moved[] = $item;
-                    }
-                }
-            }
-        }
-
-        return $moved;
-    }
-
-    /**
-     * @param  list<StepsAhead>  $ahead
-     * @param  list<string>  $opens
-     */
-    private static function isDue(array $ahead, array $opens, int $item): bool
-    {
-        foreach ($ahead as $source => $steps) {
-            if ($opens[$source][$item] === Mask::IN && $steps->due[$item] === Mask::IN) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** @param  string  $open  from its beginning on */
