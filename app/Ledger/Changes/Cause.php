@@ -40,6 +40,7 @@ final class Cause
             'grants' => $entry->what === 'gone' || self::ends($entry, $before) ? 'grant_taken' : 'grant_given',
             'labels' => $entry->what === 'gone' || self::ends($entry, $before) ? 'label_taken' : 'label_given',
             'completions' => $entry->what === 'gone' ? 'not_finished' : 'finished',
+            'observer_ties' => $entry->what === 'gone' ? 'untied' : 'tied',
             default => 'role',
         };
     }

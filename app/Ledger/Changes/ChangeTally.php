@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger\Changes;
 
+use App\Ledger\Past\PastLooker;
 use SilentKeep\Core\Foresight\Comparing\Change;
 use SilentKeep\Core\Foresight\Effect;
 
@@ -17,7 +18,7 @@ final class ChangeTally
     public const KEPT = 200;
 
     /**
-     * @param  array<string, array<string, array{int, int, list<int>}>>  $causes  items, people and some of them by cause and effect
+     * @param  array<string, array<string, array{int, int, list<string>}>>  $causes  items, people and some of them, as {@see named()}, by cause and effect
      * @param  array<string, array{int, int}>  $all  items and people by effect
      */
     private function __construct(public int $looked = 0, public int $touched = 0, public array $causes = [], public array $all = [])
@@ -27,18 +28,28 @@ final class ChangeTally
     /** @param  array<array-key, mixed>  $kept  as {@see toArray()} made it, or nothing */
     public static function from(array $kept): self
     {
-        /** @var array{looked?: int, touched?: int, causes?: array<string, array<string, array{int, int, list<int>}>>, all?: array<string, array{int, int}>} $kept */
+        /** @var array{looked?: int, touched?: int, causes?: array<string, array<string, array{int, int, list<string>}>>, all?: array<string, array{int, int}>} $kept */
         return new self($kept['looked'] ?? 0, $kept['touched'] ?? 0, $kept['causes'] ?? [], $kept['all'] ?? []);
     }
 
-    /** @return array{looked: int, touched: int, causes: array<string, array<string, array{int, int, list<int>}>>, all: array<string, array{int, int}>} */
+    /**
+     * Those of observers, each with one of the learners they look in on.
+     *
+     * @param  array<array-key, mixed>  $kept
+     */
+    public static function observersFrom(array $kept): self
+    {
+        return self::from(is_array($kept['observers'] ?? null) ? $kept['observers'] : []);
+    }
+
+    /** @return array{looked: int, touched: int, causes: array<string, array<string, array{int, int, list<string>}>>, all: array<string, array{int, int}>} */
     public function toArray(): array
     {
         return ['looked' => $this->looked, 'touched' => $this->touched, 'causes' => $this->causes, 'all' => $this->all];
     }
 
     /** @param  array<array-key, Change>  $changes  by item */
-    public function add(int $person, array $changes): void
+    public function add(PastLooker $looker, array $changes): void
     {
         $this->looked++;
         $this->touched += $changes === [] ? 0 : 1;
@@ -52,13 +63,19 @@ final class ChangeTally
         foreach ($by as $cause => $counts) {
             foreach ($counts as $effect => $items) {
                 [$had, $people, $some] = $this->causes[$cause][$effect] ?? [0, 0, []];
-                $this->causes[$cause][$effect] = [$had + $items, $people + 1, count($some) < self::KEPT ? [...$some, $person] : $some];
+                $this->causes[$cause][$effect] = [$had + $items, $people + 1, count($some) < self::KEPT ? [...$some, self::named($looker)] : $some];
             }
         }
         foreach ($effects as $effect => $items) {
             [$had, $people] = $this->all[$effect] ?? [0, 0];
             $this->all[$effect] = [$had + $items, $people + 1];
         }
+    }
+
+    /** By number; an observer with that of whom they look in on, after a blank. */
+    public static function named(PastLooker $looker): string
+    {
+        return $looker->person.($looker->observed === null ? '' : " {$looker->observed}");
     }
 
     /** @return list<Effect> those that there are, in the order in which they are told */

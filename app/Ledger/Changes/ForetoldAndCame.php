@@ -37,7 +37,7 @@ final readonly class ForetoldAndCame implements CountsWhom
      */
     public function of(Course $course, Revision $revision, int $madeAt, int $for): PeopleCount
     {
-        return $this->counts->of($course, "came {$revision->id} {$madeAt} {$for} {$revision->published_at->getTimestamp()}", 'ledger', self::HOLDS, self::class);
+        return $this->counts->of($course, "came {$revision->id} {$madeAt} {$for} {$revision->published_at->getTimestamp()}", Holding::STAMP, self::HOLDS, self::class);
     }
 
     public function whom(string $what, Course $course): Builder
@@ -57,14 +57,13 @@ final readonly class ForetoldAndCame implements CountsWhom
         }
         [$told, $done] = [self::impact($then, $now, $course, $for), self::impact($then, $now, $course, $came)];
         $tally = ForetoldTally::from($count->result);
-        $entries = Holding::entries($people, $came);
-        foreach ($people as $person) {
-            $theirs = $entries[$person] ?? [];
-            $before = array_values(array_filter($theirs, static fn (Entry $entry): bool => $entry->at <= $madeAt));
-            $tally->add($person, self::effects($told, Facts::after($before), $person, $then, $course), self::effects($done, Facts::after($theirs), $person, $then, $course), self::between($theirs, count($before)));
+        $watching = ForetoldTally::observersFrom($count->result);
+        foreach (Holding::lookers($people, $course, $came) as [$looker, $entries]) {
+            $before = array_values(array_filter($entries, static fn (Entry $entry): bool => $entry->at <= $madeAt));
+            ($looker->observed === null ? $tally : $watching)->add($looker, self::effects($told, Facts::after($before), $looker, $then, $course), self::effects($done, Facts::after($entries), $looker, $then, $course), self::between($entries, count($before)));
         }
 
-        return $tally->toArray();
+        return [...$tally->toArray(), 'observers' => $watching->toArray()];
     }
 
     /** As the school was at that instant: another zone goes live with other rules, or by itself. */
@@ -78,14 +77,16 @@ final readonly class ForetoldAndCame implements CountsWhom
         return $rules->decider->prepared->plan ?? throw new \LogicException('It was published.');
     }
 
-    /** @return list<string> what it does to them; to whoever held nothing then, nothing that is counted */
-    private static function effects(Impact $impact, Facts $facts, int $person, RulesThen $then, Course $course): array
+    /** @return list<string> what it does to them; where nothing was held then, or nobody tied to whoever held it, nothing that is counted */
+    private static function effects(Impact $impact, Facts $facts, PastLooker $looker, RulesThen $then, Course $course): array
     {
-        $held = array_filter([...$facts->of('passes', $person), ...$facts->of('grants', $person)], static fn (Fact $fact): bool => $fact->course === $course->id);
-        if ($held === []) {
+        $rows = new PastRows($facts, $then->school);
+        $holder = $looker->observed ?? $looker->person;
+        $held = array_filter([...$facts->of('passes', $holder), ...$facts->of('grants', $holder)], static fn (Fact $fact): bool => $fact->course === $course->id);
+        if ($held === [] || ($looker->observed !== null && ! $rows->observed((int) $looker->person, $looker->observed))) {
             return [];
         }
-        $viewer = (new PastLooker($person))->viewer(new PastRows($facts, $then->school), $course->id);
+        $viewer = $looker->viewer($rows, $course->id);
 
         return array_keys(array_filter($impact->on([new Person('', $viewer)])->toArray(names: false)['touched'], static fn (mixed $number): bool => $number === 1));
     }

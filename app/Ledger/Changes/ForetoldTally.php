@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Ledger\Changes;
 
+use App\Ledger\Past\PastLooker;
+
 /** What a rehearsal foretold beside what came, added up: people by effect, and by what those came to differ of whom it was otherwise. */
 final class ForetoldTally
 {
     /**
      * @param  array<string, int>  $foretold  people by effect
      * @param  array<string, int>  $came  likewise
-     * @param  array<string, array<string, array{int, int, list<int>}>>  $why  by cause and effect: people of whom it was not foretold and came, of whom it was and did not come, and some of them
+     * @param  array<string, array<string, array{int, int, list<string>}>>  $why  by cause and effect: people of whom it was not foretold and came, of whom it was and did not come, and some of them
      */
     private function __construct(public int $looked = 0, public array $foretold = [], public array $came = [], public array $why = [])
     {
@@ -19,11 +21,21 @@ final class ForetoldTally
     /** @param  array<array-key, mixed>  $kept  as {@see toArray()} made it, or nothing */
     public static function from(array $kept): self
     {
-        /** @var array{looked?: int, foretold?: array<string, int>, came?: array<string, int>, why?: array<string, array<string, array{int, int, list<int>}>>} $kept */
+        /** @var array{looked?: int, foretold?: array<string, int>, came?: array<string, int>, why?: array<string, array<string, array{int, int, list<string>}>>} $kept */
         return new self($kept['looked'] ?? 0, $kept['foretold'] ?? [], $kept['came'] ?? [], $kept['why'] ?? []);
     }
 
-    /** @return array{looked: int, foretold: array<string, int>, came: array<string, int>, why: array<string, array<string, array{int, int, list<int>}>>} */
+    /**
+     * Those of observers, each with one of the learners they look in on.
+     *
+     * @param  array<array-key, mixed>  $kept
+     */
+    public static function observersFrom(array $kept): self
+    {
+        return self::from(is_array($kept['observers'] ?? null) ? $kept['observers'] : []);
+    }
+
+    /** @return array{looked: int, foretold: array<string, int>, came: array<string, int>, why: array<string, array<string, array{int, int, list<string>}>>} */
     public function toArray(): array
     {
         return ['looked' => $this->looked, 'foretold' => $this->foretold, 'came' => $this->came, 'why' => $this->why];
@@ -34,7 +46,7 @@ final class ForetoldTally
      * @param  list<string>  $came  effects
      * @param  string  $cause  the last that was written of them in between
      */
-    public function add(int $person, array $foretold, array $came, string $cause): void
+    public function add(PastLooker $looker, array $foretold, array $came, string $cause): void
     {
         $this->looked++;
         foreach ($foretold as $effect) {
@@ -46,7 +58,7 @@ final class ForetoldTally
         foreach ([...array_diff($foretold, $came), ...array_diff($came, $foretold)] as $effect) {
             [$more, $less, $some] = $this->why[$cause][$effect] ?? [0, 0, []];
             $unforeseen = in_array($effect, $came, true);
-            $this->why[$cause][$effect] = [$more + ($unforeseen ? 1 : 0), $less + ($unforeseen ? 0 : 1), count($some) < ChangeTally::KEPT ? [...$some, $person] : $some];
+            $this->why[$cause][$effect] = [$more + ($unforeseen ? 1 : 0), $less + ($unforeseen ? 0 : 1), count($some) < ChangeTally::KEPT ? [...$some, ChangeTally::named($looker)] : $some];
         }
     }
 }

@@ -7,7 +7,6 @@ namespace App\Ledger\Changes;
 use App\Counting\Counts;
 use App\Counting\CountsWhom;
 use App\Ledger\Past\Onlooker;
-use App\Ledger\Past\PastLooker;
 use App\Models\Course;
 use App\Models\PeopleCount;
 use Illuminate\Database\Query\Builder;
@@ -33,7 +32,7 @@ final readonly class WhatChanged implements CountsWhom
     /** @param  int  $until  at the latest now */
     public function of(Course $course, int $from, int $until): PeopleCount
     {
-        return $this->counts->of($course, "changed {$from} {$until}", 'ledger', self::HOLDS, self::class);
+        return $this->counts->of($course, "changed {$from} {$until}", Holding::STAMP, self::HOLDS, self::class);
     }
 
     /** @return array<array-key, Change> for one alone, by item */
@@ -51,13 +50,13 @@ final readonly class WhatChanged implements CountsWhom
     {
         [, $from, $until] = array_map(intval(...), explode(' ', $count->what));
         $tally = ChangeTally::from($count->result);
+        $watching = ChangeTally::observersFrom($count->result);
         $stages = new Stages($this->rules->of($course, $until), $course->id);
         $between = new Between;
-        $entries = Holding::entries($people, $until);
-        foreach ($people as $person) {
-            $tally->add($person, $between->of($stages->of($entries[$person] ?? [], new PastLooker($person), $from, $until), $until, $until + self::DAYS * 86400));
+        foreach (Holding::lookers($people, $course, $until) as [$looker, $entries]) {
+            ($looker->observed === null ? $tally : $watching)->add($looker, $between->of($stages->of($entries, $looker, $from, $until), $until, $until + self::DAYS * 86400));
         }
 
-        return $tally->toArray();
+        return [...$tally->toArray(), 'observers' => $watching->toArray()];
     }
 }

@@ -19,9 +19,13 @@ final readonly class ChangedPage
      * @param  ?int  $revision  whose publication alone is told of; null: whatever there was
      * @param  list<ChangedSince>  $since  the last revisions, the newest first
      * @param  ?string  $whole  since when the ledger knows all, where that is later
+     * @param  int  $looked  people who were looked at so far
+     * @param  int  $of  how many there are
+     * @param  int  $among  those of them who held something by then
      * @param  int  $touched  people for whom anything became otherwise
      * @param  list<ChangedCount>  $totals
      * @param  list<ChangedCause>  $causes
+     * @param  ?ChangedWatching  $observers  null: nobody looks in on any of these people
      * @param  list<ChangedKind>  $kinds
      * @param  ?ForetoldTold  $foretold  null: no revision is told of, or nobody was shown a rehearsal of it
      */
@@ -40,9 +44,11 @@ final readonly class ChangedPage
         #[OA\Property] public bool $counting,
         #[OA\Property] public int $looked,
         #[OA\Property] public int $of,
+        #[OA\Property] public int $among,
         #[OA\Property] public int $touched,
         #[OA\Property(items: new OA\Items(ref: ChangedCount::class))] public array $totals,
         #[OA\Property(items: new OA\Items(ref: ChangedCause::class))] public array $causes,
+        #[OA\Property] public ?ChangedWatching $observers,
         #[OA\Property(items: new OA\Items(ref: ChangedKind::class))] public array $kinds,
         #[OA\Property] public ?ForetoldTold $foretold,
     ) {

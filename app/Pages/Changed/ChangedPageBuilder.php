@@ -35,6 +35,10 @@ final readonly class ChangedPageBuilder
 
     private const REVISIONS = 12;
 
+    private const PEOPLE = 'changed_told.people';
+
+    private const OBSERVERS = 'changed_told.observers';
+
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private WhatChanged $changed, private ForetoldAndCame $came, private CauseWords $causes, private PeopleInSight $sight)
     {
     }
@@ -43,19 +47,19 @@ final readonly class ChangedPageBuilder
     {
         $asked = ChangedAsked::of($course, $this->clock, $from, $until, $revision);
         $count = $asked->isWrong ? null : $this->changed->of($course, $asked->from, $asked->until);
-        $tally = ChangeTally::from($count->result ?? []);
+        [$tally, $watching] = [ChangeTally::from($count->result ?? []), ChangeTally::observersFrom($count->result ?? [])];
         $foretold = $asked->revision === null ? null : $this->rehearsed($course, $asked->revision);
-        $why = $foretold === null ? [] : $foretold[1]->why;
-        $names = $this->names($course, [...array_values($tally->causes), ...array_values($why)]);
-        $words = $this->causes->of([...array_keys($tally->causes), ...array_keys($why)]);
+        $causes = [$tally->causes, $watching->causes, ...$foretold === null ? [] : [$foretold[1]->why, $foretold[2]->why]];
+        $names = $this->names($course, array_merge(...array_map(array_values(...), $causes)));
+        $words = $this->causes->of(array_merge(...array_map(array_keys(...), $causes)));
         $whole = Past::wholeSince();
 
         return new ChangedPage(
             $course->key, $this->shelf->title($course->id), $this->clock->wall($asked->from), $this->clock->wall($asked->until), $this->clock->words($asked->from), $this->clock->words($asked->until), $asked->until,
             $asked->isWrong ? Say::text('changed_told.wrong') : null, $asked->revision?->number, $this->since($course), $asked->from < $whole ? $this->clock->words($whole) : null,
-            $count !== null && $count->finished_at === null, $count->looked ?? 0, $count->of ?? 0, $tally->touched,
-            array_map(static fn (Effect $effect): ChangedCount => self::counted($effect->value, $tally->all[$effect->value][1], $tally->all[$effect->value][0], []), $tally->effects()),
-            self::told($tally, $names, $words),
+            $count !== null && $count->finished_at === null, $count->looked ?? 0, $count->of ?? 0, $tally->looked, $tally->touched,
+            self::totals(self::PEOPLE, $tally), self::told(self::PEOPLE, $tally, $names, $words),
+            $watching->looked === 0 ? null : new ChangedWatching($watching->looked, $watching->touched, self::totals(self::OBSERVERS, $watching), self::told(self::OBSERVERS, $watching, $names, $words)),
             $asked->isWrong ? [] : $this->kinds($course, $asked),
             $foretold === null ? null : $this->foretold($foretold, $names, $words),
         );
@@ -69,12 +73,18 @@ final readonly class ChangedPageBuilder
         return array_values($revisions->map(fn (Revision $one): ChangedSince => new ChangedSince($one->number, $this->clock->words($one->published_at->getTimestamp()), $this->clock->wall($one->published_at->getTimestamp() - 60)))->all());
     }
 
+    /** @return list<ChangedCount> */
+    private static function totals(string $who, ChangeTally $tally): array
+    {
+        return array_map(static fn (Effect $effect): ChangedCount => self::counted($who, $effect->value, $tally->all[$effect->value][1], $tally->all[$effect->value][0], []), $tally->effects());
+    }
+
     /**
      * @param  array<int, string>  $names
      * @param  array<string, string>  $words
      * @return list<ChangedCause> those that did the most first, time last
      */
-    private static function told(ChangeTally $tally, array $names, array $words): array
+    private static function told(string $who, ChangeTally $tally, array $names, array $words): array
     {
         $causes = [];
         foreach ($tally->causes as $cause => $effects) {
@@ -82,7 +92,7 @@ final readonly class ChangedPageBuilder
             foreach (Effect::cases() as $effect) {
                 if (isset($effects[$effect->value])) {
                     [$items, $people, $some] = $effects[$effect->value];
-                    $counts[] = self::counted($effect->value, $people, $items, self::named($some, $names));
+                    $counts[] = self::counted($who, $effect->value, $people, $items, self::named($some, $names));
                 }
             }
             $causes[] = new ChangedCause($cause, $words[$cause], array_sum(array_map(static fn (ChangedCount $one): int => $one->items, $counts)), $counts);
@@ -92,13 +102,16 @@ final readonly class ChangedPageBuilder
         return $causes;
     }
 
-    /** @param  list<ChangedPerson>  $some */
-    private static function counted(string $effect, int $people, int $items, array $some): ChangedCount
+    /**
+     * @param  string  $who  the key of how those who were counted are called
+     * @param  list<ChangedPerson>  $some
+     */
+    private static function counted(string $who, string $effect, int $people, int $items, array $some): ChangedCount
     {
-        return new ChangedCount($effect, Say::text("changed_told.effects.{$effect}", ['people' => $people]), $people, $items, $some);
+        return new ChangedCount($effect, Say::text("changed_told.effects.{$effect}", ['people' => $people, 'who' => Say::text($who, ['people' => $people])]), $people, $items, $some);
     }
 
-    /** @return ?array{object{made_at: int, for: int}, ForetoldTally, bool} the last says whether it is still being counted */
+    /** @return ?array{object{made_at: int, for: int}, ForetoldTally, ForetoldTally, bool} of people and of observers; the last says whether it is still being counted */
     private function rehearsed(Course $course, Revision $revision): ?array
     {
         $shown = DB::table('rehearsed')->where('revision_id', $revision->id)->first();
@@ -108,24 +121,43 @@ final readonly class ChangedPageBuilder
         $shown = (object) ['made_at' => Value::int($shown->made_at), 'for' => Value::int($shown->for)];
         $count = $this->came->of($course, $revision, $shown->made_at, $shown->for);
 
-        return [$shown, ForetoldTally::from($count->result), $count->finished_at === null];
+        return [$shown, ForetoldTally::from($count->result), ForetoldTally::observersFrom($count->result), $count->finished_at === null];
     }
 
     /**
-     * @param  array{object{made_at: int, for: int}, ForetoldTally, bool}  $foretold
+     * @param  array{object{made_at: int, for: int}, ForetoldTally, ForetoldTally, bool}  $foretold
      * @param  array<int, string>  $names
      * @param  array<string, string>  $words
      */
     private function foretold(array $foretold, array $names, array $words): ForetoldTold
     {
-        [$shown, $tally, $counting] = $foretold;
-        $rows = $why = [];
+        [$shown, $people, $observers, $counting] = $foretold;
+
+        return new ForetoldTold($this->clock->words($shown->made_at), $this->clock->words($shown->for), $counting, self::beside($people), self::why($people, $names, $words), self::beside($observers), self::why($observers, $names, $words));
+    }
+
+    /** @return list<ForetoldRow> */
+    private static function beside(ForetoldTally $tally): array
+    {
+        $rows = [];
         foreach (Effect::cases() as $effect) {
             [$told, $came] = [$tally->foretold[$effect->value] ?? 0, $tally->came[$effect->value] ?? 0];
             if ($told + $came > 0) {
                 $rows[] = new ForetoldRow($effect->value, Say::text("changed_told.of.{$effect->value}"), $told, $came);
             }
         }
+
+        return $rows;
+    }
+
+    /**
+     * @param  array<int, string>  $names
+     * @param  array<string, string>  $words
+     * @return list<ChangedCause>
+     */
+    private static function why(ForetoldTally $tally, array $names, array $words): array
+    {
+        $why = [];
         foreach ($tally->why as $cause => $effects) {
             $counts = [];
             foreach ($effects as $effect => [$more, $less, $some]) {
@@ -134,7 +166,7 @@ final readonly class ChangedPageBuilder
             $why[] = new ChangedCause($cause, $words[$cause], 0, $counts);
         }
 
-        return new ForetoldTold($this->clock->words($shown->made_at), $this->clock->words($shown->for), $counting, $rows, $why);
+        return $why;
     }
 
     /**
@@ -145,7 +177,7 @@ final readonly class ChangedPageBuilder
     private function kinds(Course $course, ChangedAsked $asked): array
     {
         $kinds = [];
-        foreach (['visitor' => Viewers::visitor(), 'guest' => Viewers::guest(), 'member' => Viewers::member()] as $kind => $viewer) {
+        foreach (['visitor' => Viewers::visitor(), 'guest' => Viewers::guest(), 'member' => Viewers::member(), 'observer' => Viewers::observerOf(Viewers::member())] as $kind => $viewer) {
             $lines = [];
             $byEffect = [];
             foreach ($this->changed->on($course, SameLooker::always($viewer), $asked->from, $asked->until) as $item => $change) {
@@ -163,7 +195,7 @@ final readonly class ChangedPageBuilder
     }
 
     /**
-     * @param  list<array<string, array{int, int, list<int>}>>  $causes
+     * @param  list<array<string, array{int, int, list<string>}>>  $causes
      * @return array<int, string> by number; those who are gone, and of whom whoever looks may not know, are left out
      */
     private function names(Course $course, array $causes): array
@@ -171,7 +203,7 @@ final readonly class ChangedPageBuilder
         $ids = [];
         foreach ($causes as $effects) {
             foreach ($effects as [, , $some]) {
-                array_push($ids, ...array_slice($some, 0, self::NAMES));
+                array_push($ids, ...array_map(intval(...), explode(' ', implode(' ', array_slice($some, 0, self::NAMES)))));
             }
         }
         $names = [];
@@ -183,12 +215,19 @@ final readonly class ChangedPageBuilder
     }
 
     /**
-     * @param  list<int>  $some
+     * @param  list<string>  $some  as {@see ChangeTally::named()} has them
      * @param  array<int, string>  $names
      * @return list<ChangedPerson>
      */
     private static function named(array $some, array $names): array
     {
-        return array_map(static fn (int $id): ChangedPerson => new ChangedPerson($id, $names[$id] ?? Say::text('changed_told.gone')), array_slice($some, 0, self::NAMES));
+        $name = static fn (int $id): string => $names[$id] ?? Say::text('changed_told.gone');
+
+        return array_map(static function (string $one) use ($name): ChangedPerson {
+            $ids = array_map(intval(...), explode(' ', $one));
+            $with = $ids[1] ?? null;
+
+            return new ChangedPerson($ids[0], $with === null ? $name($ids[0]) : Say::text('changed_told.with', ['observer' => $name($ids[0]), 'learner' => $name($with)]), $with);
+        }, array_slice($some, 0, self::NAMES));
     }
 }

@@ -10,7 +10,8 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ChangedPerson
 {
-    public function __construct(#[OA\Property] public int $id, #[OA\Property] public string $name)
+    /** @param  ?int  $with  of an observer: whom they look in on */
+    public function __construct(#[OA\Property] public int $id, #[OA\Property] public string $name, #[OA\Property] public ?int $with)
     {
     }
 }

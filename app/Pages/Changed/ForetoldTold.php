@@ -15,6 +15,8 @@ final readonly class ForetoldTold
      * @param  string  $for  of which instant it told
      * @param  list<ForetoldRow>  $rows
      * @param  list<ChangedCause>  $why  what happened in between to those of whom it was otherwise
+     * @param  list<ForetoldRow>  $observerRows  the same of observers
+     * @param  list<ChangedCause>  $observerWhy
      */
     public function __construct(
         #[OA\Property] public string $made,
@@ -22,6 +24,8 @@ final readonly class ForetoldTold
         #[OA\Property] public bool $counting,
         #[OA\Property(items: new OA\Items(ref: ForetoldRow::class))] public array $rows,
         #[OA\Property(items: new OA\Items(ref: ChangedCause::class))] public array $why,
+        #[OA\Property(items: new OA\Items(ref: ForetoldRow::class))] public array $observerRows,
+        #[OA\Property(items: new OA\Items(ref: ChangedCause::class))] public array $observerWhy,
     ) {
     }
 }

@@ -93,7 +93,10 @@ export const keepWords = {
   'changed.since_pick': "a revision went live",
   'changed.since_revision': "revision {number}, {at}",
   'changed.counting': "{looked, number} of {of, number} people looked at so far",
-  'changed.touched': "{touched, plural, =0 {Nothing changed for any} one {Something changed for one} other {Something changed for #}} of {looked, plural, =0 {nobody: no one has ever held anything here} one {one person} other {# people}}.",
+  'changed.touched': "{looked, plural, =0 {No one held anything here by then.} other {{touched, plural, =0 {Nothing changed for any} one {Something changed for one} other {Something changed for #}} of {looked, plural, one {one person} other {# people}}.}}",
+  'changed.observers': "For observers",
+  'changed.observers_told': "Each observer counts once with each of the learners they look in on, as these two stood together.",
+  'changed.observers_touched': "{touched, plural, =0 {Nothing changed for any} one {Something changed for one} other {Something changed for #}} of {looked, plural, one {one} other {#}}.",
   'changed.by': "By what",
   'changed.adds_up': "A row of somebody is counted once, with what brought it about last: so these add up to all of it.",
   'changed.rows': "{items, plural, one {# row} other {# rows}}",
@@ -108,6 +111,7 @@ export const keepWords = {
   'changed.foretold.foretold': "Foretold",
   'changed.foretold.came': "Came",
   'changed.foretold.why': "Why it differs",
+  'changed.foretold.observers': "For observers",
   'changed.whole': "The ledger knows all since {when}. Of the time before, it tells what the school’s history can tell.",
   'contents.quiz_editor.quiz': "Quiz",
   'contents.quiz_editor.no_questions': "No questions.",
@@ -2118,7 +2122,10 @@ export interface KeepParts {
   'changed.since_pick': never;
   'changed.since_revision': 'number' | 'at';
   'changed.counting': 'looked' | 'of';
-  'changed.touched': 'touched' | 'looked';
+  'changed.touched': 'looked' | 'touched';
+  'changed.observers': never;
+  'changed.observers_told': never;
+  'changed.observers_touched': 'touched' | 'looked';
   'changed.by': never;
   'changed.adds_up': never;
   'changed.rows': 'items';
@@ -2133,6 +2140,7 @@ export interface KeepParts {
   'changed.foretold.foretold': never;
   'changed.foretold.came': never;
   'changed.foretold.why': never;
+  'changed.foretold.observers': never;
   'changed.whole': 'when';
   'contents.quiz_editor.quiz': never;
   'contents.quiz_editor.no_questions': never;

@@ -238,9 +238,11 @@ export interface ChangedPage {
   counting: boolean;
   looked: number;
   of: number;
+  among: number;
   touched: number;
   totals: ChangedCount[];
   causes: ChangedCause[];
+  observers: ChangedWatching | null;
   kinds: ChangedKind[];
   foretold: ForetoldTold | null;
 }
@@ -248,12 +250,20 @@ export interface ChangedPage {
 export interface ChangedPerson {
   id: number;
   name: string;
+  with: number | null;
 }
 
 export interface ChangedSince {
   number: number;
   at: string;
   wall: string;
+}
+
+export interface ChangedWatching {
+  looked: number;
+  touched: number;
+  totals: ChangedCount[];
+  causes: ChangedCause[];
 }
 
 export interface CheckoutPage {
@@ -655,6 +665,8 @@ export interface ForetoldTold {
   counting: boolean;
   rows: ForetoldRow[];
   why: ChangedCause[];
+  observerRows: ForetoldRow[];
+  observerWhy: ChangedCause[];
 }
 
 export interface FormPage {

@@ -4,7 +4,7 @@ import { clsx } from 'clsx';
 import { type FormEvent, Fragment, useEffect, useState } from 'react';
 
 import { withQuery } from '../../lib/address';
-import type { ChangedCause, ChangedCount, ChangedPage, ForetoldTold } from '../../lib/generated/types';
+import type { ChangedCause, ChangedCount, ChangedPage, ForetoldRow, ForetoldTold } from '../../lib/generated/types';
 import { say } from '../../lib/keepSay';
 import { useShared } from '../../lib/page';
 import { to } from '../../lib/route';
@@ -20,7 +20,7 @@ import ui from '../../ui/ui.module.css';
 
 /** What became otherwise at a course between two instants, for whom and by what. */
 export default function Changed(page: ChangedPage) {
-  const { course, title, wrong, revision, whole, counting, looked, of, touched, totals, causes, kinds, foretold, fromWords, untilWords } = page;
+  const { course, title, wrong, revision, whole, counting, looked, of, among, touched, totals, causes, observers, kinds, foretold, fromWords, untilWords } = page;
   useReloads(counting || foretold?.counting === true);
   useEffect(() => {
     // So that it can be linked to, and is counted once: now is another instant with each look.
@@ -48,7 +48,7 @@ export default function Changed(page: ChangedPage) {
             <p className={ui.soft}>{say('changed.told')}</p>
             {whole !== null && <p className={ui.soft}>{say('changed.whole', { when: whole })}</p>}
             <p className={css.intotal}>
-              <b>{say('changed.touched', { touched, looked })}</b>
+              <b>{say('changed.touched', { touched, looked: among })}</b>
             </p>
             <ul className={css.totals}>
               {totals.map((count) => (
@@ -62,6 +62,21 @@ export default function Changed(page: ChangedPage) {
                 <h2>{say('changed.by')}</h2>
                 <p className={ui.soft}>{say('changed.adds_up')}</p>
                 <Causes causes={causes} page={page} />
+              </section>
+            )}
+            {observers !== null && (
+              <section aria-label={say('changed.observers')}>
+                <h2>{say('changed.observers')}</h2>
+                <p className={ui.soft}>{say('changed.observers_told')}</p>
+                <p className={css.intotal}>
+                  <b>{say('changed.observers_touched', { touched: observers.touched, looked: observers.looked })}</b>
+                </p>
+                <ul className={css.totals}>
+                  {observers.totals.map((count) => (
+                    <Counted key={count.effect} count={count} page={page} />
+                  ))}
+                </ul>
+                <Causes causes={observers.causes} page={page} />
               </section>
             )}
             {kinds.length > 0 && (
@@ -130,7 +145,7 @@ function Causes({ causes, page }: { causes: ChangedCause[]; page: ChangedPage })
 
 function Counted({ count: { effect, words, people, items, some }, page }: { count: ChangedCount; page: ChangedPage }) {
   const knowsPeople = useShared().signedIn?.role !== 'editor';
-  const past = (person: number) => withQuery(to('keep.person.past', { person }), { course: page.course, at: isoOf(page.at) });
+  const past = (person: number, learner: number | null) => withQuery(to('keep.person.past', { person }), { course: page.course, at: isoOf(page.at), with: learner });
   const told = (
     <>
       <b>{words}</b> {items > 0 && <span className={ui.soft}>{say('changed.rows', { items })}</span>}
@@ -144,11 +159,11 @@ function Counted({ count: { effect, words, people, items, some }, page }: { coun
         <details>
           <summary>{told}</summary>
           <p>
-            {some.map(({ id, name }, at) => (
-              <Fragment key={id}>
+            {some.map(({ id, name, with: learner }, at) => (
+              <Fragment key={name + String(id)}>
                 {at > 0 && ', '}
                 {knowsPeople ? (
-                  <Link href={past(id)} title={say('changed.past', { name })}>
+                  <Link href={past(id, learner)} title={say('changed.past', { name })}>
                     {name}
                   </Link>
                 ) : (
@@ -164,42 +179,54 @@ function Counted({ count: { effect, words, people, items, some }, page }: { coun
   );
 }
 
-function Foretold({ foretold: { made, for: of, counting, rows, why }, page }: { foretold: ForetoldTold; page: ChangedPage }) {
+function Foretold({ foretold: { made, for: of, counting, rows, why, observerRows, observerWhy }, page }: { foretold: ForetoldTold; page: ChangedPage }) {
   return (
     <section aria-label={say('changed.foretold.title')}>
       <h2>{say('changed.foretold.title')}</h2>
       <p className={ui.soft}>{say('changed.foretold.told', { made, for: of })}</p>
-      {rows.length > 0 && (
-        <table className={clsx(ui.list, css.foretold)}>
-          <thead>
-            <tr>
-              <th scope="col">{say('changed.foretold.effect')}</th>
-              <th scope="col" className={ui.num}>
-                {say('changed.foretold.foretold')}
-              </th>
-              <th scope="col" className={ui.num}>
-                {say('changed.foretold.came')}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.effect}>
-                <th scope="row">{row.words}</th>
-                <td className={ui.num}>{row.foretold}</td>
-                <td className={ui.num}>{row.came}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-      {!counting && why.length === 0 && <p className={ui.soft}>{say('changed.foretold.same')}</p>}
+      {rows.length > 0 && <Beside rows={rows} />}
       {why.length > 0 && (
         <>
           <h3>{say('changed.foretold.why')}</h3>
           <Causes causes={why} page={page} />
         </>
       )}
+      {observerRows.length > 0 && (
+        <>
+          <h3>{say('changed.foretold.observers')}</h3>
+          <Beside rows={observerRows} />
+          {observerWhy.length > 0 && <h3>{say('changed.foretold.why')}</h3>}
+          {observerWhy.length > 0 && <Causes causes={observerWhy} page={page} />}
+        </>
+      )}
+      {!counting && why.length === 0 && observerWhy.length === 0 && <p className={ui.soft}>{say('changed.foretold.same')}</p>}
     </section>
+  );
+}
+
+function Beside({ rows }: { rows: ForetoldRow[] }) {
+  return (
+    <table className={clsx(ui.list, css.foretold)}>
+      <thead>
+        <tr>
+          <th scope="col">{say('changed.foretold.effect')}</th>
+          <th scope="col" className={ui.num}>
+            {say('changed.foretold.foretold')}
+          </th>
+          <th scope="col" className={ui.num}>
+            {say('changed.foretold.came')}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.effect}>
+            <th scope="row">{row.words}</th>
+            <td className={ui.num}>{row.foretold}</td>
+            <td className={ui.num}>{row.came}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
