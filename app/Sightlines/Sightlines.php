@@ -61,10 +61,9 @@ final readonly class Sightlines
         $asked = array_slice($look->points ?? $this->vantages->usual($decider), 0, Vantages::MOST);
         $seen = $this->vantages->stand($course, $decider, $asked);
         $turns = new SightTable($this->clock);
-        $compiled = $this->plans->compiled($decider);
-        // A draft is shown as if it had been live all along.
-        $isPast = $look->see->isLive($course) && $from < $now;
-        $columns = $isPast ? $this->columnsOfPast($course, $decider, $seen, $turns, $from, $overTime) : array_map(static fn (SeenFrom $one): array => $turns->of(self::told($compiled, $one->viewer, $from, $overTime)), $seen);
+        // A draft is shown as if it had been live all along; what is published beside it as it was.
+        $isLive = $look->see->isLive($course);
+        $columns = $this->columns($course, $decider, $seen, $turns, $from, $overTime, $isLive);
         $before = $published === null ? null : $this->published($course, $published, $seen, $decider, $turns, $from, $overTime);
 
         return new SightlinesGrid(
@@ -81,20 +80,23 @@ final readonly class Sightlines
             missing: count($seen) < count($asked),
             best: $rules === null ? null : self::best($decider, $seen, $now),
             openings: $rules === null ? [] : self::openings($decider, $seen, $rules),
-            revisions: $isPast ? $this->past->revisions($course, $from) : [],
+            revisions: $from < $now && ($isLive || $published !== null) ? $this->past->revisions($course, $from) : [],
         );
     }
 
     /**
-     * Up to now as it was, by the rules and facts of each day; from now on as it is.
+     * Up to now as it was, by the rules and facts of each day, where they are of what is live; from now on as it is.
      *
      * @param  list<SeenFrom>  $seen
      * @return list<list<list<int>>>
      */
-    private function columnsOfPast(Course $course, Decider $decider, array $seen, SightTable $turns, int $from, bool $overTime): array
+    private function columns(Course $course, Decider $decider, array $seen, SightTable $turns, int $from, bool $overTime, bool $isLive): array
     {
         $now = $this->clock->now();
         $compiled = $this->plans->compiled($decider);
+        if (! $isLive || $from >= $now) {
+            return array_map(static fn (SeenFrom $one): array => $turns->of(self::told($compiled, $one->viewer, $from, $overTime)), $seen);
+        }
         $items = array_map(static fn (Item $item): string => $item->key, $decider->course->outline->items);
         $columns = [];
         foreach ($this->past->of($course, $seen, $from, $overTime ? $now - 1 : $from) as $index => $past) {
@@ -160,11 +162,8 @@ final readonly class Sightlines
      */
     private function published(Course $course, Decider $published, array $seen, Decider $draft, SightTable $turns, int $from, bool $overTime): array
     {
-        $compiled = $this->plans->compiled($published);
-        $columns = [];
-        foreach ($this->vantages->stand($course, $published, array_map(static fn (SeenFrom $one): VantagePoint => $one->point, $seen)) as $one) {
-            $columns[(string) $one->point] = $turns->of(self::told($compiled, $one->viewer, $from, $overTime));
-        }
+        $standing = $this->vantages->stand($course, $published, array_map(static fn (SeenFrom $one): VantagePoint => $one->point, $seen));
+        $columns = array_combine(array_map(static fn (SeenFrom $one): string => (string) $one->point, $standing), $this->columns($course, $published, $standing, $turns, $from, $overTime, isLive: true));
         $rows = [];
         foreach ($draft->course->outline->items as $item) {
             $position = $published->course->outline->positionOf($item->key);

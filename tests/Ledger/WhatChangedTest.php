@@ -7,7 +7,6 @@ namespace Tests\Ledger;
 use App\Models\Course;
 use App\Models\Pass;
 use App\Models\Person;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -15,6 +14,7 @@ use Tests\TestCase;
 final class WhatChangedTest extends TestCase
 {
     use AgreesWithThePast;
+    use AsksWhatChanged;
 
     protected function setUp(): void
     {
@@ -95,35 +95,6 @@ final class WhatChangedTest extends TestCase
         self::assertSame(['revision'], array_values(array_unique(array_map(static fn (\stdClass $cause): string => explode(' ', $cause->key)[0], $page->causes))));
     }
 
-    public function test_observers_stand_beside_the_rehearsal_too(): void
-    {
-        $this->tied();
-        // One holds nothing of their own, another does.
-        foreach (['tora.holm', 'odd'] as $observer) {
-            DB::table('observer_ties')->insert(['observer_id' => $this->person($observer)->id, 'learner_id' => $this->person('ylva')->id]);
-        }
-        $this->at('2026-03-11T09:00:00Z');
-        $this->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'opens', 'items' => ['m-tools'], 'plan' => 'weekly', 'rule' => 'after_start', 'days' => 300])->assertSessionHasNoErrors();
-        $rehearsal = $this->get('/keep/courses/clinker/rehearsal?for=2026-03-13T10:00')->assertOk();
-        $this->put('/keep/courses/clinker/publication', ['version' => DB::table('drafts')->value('version'), 'at' => '2026-03-13T10:00', 'receipt' => $rehearsal->inertiaProps('receipt'), 'note' => 'late'])->assertSessionHasNoErrors();
-        $foretold = array_column((array) $rehearsal->inertiaProps('observerTotals'), 'count', 'effect');
-        $this->at('2026-03-12T09:00:00Z');
-        $this->act('eira', ['do' => 'withdraw', 'offer' => 'apprentice-pass']);
-        DB::table('observer_ties')->where('learner_id', $this->person('ylva')->id)->delete();
-        $this->at('2026-03-13T09:00:00Z');
-        $this->artisan('keep:publish-due');
-        $this->inAnotherProcess();
-        $this->at('2026-03-13T10:00:00Z');
-
-        $told = $this->page('revision=2')->foretold;
-        self::assertNotSame([], $foretold);
-        self::assertSame($foretold, array_column($told->observerRows, 'foretold', 'effect'));
-        self::assertSame([0], array_values(array_unique(array_column($told->observerRows, 'came'))));
-        $why = array_column($told->observerWhy, null, 'words');
-        self::assertSame(['Tora Holm, with Eira Holm'], array_column($why['Passes were withdrawn']->counts[0]->some, 'name'));
-        self::assertEqualsCanonicalizing(["Tora Holm, with {$this->person('ylva')->name}", "{$this->person('odd')->name}, with {$this->person('ylva')->name}"], array_column($why['Ties between observers and learners were undone']->counts[0]->some, 'name'));
-    }
-
     public function test_published_without_a_rehearsal_says_so(): void
     {
         $this->at('2026-03-11T09:00:00Z');
@@ -143,47 +114,6 @@ final class WhatChangedTest extends TestCase
         $this->at('2026-03-11T09:00:00Z');
         $this->publish(['set' => 'sample', 'items' => ['l-steam'], 'value' => 'yes'], 'a look');
         self::assertContains('Visitors', array_column($this->page('revision=2')->kinds, 'who'));
-    }
-
-    public function test_observers_are_told_with_whom_they_look_and_add_up(): void
-    {
-        [$observer, $learner] = $this->tied();
-        DB::table('observer_ties')->insert(['observer_id' => $this->person('hege')->id, 'learner_id' => $this->person($learner)->id]);
-        $this->at('2026-03-11T09:00:00Z');
-        $this->act($learner, ['do' => 'withdraw', 'offer' => 'apprentice-pass']);
-        $this->at('2026-03-12T09:00:00Z');
-        $page = $this->page('from=2026-03-11T09:30&until=2026-03-12T09:00');
-        $causes = array_column($page->observers->causes, null, 'words');
-        $told = array_merge(...array_map(static fn (\stdClass $count): array => array_map(get_object_vars(...), $count->some), $causes['Passes were withdrawn']->counts));
-        self::assertContains(['id' => $this->person($observer)->id, 'name' => "{$this->person($observer)->name}, with {$this->person($learner)->name}", 'with' => $this->person($learner)->id], $told);
-        self::assertSame([1, 1], [$page->observers->touched, $page->observers->looked]);
-        $this->assertAddsUp($page->observers);
-        // Whoever works for the school sees everything anyway; nor are they among the people.
-        self::assertNotContains("{$this->person('hege')->name}, with {$this->person($learner)->name}", array_column($told, 'name'));
-        self::assertNotContains($this->person($observer)->name, array_column(array_merge(...array_map(static fn (\stdClass $cause): array => array_merge(...array_column($cause->counts, 'some')), $page->causes)), 'name'));
-    }
-
-    public function test_a_tie_that_is_made_and_undone_is_told_of_the_observer(): void
-    {
-        [$observer, $learner] = $this->tied();
-        $this->at('2026-03-11T09:00:00Z');
-        DB::table('observer_ties')->where('observer_id', $this->person($observer)->id)->where('learner_id', $this->person($learner)->id)->delete();
-        $this->at('2026-03-12T09:00:00Z');
-        $undone = array_column($this->page('from=2026-03-11T09:30&until=2026-03-12T09:00')->observers->causes, null, 'words');
-        self::assertContains("{$this->person($observer)->name}, with {$this->person($learner)->name}", array_column($undone['Ties between observers and learners were undone']->counts[0]->some, 'name'));
-        DB::table('observer_ties')->insert(['observer_id' => $this->person($observer)->id, 'learner_id' => $this->person($learner)->id]);
-        $this->at('2026-03-13T09:00:00Z');
-        $made = array_column($this->page('from=2026-03-12T09:30&until=2026-03-13T09:00')->observers->causes, null, 'words');
-        self::assertContains($made['Observers were tied to learners']->counts[0]->effect, ['gain', 'gain_work']);
-    }
-
-    /** @return array{string, string} an observer and a learner, as their addresses begin */
-    private function tied(): array
-    {
-        $observer = Person::query()->create(['name' => 'Tora Holm', 'email' => 'tora.holm@alder.test']);
-        DB::table('observer_ties')->insert(['observer_id' => $observer->id, 'learner_id' => $this->person('eira')->id]);
-
-        return ['tora.holm', 'eira'];
     }
 
     public function test_somebody_whose_pass_is_there_no_more_is_counted(): void
@@ -256,52 +186,5 @@ final class WhatChangedTest extends TestCase
         }
         $this->at('2026-03-12T09:00:00Z');
         self::assertSame($few, $count('from=2025-12-01T00:00&until=2026-03-12T09:00'));
-    }
-
-    private function assertAddsUp(\stdClass $page): void
-    {
-        foreach ($page->totals as $total) {
-            self::assertSame($total->items, array_sum(array_map(static fn (\stdClass $cause): int => array_sum(array_map(static fn (\stdClass $count): int => $count->effect === $total->effect ? $count->items : 0, $cause->counts)), $page->causes)), $total->effect);
-        }
-    }
-
-    /** As it is sent. */
-    private function page(string $query): \stdClass
-    {
-        // Counted by the queue while the page is made, and told by the next one.
-        $this->get("/keep/courses/clinker/changed?{$query}")->assertOk();
-
-        $page = json_decode((string) json_encode($this->get("/keep/courses/clinker/changed?{$query}")->assertOk()->inertiaProps()));
-        self::assertInstanceOf(\stdClass::class, $page);
-
-        return $page;
-    }
-
-    /** @param  array<string, mixed>  $edit */
-    private function publish(array $edit, string $note): void
-    {
-        $version = (int) DB::table('drafts')->value('version');
-        $this->post('/keep/courses/clinker/draft/edits', ['version' => $version, ...$edit])->assertSessionHasNoErrors();
-        $version = DB::table('drafts')->value('version');
-        $this->post('/keep/courses/clinker/revisions', ['version' => $version, 'note' => $note, 'receipt' => null]);
-        if (DB::table('drafts')->exists()) {
-            $receipt = $this->get('/keep/courses/clinker/rehearsal')->inertiaProps('receipt');
-            $this->post('/keep/courses/clinker/revisions', ['version' => $version, 'note' => $note, 'receipt' => $receipt])->assertSessionHasNoErrors();
-        }
-        self::assertFalse(DB::table('drafts')->exists());
-        $this->inAnotherProcess();
-    }
-
-    /** @param  array<string, mixed>  $act */
-    private function act(string $name, array $act): void
-    {
-        $this->post('/keep/people/acts', [...$act, 'people' => [(string) $this->person($name)->id]])->assertSessionHasNoErrors();
-        $this->inAnotherProcess();
-    }
-
-    private function at(string $instant): void
-    {
-        Carbon::setTestNow($instant);
-        $this->inAnotherProcess();
     }
 }

@@ -51,6 +51,22 @@ final class PastTest extends TestCase
         self::assertSame($this->stateOn($now, 'm-tools', '2026-04-16'), $this->stateOn($grid, 'm-tools', '2026-04-16'));
     }
 
+    /** Beside a draft, the rules of today were laid over what was published on each day of the past. */
+    public function test_what_is_published_beside_a_draft_is_told_as_it_was(): void
+    {
+        $this->actingAs($this->person('hege'))->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'opens', 'items' => ['m-tools'], 'plan' => 'weekly', 'rule' => 'after_start', 'days' => 1])->assertSessionHasNoErrors();
+        $vantage = ['holder:25:apprentice-pass'];
+        foreach (['2026-03-10T12:00:00Z', '2026-03-18T12:00:00Z', '2026-04-05T12:00:00Z'] as $at) {
+            $published = $this->sightlines('clinker', $vantage, $at, 'published');
+            $both = $this->sightlines('clinker', $vantage, $at, 'both');
+            foreach (['2026-03-15', '2026-03-19', '2026-03-21', '2026-04-16'] as $day) {
+                self::assertSame($this->stateOn($published, 'm-tools', $day), $this->stateOn($both, 'm-tools', $day, $both->before), $at);
+                self::assertSame("{$day} open", $this->stateOn($both, 'm-tools', $day), 'The draft is shown as if it had always been so.');
+            }
+            self::assertEquals($published->revisions, $both->revisions);
+        }
+    }
+
     public function test_why_was_it_so_by_the_rules_of_then(): void
     {
         $ask = '/keep/courses/clinker/why?item=m-tools&v[]=holder:25:apprentice-pass&at=';
@@ -144,11 +160,12 @@ final class PastTest extends TestCase
         return count(DB::getQueryLog());
     }
 
-    private function stateOn(\stdClass $grid, string $item, string $day): string
+    /** @param  ?list<list<list<int>>>  $cells  null: those of what is looked at */
+    private function stateOn(\stdClass $grid, string $item, string $day, ?array $cells = null): string
     {
         $row = array_search($item, array_keys(CourseDocument::fromJson((string) $this->course()->liveRevision?->document)->readItems()), true);
 
-        return "{$day} ".self::turnAt($grid, (int) $row, 0, (int) strtotime("{$day}T12:00:00Z"))->state;
+        return "{$day} ".self::turnAt($grid, (int) $row, 0, (int) strtotime("{$day}T12:00:00Z"), $cells)->state;
     }
 
     private function at(string $instant): void
