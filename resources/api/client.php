@@ -295,7 +295,7 @@ final class SilentKeep
      * @param  'visitor'|'guest'|'member'|null  $kind  Somebody who holds nothing: not signed in, come by the guest link, or signed in.
      * @param  string|null  $offer  Key of an offer: what whoever takes it would see.
      * @param  string|null  $from  Beginning of the pass by that offer. Left out: the instant that is asked about.
-     * @param  string|null  $at  The instant. Left out: now.
+     * @param  string|null  $at  The instant, by the rules and by what is known today; what was told at one that is past stands at `/decisions/past`. Left out: now.
      * @param  bool|null  $words  Whether what is not open says why in words.
      * @return Decisions
      * @throws SilentKeepProblem if it is refused

@@ -137,6 +137,14 @@ final class NoticesLensTest extends TestCase
         $this->get('/keep/courses/clinker')->assertInertia(fn (Page $page) => $page->where('notices', null));
     }
 
+    /** The notices of today at doors that were other ones then: it was told what nobody had met. */
+    public function test_it_looks_ahead_only(): void
+    {
+        $now = $this->get('/keep/courses/clinker?lens=notices&v[]=holder:3:taster')->inertiaProps('notices');
+        self::assertEquals($now, $this->get('/keep/courses/clinker?lens=notices&v[]=holder:3:taster&at=2025-06-30T12:00')->inertiaProps('notices'));
+        self::assertSame($this->get('/keep/courses/clinker/notices/met?v[]=member&item=l-planes')->json(), $this->get('/keep/courses/clinker/notices/met?v[]=member&item=l-planes&at=2025-06-30T12:00')->json());
+    }
+
     public function test_it_asks_as_often_of_one_vantage_more_and_of_many_words(): void
     {
         $queries = function (int $people): int {

@@ -45,7 +45,7 @@ final readonly class NoticeMetBuilder
     {
         $decider = $this->plans->of(SightlinesPageBuilder::seen($course, $look->see));
         $seen = $this->vantages->stand($course, $decider, $look->points ?? [])[0] ?? null;
-        $view = $seen === null ? null : $this->views->of($decider, $seen->viewer, $this->clock->stoppedAt($look->at ?? $this->clock->now()));
+        $view = $seen === null ? null : $this->views->of($decider, $seen->viewer, $this->clock->stoppedAt(max($look->at ?? $this->clock->now(), $this->clock->now())));
         $decision = $view?->decision($item);
         if ($seen === null || $view === null || $decision === null || $decision->state === State::Open) {
             return null;

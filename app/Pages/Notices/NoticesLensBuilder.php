@@ -48,7 +48,8 @@ final readonly class NoticesLensBuilder
     {
         $decider = $this->plans->of(SightlinesPageBuilder::seen($course, $look->see));
         $now = $this->clock->now();
-        $at = $look->at ?? $now;
+        // Whoever came to a door in the past met what stood there then: that is told of each of them, in their story.
+        $at = max($look->at ?? $now, $now);
         $seen = $this->vantages->stand($course, $decider, array_slice($look->points ?? $this->usual($decider), 0, Vantages::MOST));
         $texts = $this->texts->within($course);
         $sights = $numbers = $columns = [];

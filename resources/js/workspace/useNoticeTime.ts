@@ -40,7 +40,7 @@ export function useNoticeTime(course: CourseHead, told: NoticesGrid, rows: { row
     const timer = window.setTimeout(() => ask.current(moved === null ? null : isoOf(moved)), REST);
     return () => window.clearTimeout(timer);
   }, [moved, at, told.at]);
-  const grid = over ?? { from: told.at, now: told.now, overTime: false };
-  const ticks = useMemo(() => (over === null ? [] : ticksOf(over, rows.map(({ index }) => index), over.vantages.map((_, column) => column))), [over, rows]);
-  return { rail: { grid: { ...grid, now: told.now }, at, isNow: at === told.now, setAt: setMoved, state: over !== null ? 'ready' : state === 'failed' ? 'failed' : 'waiting' }, ticks };
+  const ticks = useMemo(() => (over === null ? [] : ticksOf(over, rows.map(({ index }) => index), over.vantages.map((_, column) => column)).filter((tick) => tick.at >= told.now)), [over, rows, told.now]);
+  // What stood at the doors in the past is told of each who came there, in their story.
+  return { rail: { grid: { from: told.now, now: told.now, overTime: true }, at, isNow: at === told.now, setAt: (wanted) => setMoved(wanted === null ? null : Math.max(wanted, told.now)), state: over !== null ? 'ready' : state === 'failed' ? 'failed' : 'waiting' }, ticks };
 }

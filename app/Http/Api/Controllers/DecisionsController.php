@@ -48,7 +48,7 @@ final readonly class DecisionsController
     #[Parameter('kind', 'Somebody who holds nothing: not signed in, come by the guest link, or signed in.', oneOf: self::KINDS)]
     #[Parameter('offer', 'Key of an offer: what whoever takes it would see.')]
     #[Parameter('from', 'Beginning of the pass by that offer. Left out: the instant that is asked about.', ParameterType::Instant)]
-    #[Parameter('at', 'The instant. Left out: now.', ParameterType::Instant)]
+    #[Parameter('at', 'The instant, by the rules and by what is known today; what was told at one that is past stands at `/decisions/past`. Left out: now.', ParameterType::Instant)]
     #[Parameter('words', 'Whether what is not open says why in words.', ParameterType::Flag)]
     public function one(Request $request): JsonResponse
     {
