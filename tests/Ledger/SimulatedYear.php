@@ -15,6 +15,7 @@ use App\Ledger\Proof\Head;
 use App\Models\ActRecord;
 use App\Models\Course;
 use App\Models\CourseDocument;
+use App\Models\Import;
 use App\Models\Offer;
 use App\Models\Person;
 use App\Models\Purchase;
@@ -25,6 +26,7 @@ use App\Offers\Sales\ShopEvents;
 use App\Offers\Sales\Ware;
 use App\Publishing\Proposal;
 use App\Publishing\PublishRevision;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -63,7 +65,7 @@ final class SimulatedYear
         for ($step = 0; $step < $steps; $step++) {
             $this->now += $this->dice->getInt(1, (int) (2 * $within / $steps));
             Carbon::setTestNow(Carbon::createFromTimestamp($this->now, 'UTC'));
-            $what = $this->one(['work', 'work', 'work', 'work', 'learn', 'learn', 'learn', 'publish', 'publish', 'take back', 'settings', 'offers', 'roles', 'shop', 'shop', 'schedule', 'clock', 'leave']);
+            $what = $this->one(['work', 'work', 'work', 'work', 'learn', 'learn', 'learn', 'publish', 'publish', 'take back', 'settings', 'offers', 'roles', 'shop', 'shop', 'schedule', 'clock', 'leave', 'file']);
             $did = $this->do($what);
             $this->did[$did] = ($this->did[$did] ?? 0) + 1;
             $given = count($this->answers);
@@ -123,6 +125,7 @@ final class SimulatedYear
             'shop' => $this->shop(),
             'schedule' => $this->schedule(),
             'leave' => $this->leave(),
+            'file' => $this->file(),
             default => $what,
         };
     }
@@ -224,6 +227,28 @@ final class SimulatedYear
         ($this->asker)('/keep/people/acts', ['do' => 'give', 'people' => [$person->id], 'offer' => $this->one($this->offerKeys()), 'anew' => true]);
 
         return 'leave';
+    }
+
+    /** A list of people is brought in, or what the last one brought is taken back. */
+    private function file(): string
+    {
+        $last = Import::query()->orderByDesc('id')->first();
+        if ($last !== null && $this->dice->getInt(0, 2) === 0) {
+            ($this->asker)("/keep/people/imports/{$last->id}", ['_method' => 'DELETE']);
+
+            return "file {$last->refresh()->state}";
+        }
+        $rows = ['name,email,labels,offer,start,observes'];
+        foreach (array_unique([$this->one(self::PEOPLE), $this->one(self::PEOPLE), "passing-{$this->now}"]) as $name) {
+            $start = $this->dice->getInt(0, 1) === 1 ? gmdate('Y-m-d', $this->now + $this->dice->getInt(-20, 20) * 86400) : '';
+            $rows[] = implode(',', [$name, "{$name}@alder.test", $this->one(['', 'bonus', 'crew']), $this->one(['', ...$this->offerKeys()]), $start, $this->dice->getInt(0, 3) === 0 ? $this->one(self::PEOPLE).'@alder.test' : '']);
+        }
+        ($this->asker)('/keep/people/imports', ['file' => UploadedFile::fake()->createWithContent('people.csv', implode("\n", $rows))]);
+        $import = Import::query()->orderByDesc('id')->firstOrFail();
+        ($this->asker)("/keep/people/imports/{$import->id}/read", ['options' => ['columns' => ['name' => 0, 'email' => 1, 'labels' => 2, 'offer' => 3, 'start' => 4, 'observes' => 5]]]);
+        ($this->asker)("/keep/people/imports/{$import->id}", []);
+
+        return "file {$import->refresh()->state}";
     }
 
     private function writeDown(): void

@@ -72,7 +72,9 @@ final class WhatChangedForObserversTest extends TestCase
         $this->at('2026-03-11T09:00:00Z');
         DB::table('observer_ties')->where('observer_id', $this->person($observer)->id)->where('learner_id', $this->person($learner)->id)->delete();
         $this->at('2026-03-12T09:00:00Z');
-        $undone = array_column($this->page('from=2026-03-11T09:30&until=2026-03-12T09:00')->observers->causes, null, 'words');
+        $observers = $this->page('from=2026-03-11T09:30&until=2026-03-12T09:00')->observers;
+        self::assertSame(1, $observers->looked);
+        $undone = array_column($observers->causes, null, 'words');
         self::assertContains("{$this->person($observer)->name}, with {$this->person($learner)->name}", array_column($undone['Ties between observers and learners were undone']->counts[0]->some, 'name'));
         DB::table('observer_ties')->insert(['observer_id' => $this->person($observer)->id, 'learner_id' => $this->person($learner)->id]);
         $this->at('2026-03-13T09:00:00Z');

@@ -91,7 +91,8 @@ final class Holding
         $observers = $all = [];
         foreach ($entries as $learner => $theirs) {
             foreach ($theirs as $entry) {
-                if ($entry->subject === 'observer_ties') {
+                // Of what is gone the entry says no more than that.
+                if ($entry->subject === 'observer_ties' && $entry->what !== 'gone') {
                     $observer = (int) $entry->fact->intOrNull('observer_id');
                     $observers[$learner][$observer] = $all[$observer] = $observer;
                 }

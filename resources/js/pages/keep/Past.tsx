@@ -50,16 +50,16 @@ export default function Past(page: PastPage) {
             </p>
           </div>
           <div className={css.controls}>
-          <Select aria-label={say('past.course')} data={courses.map(({ key, title }) => ({ value: key, label: title }))} value={course} allowDeselect={false} searchable onChange={(value) => visit({ course: value })} />
-          {observes.length > 0 && (
-            <Select
-              aria-label={say('past.with')}
-              data={[{ value: '', label: say('past.alone') }, ...observes.map((one) => ({ value: String(one.id), label: say('past.with_name', { name: one.name }) }))]}
-              value={learner === null ? '' : String(learner)}
-              allowDeselect={false}
-              onChange={(value) => visit({ with: value === '' ? null : value })}
-            />
-          )}
+            <Select aria-label={say('past.course')} data={courses.map(({ key, title }) => ({ value: key, label: title }))} value={course} allowDeselect={false} searchable onChange={(value) => visit({ course: value })} />
+            {observes.length > 0 && (
+              <Select
+                aria-label={say('past.with')}
+                data={[{ value: '', label: say('past.alone') }, ...observes.map((one) => ({ value: String(one.id), label: say('past.with_name', { name: one.name }) }))]}
+                value={learner === null ? '' : String(learner)}
+                allowDeselect={false}
+                onChange={(value) => visit({ with: value === '' ? null : value })}
+              />
+            )}
             {course !== null && (
               <Button component="a" variant="default" download href={withQuery(to('keep.person.past.file', { person: id }), { course, with: learner })}>
                 {say('past.file')}
