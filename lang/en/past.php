@@ -26,7 +26,7 @@ return [
     'file' => 'As a signed file',
     'print' => 'Print',
     'back' => 'Their page',
-    'why' => 'Why {title} was {state} on {when}',
+    'why' => 'Why {title} was as it was on {when}: {state}',
     'why_failed' => 'Why it was so cannot be told just now.',
     'only_row' => 'Only what happened to {title}',
     'all_rows' => 'All rows',

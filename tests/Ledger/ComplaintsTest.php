@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Ledger;
 
+use App\Learning\PassingNotes;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Offer;
@@ -54,8 +55,9 @@ final class ComplaintsTest extends TestCase
             $apprentice($test);
             $sponsor = Person::query()->create(['name' => 'Tide Yard', 'email' => 'yard@alder.test']);
             $test->act('observe', ['observer' => $sponsor->id]);
+            app(PassingNotes::class)->looked($sponsor->id, $test->course()->id, 'b-marks', 'observer', (int) strtotime('2026-03-04T07:00:00Z'));
             $test->asks($sponsor, $test->siv);
-        }, '2026-03-04T08:00:00Z', 'b-marks', ['was: open', 'Siv Aune tied, to look in. by Hege Strand', 'Opened: Announcements, Marks']];
+        }, '2026-03-04T08:00:00Z', 'b-marks', ['was: open', 'Siv Aune tied, to look in. by Hege Strand', 'Opened: Announcements, Marks', 'Marks looked at']];
         yield 'My trial ended before its time.' => [static fn (self $test) => $test->act('give', ['offer' => 'yard-trial']), '2026-03-12T08:00:01Z', 'l-welcome', ['Yard trial given, from Mon 2 Mar, 09:00, until Thu 12 Mar, 09:00', 'Thu 12 Mar, 09:00 Closed: your pass has ended.']];
         yield 'Yesterday I could open it, today I cannot.' => [static function (self $test) use ($apprentice): void {
             $apprentice($test);

@@ -32,6 +32,30 @@ final class SeenTest extends TestCase
         ], array_values(array_filter($this->told(), static fn (string $line): bool => str_contains($line, 'looked at') || str_contains($line, 'met at'))));
     }
 
+    /** Of one row alone it was told when it opened and shut, and not that somebody had been there. */
+    public function test_each_row_is_told_what_was_done_there(): void
+    {
+        $this->act(['do' => 'give', 'offer' => 'apprentice-pass']);
+        app(PassingNotes::class)->looked($this->siv->id, $this->course()->id, 'l-welcome', 'pass', (int) strtotime('2026-03-11T08:00:00Z'));
+        $this->at('2026-03-12T08:00:00Z');
+        $this->act(['do' => 'finish', 'course' => 'clinker', 'item' => 'l-welcome']);
+        $this->at('2026-03-13T08:00:00Z');
+        $this->act(['do' => 'grant', 'course' => 'clinker', 'item' => 'l-rivets']);
+        $this->at('2026-03-14T08:00:00Z');
+        $this->act(['do' => 'take-back', 'course' => 'clinker', 'item' => 'l-rivets']);
+        $this->at('2026-03-15T08:00:00Z');
+        $page = (array) $this->get("/keep/people/{$this->siv->id}/past?course=clinker")->inertiaProps();
+        $keys = array_column((array) $page['rows'], 'key');
+        $about = [];
+        foreach ((array) $page['turns'] as $turn) {
+            assert(is_array($turn));
+            foreach ((array) $turn['about'] as $place) {
+                $about[] = [gmdate('m-d', $turn['at']), $keys[$place]];
+            }
+        }
+        self::assertSame([['03-11', 'l-welcome'], ['03-12', 'l-welcome'], ['03-13', 'l-rivets'], ['03-14', 'l-rivets']], $about);
+    }
+
     public function test_what_is_seen_in_the_second_of_something_else_is_told_with_it_and_of_other_courses_not_at_all(): void
     {
         $this->act(['do' => 'give', 'offer' => 'apprentice-pass']);

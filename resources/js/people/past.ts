@@ -25,9 +25,9 @@ export function ticksOfTurns(turns: PastTurn[]): Tick[] {
   return turns.map(({ at, changes, opened, shut }) => ({ at, cells: changes.length, opens: opened.length, shuts: shut.length }));
 }
 
-/** The turns that have to do with one row: those that opened or shut it, or told it otherwise. */
+/** The turns that have to do with one row: those that opened or shut it, or told it otherwise, and what was done there. */
 export function turnsOfRow(turns: PastTurn[], row: number): PastTurn[] {
-  return turns.filter(({ changes }) => changes.some((change) => change.row === row));
+  return turns.filter(({ changes, about }) => about.includes(row) || changes.some((change) => change.row === row));
 }
 
 /** The turn in which an instant lies: the last one at or before it. */

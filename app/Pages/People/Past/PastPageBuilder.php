@@ -51,7 +51,7 @@ final readonly class PastPageBuilder
         foreach ($course === null ? [] : $this->story->of($course, new PastLooker($person->id, observed: $with), $now) as $turn) {
             $turns[] = $telling->turn($turn);
         }
-        $turns = self::inOrder([...array_values(array_filter($turns)), ...$this->seen->of($person, $course, $turns === [] ? null : $turns[0]?->at)]);
+        $turns = self::inOrder([...array_values(array_filter($turns)), ...$this->seen->of($person, $course, $telling->places(), $turns === [] ? null : $turns[0]?->at)]);
         $from = $turns[0]->at ?? $now;
         $whole = Past::wholeSince();
 
@@ -120,7 +120,7 @@ final readonly class PastPageBuilder
         foreach ($turns as $turn) {
             // What was seen in the very second is told with it.
             $same = $told[$turn->at] ?? null;
-            $told[$turn->at] = $same === null ? $turn : new PastTurn($turn->at, $turn->when, [...$same->lines, ...$turn->lines], [...$same->opened, ...$turn->opened], [...$same->shut, ...$turn->shut], [...$same->changes, ...$turn->changes]);
+            $told[$turn->at] = $same === null ? $turn : new PastTurn($turn->at, $turn->when, [...$same->lines, ...$turn->lines], [...$same->opened, ...$turn->opened], [...$same->shut, ...$turn->shut], [...$same->changes, ...$turn->changes], [...$same->about, ...$turn->about]);
         }
 
         return array_values($told);

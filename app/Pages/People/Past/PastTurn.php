@@ -15,6 +15,7 @@ final readonly class PastTurn
      * @param  list<int>  $opened  places of rows
      * @param  list<int>  $shut  likewise
      * @param  list<PastChange>  $changes  of rows that are told otherwise from then on
+     * @param  list<int>  $about  places of rows that what happened is about: that were looked at, met, finished or handed out
      */
     public function __construct(
         #[OA\Property] public int $at,
@@ -23,6 +24,7 @@ final readonly class PastTurn
         #[OA\Property(items: new OA\Items(type: 'integer'))] public array $opened,
         #[OA\Property(items: new OA\Items(type: 'integer'))] public array $shut,
         #[OA\Property(items: new OA\Items(ref: PastChange::class))] public array $changes,
+        #[OA\Property(items: new OA\Items(type: 'integer'))] public array $about,
     ) {
     }
 }

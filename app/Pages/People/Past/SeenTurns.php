@@ -23,10 +23,11 @@ final readonly class SeenTurns
     }
 
     /**
+     * @param  array<array-key, int>  $places  of the rows, by key
      * @param  ?int  $from  the instant with which their story begins; null: there is none to be told of
      * @return list<PastTurn>
      */
-    public function of(Person $person, ?Course $course, ?int $from): array
+    public function of(Person $person, ?Course $course, array $places, ?int $from): array
     {
         if ($course === null || $from === null) {
             return [];
@@ -34,7 +35,7 @@ final readonly class SeenTurns
         $turns = [];
         foreach (DayVisit::query()->where('person_id', $person->id)->where('course_id', $course->id)->where('first_at', '>=', gmdate('Y-m-d H:i:s', $from))->orderByDesc('first_at')->orderByDesc('id')->limit(self::MOST)->get() as $visit) {
             $at = $visit->first_at->getTimestamp();
-            $turns[] = new PastTurn($at, $this->clock->words($at), [new PastLine($this->words($course, $visit), null)], [], [], []);
+            $turns[] = new PastTurn($at, $this->clock->words($at), [new PastLine($this->words($course, $visit), null)], [], [], [], isset($places[$visit->item_key]) ? [$places[$visit->item_key]] : []);
         }
 
         return $turns;

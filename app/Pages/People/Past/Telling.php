@@ -46,9 +46,10 @@ final class Telling
     public function turn(Turn $turn): ?PastTurn
     {
         [$opened, $shut, $changes, $causes] = $turn->answer === null ? $this->ended() : $this->changed($turn, $turn->answer);
-        $lines = [...$this->lines($turn), ...array_map(static fn (string $cause): PastLine => new PastLine(Sentence::of($cause), null), $causes)];
+        [$lines, $about] = $this->lines($turn);
+        $lines = [...$lines, ...array_map(static fn (string $cause): PastLine => new PastLine(Sentence::of($cause), null), $causes)];
 
-        return $lines === [] && $changes === [] ? null : new PastTurn($turn->at, $this->clock->words($turn->at), $lines, $opened, $shut, $changes);
+        return $lines === [] && $changes === [] ? null : new PastTurn($turn->at, $this->clock->words($turn->at), $lines, $opened, $shut, $changes, $about);
     }
 
     /** @return array{list<int>, list<int>, list<PastChange>, list<string>} what opened, what shut, changes and causes, where the course is not published any more */
@@ -96,18 +97,27 @@ final class Telling
         return $this->reasons;
     }
 
-    /** @return list<PastLine> */
+    /** @return array<array-key, int> of the rows, by key */
+    public function places(): array
+    {
+        return $this->places;
+    }
+
+    /** @return array{list<PastLine>, list<int>} what was written, and places of the rows that it is about */
     private function lines(Turn $turn): array
     {
-        $lines = [];
+        $lines = $about = [];
         foreach ($turn->entries as [$entry, $before]) {
             $said = $this->words->of($entry, $before, $this->offers, $this->hands, $this->person, $turn->answer);
             if ($said !== null) {
                 $lines[] = new PastLine($said, $this->hands->by($entry, $this->person));
+                // Of what is gone the row says nothing but its number: it stands in the one before.
+                $place = $this->places[$entry->fact->textOrNull('item_key') ?? $before?->textOrNull('item_key') ?? ''] ?? null;
+                $place === null || in_array($place, $about, true) ? null : $about[] = $place;
             }
         }
 
-        return $lines;
+        return [$lines, $about];
     }
 
     /** What time alone has done. */

@@ -1194,7 +1194,7 @@ export const keepWords = {
   'past.file': "As a signed file",
   'past.print': "Print",
   'past.back': "Their page",
-  'past.why': "Why {title} was {state} on {when}",
+  'past.why': "Why {title} was as it was on {when}: {state}",
   'past.why_failed': "Why it was so cannot be told just now.",
   'past.only_row': "Only what happened to {title}",
   'past.all_rows': "All rows",
@@ -3223,7 +3223,7 @@ export interface KeepParts {
   'past.file': never;
   'past.print': never;
   'past.back': never;
-  'past.why': 'title' | 'state' | 'when';
+  'past.why': 'title' | 'when' | 'state';
   'past.why_failed': never;
   'past.only_row': 'title';
   'past.all_rows': never;

@@ -1400,6 +1400,7 @@ export interface PastTurn {
   opened: number[];
   shut: number[];
   changes: PastChange[];
+  about: number[];
 }
 
 export interface PastWhy {
