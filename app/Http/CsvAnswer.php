@@ -10,9 +10,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** Rows as a CSV file (RFC 4180), written as they come. */
 final class CsvAnswer
 {
-    /** A spreadsheet program would take a cell that begins so for a formula. */
-    private const FORMULA = '/^[=+\-@\t\r]/';
-
     /**
      * @param  iterable<mixed>  $rows  lists of texts
      * @param  string  $name  of the file
@@ -47,7 +44,7 @@ final class CsvAnswer
     {
         foreach ($rows as $row) {
             assert(is_array($row));
-            fputcsv($out, array_map(static fn (mixed $cell): string => is_string($cell) ? preg_replace(self::FORMULA, "'$0", $cell) ?? $cell : '', $row), $separator, escape: '', eol: "\r\n");
+            fputcsv($out, array_map(static fn (mixed $cell): string => is_string($cell) ? CsvForm::cell($cell) : '', $row), $separator, escape: '', eol: "\r\n");
         }
     }
 }

@@ -12,6 +12,15 @@ enum CsvForm: string
     case Semicolon = 'semicolon';
     case SemicolonMarked = 'semicolon-marked';
 
+    /** A spreadsheet program would take a cell that begins so for a formula. */
+    private const FORMULA = '/^[=+\-@\t\r]/';
+
+    /** A cell that is read as the text it is, whatever it begins with. */
+    public static function cell(string $text): string
+    {
+        return preg_replace(self::FORMULA, "'$0", $text) ?? $text;
+    }
+
     public function separator(): string
     {
         return $this === self::Comma || $this === self::CommaMarked ? ',' : ';';

@@ -7,6 +7,7 @@ namespace App\Privacy;
 use App\Database\Value;
 use App\Files\LocalCopies;
 use App\Models\Course;
+use App\Models\CsvForm;
 use App\Models\Offer;
 use App\Models\Person;
 use App\Privacy\Held\Holdings;
@@ -114,14 +115,11 @@ final readonly class TakeOut
 
     private static function cell(mixed $value): string
     {
-        $text = match (true) {
+        return CsvForm::cell(match (true) {
             is_array($value) => json_encode($value, self::JSON),
             is_bool($value) => $value ? 'true' : 'false',
             default => is_scalar($value) ? (string) $value : '',
-        };
-
-        // A spreadsheet program would take a cell that begins so for a formula.
-        return preg_replace('/^[=+\-@\t\r]/', "'$0", $text) ?? $text;
+        });
     }
 
     /** @return resource */

@@ -14,16 +14,11 @@ use Illuminate\Validation\Rule;
 /** What somebody is called, and where letters to them go. */
 final class CorrectPersonRequest extends FormRequest
 {
+    use SmallAddress;
+
     public function authorize(): Response
     {
         return Gate::inspect('run-school');
-    }
-
-    protected function prepareForValidation(): void
-    {
-        if (is_string($this->input('email'))) {
-            $this->merge(['email' => mb_strtolower(trim($this->input('email')))]);
-        }
     }
 
     /** @return array<string, list<mixed>> */

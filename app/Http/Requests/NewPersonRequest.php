@@ -12,16 +12,11 @@ use Illuminate\Support\Facades\Gate;
 /** Somebody who is brought in by hand. */
 final class NewPersonRequest extends FormRequest
 {
+    use SmallAddress;
+
     public function authorize(): Response
     {
         return Gate::inspect('run-school');
-    }
-
-    protected function prepareForValidation(): void
-    {
-        if (is_string($this->input('email'))) {
-            $this->merge(['email' => mb_strtolower(trim($this->input('email')))]);
-        }
     }
 
     /** @return array<string, list<string>> */

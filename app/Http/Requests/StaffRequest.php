@@ -16,16 +16,11 @@ use Illuminate\Validation\Rule;
 /** Who is to work for the school, as what and on which courses. */
 final class StaffRequest extends FormRequest
 {
+    use SmallAddress;
+
     public function authorize(): Response
     {
         return Gate::inspect('run-school');
-    }
-
-    protected function prepareForValidation(): void
-    {
-        if (is_string($this->input('email'))) {
-            $this->merge(['email' => mb_strtolower(trim($this->input('email')))]);
-        }
     }
 
     /** @return array<string, list<mixed>> */
