@@ -47,8 +47,10 @@ Route::name('api.')->group(function () use ($may, $number): void {
     Route::middleware($may(Ability::ReadPeople))->group(function () use ($number): void {
         Route::get('/people', [Controllers\PeopleController::class, 'index'])->name('people.list');
         Route::get('/people/{person}', [Controllers\PeopleController::class, 'show'])->where('person', $number)->name('people.one');
+        Route::get('/courses/{course}/changes', [Controllers\PastController::class, 'changes'])->name('courses.changes');
         Route::get('/people.csv', [Controllers\FormatsController::class, 'people'])->name('formats.people');
     });
+    Route::post('/people/{person}/erasure', [Controllers\PeopleController::class, 'erase'])->where('person', $number)->middleware([...$may(Ability::ErasePeople), OnceByKey::class])->name('people.erase');
     Route::middleware($may(Ability::ChangePeople))->group(function () use ($number): void {
         Route::post('/people', [Controllers\PeopleController::class, 'store'])->middleware(OnceByKey::class)->name('people.make');
         Route::post('/people/acts', [Controllers\ActsController::class, 'store'])->middleware(OnceByKey::class)->name('people.act');

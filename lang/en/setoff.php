@@ -79,7 +79,7 @@ return [
         'name' => 'Name',
         'name_told' => 'Of the system that will ask with it.',
         'abilities' => 'What it may',
-        'may' => '{ability, select, decide {ask what somebody may see} read_courses {read courses, plans and drafts} edit_drafts {edit drafts} publish {publish} read_people {read people and what they hold} change_people {give, change and take passes, labels and grants, and bring people in} record_progress {say what learners have finished} read_events {read events that were told} replay_events {have an event told again} other {{ability}}}',
+        'may' => '{ability, select, decide {ask what somebody may see} read_courses {read courses, plans and drafts} edit_drafts {edit drafts} publish {publish} read_people {read people and what they hold} change_people {give, change and take passes, labels and grants, and bring people in} erase_people {erase people for good} record_progress {say what learners have finished} read_events {read events that were told} replay_events {have an event told again} other {{ability}}}',
         'until' => 'Last day',
         'until_told' => 'Empty: it holds until it is taken back.',
         'make' => 'Make it',

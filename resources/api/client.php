@@ -28,6 +28,11 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type ActPreview array{told: string, people: int, canBeUndone: bool, long: bool, outcomes: list<ActOutcome>}
  * @phpstan-type ActTold array{id: int|null, told: string, touched: int}
  * @phpstan-type CartridgeTaken array{course: CourseTold, left: list<string>}
+ * @phpstan-type ChangedAmong array{looked: int, touched: int, totals: list<ChangedCount>, causes: list<ChangedCause>}
+ * @phpstan-type ChangedCause array{key: string, words: string, items: int, counts: list<ChangedCount>}
+ * @phpstan-type ChangedCount array{effect: 'gain'|'lose'|'pause'|'gain_work'|'lose_work'|'longer'|'shorter'|'sooner'|'later'|'never', words: string, people: int, items: int, some: list<ChangedPerson>}
+ * @phpstan-type ChangedPerson array{id: int, name: string, with: int|null}
+ * @phpstan-type ChangesTold array{course: string, from: string, until: string, finished: bool, looked: int, of: int, people: ChangedAmong, observers: ChangedAmong|null}
  * @phpstan-type CloudEvent array{specversion: '1.0', id: string, source: string, type: string, data: EventData, time?: string|null, ...}
  * @phpstan-type CompletionTold array{course: string, item: string, at: string}
  * @phpstan-type CourseList array{items: list<CourseTold>, next: string|null}
@@ -36,6 +41,8 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type Decisions array{course: string, at: string, person: int|null, holds_until: string|null, kept_for: int, items: list<ItemDecision>}
  * @phpstan-type DraftTold array{course: string, version: int, changes: list<string>, publish_at: string|null}
  * @phpstan-type EffectCount array{effect: 'gain'|'lose'|'pause'|'gain_work'|'lose_work'|'longer'|'shorter'|'sooner'|'later'|'never', words: string, count: int, names: list<string>, people: list<int>}
+ * @phpstan-type Erasure array{email: string}
+ * @phpstan-type ErasureTold array{person: int, erased_at: string}
  * @phpstan-type EventData array{person: EventPerson, ...}
  * @phpstan-type EventList array{items: list<EventTold>, next: string|null}
  * @phpstan-type EventPerson array{id?: int|null, email?: string|null}
@@ -66,7 +73,7 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type Statement array{actor: array<string, mixed>, verb: array<string, mixed>, object: array<string, mixed>, id?: string|null, timestamp?: string|null, ...}
  * @phpstan-type StatementIds list<string>
  * @phpstan-type TextFile string
- * @phpstan-type TokenTold array{name: string, abilities: list<'decide'|'read-courses'|'edit-drafts'|'publish'|'read-people'|'change-people'|'record-progress'|'read-events'|'replay-events'>, ends: string|null}
+ * @phpstan-type TokenTold array{name: string, abilities: list<'decide'|'read-courses'|'edit-drafts'|'publish'|'read-people'|'change-people'|'erase-people'|'record-progress'|'read-events'|'replay-events'>, ends: string|null}
  * @phpstan-type Vantage array{id: string, kind: 'visitor'|'guest'|'member'|'holder'|'person'|'observer', title: string, name: string, detail: string|null, offer: string|null, since: int|null, day: int|null, diligent: bool, plan: string|null, labels: list<string>}
  * @phpstan-type VantageSight array{vantage: Vantage, items: list<ItemDecision>}
  * @phpstan-type WrongRow array{line: int, message: string}
@@ -100,6 +107,21 @@ final class SilentKeep
         }
 
         return $this->kept[$key][0];
+    }
+
+    /**
+     * Who gained and who lost at a course between two instants, and by what.
+     *
+     * @param  string  $course  Key of the course.
+     * @param  string  $from  The earlier instant.
+     * @param  string  $until  The later one: not one to come.
+     * @return ChangesTold
+     * @throws SilentKeepProblem if it is refused
+     */
+    public function coursesChanges(string $course, string $from, string $until): array
+    {
+        /** @var ChangesTold */
+        return self::json($this->send('GET', '/courses/{course}/changes', ['course' => $course], ['from' => $from, 'until' => $until], [], null, null));
     }
 
     /**
@@ -474,6 +496,21 @@ final class SilentKeep
     {
         /** @var ActTold */
         return self::json($this->send('POST', '/people/acts', [], [], ['Idempotency-Key' => $idempotencyKey], $body, 'application/json'));
+    }
+
+    /**
+     * Erases somebody for good.
+     *
+     * @param  int  $person  Id of somebody.
+     * @param  Erasure  $body
+     * @param  string|null  $idempotencyKey  Made by whoever asks: what is asked twice with the same key within a day is done once, and answered twice.
+     * @return ErasureTold
+     * @throws SilentKeepProblem if it is refused
+     */
+    public function peopleErase(int $person, array $body, ?string $idempotencyKey = null): array
+    {
+        /** @var ErasureTold */
+        return self::json($this->send('POST', '/people/{person}/erasure', ['person' => $person], [], ['Idempotency-Key' => $idempotencyKey], $body, 'application/json'));
     }
 
     /**

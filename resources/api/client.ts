@@ -20,6 +20,16 @@ export type ActTold = { id: number | null; told: string; touched: number };
 
 export type CartridgeTaken = { course: CourseTold; left: Array<string> };
 
+export type ChangedAmong = { looked: number; touched: number; totals: Array<ChangedCount>; causes: Array<ChangedCause> };
+
+export type ChangedCause = { key: string; words: string; items: number; counts: Array<ChangedCount> };
+
+export type ChangedCount = { effect: 'gain' | 'lose' | 'pause' | 'gain_work' | 'lose_work' | 'longer' | 'shorter' | 'sooner' | 'later' | 'never'; words: string; people: number; items: number; some: Array<ChangedPerson> };
+
+export type ChangedPerson = { id: number; name: string; with: number | null };
+
+export type ChangesTold = { course: string; from: string; until: string; finished: boolean; looked: number; of: number; people: ChangedAmong; observers: ChangedAmong | null };
+
 export type CloudEvent = { specversion: '1.0'; id: string; source: string; type: string; data: EventData; time?: string | null } & Record<string, unknown>;
 
 export type CompletionTold = { course: string; item: string; at: string };
@@ -35,6 +45,10 @@ export type Decisions = { course: string; at: string; person: number | null; hol
 export type DraftTold = { course: string; version: number; changes: Array<string>; publish_at: string | null };
 
 export type EffectCount = { effect: 'gain' | 'lose' | 'pause' | 'gain_work' | 'lose_work' | 'longer' | 'shorter' | 'sooner' | 'later' | 'never'; words: string; count: number; names: Array<string>; people: Array<number> };
+
+export type Erasure = { email: string };
+
+export type ErasureTold = { person: number; erased_at: string };
 
 export type EventData = { person: EventPerson } & Record<string, unknown>;
 
@@ -96,7 +110,7 @@ export type StatementIds = Array<string>;
 
 export type TextFile = string;
 
-export type TokenTold = { name: string; abilities: Array<'decide' | 'read-courses' | 'edit-drafts' | 'publish' | 'read-people' | 'change-people' | 'record-progress' | 'read-events' | 'replay-events'>; ends: string | null };
+export type TokenTold = { name: string; abilities: Array<'decide' | 'read-courses' | 'edit-drafts' | 'publish' | 'read-people' | 'change-people' | 'erase-people' | 'record-progress' | 'read-events' | 'replay-events'>; ends: string | null };
 
 export type Vantage = { id: string; kind: 'visitor' | 'guest' | 'member' | 'holder' | 'person' | 'observer'; title: string; name: string; detail: string | null; offer: string | null; since: number | null; day: number | null; diligent: boolean; plan: string | null; labels: Array<string> };
 
@@ -141,6 +155,11 @@ export class SilentKeep {
     const open = told.items[0]?.state === 'open';
     this.kept.set(key, { open, until: Date.now() + told.kept_for * 1000 });
     return open;
+  }
+
+  /** Who gained and who lost at a course between two instants, and by what. */
+  async coursesChanges(course: string, from: string, until: string): Promise<ChangesTold> {
+    return JSON.parse(await this.send('GET', '/courses/{course}/changes', { 'course': course }, { 'from': from, 'until': until }, {  })) as ChangesTold;
   }
 
   /** Whether a plan document is valid and fits this school. */
@@ -271,6 +290,11 @@ export class SilentKeep {
   /** Does something to people. */
   async peopleAct(body: Act, more: { idempotencyKey?: string } = {}): Promise<ActTold> {
     return JSON.parse(await this.send('POST', '/people/acts', {  }, {  }, { 'Idempotency-Key': more.idempotencyKey }, body, 'application/json')) as ActTold;
+  }
+
+  /** Erases somebody for good. */
+  async peopleErase(person: number, body: Erasure, more: { idempotencyKey?: string } = {}): Promise<ErasureTold> {
+    return JSON.parse(await this.send('POST', '/people/{person}/erasure', { 'person': person }, {  }, { 'Idempotency-Key': more.idempotencyKey }, body, 'application/json')) as ErasureTold;
   }
 
   /** People. */

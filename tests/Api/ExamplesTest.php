@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\Api;
 
 use App\Access\SchoolAddress;
+use App\Counting\CountTurn;
 use App\Drafts\EditDraft;
 use App\Drafts\Edits\SetCourse;
 use App\Http\Api\Document\ApiDocument;
 use App\Http\Api\Document\Examples;
+use App\Ledger\Changes\WhatChanged;
 use App\Models\OutsideEvent;
 use App\Models\OutsideSystem;
 use App\School\Tokens\Ability;
@@ -123,6 +125,7 @@ final class ExamplesTest extends TestCase
     {
         match ($id) {
             'courses.rehearse', 'courses.discard-draft', 'courses.publish' => app(EditDraft::class)($this->course('oars'), 0, self::newTitle(), $this->person('hege')),
+            'courses.changes' => $this->counted(),
             'people.undo' => $this->ask('POST', '/people/acts', ['do' => 'label', 'people' => [3], 'label' => 'spring'])->assertCreated(),
             'progress.one' => $this->ask('POST', '/xapi/statements', (array) ((new Examples)->of('progress.take')['request']['body'] ?? []), headers: ['X-Experience-API-Version' => '1.0.3'])->assertOk(),
             'events.take' => OutsideSystem::query()->create(['name' => 'Regatta', 'address' => 'https://regatta.example/events', 'on' => true, 'secret' => str_repeat('s', 43)]),
@@ -144,6 +147,15 @@ final class ExamplesTest extends TestCase
         $system = OutsideSystem::query()->create(['name' => 'Regatta', 'address' => 'https://regatta.example/events', 'on' => true, 'secret' => str_repeat('s', 43)]);
         OutsideEvent::query()->create(['outside_system_id' => $system->id, 'event' => '6f1a52c0-75b8-4b0c-9d57-5f2f6cfd4d01', 'once' => 'an example', 'state' => $state, 'made_at' => Examples::AT, 'due_at' => null,
             'body' => json_encode(['specversion' => '1.0', 'id' => '6f1a52c0-75b8-4b0c-9d57-5f2f6cfd4d01', 'source' => SchoolAddress::root(), 'type' => 'silentkeep.finished', 'time' => Examples::AT], JSON_THROW_ON_ERROR)]);
+    }
+
+    /** What the queue counts. */
+    private function counted(): void
+    {
+        $query = (new Examples)->of('courses.changes')['request']['query'] ?? [];
+        $count = app(WhatChanged::class)->of($this->course('clinker'), (int) strtotime($query['from'] ?? ''), (int) strtotime($query['until'] ?? ''));
+        while (app(CountTurn::class)->step($count->id, $count->stamp, app(WhatChanged::class))) {
+        }
     }
 
     private function imported(): void

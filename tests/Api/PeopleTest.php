@@ -225,4 +225,24 @@ final class PeopleTest extends TestCase
         self::assertSame($before, Storage::files('imports'));
         self::assertSame(0, Import::query()->count());
     }
+
+    public function test_somebody_is_erased_by_number_and_address(): void
+    {
+        $eira = $this->person('eira');
+        $path = "/people/{$eira->id}/erasure";
+        $this->ask('POST', $path, ['email' => 'eira@alder.test'], $this->token([Ability::ChangePeople, Ability::ReadPeople]))->assertForbidden();
+        self::assertSame('/email', $this->ask('POST', $path, ['email' => 'kaia@alder.test'])->assertUnprocessable()->json('errors.0.pointer'));
+        self::assertNull($eira->refresh()->erased_at);
+        $told = $this->ask('POST', $path, ['email' => ' Eira@Alder.test'], headers: ['Idempotency-Key' => 'forget'])->assertStatus(202)->json();
+        self::assertSame($eira->id, $told['person']);
+        // The same once more is the same answer; another one finds nobody.
+        self::assertSame($told, $this->ask('POST', $path, ['email' => ' Eira@Alder.test'], headers: ['Idempotency-Key' => 'forget'])->assertStatus(202)->json());
+        $this->ask('POST', $path, ['email' => 'eira@alder.test'])->assertStatus(409);
+        self::assertSame([0, 1], [Person::query()->where('email', 'eira@alder.test')->count(), DB::table('erased_people')->where('person_id', $eira->id)->count()]);
+        $hege = $this->person('hege');
+        self::assertSame("person {$hege->id}", DB::table('erased_people')->value('by'));
+        $this->ask('POST', "/people/{$hege->id}/erasure", ['email' => 'hege@alder.test'])->assertStatus(409);
+        self::assertNull($hege->refresh()->erased_at);
+        $this->ask('POST', '/people/987654/erasure', ['email' => 'x@alder.test'])->assertNotFound();
+    }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Ledger;
 
+use App\Counting\CountOn;
 use App\Models\Pass;
+use App\School\Tokens\Ability;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Queue;
 use Tests\Api\AsksTheInterface;
 use Tests\TestCase;
 
@@ -46,6 +49,33 @@ final class PastAskedTest extends TestCase
         ] as $query => $parameter) {
             self::assertSame($parameter, $this->ask('GET', "/decisions/past?{$query}")->assertUnprocessable()->json('parameter'), $query);
         }
+    }
+
+    public function test_what_changed_is_told_as_on_the_page(): void
+    {
+        $eira = $this->person('eira');
+        $this->travel(1)->days();
+        Pass::query()->where('person_id', $eira->id)->update(['state' => 'revoked']);
+        $this->travel(1)->days();
+        $told = $this->body($this->ask('GET', '/courses/clinker/changes?from=2026-03-11T08:00:00Z&until=2026-03-12T08:00:00Z')->assertOk());
+        $page = $this->actingAs($this->person('hege'))->get('/keep/courses/clinker/changed?from=2026-03-11T09:00&until=2026-03-12T09:00')->assertOk();
+        self::assertEquals(json_decode((string) json_encode($page->inertiaProps('causes')), true), $told['people']['causes']);
+        self::assertContains(['id' => $eira->id, 'name' => $eira->name, 'with' => null], array_merge(...array_column(array_column($told['people']['causes'], null, 'key')['pass_withdrawn']['counts'], 'some')));
+        self::assertSame([true, 33, 33], [$told['finished'], $told['looked'], $told['of']]);
+    }
+
+    public function test_what_is_being_counted_is_asked_for_again(): void
+    {
+        Queue::fake();
+        $asked = '/courses/clinker/changes?from=2026-03-09T08:00:00Z&until=2026-03-10T08:00:00Z';
+        foreach ([1, 2] as $_) {
+            self::assertSame(['2', false, 0], [$this->ask('GET', $asked)->assertStatus(202)->headers->get('Retry-After'), ...array_values(array_intersect_key($this->body($this->ask('GET', $asked)), ['finished' => 1, 'looked' => 1]))]);
+        }
+        Queue::assertPushed(CountOn::class, 1);
+        foreach (['from=2026-03-10T08:00:00Z&until=2026-03-10T08:00:00Z' => 'from', 'from=2026-03-10T08:00:00Z&until=2036-03-10T08:00:00Z' => 'until', 'from=2026-03-10T08:00:00Z' => 'until', 'from=soon&until=2026-03-10T08:00:00Z' => 'from'] as $query => $parameter) {
+            self::assertSame($parameter, $this->ask('GET', "/courses/clinker/changes?{$query}")->assertUnprocessable()->json('parameter'), $query);
+        }
+        $this->ask('GET', $asked, token: $this->token([Ability::Decide, Ability::ReadCourses]))->assertForbidden();
     }
 
     public function test_the_command_tells_the_same(): void

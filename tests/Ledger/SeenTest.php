@@ -44,6 +44,8 @@ final class SeenTest extends TestCase
         $this->at('2026-03-14T08:00:00Z');
         $this->act(['do' => 'take-back', 'course' => 'clinker', 'item' => 'l-rivets']);
         $this->at('2026-03-15T08:00:00Z');
+        DB::table('completions')->where('person_id', $this->siv->id)->delete();
+        $this->at('2026-03-16T08:00:00Z');
         $page = (array) $this->get("/keep/people/{$this->siv->id}/past?course=clinker")->inertiaProps();
         $keys = array_column((array) $page['rows'], 'key');
         $about = [];
@@ -53,7 +55,7 @@ final class SeenTest extends TestCase
                 $about[] = [gmdate('m-d', $turn['at']), $keys[$place]];
             }
         }
-        self::assertSame([['03-11', 'l-welcome'], ['03-12', 'l-welcome'], ['03-13', 'l-rivets'], ['03-14', 'l-rivets']], $about);
+        self::assertSame([['03-11', 'l-welcome'], ['03-12', 'l-welcome'], ['03-13', 'l-rivets'], ['03-14', 'l-rivets'], ['03-15', 'l-welcome']], $about);
     }
 
     public function test_what_is_seen_in_the_second_of_something_else_is_told_with_it_and_of_other_courses_not_at_all(): void

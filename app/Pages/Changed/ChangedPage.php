@@ -25,7 +25,7 @@ final readonly class ChangedPage
      * @param  int  $touched  people for whom anything became otherwise
      * @param  list<ChangedCount>  $totals
      * @param  list<ChangedCause>  $causes
-     * @param  ?ChangedWatching  $observers  null: nobody looks in on any of these people
+     * @param  ?ChangedAmong  $observers  null: nobody looks in on any of these people
      * @param  list<ChangedKind>  $kinds
      * @param  ?ForetoldTold  $foretold  null: no revision is told of, or nobody was shown a rehearsal of it
      */
@@ -48,7 +48,7 @@ final readonly class ChangedPage
         #[OA\Property] public int $touched,
         #[OA\Property(items: new OA\Items(ref: ChangedCount::class))] public array $totals,
         #[OA\Property(items: new OA\Items(ref: ChangedCause::class))] public array $causes,
-        #[OA\Property] public ?ChangedWatching $observers,
+        #[OA\Property] public ?ChangedAmong $observers,
         #[OA\Property(items: new OA\Items(ref: ChangedKind::class))] public array $kinds,
         #[OA\Property] public ?ForetoldTold $foretold,
     ) {

@@ -17,6 +17,7 @@ use App\Ledger\Changes\WhatChanged;
 use App\Ledger\Past\Past;
 use App\Ledger\Past\SameLooker;
 use App\Models\Course;
+use App\Models\PeopleCount;
 use App\Models\Person;
 use App\Models\Revision;
 use App\Words\Say;
@@ -59,10 +60,30 @@ final readonly class ChangedPageBuilder
             $asked->isWrong ? Say::text('changed_told.wrong') : null, $asked->revision?->number, $this->since($course), $asked->from < $whole ? $this->clock->words($whole) : null,
             $count !== null && $count->finished_at === null, $count->looked ?? 0, $count->of ?? 0, $tally->looked, $tally->touched,
             self::totals(self::PEOPLE, $tally), self::told(self::PEOPLE, $tally, $names, $words),
-            $watching->looked === 0 ? null : new ChangedWatching($watching->looked, $watching->touched, self::totals(self::OBSERVERS, $watching), self::told(self::OBSERVERS, $watching, $names, $words)),
+            self::observers($watching, $names, $words),
             $asked->isWrong ? [] : $this->kinds($course, $asked),
             $foretold === null ? null : $this->foretold($foretold, $names, $words),
         );
+    }
+
+    /** @return array{ChangedAmong, ?ChangedAmong} people and observers, as far as they have been counted */
+    public function among(Course $course, PeopleCount $count): array
+    {
+        [$tally, $watching] = [ChangeTally::from($count->result), ChangeTally::observersFrom($count->result)];
+        $names = $this->names($course, [...array_values($tally->causes), ...array_values($watching->causes)]);
+        $words = $this->causes->of([...array_keys($tally->causes), ...array_keys($watching->causes)]);
+
+        return [new ChangedAmong($tally->looked, $tally->touched, self::totals(self::PEOPLE, $tally), self::told(self::PEOPLE, $tally, $names, $words)), self::observers($watching, $names, $words)];
+    }
+
+    /**
+     * @param  array<int, string>  $names
+     * @param  array<string, string>  $words
+     * @return ?ChangedAmong null: nobody looks in on any of these people
+     */
+    private static function observers(ChangeTally $tally, array $names, array $words): ?ChangedAmong
+    {
+        return $tally->looked === 0 ? null : new ChangedAmong($tally->looked, $tally->touched, self::totals(self::OBSERVERS, $tally), self::told(self::OBSERVERS, $tally, $names, $words));
     }
 
     /** @return list<ChangedSince> */

@@ -22,6 +22,9 @@ enum Ability: string
     /** Passes, labels, grants, and people themselves. */
     case ChangePeople = 'change-people';
 
+    /** For good, with all that names them. */
+    case ErasePeople = 'erase-people';
+
     /** What learners have finished. */
     case RecordProgress = 'record-progress';
 

@@ -6,14 +6,17 @@ namespace App\Http\Api\Controllers;
 
 use App\Access\WhoLooks;
 use App\Http\Api\Document\Operation;
+use App\Http\Api\Inputs\Erasure;
 use App\Http\Api\Inputs\NewPerson;
 use App\Http\Api\Problems\Problem;
+use App\Http\Api\Problems\ProblemKind;
 use App\Http\Api\Reading\Asked;
 use App\Http\Api\Reading\Body;
 use App\Http\Api\Reading\Cursor;
 use App\Http\Api\Reading\Parameter;
 use App\Http\Api\Reading\ParameterType;
 use App\Models\Person;
+use App\Pages\Api\People\ErasureTold;
 use App\Pages\Api\People\PeopleList;
 use App\Pages\Api\People\PeopleTold;
 use App\Pages\Api\People\PersonTold;
@@ -21,9 +24,12 @@ use App\Pages\Api\People\PersonWhole;
 use App\People\Acts\PeopleActs;
 use App\People\MakePerson;
 use App\People\PeopleFilter;
+use App\Privacy\Erasing\CannotErase;
+use App\Privacy\Erasing\ErasePerson;
 use App\Words\Say;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use SilentKeep\Core\Time\Instant;
 
 /** People. */
 final readonly class PeopleController
@@ -69,5 +75,21 @@ final readonly class PeopleController
         $person = $make(trim($body->name), $email, array_map(trim(...), $body->labels), $gives, $author);
 
         return new JsonResponse(PeopleTold::person($person->refresh()), 201);
+    }
+
+    #[Operation('Erases somebody for good', answers: ErasureTold::class, status: 202, takes: Erasure::class, says: 'Who they are goes at once. All else that names them, in tables, files and logs, the queue looks for; what courses need to be counted stays, tied to nobody. Whoever works for the school is not erased.', problems: [ProblemKind::Collision])]
+    public function erase(Request $request, Person $person, ErasePerson $erase): JsonResponse
+    {
+        $body = Body::as($request, Erasure::class);
+        if ($person->erased_at === null && mb_strtolower(trim($body->email)) !== mb_strtolower($person->address())) {
+            throw Problem::at('/email', Say::text('privacy_told.refused.type'));
+        }
+        try {
+            $erased = $erase($person, WhoLooks::signedIn($request));
+        } catch (CannotErase $cannot) {
+            throw new Problem(ProblemKind::Collision, $cannot->getMessage());
+        }
+
+        return new JsonResponse(new ErasureTold($person->id, Instant::format($erased->erased_at->getTimestamp())), 202);
     }
 }

@@ -1760,7 +1760,7 @@ export const keepWords = {
   'setoff.tokens.name': "Name",
   'setoff.tokens.name_told': "Of the system that will ask with it.",
   'setoff.tokens.abilities': "What it may",
-  'setoff.tokens.may': "{ability, select, decide {ask what somebody may see} read_courses {read courses, plans and drafts} edit_drafts {edit drafts} publish {publish} read_people {read people and what they hold} change_people {give, change and take passes, labels and grants, and bring people in} record_progress {say what learners have finished} read_events {read events that were told} replay_events {have an event told again} other {{ability}}}",
+  'setoff.tokens.may': "{ability, select, decide {ask what somebody may see} read_courses {read courses, plans and drafts} edit_drafts {edit drafts} publish {publish} read_people {read people and what they hold} change_people {give, change and take passes, labels and grants, and bring people in} erase_people {erase people for good} record_progress {say what learners have finished} read_events {read events that were told} replay_events {have an event told again} other {{ability}}}",
   'setoff.tokens.until': "Last day",
   'setoff.tokens.until_told': "Empty: it holds until it is taken back.",
   'setoff.tokens.make': "Make it",

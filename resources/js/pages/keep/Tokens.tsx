@@ -13,7 +13,7 @@ import { ShownOnce } from '../../ui/ShownOnce';
 import { WallInput } from '../../ui/WallInput';
 import ui from '../../ui/ui.module.css';
 
-const ABILITIES: Ability[] = ['decide', 'read-courses', 'edit-drafts', 'publish', 'read-people', 'change-people', 'record-progress', 'read-events', 'replay-events'];
+const ABILITIES: Ability[] = ['decide', 'read-courses', 'edit-drafts', 'publish', 'read-people', 'change-people', 'erase-people', 'record-progress', 'read-events', 'replay-events'];
 
 /** What an ability allows, in words; patterns know no hyphen. */
 const called = (ability: Ability): string => say('setoff.tokens.may', { ability: ability.replaceAll('-', '_') });

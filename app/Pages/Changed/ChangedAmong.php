@@ -6,9 +6,9 @@ namespace App\Pages\Changed;
 
 use OpenApi\Attributes as OA;
 
-/** What became otherwise for observers, each counted with each of the learners they look in on. */
+/** What became otherwise for some: for people, or for observers, each counted with each of the learners they look in on. */
 #[OA\Schema]
-final readonly class ChangedWatching
+final readonly class ChangedAmong
 {
     /**
      * @param  int  $touched  for whom anything became otherwise
