@@ -23,11 +23,13 @@ abstract class TestCase extends LaravelTestCase
 
     protected function setUp(): void
     {
+        // What one test keeps in Redis is not there for another; whatever asks for it as the application begins has the name, too.
+        $_ENV['REDIS_PREFIX'] = bin2hex(random_bytes(6)).':';
         parent::setUp();
         $this->withoutVite();
         // On whatever day the tests run: those that name no instant of their own are at this one, or at the one they are run for.
         Carbon::setTestNow(getenv('TESTS_AT') ?: '2026-03-10T12:00:00Z');
-        config([PgsqlSchools::areMeant() ? 'database.connections.pgsql.database' : 'database.connections.sqlite.database' => SchoolFile::place(), 'filesystems.disks.local.root' => SchoolFile::folder().'/files', 'database.redis.options.prefix' => bin2hex(random_bytes(6)).':']);
+        config([PgsqlSchools::areMeant() ? 'database.connections.pgsql.database' : 'database.connections.sqlite.database' => SchoolFile::place(), 'filesystems.disks.local.root' => SchoolFile::folder().'/files']);
         DB::extend(DB::getDefaultConnection(), static function (array $config, string $name): Connection {
             SchoolFile::ready();
 
