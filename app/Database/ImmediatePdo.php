@@ -63,6 +63,8 @@ final class ImmediatePdo extends PDO
             foreach ($tables === false ? [] : $tables->fetchAll(PDO::FETCH_COLUMN) as $table) {
                 $this->exec('DROP TABLE temp."'.str_replace('"', '""', (string) $table).'"');
             }
+            // What was read lies in the machine's memory anyway; each process need not have it once more.
+            $this->exec('PRAGMA shrink_memory');
         } catch (PDOException) {
             // A connection that does not answer any more holds nothing either; the next one says what is wrong.
         }

@@ -23,6 +23,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Revision extends Model
 {
+    /** The highest number that any database keeps. */
+    public const MOST = 2_147_483_647;
+
     public $timestamps = false;
 
     protected $guarded = [];

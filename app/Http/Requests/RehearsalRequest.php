@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Access\SchoolClock;
+use App\Models\Revision;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A rehearsal: for now, or for the time that a publication may be set for. */
@@ -28,7 +29,7 @@ final class RehearsalRequest extends FormRequest
     /** Number of the revision that is to be live again; null: the draft is rehearsed. */
     public function back(): ?int
     {
-        return filter_var($this->input('back'), FILTER_VALIDATE_INT, ['flags' => FILTER_NULL_ON_FAILURE]);
+        return filter_var($this->input('back'), FILTER_VALIDATE_INT, ['flags' => FILTER_NULL_ON_FAILURE, 'options' => ['min_range' => 1, 'max_range' => Revision::MOST]]);
     }
 
     public function anew(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Revision;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -19,7 +20,7 @@ final class TakeBackRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['live' => ['required', 'integer'], 'number' => ['required', 'integer'], 'note' => ['nullable', 'string', 'max:255'], 'receipt' => ['nullable', 'string', 'max:200']];
+        return ['live' => ['required', 'integer'], 'number' => ['required', 'integer', 'max:'.Revision::MOST], 'note' => ['nullable', 'string', 'max:255'], 'receipt' => ['nullable', 'string', 'max:200']];
     }
 
     /** Of the rehearsal that was shown. */
