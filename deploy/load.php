@@ -4,22 +4,24 @@ declare(strict_types=1);
 
 /*
  * Learners at once on a served school: first one alone, with hardly a pause so that there are answers enough to count, then all of
- * them, each reading, finishing and going on with 1.5 to 4.5 s between.
- *   php deploy/load.php ADDRESS LEARNERS SECONDS CERTIFICATE      (DB_DATABASE is the school's; they are made in it, with passes of their own)
+ * them, each reading, finishing and going on with a pause between: seconds, as 4-12. Their browsers ask for the first page whole and for
+ * others as the pages do, and go where they are sent.
+ *   php deploy/load.php ADDRESS LEARNERS SECONDS CERTIFICATE PAUSE      (DB_DATABASE is the school's; they are made in it, with passes of their own)
  * Prints within which time 95 of 100 answers came, alone and at once, and what went wrong; ends with 1 where anything did, or where at once
  * takes more than five times as long as alone.
  */
 
 require __DIR__.'/../vendor/autoload.php';
 
-[, $address, $learners, $seconds, $certificate] = $argv;
+[, $address, $learners, $seconds, $certificate, $pause] = $argv;
+$pauses = array_map(static fn (string $one): int => (int) (1000 * (float) $one), explode('-', $pause));
 [$learners, $seconds] = [(int) $learners, (int) $seconds];
 $pdo = new PDO('sqlite:'.getenv('DB_DATABASE'));
 $pdo->exec('PRAGMA busy_timeout = 10000');
 App\Database\LedgerWords::teachAlone($pdo);
 $password = $pdo->quote(password_hash('larch', PASSWORD_BCRYPT, ['cost' => 4]));
 $pdo->exec("with recursive n(i) as (select 1 union all select i + 1 from n where i < {$learners}) insert or ignore into people (name, email, password) select 'Crew '||i, 'load'||i||'@alder.test', {$password} from n");
-[$course, $item] = $pdo->query("select c.key, 'l-planes' from courses c where c.key = 'clinker' union all select c.key, 'm0-l2' from courses c where c.key = 'list-3'")->fetch(PDO::FETCH_NUM);
+[$course, $item] = $pdo->query("select c.key, 'l-planes' from courses c where c.key = 'clinker' union all select c.key, 'm0-l1' from courses c where c.key = 'list-3'")->fetch(PDO::FETCH_NUM);
 $pdo->exec("insert into passes (person_id, course_id, offer_id, starts_at, state, source) select p.id, o.course_id, min(o.id), datetime('now', '-20 days'), 'active', 'load' from people p, offers o where p.email like 'load%' and o.course_id = (select id from courses where key = '{$course}') and not exists (select 1 from passes x where x.person_id = p.id) group by p.id, o.course_id");
 
 /** A learner's browser. */
@@ -28,6 +30,12 @@ final class Learner
     public readonly CurlHandle $curl;
 
     private int $step = 0;
+
+    /** Of what the pages are made of; empty: the first has not been read. */
+    private string $version = '';
+
+    /** Where they are sent, and go at once. */
+    public ?string $sentTo = null;
 
     public float $at;
 
@@ -57,11 +65,26 @@ final class Learner
             $parts = explode("\t", (string) $cookie);
             $token = $parts[5] === 'XSRF-TOKEN' ? urldecode($parts[6]) : $token;
         }
-        curl_setopt_array($this->curl, [CURLOPT_URL => $this->address.$path, CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}"], ...[]] + ($fields === null ? [CURLOPT_HTTPGET => true] : [CURLOPT_POSTFIELDS => http_build_query($fields)]));
+        curl_setopt_array($this->curl, [CURLOPT_URL => $this->address.$path, CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}", ...$this->version === '' ? [] : ['X-Inertia: true', "X-Inertia-Version: {$this->version}"]]] + ($fields === null ? [CURLOPT_HTTPGET => true] : [CURLOPT_POSTFIELDS => http_build_query($fields)]));
+    }
+
+    /** Reads what has come. */
+    public function read(): void
+    {
+        $to = (string) curl_getinfo($this->curl, CURLINFO_REDIRECT_URL);
+        $this->sentTo = $to === '' ? null : (string) parse_url($to, PHP_URL_PATH);
+        if ($this->version === '' && preg_match('/"version":"([^"]+)"/', html_entity_decode((string) curl_multi_getcontent($this->curl)), $found) === 1) {
+            $this->version = $found[1];
+        }
     }
 
     public function next(): void
     {
+        if ($this->sentTo !== null) {
+            $this->set($this->sentTo, null);
+
+            return;
+        }
         match ($this->step++ % 4) {
             0 => $this->set("/courses/{$this->course}", null),
             1 => $this->set("/courses/{$this->course}/{$this->item}", null),
@@ -73,15 +96,15 @@ final class Learner
 
 /**
  * @param  list<Learner>  $learners
- * @param  array{int, int}  $pause  between what one of them does, milliseconds
+ * @param  list<int>  $pause  least and most between what one of them does, milliseconds
  * @return array{float, int, array<int, int>} seconds within which 95 of 100 were answered, how many answers, and those that are wrong by status
  */
-$learn = static function (array $learners, int $seconds, array $pause = [1500, 4500]): array {
+$learn = static function (array $learners, int $seconds, array $pause): array {
     $multi = curl_multi_init();
     $end = microtime(true) + $seconds;
     $under = $times = $wrong = [];
     foreach ($learners as $learner) {
-        $learner->at = microtime(true) + random_int(0, 3000) / 1000;
+        $learner->at = microtime(true) + random_int(0, end($pause)) / 1000;
     }
     do {
         $now = microtime(true);
@@ -102,9 +125,10 @@ $learn = static function (array $learners, int $seconds, array $pause = [1500, 4
                     if ($status === 0 || $status >= 400) {
                         $wrong[$status] = ($wrong[$status] ?? 0) + 1;
                     }
+                    $learner->read();
                     curl_multi_remove_handle($multi, $learner->curl);
                     unset($under[$number]);
-                    $learner->at = microtime(true) + random_int(...$pause) / 1000;
+                    $learner->at = microtime(true) + ($learner->sentTo === null ? random_int(...$pause) / 1000 : 0);
                 }
             }
         }
@@ -119,9 +143,9 @@ for ($n = 1; $n <= $learners; $n++) {
     $all[] = $learner = new Learner($address, $course, $item, $certificate, "load{$n}@alder.test");
     $learner->signIn();
 }
-$learn(array_slice($all, 0, 4), 8);
+$learn(array_slice($all, 0, 4), 8, [1000, 3000]);
 [$alone, $count, $wrongAlone] = $learn([$all[0]], max(20, intdiv($seconds, 2)), [50, 150]);
 printf("one learner: %d answers, 95 of 100 within %.0f ms\n", $count, $alone * 1000);
-[$together, $count, $wrong] = $learn($all, $seconds);
-printf("%d learners at once for %d s: %d answers, %.0f a second, 95 of 100 within %.0f ms (%.1f times; at most 5), wrong: %s\n", $learners, $seconds, $count, $count / $seconds, $together * 1000, $together / max(0.001, $alone), json_encode((object) $wrong));
+[$together, $count, $wrong] = $learn($all, $seconds, $pauses);
+printf("%d learners at once for %d s, a pause of {$pause} s each: %d answers, %.0f a second, 95 of 100 within %.0f ms (%.1f times; at most 5), wrong: %s\n", $learners, $seconds, $count, $count / $seconds, $together * 1000, $together / max(0.001, $alone), json_encode((object) $wrong));
 exit($wrong === [] && $wrongAlone === [] && $together <= 5 * $alone ? 0 : 1);

@@ -12,6 +12,7 @@ use Database\Seeders\DemoSchool;
 use Illuminate\Database\Connection;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
@@ -115,6 +116,12 @@ abstract class TestCase extends LaravelTestCase
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $route->flushController();
         }
+    }
+
+    /** What was kept is kept no more: that of this test, for a Redis is one of all that run at once, with the sessions of schools that are served. */
+    protected function nothingIsKept(): void
+    {
+        config('cache.default') === 'redis' ? RedisKeys::forgetAllButSessions($_ENV['REDIS_PREFIX']) : Cache::flush();
     }
 
     protected function course(string $key = 'clinker'): Course

@@ -21,6 +21,8 @@ final class Kept
     /** @var array<string, string> by class: what reckons does not change while it does */
     private static array $codes = [];
 
+    private static ?string $core = null;
+
     public function __construct(private readonly Repository $cache)
     {
     }
@@ -60,16 +62,21 @@ final class Kept
     }
 
     /**
-     * Which version of the core it is that reckons: a checkout writes its files anew, and so their folders. And what the things
-     * themselves are made of: one that was kept before it could say more would lack it.
+     * Which version of the core it is that reckons, and what the things themselves are made of: one that was kept before it could say
+     * more would lack it.
      *
      * @param  class-string  $class
      */
     private static function code(string $class): string
     {
-        $folders = array_map(static fn (string $folder): string => (string) filemtime($folder), [...glob(base_path('core/*'), GLOB_ONLYDIR) ?: [], ...glob(base_path('core/*/*'), GLOB_ONLYDIR) ?: []]);
         $parts = array_map(static fn (\ReflectionProperty $part): string => $part->getName(), (new \ReflectionClass($class))->getProperties());
 
-        return hash('xxh128', implode(' ', [...$folders, ...$parts]));
+        return hash('xxh128', implode(' ', [self::$core ??= self::core(), ...$parts]));
+    }
+
+    /** A checkout writes its files anew, and so their folders. */
+    private static function core(): string
+    {
+        return implode(' ', array_map(static fn (string $folder): string => (string) filemtime($folder), [...glob(base_path('core/*'), GLOB_ONLYDIR) ?: [], ...glob(base_path('core/*/*'), GLOB_ONLYDIR) ?: []]));
     }
 }

@@ -39,7 +39,12 @@ final readonly class SchoolClock implements WallClock
     /** The present year on the school's wall calendar. */
     public function year(): int
     {
-        return (int) $this->local($this->now())->format('Y');
+        /** @var array{string, int} $last minute and year that were asked for last: each date of a page asks */
+        static $last = ['', 0];
+        $now = $this->now();
+        $minute = $this->zone().' '.intdiv($now, 60);
+
+        return $last[0] === $minute ? $last[1] : ($last = [$minute, (int) $this->local($now)->format('Y')])[1];
     }
 
     public function words(int $instant): string

@@ -6,7 +6,6 @@ namespace App\Access;
 
 use App\Access\Rows\AccessRows;
 use App\Access\Rows\PresentRows;
-use App\Database\Value;
 use Generator;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Grant;
@@ -80,7 +79,7 @@ final readonly class ViewerRows
             if ($starts === null && $ends === null) {
                 $lasting[(int) $person][] = (string) $label;
             } else {
-                $timed[(int) $person][] = new TimedLabel((string) $label, $starts === null ? 0 : Value::instant((string) $starts), self::end($ends));
+                $timed[(int) $person][] = new TimedLabel((string) $label, (int) $starts, self::end($ends));
             }
         }
 
@@ -96,22 +95,13 @@ final readonly class ViewerRows
      */
     private function passes(array $people, array $courses): array
     {
-        $found = [];
-        foreach ($this->rows->passes($people, $courses) as $row) {
-            $found[(int) $row[0]][(int) $row[1]] = $row;
-        }
         $held = $given = [];
-        foreach ($found as $person => $rows) {
-            if (count($rows) > 1) {
-                ksort($rows);
-            }
-            foreach ($rows as [, , $course, $state, $starts, $ends, $pacedFrom, $offer, $labels]) {
-                $pass = new Pass((string) $offer, Value::instant((string) $starts), self::end($ends), PassState::from((string) $state), $pacedFrom === null ? null : Value::instant((string) $pacedFrom));
-                $held[$person][(int) $course][] = $pass;
-                $gives = $labels === '[]' || $pass->state !== PassState::Active ? [] : json_decode((string) $labels, true);
-                foreach (is_array($gives) ? array_filter($gives, is_string(...)) : [] as $label) {
-                    $given[$person][] = [(int) $course, new TimedLabel($label, $pass->from, $pass->until)];
-                }
+        foreach ($this->rows->passes($people, $courses) as [$person, , $course, $state, $starts, $ends, $pacedFrom, $offer, $labels]) {
+            $pass = new Pass((string) $offer, (int) $starts, self::end($ends), PassState::from((string) $state), $pacedFrom === null ? null : (int) $pacedFrom);
+            $held[(int) $person][(int) $course][] = $pass;
+            $gives = $labels === '[]' || $pass->state !== PassState::Active ? [] : json_decode((string) $labels, true);
+            foreach (is_array($gives) ? array_filter($gives, is_string(...)) : [] as $label) {
+                $given[(int) $person][] = [(int) $course, new TimedLabel($label, $pass->from, $pass->until)];
             }
         }
 
@@ -127,7 +117,7 @@ final readonly class ViewerRows
     {
         $grants = [];
         foreach ($this->rows->grants($people, $courses) as [$person, $course, $item, $starts, $ends]) {
-            $grants[(int) $person][(int) $course][] = new Grant((string) $item, Value::instant((string) $starts), self::end($ends));
+            $grants[(int) $person][(int) $course][] = new Grant((string) $item, (int) $starts, self::end($ends));
         }
 
         return $grants;
@@ -146,6 +136,6 @@ final readonly class ViewerRows
 
     private static function end(int|float|string|null $stored): int
     {
-        return $stored === null ? Instant::NEVER : Value::instant((string) $stored);
+        return $stored === null ? Instant::NEVER : (int) $stored;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Access\LetKeptGo;
 use App\Database\Value;
 use App\Learning\Contents\LetContentsGo;
 use App\Ledger\Proof\NoteHead;
@@ -53,7 +54,7 @@ final readonly class CleanUp
 
     private const POSTBOX = 14;
 
-    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox, private Meetings $meetings, private LetContentsGo $contents, private KeptDays $kept, private LetUploadGo $letUploadGo, private EraseDeparted $eraseDeparted)
+    public function __construct(private ClockInterface $clock, private LeaveAct $leave, private Postbox $postbox, private Meetings $meetings, private LetContentsGo $contents, private KeptDays $kept, private LetUploadGo $letUploadGo, private EraseDeparted $eraseDeparted, private LetKeptGo $letKeptGo)
     {
     }
 
@@ -87,6 +88,7 @@ final readonly class CleanUp
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'items that were taken out, with what they held' => ($this->contents)(),
             'what was seen, day by day' => $this->old(KeptKind::Visits, DayVisit::query(), 'last_at'),
+            'what was kept of pages' => ($this->letKeptGo)(),
             'reports of watching, which are counted' => $this->old(KeptKind::Reports, WatchReport::query(), 'stored_at'),
         ];
     }

@@ -26,8 +26,8 @@ interface Dialect
     /** An instant that is stored, as seconds since 1970. */
     public function seconds(string $instant): string;
 
-    /** All of a group as one text with a line for each; those of two columns stand in the same order. */
-    public function lines(string $value): string;
+    /** All of a group as one JSON object: a member for each row. */
+    public function gathered(string $name, string $value): string;
 
     /** Whether a text has another in it, byte by byte. */
     public function contains(string $text, string $part): string;

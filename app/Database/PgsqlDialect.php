@@ -34,9 +34,9 @@ final class PgsqlDialect implements Dialect
         return "extract(epoch from cast({$instant} as timestamp))::bigint";
     }
 
-    public function lines(string $value): string
+    public function gathered(string $name, string $value): string
     {
-        return "string_agg({$value}::text, chr(10))";
+        return "cast(json_object_agg({$name}, {$value}) as text)";
     }
 
     public function contains(string $text, string $part): string

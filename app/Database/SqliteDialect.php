@@ -33,9 +33,9 @@ final class SqliteDialect implements Dialect
         return "unixepoch({$instant})";
     }
 
-    public function lines(string $value): string
+    public function gathered(string $name, string $value): string
     {
-        return "group_concat({$value}, char(10))";
+        return "json_group_object({$name}, {$value})";
     }
 
     public function contains(string $text, string $part): string

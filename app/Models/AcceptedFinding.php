@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -20,8 +19,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \DateTimeImmutable $accepted_at
  * @property-read ?Person $person
  */
-final class AcceptedFinding extends Model
+final class AcceptedFinding extends Record
 {
+    protected $table = 'accepted_findings';
+
     public $timestamps = false;
 
     protected $guarded = [];

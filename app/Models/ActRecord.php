@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * Something that is, or was, done to people. What it does row by row stands in `act_changes`: with that it can be taken back.
@@ -29,7 +28,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property \DateTimeImmutable $made_at when it was asked for: the now of what it does
  * @property ?\DateTimeImmutable $undone_at
  */
-final class ActRecord extends Model
+final class ActRecord extends Record
 {
     public $timestamps = false;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Casts\UtcInstant;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A line of the activity log, written in the same transaction as what it tells of.
@@ -20,8 +19,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?array<string, mixed> $after
  * @property \DateTimeImmutable $happened_at
  */
-final class Activity extends Model
+final class Activity extends Record
 {
+    protected $table = 'activities';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -23,7 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \DateTimeImmutable $posted_at
  * @property ?Person $person
  */
-final class BoardPost extends Model
+final class BoardPost extends Record
 {
     protected $table = 'posts';
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
@@ -19,8 +18,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property ?PaidEvery $every null: it is paid for once
  * @property Collection<int, Offer> $offers
  */
-final class Bundle extends Model
+final class Bundle extends Record
 {
+    protected $table = 'bundles';
+
     protected $guarded = [];
 
     protected $casts = ['every' => PaidEvery::class];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $person_id
@@ -13,8 +12,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $item_key
  * @property \DateTimeImmutable $completed_at
  */
-final class Completion extends Model
+final class Completion extends Record
 {
+    protected $table = 'completions';
+
     public $timestamps = false;
 
     protected $guarded = [];

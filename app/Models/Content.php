@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * What a lesson or part says. Only ever read once the core has said that the item is open.
  *
@@ -24,8 +22,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $drafted_version
  * @property ?\Illuminate\Support\Carbon $updated_at
  */
-final class Content extends Model
+final class Content extends Record
 {
+    protected $table = 'contents';
+
     protected $guarded = [];
 
     protected $casts = ['quiz' => 'array', 'quiz_rules' => 'array', 'drafted' => 'array', 'cover' => 'array'];

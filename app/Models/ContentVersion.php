@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -21,8 +20,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \DateTimeImmutable $replaced_at
  * @property ?Person $author
  */
-final class ContentVersion extends Model
+final class ContentVersion extends Record
 {
+    protected $table = 'content_versions';
+
     public $timestamps = false;
 
     protected $guarded = [];

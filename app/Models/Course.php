@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -26,8 +25,10 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property ?Revision $liveRevision
  * @property ?Draft $draft
  */
-final class Course extends Model
+final class Course extends Record
 {
+    protected $table = 'courses';
+
     protected $guarded = [];
 
     protected $casts = ['hidden' => 'boolean', 'takes_next_run' => 'boolean', 'listed_over' => 'boolean'];

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * What a course shows of itself to whoever has not come in: its words beside `about`, and its cover.
  *
@@ -21,8 +19,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string $contact_email
  * @property int $version
  */
-final class CourseFace extends Model
+final class CourseFace extends Record
 {
+    protected $table = 'course_faces';
+
     public $timestamps = false;
 
     public $incrementing = false;

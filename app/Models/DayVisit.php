@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * That somebody looked at an item on a day, or met its closed door.
@@ -20,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property \DateTimeImmutable $first_at
  * @property \DateTimeImmutable $last_at
  */
-final class DayVisit extends Model
+final class DayVisit extends Record
 {
     protected $table = 'visits';
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -22,8 +21,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?\DateTimeImmutable $publish_rehearsed_at when the rehearsal was begun that they were shown
  * @property ?string $publish_refused why the last set time passed without a publication
  */
-final class Draft extends Model
+final class Draft extends Record
 {
+    protected $table = 'drafts';
+
     protected $guarded = [];
 
     protected $casts = ['publish_at' => UtcInstant::class, 'publish_rehearsed_at' => UtcInstant::class, 'publish_losses_seen' => 'boolean'];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -19,8 +18,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $version of the draft once it was made; null in drafts older than this column
  * @property ?Person $author
  */
-final class DraftEdit extends Model
+final class DraftEdit extends Record
 {
+    protected $table = 'draft_edits';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -22,7 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?\DateTimeImmutable $finished_at
  * @property Person $person
  */
-final class ErasedPerson extends Model
+final class ErasedPerson extends Record
 {
     protected $table = 'erased_people';
 

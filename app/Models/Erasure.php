@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What was erased at the end of a trial.
@@ -17,8 +16,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<string> $what keys of the items that were finished
  * @property \DateTimeImmutable $erased_at
  */
-final class Erasure extends Model
+final class Erasure extends Record
 {
+    protected $table = 'erasures';
+
     public $timestamps = false;
 
     protected $guarded = [];

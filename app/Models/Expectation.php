@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -20,8 +19,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \DateTimeImmutable $made_at
  * @property-read ?Person $author
  */
-final class Expectation extends Model
+final class Expectation extends Record
 {
+    protected $table = 'expectations';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * A small public form.
  *
@@ -19,8 +17,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $thanks Markdown, once it is sent
  * @property int $version
  */
-final class Form extends Model
+final class Form extends Record
 {
+    protected $table = 'forms';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -22,8 +21,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \DateTimeImmutable $sent_at
  * @property Form $form
  */
-final class FormAnswer extends Model
+final class FormAnswer extends Record
 {
+    protected $table = 'form_answers';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What was taken out of a course.
@@ -16,8 +15,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property \DateTimeImmutable $taken_out_at
  * @property ?\DateTimeImmutable $let_go_at when what it held was let go of; null: it is kept, or was brought back
  */
-final class FormerItem extends Model
+final class FormerItem extends Record
 {
+    protected $table = 'former_items';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * One more try at a quiz than its rules give, and without waiting for it.
@@ -17,8 +16,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $tried so often they had until then
  * @property \DateTimeImmutable $given_at
  */
-final class GivenTry extends Model
+final class GivenTry extends Record
 {
+    protected $table = 'given_tries';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $id
@@ -15,8 +14,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property \DateTimeImmutable $starts_at
  * @property ?\DateTimeImmutable $ends_at
  */
-final class Grant extends Model
+final class Grant extends Record
 {
+    protected $table = 'grants';
+
     protected $guarded = [];
 
     protected $casts = ['starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class];

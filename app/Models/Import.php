@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -33,8 +32,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property \DateTimeImmutable $made_at
  * @property ?\DateTimeImmutable $finished_at
  */
-final class Import extends Model
+final class Import extends Record
 {
+    protected $table = 'imports';
+
     public $timestamps = false;
 
     protected $guarded = [];

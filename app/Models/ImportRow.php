@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A row of a file that waits to be brought in.
@@ -22,8 +21,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $takes passes of that offer end, instead of one being given
  * @property list<string> $observes addresses of the learners that they look in on
  */
-final class ImportRow extends Model
+final class ImportRow extends Record
 {
+    protected $table = 'import_rows';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What a system of others says came about for somebody.
@@ -20,8 +19,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $signature by which it came
  * @property \DateTimeImmutable $received_at
  */
-final class IncomingEvent extends Model
+final class IncomingEvent extends Record
 {
+    protected $table = 'incoming_events';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * That somebody has looked at an item.
@@ -18,7 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property \DateTimeImmutable $first_at
  * @property \DateTimeImmutable $last_at
  */
-final class ItemVisit extends Model
+final class ItemVisit extends Record
 {
     protected $table = 'looks';
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What was answered to something that is asked once.
@@ -19,8 +18,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string $body
  * @property \DateTimeImmutable $made_at
  */
-final class KeptAnswer extends Model
+final class KeptAnswer extends Record
 {
+    protected $table = 'kept_answers';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $person_id
@@ -15,8 +14,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?\DateTimeImmutable $starts_at null: held since ever
  * @property ?\DateTimeImmutable $ends_at the first instant at which it is not held any more; null: for good
  */
-final class Label extends Model
+final class Label extends Record
 {
+    protected $table = 'labels';
+
     public $timestamps = false;
 
     protected $guarded = [];

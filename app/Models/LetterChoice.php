@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * Whether somebody wants a kind of letter, where they have said so.
@@ -16,8 +15,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $wanted
  * @property ?\DateTimeImmutable $told_until of a digest: what opened up to then was told
  */
-final class LetterChoice extends Model
+final class LetterChoice extends Record
 {
+    protected $table = 'letter_choices';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What the school has settled of a kind of letter, where that is not as usual.
@@ -20,8 +19,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property \DateTimeImmutable $since what happened before is not written of
  * @property int $version
  */
-final class LetterText extends Model
+final class LetterText extends Record
 {
+    protected $table = 'letter_texts';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -18,8 +17,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \DateTimeImmutable $added_at
  * @property Person $person
  */
-final class ListContact extends Model
+final class ListContact extends Record
 {
+    protected $table = 'list_contacts';
+
     public $timestamps = false;
 
     protected $guarded = [];

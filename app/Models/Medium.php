@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Str;
 
@@ -30,7 +29,7 @@ use Illuminate\Support\Str;
  * @property int $position
  * @property Course $course
  */
-final class Medium extends Model
+final class Medium extends Record
 {
     protected $table = 'media';
 

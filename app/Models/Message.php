@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A letter to somebody: in the outbox until it is sent, and kept to be looked up.
@@ -25,8 +24,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?\DateTimeImmutable $due_at of what waits: when it is tried next
  * @property ?string $problem
  */
-final class Message extends Model
+final class Message extends Record
 {
+    protected $table = 'messages';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -21,8 +20,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?\DateTimeImmutable $told_at null: they wait
  * @property Course $course
  */
-final class NextRun extends Model
+final class NextRun extends Record
 {
+    protected $table = 'next_runs';
+
     public $timestamps = false;
 
     protected $guarded = [];

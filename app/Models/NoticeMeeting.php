@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A closed door that was met, and what was done next; of nobody in particular.
@@ -19,8 +18,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string $then taken, signed-in or went-on; null: they left
  * @property \DateTimeImmutable $met_at
  */
-final class NoticeMeeting extends Model
+final class NoticeMeeting extends Record
 {
+    protected $table = 'notice_meetings';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -25,8 +24,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?string $parts JSON, as App\Notices\Parts\Part writes it; null: as usual
  * @property int $version
  */
-final class NoticeText extends Model
+final class NoticeText extends Record
 {
+    protected $table = 'notice_texts';
+
     protected $guarded = [];
 
     protected $casts = ['titled' => 'boolean'];

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * How often a closed door was met in a week that is past.
  *
@@ -19,8 +17,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $signed_in
  * @property int $went_on
  */
-final class NoticeWeek extends Model
+final class NoticeWeek extends Record
 {
+    protected $table = 'notice_weeks';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -14,8 +13,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Person $observer
  * @property Person $learner
  */
-final class ObserverTie extends Model
+final class ObserverTie extends Record
 {
+    protected $table = 'observer_ties';
+
     protected $guarded = [];
 
     /** @return BelongsTo<Person, $this> */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -31,8 +30,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $erases what was finished, some time after a pass of it has ended
  * @property Course $course
  */
-final class Offer extends Model
+final class Offer extends Record
 {
+    protected $table = 'offers';
+
     protected $guarded = [];
 
     protected $casts = ['labels' => 'array', 'trial' => 'boolean', 'erases' => 'boolean', 'again' => TakenAgain::class, 'every' => PaidEvery::class, 'not_after' => 'array', 'not_after_course' => 'boolean', 'sold_from' => UtcInstant::class, 'sold_until' => UtcInstant::class];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -28,8 +27,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?\DateTimeImmutable $tried_at
  * @property OutsideSystem $system
  */
-final class OutsideEvent extends Model
+final class OutsideEvent extends Record
 {
+    protected $table = 'outside_events';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * A system of others that is told what came about.
  *
@@ -16,8 +14,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $secret with which what it is told is signed
  * @property int $version
  */
-final class OutsideSystem extends Model
+final class OutsideSystem extends Record
 {
+    protected $table = 'outside_systems';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -31,8 +30,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Offer $offer
  * @property Person $person
  */
-final class Pass extends Model
+final class Pass extends Record
 {
+    protected $table = 'passes';
+
     protected $guarded = [];
 
     protected $casts = ['starts_at' => UtcInstant::class, 'ends_at' => UtcInstant::class, 'paced_from' => UtcInstant::class, 'paused_at' => UtcInstant::class, 'warned_at' => UtcInstant::class, 'erased_at' => UtcInstant::class, 'would_end_at' => UtcInstant::class, 'erases_at' => UtcInstant::class, 'clock_stops' => 'boolean'];

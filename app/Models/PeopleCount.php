@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * Something counted on the holders of a course's passes, as far as they have been looked at.
@@ -21,8 +20,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property \DateTimeImmutable $began_at
  * @property ?\DateTimeImmutable $finished_at
  */
-final class PeopleCount extends Model
+final class PeopleCount extends Record
 {
+    protected $table = 'people_counts';
+
     public $timestamps = false;
 
     protected $guarded = [];

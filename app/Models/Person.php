@@ -26,6 +26,8 @@ use Laravel\Sanctum\HasApiTokens;
  */
 final class Person extends User
 {
+    use BootsByName;
+
     /** @use HasApiTokens<ApiToken> */
     use HasApiTokens;
 

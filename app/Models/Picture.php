@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A picture of the school's own, for its public pages. It was drawn anew from what was uploaded: nothing else of that file is left.
@@ -20,8 +19,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?int $made_by
  * @property \DateTimeImmutable $made_at
  */
-final class Picture extends Model
+final class Picture extends Record
 {
+    protected $table = 'pictures';
+
     public $timestamps = false;
 
     protected $guarded = [];

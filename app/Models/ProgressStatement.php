@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What a system of others says of somebody's progress.
@@ -19,7 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $body JSON: an xAPI statement
  * @property \DateTimeImmutable $stored_at
  */
-final class ProgressStatement extends Model
+final class ProgressStatement extends Record
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -28,8 +27,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?Offer $offer
  * @property ?Bundle $bundle
  */
-final class Purchase extends Model
+final class Purchase extends Record
 {
+    protected $table = 'purchases';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What somebody answered in a quiz, and what it came to.
@@ -18,8 +17,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<list<int|string>> $answers for each question what was chosen or typed
  * @property \DateTimeImmutable $tried_at
  */
-final class QuizTry extends Model
+final class QuizTry extends Record
 {
+    protected $table = 'quiz_tries';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A part of a long rehearsal: people, or observers, one after another by id.
@@ -19,8 +18,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $tally JSON
  * @property ?\DateTimeImmutable $finished_at
  */
-final class RehearsalPart extends Model
+final class RehearsalPart extends Record
 {
+    protected $table = 'rehearsal_parts';
+
     public $timestamps = false;
 
     protected $guarded = [];

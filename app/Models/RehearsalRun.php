@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -27,7 +26,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?\DateTimeImmutable $finished_at
  * @property-read \Illuminate\Database\Eloquent\Collection<int, RehearsalPart> $parts of a long one, in the order of the people in them
  */
-final class RehearsalRun extends Model
+final class RehearsalRun extends Record
 {
     public $timestamps = false;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -21,8 +20,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $version
  * @property Course $other
  */
-final class RelatedOffer extends Model
+final class RelatedOffer extends Record
 {
+    protected $table = 'related_offers';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -21,8 +20,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?list<array{item: string, title: string, parts: list<string>, version: int}> $contents of which items what went live with it; null: none
  * @property ?Person $author
  */
-final class Revision extends Model
+final class Revision extends Record
 {
+    protected $table = 'revisions';
+
     /** The highest number that any database keeps. */
     public const MOST = 2_147_483_647;
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * A row of a published course under its title, for finding it: as its live revision has it.
  *
@@ -16,8 +14,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $title
  * @property string $words as {@see \App\Words\Typed::words()} has them, divided by spaces
  */
-final class RowTitle extends Model
+final class RowTitle extends Record
 {
+    protected $table = 'row_titles';
+
     public $timestamps = false;
 
     protected $guarded = [];

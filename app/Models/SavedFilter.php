@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * A filter of people under a name.
  *
@@ -14,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $query as the address of the list has it
  */
-final class SavedFilter extends Model
+final class SavedFilter extends Record
 {
     protected $table = 'segments';
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * The one school of this installation.
  *
@@ -33,8 +31,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $sample_share of lessons, and of their minutes, that samples may give away
  * @property ?string $begin_code hash of the code by which its first page is opened; null: it has begun
  */
-final class School extends Model
+final class School extends Record
 {
+    protected $table = 'schools';
+
     protected $guarded = [];
 
     protected $casts = ['guests' => 'boolean', 'sample_share' => 'float', 'holidays' => 'array', 'kept_days' => 'array', 'language' => Language::class];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * Words of a notice under a name, which stand at many doors.
@@ -17,8 +16,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $version
  * @property ?\DateTimeImmutable $published_at
  */
-final class SharedNotice extends Model
+final class SharedNotice extends Record
 {
+    protected $table = 'shared_notices';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * Something that the shop told of a purchase.
@@ -18,8 +17,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $did what came of it, in words
  * @property \DateTimeImmutable $received_at
  */
-final class ShopEvent extends Model
+final class ShopEvent extends Record
 {
+    protected $table = 'shop_events';
+
     public $timestamps = false;
 
     protected $guarded = [];

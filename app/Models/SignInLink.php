@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -16,8 +15,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?\DateTimeImmutable $used_at
  * @property Person $person
  */
-final class SignInLink extends Model
+final class SignInLink extends Record
 {
+    protected $table = 'sign_in_links';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What is done by itself when something comes about.
@@ -17,8 +16,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?\DateTimeImmutable $since what came about before sets nothing off; null: it was never on
  * @property int $version
  */
-final class Trigger extends Model
+final class Trigger extends Record
 {
+    protected $table = 'triggers';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -27,8 +26,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Trigger $trigger
  * @property Person $person
  */
-final class TriggerRun extends Model
+final class TriggerRun extends Record
 {
+    protected $table = 'trigger_runs';
+
     public $timestamps = false;
 
     protected $guarded = [];

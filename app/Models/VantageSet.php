@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * Vantages that somebody looks from again and again, under a name.
  *
@@ -15,8 +13,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property list<string> $vantages as addresses name them
  */
-final class VantageSet extends Model
+final class VantageSet extends Record
 {
+    protected $table = 'vantage_sets';
+
     protected $guarded = [];
 
     protected $casts = ['vantages' => 'array'];

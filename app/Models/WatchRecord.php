@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * How much of a video somebody has watched, as the server believes it.
@@ -21,7 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $spare seconds of the margin of reports that are left
  * @property \DateTimeImmutable $heard_at of the last report, or opening
  */
-final class WatchRecord extends Model
+final class WatchRecord extends Record
 {
     protected $table = 'watches';
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\UtcInstant;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A statement of a player, kept so that the same one counts once.
@@ -15,8 +14,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $played
  * @property \DateTimeImmutable $stored_at
  */
-final class WatchReport extends Model
+final class WatchReport extends Record
 {
+    protected $table = 'watch_reports';
+
     public $timestamps = false;
 
     public $incrementing = false;

@@ -12,8 +12,13 @@ use NumberFormatter;
 /** Dates, times, numbers and money as the language writes them. */
 final class Formats
 {
+    private const MOST_SAID = 1000;
+
     /** @var array<string, IntlDateFormatter> by language, zone and pattern */
     private static array $dates = [];
+
+    /** @var array<string, string> what was said, by all on which it depends: a course has a row for each lesson, and few days */
+    private static array $said = [];
 
     /** @var array<string, NumberFormatter> by language and the digits after the point */
     private static array $numbers = [];
@@ -64,13 +69,20 @@ final class Formats
 
     private static function dated(string $what, DateTimeInterface $local, ?int $year): string
     {
-        $pattern = Lang::get("formats.{$what}".((int) $local->format('Y') === $year ? '' : '_with_year'));
-        assert(is_string($pattern));
         $locale = Lang::getLocale();
         $zone = $local->getTimezone();
+        $of = "{$locale} {$zone->getName()} {$what} {$year} {$local->getTimestamp()}";
+        if (isset(self::$said[$of])) {
+            return self::$said[$of];
+        }
+        if (count(self::$said) >= self::MOST_SAID) {
+            self::$said = [];
+        }
+        $pattern = Lang::get("formats.{$what}".((int) $local->format('Y') === $year ? '' : '_with_year'));
+        assert(is_string($pattern));
         $said = (self::$dates["{$locale} {$zone->getName()} {$pattern}"] ??= new IntlDateFormatter($locale, IntlDateFormatter::NONE, IntlDateFormatter::NONE, $zone, pattern: $pattern))->format($local);
 
-        return $said === false ? throw new \LogicException("The pattern {$pattern} writes no date.") : $said;
+        return self::$said[$of] = $said === false ? throw new \LogicException("The pattern {$pattern} writes no date.") : $said;
     }
 
     private static function number(int|float $number, int $digits): string

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Access;
 
-use App\Access\CompiledPlan;
 use App\Access\Kept;
+use App\Access\LetKeptGo;
+use App\Console\CleanUp;
 use App\Models\Offer;
 use App\Models\Pass;
 use Illuminate\Database\Events\QueryExecuted;
@@ -16,6 +17,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Drafts\EditsDrafts;
 use Tests\Factories\CompletionFactory;
 use Tests\Factories\LabelFactory;
+use Tests\SchoolFile;
 use Tests\TestCase;
 
 /** What is kept between requests is never another thing than what would be reckoned now. */
@@ -27,6 +29,25 @@ final class KeptTest extends TestCase
     {
         parent::setUp();
         $this->demoSchool();
+    }
+
+    public function test_what_nobody_asks_for_any_more_goes_from_the_disk_once_it_is_over(): void
+    {
+        config(['cache.stores.file.path' => $folder = SchoolFile::folder().'/kept', 'cache.stores.file.lock_path' => $folder]);
+        Cache::forgetDriver('file');
+        $kept = Cache::store('file');
+        $kept->put('texts', 'A lesson', 7 * 86400);
+        $kept->forever('for good', 'A stamp');
+        file_put_contents("{$folder}/.gitignore", "*\n");
+        $files = static fn (): int => count(iterator_to_array(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS))));
+        self::assertSame([0, 3], [app(LetKeptGo::class)(), $files()]);
+        Carbon::setTestNow(now()->addDays(7)->subSecond());
+        self::assertSame(0, app(LetKeptGo::class)());
+        Carbon::setTestNow(now()->addSecond());
+        self::assertSame(1, app(CleanUp::class)()['what was kept of pages']);
+        self::assertSame([2, 'A stamp'], [$files(), $kept->get('for good')]);
+        config(['cache.stores.file.path' => "{$folder}/nowhere"]);
+        self::assertSame(0, app(LetKeptGo::class)());
     }
 
     /** @return list<array{string, ?string}> */
@@ -46,7 +67,7 @@ final class KeptTest extends TestCase
         $second = $this->propsOf($path, $who);
         self::assertSame(0, $documents);
         self::assertEquals($first, $second);
-        Cache::flush();
+        $this->nothingIsKept();
         self::assertEquals($first, $this->propsOf($path, $who));
         self::assertGreaterThan(0, $documents);
     }
@@ -57,7 +78,7 @@ final class KeptTest extends TestCase
         $elsewhere = sys_get_temp_dir().'/kept-'.bin2hex(random_bytes(6));
         mkdir("{$elsewhere}/core/Compiled/Dates", recursive: true);
         $base = base_path();
-        $code = static fn (): mixed => (new \ReflectionMethod(Kept::class, 'code'))->invoke(null, CompiledPlan::class);
+        $code = static fn (): mixed => (new \ReflectionMethod(Kept::class, 'core'))->invoke(null);
         try {
             app()->setBasePath($elsewhere);
             $codes = [$code()];
@@ -123,7 +144,7 @@ final class KeptTest extends TestCase
         $this->propsOf('/courses', 'jonas');
         LabelFactory::new()->of($this->person('jonas'))->createOne(['label' => 'oars']);
         $with = $this->propsOf('/courses', 'jonas');
-        Cache::flush();
+        $this->nothingIsKept();
         self::assertEquals($this->propsOf('/courses', 'jonas'), $with);
     }
 

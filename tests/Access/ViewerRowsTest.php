@@ -11,6 +11,7 @@ use App\Models\Completion;
 use App\Models\Course;
 use App\Models\Grant;
 use App\Models\Label;
+use App\Models\Offer;
 use App\Models\Pass;
 use App\Models\Person;
 use Illuminate\Support\Facades\DB;
@@ -45,6 +46,27 @@ final class ViewerRowsTest extends TestCase
         }
     }
 
+    public function test_passes_come_as_they_were_made_whatever_they_are_of_and_what_is_done_in_two_courses_is_told_apart(): void
+    {
+        [$clinker, $steam] = [$this->course('clinker'), $this->course('steam-frames')];
+        $offers = array_reverse(Value::ints(Offer::query()->where('course_id', $clinker->id)->orderBy('id')->pluck('id')));
+        self::assertGreaterThan(1, count($offers));
+        $person = $this->person('jonas');
+        DB::table('passes')->where('person_id', $person->id)->delete();
+        foreach ($offers as $nth => $offer) {
+            DB::table('passes')->insert(['person_id' => $person->id, 'course_id' => $clinker->id, 'offer_id' => $offer, 'starts_at' => gmdate('Y-m-d H:i:s', 1_700_000_000 + $nth), 'source' => 'test']);
+        }
+        DB::table('completions')->where('person_id', $person->id)->delete();
+        foreach ([[$clinker, 'l-planes'], [$steam, 'l-log'], [$clinker, 'l-welcome']] as $nth => [$course, $item]) {
+            DB::table('completions')->insert(['person_id' => $person->id, 'course_id' => $course->id, 'item_key' => $item, 'completed_at' => gmdate('Y-m-d H:i:s', 1_700_000_000 + $nth)]);
+        }
+        foreach ([[$clinker->id, $steam->id], Value::ints(Course::query()->pluck('id'))] as $courses) {
+            $viewers = iterator_to_array((new ViewerRows)->each([$person->id => false], $courses))[$person->id];
+            self::assertSame(array_map(static fn (int $nth): int => 1_700_000_000 + $nth, array_keys($offers)), array_column($viewers[$clinker->id]->passes, 'from'));
+            self::assertEquals([['l-planes' => 1_700_000_000, 'l-welcome' => 1_700_000_002], ['l-log' => 1_700_000_001]], [$viewers[$clinker->id]->done, $viewers[$steam->id]->done]);
+        }
+    }
+
     public function test_of_more_than_a_thousand_nobody_is_left_out_or_mixed_up(): void
     {
         $clinker = $this->course('clinker');
@@ -63,7 +85,7 @@ final class ViewerRowsTest extends TestCase
             self::assertSame([1_700_000_000 + $id, ["item-{$id}" => 1_700_100_000 + $id]], [$viewer->passes[0]->from, $viewer->done]);
         }
         self::assertSame(range($first, $first + 2200), $seen);
-        self::assertCount(12, DB::getQueryLog(), 'four for each thousand');
+        self::assertCount(15, DB::getQueryLog(), 'five for each thousand');
     }
 
     public function test_a_label_comes_with_the_pass_of_another_course_and_not_with_one_of_this(): void
@@ -80,6 +102,25 @@ final class ViewerRowsTest extends TestCase
         }
         $pass->update(['state' => 'revoked']);
         self::assertNotContains('caulker', $labels(iterator_to_array((new ViewerRows)->each([$pass->person_id => false], [$elsewhere]))[$pass->person_id][$elsewhere]));
+    }
+
+    public function test_of_nearly_all_between_two_people_the_others_are_left_out(): void
+    {
+        $clinker = $this->course('clinker');
+        $offer = Pass::query()->where('course_id', $clinker->id)->firstOrFail()->offer_id;
+        $first = (int) Person::query()->max('id') + 1;
+        $ids = range($first, $first + 149);
+        DB::table('people')->insert(array_map(static fn (int $id): array => ['id' => $id, 'name' => "Crew {$id}", 'email' => "crew{$id}@elsewhere.test"], $ids));
+        DB::table('labels')->insert(array_map(static fn (int $id): array => ['person_id' => $id, 'label' => "of-{$id}"], $ids));
+        foreach ([2, 1] as $nth) {
+            DB::table('passes')->insert(array_map(static fn (int $id): array => ['id' => 10 * $id + $nth, 'person_id' => $id, 'course_id' => $clinker->id, 'offer_id' => $offer, 'starts_at' => gmdate('Y-m-d H:i:s', 1_700_000_000 + 10 * $id + $nth), 'source' => 'test'], $ids));
+        }
+        $asked = array_values(array_filter($ids, static fn (int $id): bool => $id % 7 !== 0));
+        $found = iterator_to_array((new ViewerRows)->each(array_fill_keys($asked, false), [$clinker->id]));
+        self::assertSame($asked, array_keys($found));
+        foreach ($found as $id => [$clinker->id => $viewer]) {
+            self::assertSame([["of-{$id}"], [1_700_000_001 + 10 * $id, 1_700_000_002 + 10 * $id]], [$viewer->labels, array_column($viewer->passes, 'from')], 'passes as they were made');
+        }
     }
 
     public function test_rows_of_one_course_are_found_side_by_side_and_of_many_courses_by_person(): void

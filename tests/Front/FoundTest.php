@@ -7,7 +7,7 @@ namespace Tests\Front;
 use App\Front\ShareCard;
 use App\Models\CourseDocument;
 use App\Models\Revision;
-use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -32,8 +32,26 @@ final class FoundTest extends TestCase
         $document = CourseDocument::fromJson($revision->document);
         $document->edit()->set('entry', 'invite');
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
-        Cache::flush();
+        $this->nothingIsKept();
         $this->inAnotherProcess();
+    }
+
+    public function test_where_a_page_goes_on_without_its_head_nothing_is_asked_of_other_courses(): void
+    {
+        foreach (['/courses/clinker', '/courses/clinker/l-welcome'] as $path) {
+            $whole = $this->get($path)->assertOk();
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->get($path)->assertOk();
+            $asked = static fn (): int => count(array_filter(DB::getQueryLog(), static fn (array $one): bool => str_contains($one['query'], 'from "courses" where "live_revision_id" is not null')));
+            self::assertSame(1, $asked(), $path);
+            $page = $whole->viewData('page');
+            $this->withHeaders(['X-Inertia' => 'true', 'X-Inertia-Version' => $page['version']]);
+            DB::flushQueryLog();
+            $this->get($path)->assertOk()->assertJsonPath('component', $page['component'])->assertJsonPath('props.course.title', $page['props']['course']->title);
+            self::assertSame(0, $asked(), $path);
+            $this->flushHeaders();
+        }
     }
 
     public function test_each_public_page_says_what_it_is(): void

@@ -17,7 +17,6 @@ use App\Models\Medium;
 use App\Models\Offer;
 use App\Models\Person;
 use App\Models\Revision;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\Group;
 use SilentKeep\Core\Deciding\Decider;
@@ -55,7 +54,7 @@ final class CrawlTest extends TestCase
             Revision::query()->whereKey($revision->id)->update(['document' => json_encode($document, JSON_THROW_ON_ERROR)]);
         }
         // A revision never changes, so what was compiled of it is kept: the plans of the old titles are thrown away here.
-        Cache::flush();
+        $this->nothingIsKept();
         $this->inAnotherProcess();
         foreach (Content::query()->get() as $content) {
             $mark = self::mark('HOLDS', $content->course_id, $content->item_key);

@@ -6,7 +6,6 @@ namespace Tests\Learning;
 
 use App\Models\CourseDocument;
 use App\Models\Revision;
-use Illuminate\Support\Facades\Cache;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\People\ActsOnPeople;
 use Tests\TestCase;
@@ -41,7 +40,7 @@ final class LearnersHeadTest extends TestCase
         $change($document);
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
         $this->inAnotherProcess();
-        Cache::flush();
+        $this->nothingIsKept();
     }
 
     public function test_of_several_passes_the_one_that_opens_most_comes_first_each_with_its_days(): void

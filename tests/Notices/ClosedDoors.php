@@ -8,7 +8,6 @@ use App\Models\CourseDocument;
 use App\Models\Pass;
 use App\Models\Revision;
 use App\Notices\NoticeCase;
-use Illuminate\Support\Facades\Cache;
 use Tests\Factories\ObserverTieFactory;
 
 /** A closed door of every kind, each at a school in which it is one. */
@@ -74,7 +73,7 @@ trait ClosedDoors
         $document = CourseDocument::fromJson($revision->document);
         $change($document->raw());
         Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
-        Cache::flush();
+        $this->nothingIsKept();
         $this->inAnotherProcess();
     }
 

@@ -12,7 +12,6 @@ use App\Models\Pass;
 use App\Models\Person;
 use App\Models\Revision;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\Cache;
 use Inertia\Testing\AssertableInertia as Page;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -108,7 +107,7 @@ final class ShopTest extends TestCase
             Revision::query()->whereKey($revision->id)->update(['document' => $document->toJson()]);
             // What never happens to a revision: so nobody is told of it.
             $this->inAnotherProcess();
-            Cache::flush();
+            $this->nothingIsKept();
             $this->get('/courses/clinker')->assertInertia(fn (Page $page) => $page->where('columns', fn (Collection $columns): bool => $columns->contains('offer.key', 'tools-only') === $sold));
             $this->get('/checkout/tools-only')->assertInertia(fn (Page $page) => $page->where('refusal', $sold ? null : 'This would end before it opened anything.'));
             if (! $sold) {

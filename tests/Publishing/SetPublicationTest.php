@@ -54,7 +54,7 @@ final class SetPublicationTest extends TestCase
 
     public function test_the_schedule_runs_it_every_minute(): void
     {
-        $events = array_filter(app(Schedule::class)->events(), static fn ($event): bool => str_contains((string) $event->command, 'keep:publish-due'));
+        $events = array_filter(app(Schedule::class)->events(), static fn ($event): bool => str_contains((string) $event->description, 'keep:publish-due'));
 
         self::assertSame(['* * * * *'], array_values(array_map(static fn ($event): string => $event->expression, $events)));
     }

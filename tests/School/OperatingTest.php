@@ -65,9 +65,18 @@ final class OperatingTest extends TestCase
 
     public function test_the_schedule_notes_that_it_runs_and_cleans_up(): void
     {
-        $runs = array_map(static fn ($event): string => (string) preg_replace('/^.*artisan.? /', '', (string) $event->command).' '.$event->expression, app(Schedule::class)->events());
+        $runs = array_map(static fn ($event): string => $event->description.' '.$event->expression, app(Schedule::class)->events());
         foreach (['keep:beat * * * * *', 'keep:write-notes * * * * *', 'keep:clean-up 0 * * * *', 'keep:look-ahead 0 * * * *'] as $run) {
             self::assertContains($run, $runs);
+        }
+    }
+
+    public function test_of_several_servers_one_does_what_the_schedule_says_each_time(): void
+    {
+        foreach (app(Schedule::class)->events() as $event) {
+            $own = str_contains((string) $event->command, 'queue:work');
+            self::assertSame(! $own, $event->onOneServer, (string) $event->description);
+            self::assertTrue($event->withoutOverlapping || $event->description === 'keep:beat', (string) $event->description);
         }
     }
 

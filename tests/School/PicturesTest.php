@@ -54,6 +54,20 @@ final class PicturesTest extends TestCase
         $this->get('/pictures/'.str_repeat('a', 24).'/480')->assertNotFound();
     }
 
+    public function test_room_is_made_for_it_where_there_is_less_and_none_is_taken_from_a_process_that_has_more(): void
+    {
+        $usual = (string) ini_get('memory_limit');
+        try {
+            foreach (['500M' => '640M', '2G' => '2G', '-1' => '-1'] as $before => $after) {
+                ini_set('memory_limit', (string) $before);
+                $this->postJson('/keep/pictures', ['file' => self::file(self::drawn(300, 200)), 'title' => 'Small'])->assertCreated();
+                self::assertSame($after, ini_get('memory_limit'));
+            }
+        } finally {
+            ini_set('memory_limit', $usual);
+        }
+    }
+
     public function test_a_small_one_is_not_made_wider(): void
     {
         $this->postJson('/keep/pictures', ['file' => self::file(self::drawn(300, 200)), 'title' => 'Small'])->assertCreated();

@@ -8,6 +8,7 @@ use App\Words\Formats;
 use App\Words\Say;
 use App\Words\Sentence;
 use App\Words\SentencePart;
+use Illuminate\Support\Facades\Lang;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -29,6 +30,19 @@ final class FormatsTest extends TestCase
         self::assertSame('Tue 10 Mar, 11:00', Formats::instant($utc, 2026));
         self::assertSame('Tue 10 Mar, 12:00', Formats::instant($utc->setTimezone(new \DateTimeZone('Europe/Oslo')), 2026));
         self::assertSame('Tue 10 Mar, 22:00', Formats::instant($utc->setTimezone(new \DateTimeZone('Australia/Lord_Howe')), 2026));
+    }
+
+    public function test_what_was_said_once_is_not_said_of_another_instant_or_in_another_language(): void
+    {
+        $local = new \DateTimeImmutable('2026-09-09T09:05:00+02:00');
+        $said = static function (string $language, \DateTimeImmutable $at): string {
+            Lang::setLocale($language);
+
+            return Formats::date($at, 2026);
+        };
+        foreach ([1, 2] as $time) {
+            self::assertSame(['Wed 9 Sep', 'ons. 9. sep.', 'Thu 10 Sep', 'Wed 9 Sep'], [$said('en', $local), $said('nb', $local), $said('en', $local->modify('+1 day')), $said('en', $local->modify('+1 second'))], "the {$time}. time");
+        }
     }
 
     #[DataProvider('prices')]

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Access\Rows;
 
-/** The rows of which viewers are made: those there are, or those there were. */
+/** The rows of which viewers are made: those there are, or those there were. Instants are seconds since 1970. There may be some of other people among them. */
 interface AccessRows
 {
     /**
      * @param  list<int>  $people
-     * @return iterable<array-key, list<int|float|string|null>> person, label, and the instants from and until which it is held, as they are stored; by person, and as they were made
+     * @return iterable<array-key, list<int|float|string|null>> person, label, and the instants from and until which it is held; by person, and as they were made
      */
     public function labels(array $people): iterable;
 
@@ -18,7 +18,7 @@ interface AccessRows
      *
      * @param  list<int>  $people
      * @param  array<int>  $courses
-     * @return iterable<array-key, list<int|float|string|null>> person, number, course, state, beginning, end, and instant from which it is paced, as they are stored; key of the offer, and the labels it gives, as JSON
+     * @return iterable<array-key, list<int|float|string|null>> person, number, course, state, beginning, end, and instant from which it is paced; key of the offer, and the labels it gives, as JSON; by person, and as they were made
      */
     public function passes(array $people, array $courses): iterable;
 

@@ -19,7 +19,7 @@ final readonly class PastRows implements AccessRows
     public function labels(array $people): iterable
     {
         foreach ($this->of('labels', $people) as $label) {
-            yield [$label->person, $label->text('label'), $label->textOrNull('starts_at'), $label->textOrNull('ends_at')];
+            yield [$label->person, $label->text('label'), $label->instant('starts_at'), $label->instant('ends_at')];
         }
     }
 
@@ -28,7 +28,7 @@ final readonly class PastRows implements AccessRows
         foreach ($this->of('passes', $people) as $pass) {
             $offer = $this->school->offer((int) $pass->intOrNull('offer_id'));
             if ($offer !== null && (in_array($pass->course, $courses, true) || $offer[1] !== '[]')) {
-                yield [$pass->person, $pass->row, $pass->course, $pass->text('state'), $pass->text('starts_at'), $pass->textOrNull('ends_at'), $pass->textOrNull('paced_from'), ...$offer];
+                yield [$pass->person, $pass->row, $pass->course, $pass->text('state'), $pass->instant('starts_at'), $pass->instant('ends_at'), $pass->instant('paced_from'), ...$offer];
             }
         }
     }
@@ -37,7 +37,7 @@ final readonly class PastRows implements AccessRows
     {
         foreach ($this->of('grants', $people) as $grant) {
             if (in_array($grant->course, $courses, true)) {
-                yield [$grant->person, $grant->course, $grant->text('item_key'), $grant->text('starts_at'), $grant->textOrNull('ends_at')];
+                yield [$grant->person, $grant->course, $grant->text('item_key'), $grant->instant('starts_at'), $grant->instant('ends_at')];
             }
         }
     }

@@ -17,7 +17,7 @@ use App\Learning\SayOnBoard;
 use App\Models\BoardPost;
 use App\Models\Course;
 use App\Models\QuizTry;
-use App\Words\SafeText;
+use App\Pages\Shared\ReadyTexts;
 use App\Words\Say;
 use SilentKeep\Core\Time\Instant;
 
@@ -32,7 +32,7 @@ final readonly class BoardPageBuilder
     /** Dates that are shown at most: the next. */
     private const DATES = 100;
 
-    public function __construct(private SchoolClock $clock, private LessonContents $contents)
+    public function __construct(private SchoolClock $clock, private LessonContents $contents, private ReadyTexts $texts)
     {
     }
 
@@ -50,7 +50,7 @@ final readonly class BoardPageBuilder
             course: $view->frame(),
             item: $row,
             board: $board,
-            html: SafeText::html($contents->content->text ?? ''),
+            html: $this->texts->ofItem($course->id, $row->key, $contents->content->text ?? ''),
             media: $this->contents->cards($contents, $reading->bearer),
             dates: $board === 'calendar' ? $this->dates($view) : [],
             calendar: $board === 'calendar' && $own && $reading->person->calendar_token !== null ? SchoolAddress::of('calendar', $reading->person->calendar_token) : null,

@@ -31,9 +31,9 @@ use App\Pages\Learner\Closed\NoticePartsBuilder;
 use App\Pages\Learner\Inside\ModuleIntrosBuilder;
 use App\Pages\Learner\Outside\CourseFaceBuilder;
 use App\Pages\Learner\Outside\OfferColumnsBuilder;
+use App\Pages\Shared\ReadyTexts;
 use App\Words\Glyph;
 use App\Words\RuleWords;
-use App\Words\SafeText;
 use App\Words\Sentence;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\State;
@@ -43,7 +43,7 @@ use SilentKeep\Core\Rules\FinishedBy;
 /** The pages of a course as its viewer meets them: to be shown to themselves, or to somebody who stands in for them. */
 final readonly class CoursePageBuilder
 {
-    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts, private RelatedBuilder $related, private CourseFaceBuilder $faces, private OfferColumnsBuilder $columns, private ModuleIntrosBuilder $modules)
+    public function __construct(private LessonContents $contents, private BoardPageBuilder $boards, private NoticeTexts $notices, private SchoolOf $school, private Shop $shop, private Takers $takers, private ClosingWordsBuilder $closing, private NoticePartsBuilder $parts, private RelatedBuilder $related, private CourseFaceBuilder $faces, private OfferColumnsBuilder $columns, private ModuleIntrosBuilder $modules, private ReadyTexts $ready)
     {
     }
 
@@ -130,7 +130,7 @@ final readonly class CoursePageBuilder
         return new LessonPage(
             course: $view->frame(),
             item: $row,
-            html: SafeText::html($contents->content->text ?? ''),
+            html: $this->ready->ofItem($course->id, $row->key, $contents->content->text ?? ''),
             finish: $by->value ?? 'none',
             media: $this->contents->cards($contents, $reading->bearer),
             quiz: $this->contents->quiz($contents, $view->finishOf($item)?->by === FinishedBy::Quiz ? $threshold : null, $reading->real && $reading->person !== null && $by !== null, $reading->learner),

@@ -12,13 +12,13 @@ use App\Models\Person;
 use App\Models\RelatedOffer;
 use App\Offers\Sales\Shop;
 use App\Offers\Takers;
+use App\Pages\Shared\ReadyTexts;
 use App\School\Pictures\Pictures;
-use App\Words\SafeText;
 
 /** What of another course is put before the reader of a page: only where they do not have it and may take it now. */
 final readonly class RelatedBuilder
 {
-    public function __construct(private LearnerViews $views, private Viewers $viewers, private Shop $shop, private Takers $takers, private Pictures $pictures)
+    public function __construct(private LearnerViews $views, private Viewers $viewers, private Shop $shop, private Takers $takers, private Pictures $pictures, private ReadyTexts $texts)
     {
     }
 
@@ -48,7 +48,7 @@ final readonly class RelatedBuilder
         }
 
         return new RelatedCard(
-            $related->other->getRouteKey(), $there->title(), $related->heading, SafeText::html($related->text), $related->button,
+            $related->other->getRouteKey(), $there->title(), $related->heading, $this->texts->one("beside {$related->id}", $related->text), $related->button,
             count($cards) === 1 ? $cards[0]->href : route('course', $related->other, false),
             $cards[0]->name, $cards[0]->price, count($cards) > 1, $related->picture === null ? null : $this->pictures->find($related->picture),
         );

@@ -82,7 +82,7 @@ final readonly class KeepPicture
         if (min($size[0], $size[1]) < self::LEAST) {
             throw new NoPicture(Say::text('refused.picture.too_small'));
         }
-        ini_set('memory_limit', self::ROOM);
+        self::makeRoom();
         $drawn = @imagecreatefromstring((string) file_get_contents($file));
 
         if ($drawn !== false) {
@@ -90,6 +90,15 @@ final readonly class KeepPicture
         }
 
         return self::upright($drawn === false ? throw new NoPicture(Say::text('refused.picture.no_picture')) : $drawn, $size[2] === IMAGETYPE_JPEG ? $file : null);
+    }
+
+    /** Whoever has more already, as a worker has, keeps it. */
+    private static function makeRoom(): void
+    {
+        $now = ini_parse_quantity((string) ini_get('memory_limit'));
+        if ($now > 0 && $now < ini_parse_quantity(self::ROOM)) {
+            ini_set('memory_limit', self::ROOM);
+        }
     }
 
     /** As it was held when it was taken, which a file of a camera says beside the picture. */

@@ -16,6 +16,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
+use Inertia\Support\Header;
 
 final readonly class CoursesController
 {
@@ -37,7 +38,7 @@ final readonly class CoursesController
         $page = $view === null ? null : $this->pages->course($course, $view, WhoLooks::person($request)?->id, WhoLooks::person($request));
         abort_if($page === null, 404);
 
-        return Inertia::render('learner/Course', get_object_vars($page))->withViewData('head', $this->public->course($course, $page));
+        return Inertia::render('learner/Course', get_object_vars($page))->withViewData('head', $request->headers->has(Header::INERTIA) ? null : $this->public->course($course, $page));
     }
 
     /** With whom an observer looks from now on; nobody: as themselves. */

@@ -20,12 +20,14 @@ use App\Notices\SentAway;
 use App\Pages\Learner\BoardPage;
 use App\Pages\Learner\CoursePageBuilder;
 use App\Pages\Learner\LessonPage;
+use App\Pages\Learner\Shared\PageHead;
 use App\Pages\Learner\Shared\PublicPages;
 use App\Pages\Shared\Flash;
 use App\Words\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
+use Inertia\Support\Header;
 use SilentKeep\Core\Rules\FinishedBy;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -64,10 +66,20 @@ final readonly class LessonController
             $this->doors->then($request, 'went-on');
 
             return Inertia::render($page instanceof LessonPage ? 'learner/Lesson' : 'learner/Board', get_object_vars($page))
-                ->withViewData('head', $page instanceof LessonPage ? $this->public->lesson($course, $page) : $this->public->hidden($page->item->title))->toResponse($request);
+                ->withViewData('head', $this->head($request, $course, $page))->toResponse($request);
         }
 
         return Inertia::render('learner/Notice', get_object_vars($page))->withViewData('head', $this->public->hidden((string) $page->heading))->toResponse($request)->setStatusCode(NoticeCase::from($page->case)->status());
+    }
+
+    /** Null where it goes on without one: for a head it is asked of all courses which are for everybody to find. */
+    private function head(Request $request, Course $course, LessonPage|BoardPage $page): ?PageHead
+    {
+        return match (true) {
+            $request->headers->has(Header::INERTIA) => null,
+            $page instanceof LessonPage => $this->public->lesson($course, $page),
+            default => $this->public->hidden($page->item->title),
+        };
     }
 
     /** What coming to an item does of itself; null where what may be seen has changed by it. */

@@ -10,15 +10,15 @@ use App\Learning\Contents\LessonContents;
 use App\Learning\LearnerView;
 use App\Models\Content;
 use App\Models\Course;
+use App\Pages\Shared\ReadyTexts;
 use App\School\Pictures\Pictures;
-use App\Words\SafeText;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Outline\Kind;
 
 /** What stands beneath the headings of the modules that are open to somebody. */
 final readonly class ModuleIntrosBuilder
 {
-    public function __construct(private LessonContents $contents, private Pictures $pictures)
+    public function __construct(private LessonContents $contents, private Pictures $pictures, private ReadyTexts $texts)
     {
     }
 
@@ -35,10 +35,12 @@ final readonly class ModuleIntrosBuilder
         $contents = array_values(array_filter($this->contents->ofMany($course, $modules, drafted: $drafted), static fn (Content $content): bool => trim($content->text) !== '' || $content->cover !== null));
         $pictures = $this->pictures->all(array_values(array_filter(array_map(static fn (Content $content): string => $content->cover['token'] ?? '', $contents), static fn (string $token): bool => $token !== '')));
 
-        return array_map(static function (Content $content) use ($pictures, $course): ModuleIntro {
+        $texts = $this->texts->all("modules {$course->id}", array_map(static fn (Content $content): string => $content->text, $contents));
+
+        return array_map(static function (Content $content, int $nth) use ($pictures, $course, $texts): ModuleIntro {
             $picture = $pictures[$content->cover['token'] ?? ''] ?? null;
 
-            return new ModuleIntro($content->item_key, SafeText::html($content->text), $picture === null ? null : Covers::shown($picture, $content->cover['x'] ?? 50, $content->cover['y'] ?? 50, DrawnCover::of($course->key, '')));
-        }, $contents);
+            return new ModuleIntro($content->item_key, $texts[$nth] ?? '', $picture === null ? null : Covers::shown($picture, $content->cover['x'] ?? 50, $content->cover['y'] ?? 50, DrawnCover::of($course->key, '')));
+        }, $contents, array_keys($contents));
     }
 }

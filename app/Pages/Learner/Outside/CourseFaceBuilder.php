@@ -14,8 +14,8 @@ use App\Learning\LearnerView;
 use App\Learning\PathRow;
 use App\Models\Course;
 use App\Models\CourseFace;
+use App\Pages\Shared\ReadyTexts;
 use App\Words\Glyph;
-use App\Words\SafeText;
 use App\Words\Say;
 use SilentKeep\Core\Outline\Kind;
 use SilentKeep\Core\Outline\Outline;
@@ -23,7 +23,7 @@ use SilentKeep\Core\Outline\Outline;
 /** What a course shows of itself to one viewer: of what is hidden from them nothing is counted. */
 final readonly class CourseFaceBuilder
 {
-    public function __construct(private Covers $covers, private Sizes $sizes, private SchoolOf $school, private SchoolClock $clock)
+    public function __construct(private Covers $covers, private Sizes $sizes, private SchoolOf $school, private SchoolClock $clock, private ReadyTexts $texts)
     {
     }
 
@@ -37,12 +37,14 @@ final readonly class CourseFaceBuilder
         $lessons = count(array_filter($rows, static fn (PathRow $row): bool => $row->kind === Kind::Lesson->value));
         $all = $sizes->together(array_values($known));
 
+        $texts = $this->texts->all("face {$course->id}", [$course->about, ...array_column($face->questions, 'answer')]);
+
         return new CourseFaceTold(
             $this->covers->of($face, $course->key),
             $face->sentence,
-            SafeText::html($course->about),
+            $texts[0] ?? '',
             $face->outcomes,
-            array_map(static fn (array $question): AskedQuestion => new AskedQuestion($question['ask'], SafeText::html($question['answer'])), $face->questions),
+            array_map(static fn (array $question, int $nth): AskedQuestion => new AskedQuestion($question['ask'], $texts[$nth + 1] ?? ''), $face->questions, array_keys($face->questions)),
             Takes::lessons($lessons, $all->films, $sizes->quizzes(array_values($known)), $all->minutes),
             $this->season($view),
             self::holds($view->answer->decider->course->outline, $rows, $sizes),
