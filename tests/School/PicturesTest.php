@@ -9,6 +9,8 @@ use App\School\Backup\BackUp;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\PreserveGlobalState;
+use PHPUnit\Framework\Attributes\RunInSeparateProcess;
 use Tests\TestCase;
 
 /** Pictures for the public pages: drawn anew, in a few widths, with nothing else of what was uploaded. */
@@ -54,6 +56,9 @@ final class PicturesTest extends TestCase
         $this->get('/pictures/'.str_repeat('a', 24).'/480')->assertNotFound();
     }
 
+    /** In a process of its own: no limit can be set below what a worker holds after some thousand tests. */
+    #[RunInSeparateProcess]
+    #[PreserveGlobalState(false)]
     public function test_room_is_made_for_it_where_there_is_less_and_none_is_taken_from_a_process_that_has_more(): void
     {
         $usual = (string) ini_get('memory_limit');
