@@ -24,6 +24,10 @@ final class BearingLabels
     /** @var array<int, string> by how many of the instants are past */
     private array $labelsTold = [];
 
+    private ?int $stretchAt = null;
+
+    private int $stretch = 0;
+
     public function __construct(private readonly CourseMasks $course, Viewer $viewer)
     {
         $this->times = LabelTimes::of($viewer, $course->prepared->plan->offers, $course->conditions->labels);
@@ -71,9 +75,14 @@ final class BearingLabels
     /** Which stretch between the dates in conditions and the changes of labels an instant lies in. */
     public function stretch(int $at): int
     {
-        $stretch = $this->course->conditions->instants === [] ? 0 : $this->course->conditions->stretch($at);
+        // Each pass asks at the same instant.
+        if ($at !== $this->stretchAt) {
+            $this->stretchAt = $at;
+            $stretch = $this->course->conditions->instants === [] ? 0 : $this->course->conditions->stretch($at);
+            $this->stretch = $this->instants === [] ? $stretch : $stretch * (count($this->instants) + 1) + $this->past($at);
+        }
 
-        return $this->instants === [] ? $stretch : $stretch * (count($this->instants) + 1) + $this->past($at);
+        return $this->stretch;
     }
 
     /** How many changes of labels are past. */

@@ -120,8 +120,15 @@ final class CompiledCourse extends CourseMasks
     private function madeProfile(string $key): ?Profile
     {
         $offer = $this->prepared->plan->offer($key);
+        if ($offer === null || $offer->course !== $this->prepared->course->key) {
+            return null;
+        }
+        $pacing = null;
+        foreach ($this->profiles as $other) {
+            $pacing = $other->offer->plan === $offer->plan ? $other->pacing : $pacing;
+        }
 
-        return $offer === null || $offer->course !== $this->prepared->course->key ? null : $this->profiles[$key] = new Profile($this, $offer);
+        return $this->profiles[$key] = new Profile($this, $offer, $pacing);
     }
 
     /**

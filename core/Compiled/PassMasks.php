@@ -18,6 +18,8 @@ final class PassMasks
     /** At how many instants what has come is remembered: most often it is asked again at the one or two last. */
     private const MOST_STAGES = 4;
 
+    public readonly Pacing $pacing;
+
     /** The instant from which it is paced. */
     private readonly int $start;
 
@@ -57,6 +59,7 @@ final class PassMasks
         private readonly BearingLabels $labels,
         private readonly string $done,
     ) {
+        $this->pacing = $profile->pacing;
         $opens = $course->prepared->course->opens;
         $start = $pass->pacedFrom ?? $pass->from;
         $this->start = $opens !== null && $opens > $start ? $opens : $start;
@@ -70,13 +73,13 @@ final class PassMasks
     /** @return list<int> the instant of each release step */
     public function releases(): array
     {
-        return $this->releases ??= $this->profile->steps->releases($this->start);
+        return $this->releases ??= $this->pacing->steps->releases($this->start);
     }
 
     /** @return list<int> the instant of each closing step */
     public function closings(): array
     {
-        return $this->closings ??= $this->profile->everCloses ? $this->profile->steps->closing->instants($this->releases(), $this->pass->from) : [Instant::NEVER];
+        return $this->closings ??= $this->pacing->everCloses ? $this->pacing->steps->closing->instants($this->releases(), $this->pass->from) : [Instant::NEVER];
     }
 
     /**
@@ -108,9 +111,30 @@ final class PassMasks
         if (count($this->stages) >= self::MOST_STAGES) {
             $this->stages = [];
         }
-        $steps = $this->profile->steps;
+        $steps = $this->pacing->steps;
 
-        return $this->stages[$at] = $this->profile->stage($steps->released($this->start, $at, $steps->goOneByOne ? $this->releases() : $this->releases));
+        return $this->stages[$at] = $this->pacing->stage($steps->released($this->start, $at, $steps->goOneByOne ? $this->releases() : $this->releases));
+    }
+
+    /** Whether this one and another release and close the same from an instant on, each while it lasts. */
+    public function goesWith(self $other, int $at): bool
+    {
+        return $this->pacing === $other->pacing && self::comeAlike($this->releases(), $other->releases(), $at) && self::comeAlike($this->closings(), $other->closings(), $at);
+    }
+
+    /**
+     * @param  list<int>  $instants  of steps
+     * @param  list<int>  $others  of the same steps
+     */
+    private static function comeAlike(array $instants, array $others, int $at): bool
+    {
+        foreach ($instants as $step => $instant) {
+            if ($instant !== $others[$step] && ($instant > $at || $others[$step] > $at)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** What is released after an instant and not after another. */
@@ -123,7 +147,7 @@ final class PassMasks
     {
         if ($at !== $this->closedAt) {
             $this->closedAt = $at;
-            $this->closed = $this->mayHaveClosed($at) ? $this->profile->closed($this->closedSteps($at)) : $this->course->none;
+            $this->closed = $this->mayHaveClosed($at) ? $this->pacing->closed($this->closedSteps($at)) : $this->course->none;
         }
 
         return $this->closed;
@@ -132,7 +156,7 @@ final class PassMasks
     /** @return string a byte a closing step: whether it has come */
     private function closedSteps(int $at): string
     {
-        $steps = $this->closings === null ? $this->profile->steps->closed($this->start, $this->pass->from, $at) : null;
+        $steps = $this->closings === null ? $this->pacing->steps->closed($this->start, $this->pass->from, $at) : null;
 
         return $steps ?? Rungs::oneByOne($this->closings(), $at);
     }
@@ -148,7 +172,7 @@ final class PassMasks
 
     private function mayHaveClosed(int $at): bool
     {
-        return $this->profile->everCloses && $this->profile->steps->mayHaveClosed($this->start, $at);
+        return $this->pacing->everCloses && $this->pacing->steps->mayHaveClosed($this->start, $at);
     }
 
     /** What passes scope, tier, audience, release and closing. */
@@ -166,16 +190,16 @@ final class PassMasks
     /** What passes all gates but those of time, for as long as neither a date nor a label changes a condition. */
     public function lasting(int $at, ViewerKind $kind): string
     {
-        return $kind === ViewerKind::Learner
-            ? $this->footing($at) === $this->lastingOn ? $this->lasting : $this->lastingOn($this->footing($at))
-            : $this->profile->covered & $this->audience($at, $kind) & $this->progress($at)->passes();
-    }
+        if ($kind !== ViewerKind::Learner) {
+            return $this->profile->covered & $this->audience($at, $kind) & $this->progress($at)->passes();
+        }
+        $footing = $this->footing($at);
+        if ($footing !== $this->lastingOn) {
+            $this->lastingOn = $footing;
+            $this->lasting = $this->course->lasting($footing, $this->done);
+        }
 
-    private function lastingOn(Footing $footing): string
-    {
-        $this->lastingOn = $footing;
-
-        return $this->lasting = $this->course->lasting($footing, $this->done);
+        return $this->lasting;
     }
 
     public function footing(int $at): Footing
@@ -216,10 +240,10 @@ final class PassMasks
         if ($this->aheadOf === $at) {
             return $this->datesAhead;
         }
-        $steps = $this->profile->steps;
+        $steps = $this->pacing->steps;
         $this->aheadOf = $at;
         $this->datesAhead = ($steps->haveAllCome($this->start, $at) ? '' : self::ahead($this->releases(), $at))
-            .($this->profile->everCloses ? ';'.self::ahead($this->closings(), $at) : '');
+            .($this->pacing->everCloses ? ';'.self::ahead($this->closings(), $at) : '');
 
         return $this->datesAhead;
     }
@@ -239,19 +263,10 @@ final class PassMasks
     /** Lessons and parts that time alone will have released, and not closed at once, at or after an instant. */
     public function willOpen(int $at): string
     {
-        $will = $this->profile->everToDo;
-        if (! $this->profile->everCloses) {
-            return $will;
-        }
-        $releases = $this->releases();
-        foreach ($this->closings() as $closing => $instant) {
-            if ($instant === Instant::NEVER) {
-                continue;
-            }
-            foreach ($this->profile->closes()[$closing] as $item) {
-                if ($instant <= $at || $instant <= $releases[$this->profile->releaseStep[$item]]) {
-                    $will[$item] = Mask::OUT;
-                }
+        $will = $this->pacing->everToDo & ($this->closed($at) ^ $this->course->all);
+        foreach ($this->pacing->mayCloseFirst as $item) {
+            if ($this->closings()[$this->pacing->closingStep[$item]] <= $this->releases()[$this->pacing->releaseStep[$item]]) {
+                $will[$item] = Mask::OUT;
             }
         }
 
@@ -286,8 +301,8 @@ final class PassMasks
             if ($first >= $before) {
                 continue;
             }
-            foreach ($this->profile->releases[$step] as $item) {
-                if ($first < $closings[$this->profile->closingStep[$item]]) {
+            foreach ($this->pacing->releases[$step] as $item) {
+                if ($first < $closings[$this->pacing->closingStep[$item]]) {
                     $timely[$item] = Mask::IN;
                 }
             }

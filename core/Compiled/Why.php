@@ -229,7 +229,7 @@ final readonly class Why
 
     private static function release(PassMasks $pass, int $item): int
     {
-        return $pass->releases()[$pass->profile->releaseStep[$item]];
+        return $pass->releases()[$pass->pacing->releaseStep[$item]];
     }
 
     private static function ofPass(ViewerMasks $viewer, PassMasks $pass, int $at): string

@@ -75,7 +75,7 @@ final class PersonUnderPlan
             }
         }
         foreach ($pass->closings() as $step => $instant) {
-            foreach ($instant > $this->until ? [] : $pass->profile->closes()[$step] as $item) {
+            foreach ($instant > $this->until ? [] : $pass->pacing->closes()[$step] as $item) {
                 if ($this->works[$item] === Mask::IN) {
                     $endings[$item] = min($endings[$item] ?? $instant, $instant);
                 }

@@ -77,15 +77,15 @@ final class SameFate
     private function sameDates(PassMasks $before, PassMasks $after): bool
     {
         $offer = $before->profile->offer->key;
-        if (! ($this->alike[$offer] ??= $before->profile->covered === $after->profile->covered && $before->profile->held === $after->profile->held)) {
+        if (! ($this->alike[$offer] ??= $before->profile->covered === $after->profile->covered && $before->profile->pacing->held === $after->profile->pacing->held)) {
             return false;
         }
         if ($before->datesAhead($this->at) === '' && $after->datesAhead($this->at) === '') {
             return true;
         }
         [$releases, $closings] = $this->steps[$offer] ??= [
-            self::together($before->profile->releaseStep, $after->profile->releaseStep),
-            self::together($before->profile->closingStep, $after->profile->closingStep),
+            self::together($before->profile->pacing->releaseStep, $after->profile->pacing->releaseStep),
+            self::together($before->profile->pacing->closingStep, $after->profile->pacing->closingStep),
         ];
 
         return $this->comeTogether($releases, $before->releases(), $after->releases()) && $this->comeTogether($closings, $before->closings(), $after->closings());

@@ -14,8 +14,38 @@ use SilentKeep\Core\Viewing\PassState;
 /** Time as one viewer goes through it, cut where anything but a step of a pass may change something for them. */
 final readonly class Cuts
 {
-    public function __construct(private ViewerMasks $viewer)
+    /** @var array<int, int> of each pass, the first of those that go with it */
+    private array $first;
+
+    private ?self $observed;
+
+    /** @param  int  $at  the instant from which is asked */
+    public function __construct(private ViewerMasks $viewer, int $at)
     {
+        $this->first = self::together($viewer->passes, $at);
+        $this->observed = $viewer->observed === null ? null : new self($viewer->observed, $at);
+    }
+
+    /**
+     * @param  list<PassMasks>  $passes
+     * @return array<int, int>
+     */
+    private static function together(array $passes, int $at): array
+    {
+        $first = array_keys($passes);
+        foreach ($passes as $number => $pass) {
+            if ($pass->pass->until <= $at) {
+                continue;
+            }
+            for ($other = 0; $other < $number; $other++) {
+                if ($first[$other] === $other && $passes[$other]->pass->until > $at && $pass->goesWith($passes[$other], $at)) {
+                    $first[$number] = $other;
+                    break;
+                }
+            }
+        }
+
+        return $first;
     }
 
     /** @return list<int> ascending */
@@ -52,7 +82,7 @@ final readonly class Cuts
             array_push($cuts, ...$this->viewer->course->mainPlan->instants(shutting: false));
         }
 
-        return $this->viewer->observed === null ? $cuts : [...$cuts, ...(new self($this->viewer->observed))->instants()];
+        return $this->observed === null ? $cuts : [...$cuts, ...$this->observed->instants()];
     }
 
     /** @param  int  $until  the next cut */
@@ -65,25 +95,28 @@ final readonly class Cuts
     private function sources(int $at): array
     {
         $sources = $this->viewer->gate($at) === null ? $this->ownSources($at, ViewerKind::Learner, $this->viewer->course->published) : [];
-        if ($this->viewer->observed === null || ! $this->follows() || $this->viewer->gate($at) !== null || ! $this->viewer->observed->isLetIn($at)) {
+        if ($this->observed === null || ! $this->follows() || $this->viewer->gate($at) !== null || ! $this->observed->viewer->isLetIn($at)) {
             return $sources;
         }
 
-        return [...$sources, ...(new self($this->viewer->observed))->ownSources($at, ViewerKind::Observer, $this->viewer->course->doors()->observersAdmitted & $this->viewer->course->published)];
+        return [...$sources, ...$this->observed->ownSources($at, ViewerKind::Observer, $this->viewer->course->doors()->observersAdmitted & $this->viewer->course->published)];
     }
 
     /** @return list<array{PassMasks, string}> */
     private function ownSources(int $at, ViewerKind $kind, string $within): array
     {
         $sources = [];
-        foreach ($this->viewer->passes as $pass) {
+        foreach ($this->viewer->passes as $number => $pass) {
             if ($pass->isActive($at)) {
                 $lasting = $pass->lasting($at, $kind);
-                $sources[] = [$pass, $within === $this->viewer->course->all ? $lasting : $lasting & $within];
+                $lasting = $within === $this->viewer->course->all ? $lasting : $lasting & $within;
+                // What several open at the same times is looked at once.
+                $first = $this->first[$number];
+                $sources[$first] = isset($sources[$first]) ? [$sources[$first][0], $sources[$first][1] | $lasting] : [$pass, $lasting];
             }
         }
 
-        return $sources;
+        return array_values($sources);
     }
 
     /** What is open otherwise than by passes. */

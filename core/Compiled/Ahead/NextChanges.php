@@ -42,10 +42,10 @@ final class NextChanges
      * @param  string  $states  at the instant from which is asked
      * @param  string  $waiting  mask of the items that are asked about and have not changed yet
      */
-    private function __construct(private readonly ViewerMasks $viewer, private readonly string $states, private string $waiting)
+    private function __construct(private readonly ViewerMasks $viewer, int $at, private readonly string $states, private string $waiting)
     {
         $this->found = $viewer->course->nothing;
-        $this->cuts = new Cuts($viewer);
+        $this->cuts = new Cuts($viewer, $at);
     }
 
     /**
@@ -59,7 +59,7 @@ final class NextChanges
         if ($viewer->viewer->staff || $viewer->course->prepared->course->state === CourseState::Draft) {
             return $viewer->course->nothing;
         }
-        $search = new self($viewer, $states, $asked);
+        $search = new self($viewer, $at, $states, $asked);
         $from = $at;
         $cuts = $search->cuts->after($at);
         $search->goesByMany = count($cuts) > self::FEW_CUTS;
@@ -143,15 +143,9 @@ final class NextChanges
      */
     private function byEvents(Stretch $stretch, string $open): string
     {
+        $passes = $this->passesAhead($stretch);
         $hiding = $this->viewer->course->hiding;
-        $asked = $this->waiting | $hiding->inTangles;
-        $ahead = $opens = [];
-        foreach ($stretch->sources as [$pass, $lasting]) {
-            $ahead[] = $this->ahead($pass, $stretch->from);
-            $opens[] = $lasting & $asked;
-        }
-        $passes = new PassesAhead($ahead, $opens);
-        while (($instant = $passes->comes()) < $stretch->until) {
+        while ($passes !== null && ($instant = $passes->comes()) < $stretch->until) {
             $tangles = [];
             foreach ($passes->come($instant) as $item) {
                 $is = $stretch->steady[$item] === Mask::IN || $passes->open($item) ? Mask::IN : Mask::OUT;
@@ -175,6 +169,24 @@ final class NextChanges
         return $open;
     }
 
+    /** Null where no step comes within the stretch. */
+    private function passesAhead(Stretch $stretch): ?PassesAhead
+    {
+        $ahead = $opens = [];
+        $comes = Instant::NEVER;
+        $asked = $this->waiting | $this->viewer->course->hiding->inTangles;
+        foreach ($stretch->sources as [$pass, $lasting]) {
+            $steps = $this->ahead($pass, $stretch->from);
+            if ($steps->comes < $comes) {
+                $comes = $steps->comes;
+            }
+            $ahead[] = $steps;
+            $opens[] = $lasting & $asked;
+        }
+
+        return $comes < $stretch->until ? new PassesAhead($ahead, $opens) : null;
+    }
+
     /** @param  string  $open  from its beginning on */
     private function bySteps(Stretch $stretch, string $open): void
     {
@@ -182,7 +194,7 @@ final class NextChanges
             $this->openings($stretch, $pass, $opens, $open);
         }
         foreach ($stretch->sources as [$pass, $opens]) {
-            if ($pass->profile->everCloses) {
+            if ($pass->pacing->everCloses) {
                 $this->closings($stretch, $pass, $opens, $open);
             }
         }
@@ -211,9 +223,9 @@ final class NextChanges
             // Between two cuts few steps come.
             $items &= $pass->releasedBetween($stretch->from, $stretch->until);
         }
-        $closings = $pass->profile->everCloses ? $pass->closings() : null;
-        $closingStep = $pass->profile->closingStep;
-        $releaseStep = $pass->profile->releaseStep;
+        $closings = $pass->pacing->everCloses ? $pass->closings() : null;
+        $closingStep = $pass->pacing->closingStep;
+        $releaseStep = $pass->pacing->releaseStep;
         $releases = $pass->releases();
         $changes = [];
         for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
@@ -237,12 +249,12 @@ final class NextChanges
      */
     private function closings(Stretch $stretch, PassMasks $pass, string $opens, string $open): void
     {
-        $items = $pass->profile->closing & $opens & $open & $this->waiting & ($stretch->steady ^ $this->viewer->course->all);
+        $items = $pass->pacing->closing & $opens & $open & $this->waiting & ($stretch->steady ^ $this->viewer->course->all);
         if (! str_contains($items, Mask::IN)) {
             return;
         }
         $closings = $pass->closings();
-        $closingStep = $pass->profile->closingStep;
+        $closingStep = $pass->pacing->closingStep;
         $changes = [];
         for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
             $closing = $closings[$closingStep[$item]];

@@ -14,7 +14,7 @@ final class StepsAhead
     /** Mask of what is released and not closed, where it has come to. */
     public string $due;
 
-    /** The instant of the next step; {@see Instant::NEVER}: there is none. */
+    /** The instant of the next step while the pass lasts; {@see Instant::NEVER}: there is none. */
     public int $comes;
 
     private string $closed;
@@ -36,8 +36,10 @@ final class StepsAhead
         $releases = $pass->releases();
         $this->releaseSteps = count($releases);
         $ahead = [];
-        foreach ($pass->profile->everCloses ? [...$releases, ...$pass->closings()] : $releases as $step => $instant) {
-            if ($instant > $at && $instant !== Instant::NEVER) {
+        // When the pass has ended it does not matter any more what comes.
+        $until = $pass->pass->until;
+        foreach ($pass->pacing->everCloses ? [...$releases, ...$pass->closings()] : $releases as $step => $instant) {
+            if ($instant > $at && $instant < $until) {
                 $ahead[$step] = $instant;
             }
         }
@@ -47,7 +49,7 @@ final class StepsAhead
         $this->comes = $this->instants[0] ?? Instant::NEVER;
     }
 
-    /** What is released and not closed, at an instant that is not before where it has come. */
+    /** What is released and not closed, at an instant at which the pass lasts and that is not before where it has come. */
     public function dueAt(int $at): string
     {
         while ($this->comes <= $at) {
@@ -63,14 +65,14 @@ final class StepsAhead
         $step = $this->steps[$this->next++];
         $this->comes = $this->instants[$this->next] ?? Instant::NEVER;
         if ($step < $this->releaseSteps) {
-            $items = $this->pass->profile->releases[$step];
+            $items = $this->pass->pacing->releases[$step];
             foreach ($items as $item) {
                 if ($this->closed[$item] === Mask::OUT) {
                     $this->due[$item] = Mask::IN;
                 }
             }
         } else {
-            $items = $this->pass->profile->closes()[$step - $this->releaseSteps];
+            $items = $this->pass->pacing->closes()[$step - $this->releaseSteps];
             foreach ($items as $item) {
                 $this->closed[$item] = Mask::IN;
                 $this->due[$item] = Mask::OUT;

@@ -23,7 +23,7 @@ final readonly class Stretch
     public function isOpenByPass(int $item, int $at): bool
     {
         foreach ($this->sources as [$pass, $opens]) {
-            if ($opens[$item] === Mask::IN && $pass->releases()[$pass->profile->releaseStep[$item]] <= $at && $at < $pass->closings()[$pass->profile->closingStep[$item]]) {
+            if ($opens[$item] === Mask::IN && $pass->releases()[$pass->pacing->releaseStep[$item]] <= $at && $at < $pass->closings()[$pass->pacing->closingStep[$item]]) {
                 return true;
             }
         }

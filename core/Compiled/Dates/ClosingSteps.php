@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled\Dates;
 
-use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Rules\ClosesOn;
 use SilentKeep\Core\Rules\Closing;
 use SilentKeep\Core\Time\Instant;
@@ -18,29 +17,12 @@ final readonly class ClosingSteps
     {
     }
 
-    /**
-     * The same as looking at each of {@see self::instants()}, where no clock change moves a release.
-     *
-     * @param  list<int>  $walls  of each release step, wall-clock time
-     * @return string a byte a closing step: whether it has come
-     */
-    public function come(array $walls, int $at): string
+    /** Whether a closing step may come before a release step, or at once with it. */
+    public function mayComeBefore(int $closing, int $release): bool
     {
-        $then = $this->zone->wallAt($at);
-        $come = Mask::OUT;
-        foreach ($this->rules as [$rule, $release, $above]) {
-            if ($come[$above] === Mask::IN) {
-                $come .= Mask::IN;
-            } elseif ($rule instanceof ClosesOn) {
-                $come .= $rule->at <= $at ? Mask::IN : Mask::OUT;
-            } else {
-                $wall = $walls[$release] + $rule->days * 86400;
-                // No zone changes its clock by more than a day.
-                $come .= $wall + 86400 < $then || ($wall <= $then + 86400 && $this->zone->instantOfWall($wall) <= $at) ? Mask::IN : Mask::OUT;
-            }
-        }
+        [$rule, $countsFrom, $above] = $this->rules[$closing - 1] ?? [null, 0, 0];
 
-        return $come;
+        return $rule !== null && ($above > 0 || $countsFrom !== $release || $rule instanceof ClosesOn || $rule->days <= 0);
     }
 
     /**

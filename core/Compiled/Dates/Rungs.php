@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Compiled\Dates;
 
 use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Time\SchoolZone;
 
 /** Which of some steps have come, a byte a step. */
 final class Rungs
@@ -20,14 +21,14 @@ final class Rungs
     }
 
     /**
-     * Those of a ladder, found by halving.
+     * How many of a ladder have come, found by halving.
      *
      * @param  list<int>  $instants  ascending
      */
-    public static function until(array $instants, int $at): string
+    public static function until(array $instants, int $at): int
     {
         $come = 0;
-        $left = $all = count($instants);
+        $left = count($instants);
         while ($left > 0) {
             $half = $left >> 1;
             if ($instants[$come + $half] <= $at) {
@@ -38,7 +39,32 @@ final class Rungs
             }
         }
 
-        return self::first($come, $all);
+        return $come;
+    }
+
+    /**
+     * The same of a ladder on the wall clock.
+     *
+     * @param  list<int>  $heights  seconds of wall-clock time after its foot, ascending
+     */
+    public static function untilOnWall(SchoolZone $zone, array $heights, int $foot, int $at): int
+    {
+        $come = 0;
+        $left = count($heights);
+        $wallThen = $left === 0 ? 0 : $zone->wallAt($at) - $foot;
+        while ($left > 0) {
+            $half = $left >> 1;
+            $off = $heights[$come + $half] - $wallThen;
+            // No zone changes its clock by more than a day.
+            if ($off < -86400 || ($off <= 86400 && $zone->instantOfWall($foot + $heights[$come + $half]) <= $at)) {
+                $come += $half + 1;
+                $left -= $half + 1;
+            } else {
+                $left = $half;
+            }
+        }
+
+        return $come;
     }
 
     /** @param  list<int>  $instants  in no order */

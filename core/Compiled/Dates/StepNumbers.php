@@ -21,6 +21,9 @@ use SilentKeep\Core\Viewing\Offer;
 /** Numbers the steps of an offer's release plan in reading order: one for all items that have the same rule and count from the same. */
 final class StepNumbers
 {
+    /** Whether they may be others for an offer that covers something else. */
+    public readonly bool $dependOnCoverage;
+
     /** @var list<int> the release step of each item */
     public array $releaseStep = [];
 
@@ -50,6 +53,7 @@ final class StepNumbers
         // Only where something counts from the one before need it be remembered.
         $depths = array_intersect_key($course->outline->depth, array_filter($entries, static fn (PlanEntry $entry): bool => $entry->opens->countsFromPrevious()));
         $counting = array_fill_keys($depths, true);
+        $this->dependOnCoverage = $counting !== [];
         $previous = $counting === [] ? null : $course->prepared->previousItems($offer);
         foreach ($course->outline->items as $at => $item) {
             $above = $course->outline->parent[$at];
@@ -168,11 +172,11 @@ final class StepNumbers
 
     /**
      * @param  array<int, list<int>>  $weekly  by step
-     * @return list<WeeklySteps> by weekday
+     * @return list<Ladder> by weekday
      */
     private static function byWeekday(array $weekly): array
     {
-        return $weekly === [] ? [] : array_map(static fn (int $weekday): WeeklySteps => new WeeklySteps(array_column($weekly, $weekday)), range(0, 6));
+        return $weekly === [] ? [] : array_map(static fn (int $weekday): Ladder => new Ladder(array_column($weekly, $weekday), count($weekly)), range(0, 6));
     }
 
     /**

@@ -46,6 +46,8 @@ final class Steps
     /** Whether a clock change may move a timed step. */
     private readonly bool $timedMayMove;
 
+    private ?ClosingLadders $closingLadders = null;
+
     /** @var array{int, int} times of day at which a pass has to begin for its ladders to be gone up step by step */
     private readonly array $skipped;
 
@@ -53,7 +55,7 @@ final class Steps
      * @param  list<int>  $plain  seconds of wall-clock time after the beginning, ascending
      * @param  list<int>  $timed  seconds of wall-clock time after the midnight before the beginning, ascending
      * @param  list<int>  $dated  instants, ascending
-     * @param  list<WeeklySteps>  $weekly  by the weekday of the beginning, Monday first
+     * @param  list<Ladder>  $weekly  by the weekday of the beginning, Monday first
      * @param  list<Rule>  $rules  of all steps but the first, each after what it counts from
      * @param  list<Rule>  $others  those of them on no ladder and not weekly
      */
@@ -97,7 +99,7 @@ final class Steps
         foreach ($this->dated as $date) {
             $instants[] = $date > $start ? $date : $start;
         }
-        $this->ladder($instants, $this->weekly === [] ? [] : $this->weekly[$this->weekday($wall - $time)]->seconds, $wall, $start);
+        $this->ladder($instants, $this->weekly === [] ? [] : $this->weekly[$this->weekday($wall - $time)]->heights, $wall, $start);
 
         return $this->others === [] ? $instants : array_values($this->go($instants, $this->others));
     }
@@ -116,7 +118,7 @@ final class Steps
 
     /**
      * @param  list<int>  $instants
-     * @param  list<int>  $steps
+     * @param  array<int, int>  $steps
      */
     private function ladder(array &$instants, array $steps, int $foot, int $start): void
     {
@@ -196,11 +198,10 @@ final class Steps
             // A step that is moved may come after one of a higher rung.
             return Rungs::oneByOne($releases ?? $this->releases($start), $at);
         }
-        $come = Mask::IN.Rungs::first($this->comeByWall($this->plain, $wall, $at), count($this->plain))
-            .Rungs::first($this->comeByWall($this->timed, $wall - $time, $at), count($this->timed)).Rungs::until($this->dated, $at);
+        $come = Mask::IN.Rungs::first(Rungs::untilOnWall($this->zone, $this->plain, $wall, $at), count($this->plain))
+            .Rungs::first(Rungs::untilOnWall($this->zone, $this->timed, $wall - $time, $at), count($this->timed)).Rungs::first(Rungs::until($this->dated, $at), count($this->dated));
         if ($this->weekly !== []) {
-            $weekly = $this->weekly[$this->weekday($wall - $time)];
-            $come .= $weekly->come($this->comeByWall($weekly->ascending, $wall, $at));
+            $come .= $this->weekly[$this->weekday($wall - $time)]->untilOnWall($this->zone, $wall, $at);
         }
 
         return $this->others === [] ? $come : $come.Rungs::oneByOne(array_slice($releases ?? $this->releases($start), strlen($come)), $at);
@@ -217,53 +218,15 @@ final class Steps
         if ($this->others !== [] || $this->timedMayMove || $from !== $start || $this->isMovable($start, $time)) {
             return null;
         }
-        $walls = [$wall];
-        foreach ($this->plain as $seconds) {
-            $walls[] = $wall + $seconds;
-        }
-        foreach ($this->timed as $seconds) {
-            $own = $wall - $time + $seconds;
-            $walls[] = $own > $wall ? $own : $wall;
-        }
-        foreach ($this->datedWalls as $date) {
-            $walls[] = $date > $wall ? $date : $wall;
-        }
-        foreach ($this->weekly === [] ? [] : $this->weekly[$this->weekday($wall - $time)]->seconds as $seconds) {
-            $walls[] = $wall + $seconds;
-        }
+        $ladders = $this->closingLadders ??= new ClosingLadders($this->zone, $this->closing->rules, $this->plain, $this->timed, $this->datedWalls, $this->weekly, $this->skipped);
 
-        return $this->closing->come($walls, $at);
+        return $ladders->mayMove ? null : $ladders->come($wall, $wall - $time, $this->weekday($wall - $time), $at);
     }
 
     /** Whether all that ever come have come for certain. */
     public function haveAllCome(int $start, int $at): bool
     {
         return $this->bounds->haveAllCome($start, $at);
-    }
-
-    /**
-     * How many steps of a ladder have come, found by halving.
-     *
-     * @param  list<int>  $steps  seconds of wall-clock time after its foot, ascending
-     */
-    private function comeByWall(array $steps, int $foot, int $at): int
-    {
-        $come = 0;
-        $left = count($steps);
-        $wallThen = $left === 0 ? 0 : $this->zone->wallAt($at) - $foot;
-        while ($left > 0) {
-            $half = $left >> 1;
-            $off = $steps[$come + $half] - $wallThen;
-            // No zone changes its clock by more than a day.
-            if ($off < -86400 || ($off <= 86400 && $this->zone->instantOfWall($foot + $steps[$come + $half]) <= $at)) {
-                $come += $half + 1;
-                $left -= $half + 1;
-            } else {
-                $left = $half;
-            }
-        }
-
-        return $come;
     }
 
     /** Whether anything can have closed by then. */

@@ -93,13 +93,13 @@ final class DatedSweep
         $reachable = $this->reachable($index);
         $progress = $this->progress[$index];
         $behindOne = $progress->turns()->behindOne;
-        foreach ($pass->profile->releases[$step] as $item) {
+        foreach ($pass->pacing->releases[$step] as $item) {
             if ($reachable[$item] === Mask::OUT || $this->works[$item] !== null) {
                 continue;
             }
             if ($ungated[$item] === Mask::IN || $this->done[$item] === Mask::IN
                 || (isset($behindOne[$item]) ? $this->done[$behindOne[$item]] === Mask::IN : $progress->passesFor($item))) {
-                if ($at < $pass->closings()[$pass->profile->closingStep[$item]]) {
+                if ($at < $pass->closings()[$pass->pacing->closingStep[$item]]) {
                     $this->note($item, $at);
                 }
             } else {
@@ -186,7 +186,7 @@ final class DatedSweep
         $pass = $this->viewer->passes[$index];
         $this->waiting[$index][$item] = Mask::OUT;
         $this->waits[$index]--;
-        if ($this->works[$item] === null && $at < $pass->closings()[$pass->profile->closingStep[$item]]) {
+        if ($this->works[$item] === null && $at < $pass->closings()[$pass->pacing->closingStep[$item]]) {
             $this->note($item, $at);
         }
     }

@@ -72,10 +72,10 @@ final class ItemByItem
      */
     private static function free(array $works, PassMasks $pass, array $items, int $begins, int $ends): array
     {
-        $step = $pass->profile->releaseStep;
+        $step = $pass->pacing->releaseStep;
         $releases = $pass->releases();
-        $closings = $pass->profile->everCloses ? $pass->closings() : null;
-        $closingStep = $pass->profile->closingStep;
+        $closings = $pass->pacing->everCloses ? $pass->closings() : null;
+        $closingStep = $pass->pacing->closingStep;
         foreach ($items as $item) {
             $at = $releases[$step[$item]];
             if ($at < $begins) {
@@ -99,8 +99,8 @@ final class ItemByItem
     {
         $passes = array_fill(0, $viewer->course->count, $begins);
         $works = [];
-        [$step, $closingStep, $releases] = [$pass->profile->releaseStep, $pass->profile->closingStep, $pass->releases()];
-        $closings = $pass->profile->everCloses ? $pass->closings() : null;
+        [$step, $closingStep, $releases] = [$pass->pacing->releaseStep, $pass->pacing->closingStep, $pass->releases()];
+        $closings = $pass->pacing->everCloses ? $pass->closings() : null;
         [$above, $firsts, $reachable] = [$itinerary->above, $itinerary->first, $itinerary->reachable];
         foreach ($itinerary->gated as $place => $item) {
             $opens = $begins;

@@ -36,10 +36,10 @@ final class StepsTest extends TestCase
             [$plan, $prepared, $profile, $offer] = self::course($zone, $entries);
             foreach (self::beginnings($zone) as $from) {
                 $schedule = $prepared->schedule(new Pass('o', $from), $offer);
-                $releases = $profile->steps->releases($from);
-                $closings = $profile->steps->closing->instants($releases, $from);
-                self::assertSame($schedule->release, array_map(static fn (int $step): int => $releases[$step], $profile->releaseStep), "{$name} from {$from}");
-                self::assertSame($schedule->closing, array_map(static fn (int $step): int => $closings[$step], $profile->closingStep), "{$name} from {$from}");
+                $releases = $profile->pacing->steps->releases($from);
+                $closings = $profile->pacing->steps->closing->instants($releases, $from);
+                self::assertSame($schedule->release, array_map(static fn (int $step): int => $releases[$step], $profile->pacing->releaseStep), "{$name} from {$from}");
+                self::assertSame($schedule->closing, array_map(static fn (int $step): int => $closings[$step], $profile->pacing->closingStep), "{$name} from {$from}");
             }
             self::assertNotSame([], $plan->offers);
         }
@@ -51,17 +51,17 @@ final class StepsTest extends TestCase
         foreach (self::rules() as $name => $entries) {
             [, , $profile] = self::course($zone, $entries);
             foreach (self::beginnings($zone) as $from) {
-                $releases = $profile->steps->releases($from);
-                $closings = $profile->steps->closing->instants($releases, $from);
+                $releases = $profile->pacing->steps->releases($from);
+                $closings = $profile->pacing->steps->closing->instants($releases, $from);
                 $asked = [];
                 foreach (array_diff([...$releases, ...$closings, $from, $from + 300 * 86400], [Instant::NEVER]) as $instant) {
                     array_push($asked, $instant, $instant - 1, $instant + 1, $instant + 1800, $instant - 3600);
                 }
                 foreach ($asked as $at) {
                     $expected = implode('', array_map(static fn (int $release): string => $release <= $at ? "\x01" : "\x00", $releases));
-                    self::assertSame(bin2hex($expected), bin2hex($profile->steps->released($from, $at, null)), "{$name} from {$from} at {$at}");
-                    self::assertSame(bin2hex($expected), bin2hex($profile->steps->released($from, $at, $releases)), "{$name} from {$from} at {$at}, of instants");
-                    self::assertTrue(min([Instant::NEVER, ...$closings]) > $at || $profile->steps->mayHaveClosed($from, $at), "{$name} from {$from} at {$at}: something has closed");
+                    self::assertSame(bin2hex($expected), bin2hex($profile->pacing->steps->released($from, $at, null)), "{$name} from {$from} at {$at}");
+                    self::assertSame(bin2hex($expected), bin2hex($profile->pacing->steps->released($from, $at, $releases)), "{$name} from {$from} at {$at}, of instants");
+                    self::assertTrue(min([Instant::NEVER, ...$closings]) > $at || $profile->pacing->steps->mayHaveClosed($from, $at), "{$name} from {$from} at {$at}: something has closed");
                 }
             }
         }
@@ -75,10 +75,10 @@ final class StepsTest extends TestCase
             $entries = array_map(static fn (array $entry): array => ['closes' => ['rule' => 'after_open', 'days' => 5], ...$entry], $entries);
             [, , $profile] = self::course($zone, ['d2' => ['opens' => ['rule' => 'at_once'], 'closes' => ['rule' => 'after_open', 'days' => 0]], ...$entries]);
             foreach (self::beginnings($zone) as $from) {
-                $closings = $profile->steps->closing->instants($profile->steps->releases($from), $from);
+                $closings = $profile->pacing->steps->closing->instants($profile->pacing->steps->releases($from), $from);
                 foreach (array_diff([...$closings, $from], [Instant::NEVER]) as $instant) {
                     foreach ([$instant, $instant - 1, $instant + 1, $instant + 1800, $instant - 3600] as $at) {
-                        $closed = $profile->steps->closed($from, $from, $at);
+                        $closed = $profile->pacing->steps->closed($from, $from, $at);
                         $told += $closed === null ? 0 : 1;
                         $expected = implode('', array_map(static fn (int $closing): string => $closing <= $at ? "\x01" : "\x00", $closings));
                         self::assertContains($closed === null ? null : bin2hex($closed), [null, bin2hex($expected)], "{$name} from {$from} at {$at}");
@@ -94,8 +94,8 @@ final class StepsTest extends TestCase
     {
         [, , $profile] = self::course('Europe/Oslo', ['a' => [...self::after(3), 'closes' => ['rule' => 'after_open', 'days' => 5]]]);
         $from = Instant::parse('2026-01-05T10:00:00Z');
-        self::assertNotNull($profile->steps->closed($from, $from, $from + 86400));
-        self::assertNull($profile->steps->closed($from - 30 * 86400, $from, $from + 86400));
+        self::assertNotNull($profile->pacing->steps->closed($from, $from, $from + 86400));
+        self::assertNull($profile->pacing->steps->closed($from - 30 * 86400, $from, $from + 86400));
     }
 
     /** Begun at half past two, three days before the clock skips that time: what counts from the lesson of that day comes at half past three, on the day of another that does not. */
@@ -114,8 +114,8 @@ final class StepsTest extends TestCase
     public function test_rules_that_say_the_same_are_one_step_and_plain_ones_stand_in_their_order(): void
     {
         [, , $profile] = self::course('Europe/Oslo', ['a' => self::after(20), 'b' => self::after(5), 'c' => self::after(20), 'd' => self::after(5, time: '09:00')]);
-        self::assertSame([2, 1, 2, 3], array_slice($profile->releaseStep, 0, 4));
-        self::assertSame([0, 1, 2, 3], array_keys($profile->steps->releases(0)));
+        self::assertSame([2, 1, 2, 3], array_slice($profile->pacing->releaseStep, 0, 4));
+        self::assertSame([0, 1, 2, 3], array_keys($profile->pacing->steps->releases(0)));
     }
 
     public function test_an_opening_of_another_kind_has_no_bound(): void
@@ -162,8 +162,8 @@ final class StepsTest extends TestCase
     {
         [, , $profile] = self::course('Europe/Oslo', ['a' => self::after(20), 'b' => self::after(5, weekday: 2)]);
         $from = Instant::parse('2026-01-05T10:00:00Z');
-        self::assertFalse($profile->steps->haveAllCome($from, $from + 20 * 86400));
-        self::assertTrue($profile->steps->haveAllCome($from, $from + 40 * 86400));
+        self::assertFalse($profile->pacing->steps->haveAllCome($from, $from + 20 * 86400));
+        self::assertTrue($profile->pacing->steps->haveAllCome($from, $from + 40 * 86400));
     }
 
     /** @return iterable<string, array{string}> */
