@@ -133,6 +133,21 @@ final class SchoolZone
         return $instant + $this->offsetAt($instant);
     }
 
+    /**
+     * The stretch of time around an instant within which the clock is not changed, for whoever must read the wall clock at many.
+     *
+     * @return array{int, int, int} from, until, and the seconds by which the wall clock is ahead of UTC
+     */
+    public function stretchAt(int $instant): array
+    {
+        $offset = $this->offsetAt($instant);
+        if ($instant < self::TABLE_FROM || $instant >= self::TABLE_UNTIL) {
+            return [$instant, $instant + 1, $offset];
+        }
+
+        return [max($this->since[$this->near], self::TABLE_FROM), min($this->until[$this->near], self::TABLE_UNTIL), $offset];
+    }
+
     /** The same day of the month at the same wall-clock time so many months later; where that month has no such day, on its last. */
     public function plusMonths(int $base, int $months): int
     {

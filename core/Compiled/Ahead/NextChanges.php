@@ -147,8 +147,8 @@ final class NextChanges
         $hiding = $this->viewer->course->hiding;
         while ($passes !== null && ($instant = $passes->comes()) < $stretch->until) {
             $tangles = [];
-            foreach ($passes->come($instant) as $item) {
-                $is = $stretch->steady[$item] === Mask::IN || $passes->open($item) ? Mask::IN : Mask::OUT;
+            foreach ($passes->come($instant) as $item => $byPass) {
+                $is = $stretch->steady[$item] | $byPass;
                 if ($is === $open[$item]) {
                     continue;
                 }

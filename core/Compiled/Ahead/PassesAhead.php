@@ -34,33 +34,37 @@ final readonly class PassesAhead
     /**
      * Lets the steps of an instant come.
      *
-     * @return list<int> items that may open or close by them, now and then one twice
+     * @return array<int, string> of items that may open or close by them, a byte each: whether one of the passes opens it then
      */
     public function come(int $instant): array
     {
         $moved = [];
         foreach ($this->ahead as $pass => $steps) {
+            $opens = $this->opens[$pass];
             while ($steps->comes === $instant) {
                 foreach ($steps->come() as $item) {
-                    if ($this->opens[$pass][$item] === Mask::IN) {
-                        $moved[] = $item;
+                    if ($opens[$item] === Mask::IN) {
+                        $moved[$item] = $steps->due[$item];
                     }
                 }
             }
         }
 
-        return $moved;
+        return count($this->ahead) === 1 ? $moved : $this->byAny($moved);
     }
 
-    /** Whether one of them opens it where it has come to. */
-    public function open(int $item): bool
+    /**
+     * @param  array<int, string>  $moved  by one of them
+     * @return array<int, string> by any
+     */
+    private function byAny(array $moved): array
     {
-        foreach ($this->ahead as $pass => $steps) {
-            if ($this->opens[$pass][$item] === Mask::IN && $steps->due[$item] === Mask::IN) {
-                return true;
+        foreach ($moved as $item => $open) {
+            foreach ($open === Mask::IN ? [] : $this->ahead as $pass => $steps) {
+                $moved[$item] |= $this->opens[$pass][$item] & $steps->due[$item];
             }
         }
 
-        return false;
+        return $moved;
     }
 }

@@ -35,13 +35,18 @@ final readonly class ClosingSteps
         $zone = $this->zone;
         $instants = [Instant::NEVER];
         [$since, $until, $offset] = [0, 0, 0];
+        [$unchangedFrom, $unchangedUntil, $ahead] = [0, 0, 0];
         foreach ($this->rules as [$rule, $release, $above]) {
             if ($rule instanceof ClosesOn) {
                 $own = $rule->at;
             } elseif ($releases[$release] === Instant::NEVER) {
                 $own = Instant::NEVER;
             } else {
-                $own = $zone->wallAt($releases[$release] > $from ? $releases[$release] : $from) + $rule->days * 86400;
+                $opened = $releases[$release] > $from ? $releases[$release] : $from;
+                if ($opened >= $unchangedUntil || $opened < $unchangedFrom) {
+                    [$unchangedFrom, $unchangedUntil, $ahead] = $zone->stretchAt($opened);
+                }
+                $own = $opened + $ahead + $rule->days * 86400;
                 if ($own >= $until || $own < $since) {
                     [$since, $until, $offset] = $zone->stretchOfWall($own);
                 }
