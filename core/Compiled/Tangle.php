@@ -22,8 +22,11 @@ final readonly class Tangle
     /** How many such containers stand in each other at most. */
     private int $levels;
 
-    /** @var array<int, int> those containers, what is inside before what it stands in: how many items stand in each */
-    private array $fromLeaves;
+    /** Those containers. */
+    private string $containers;
+
+    /** @var array<int, int> how many items stand in each of them */
+    private array $inside;
 
     /**
      * @param  string  $hides  of the whole course: what hides when it is closed
@@ -34,6 +37,7 @@ final readonly class Tangle
         $this->hides = substr($hides, $first, $length);
         $this->all = str_repeat(Mask::IN, $length);
         $above = $inside = [];
+        $held = str_repeat(Mask::OUT, $length);
         $levels = 0;
         for ($at = $first; $at < $first + $length; $at++) {
             $over = $outline->parent[$at];
@@ -42,12 +46,14 @@ final readonly class Tangle
                 $levels = max($levels, $containers[$over]);
             }
             if (isset($containers[$at])) {
-                $inside = [$at - $first => $outline->end[$at] - $at - 1] + $inside;
+                $inside[$at - $first] = $outline->end[$at] - $at - 1;
+                $held[$at - $first] = Mask::IN;
             }
         }
         $this->above = new Gather($above, $length);
         $this->levels = $levels;
-        $this->fromLeaves = $inside;
+        $this->containers = $held;
+        $this->inside = $inside;
     }
 
     /**
@@ -57,9 +63,11 @@ final readonly class Tangle
     public function states(string $open): string
     {
         $hidden = $this->hidden($open ^ $this->all);
-        // What has something inside that is not hidden is seen.
-        foreach ($this->fromLeaves as $container => $inside) {
-            if ($hidden[$container] === Mask::IN && strspn($hidden, Mask::IN, $container + 1, $inside) < $inside) {
+        // What has something inside that is not hidden is seen; what is inside comes first.
+        $containers = $hidden & $this->containers;
+        for ($container = strrpos($containers, Mask::IN); $container !== false; $container = $container === 0 ? false : strrpos($containers, Mask::IN, $container - 1 - $this->length)) {
+            $inside = $this->inside[$container];
+            if (strspn($hidden, Mask::IN, $container + 1, $inside) < $inside) {
                 $hidden[$container] = Mask::OUT;
             }
         }
@@ -72,11 +80,11 @@ final readonly class Tangle
     private function hidden(string $closed): string
     {
         $hidden = $this->hides & $closed;
-        for ($level = 0; $level < $this->levels; $level++) {
-            $more = $hidden | ($this->above->from($hidden) & $closed);
-            if ($more === $hidden) {
-                break;
-            }
+        $over = $hidden & $this->containers;
+        for ($level = 0; $level < $this->levels && str_contains($over, Mask::IN); $level++) {
+            $more = $hidden | ($this->above->from($over) & $closed);
+            // Of those that hold something, the ones that have come to it.
+            $over = ($more ^ $hidden) & $this->containers;
             $hidden = $more;
         }
 
