@@ -16,7 +16,10 @@ const SHAPES = 50;
 const SHAPE_VIEWERS = 200;
 
 /** Each with people of its own; one more has been served before. */
-const SHAPE_ROUNDS = 5;
+const SHAPE_ROUNDS = 7;
+
+/** So many of them at a time the loop and the core do in turn: a machine that is slow for a moment is so for both. */
+const SHAPE_TURN = 10;
 
 /**
  * The bare loop over the items of a shape, once for each pass of each viewer: done made ready by position, then of every item its
@@ -102,6 +105,29 @@ function failUnlessLoopIsRight(Shape $shape, array $viewers, CompiledDecider $de
     }
 }
 
+/**
+ * How often the time of the loop the work takes, both done for a few viewers at a time; the median of the rounds.
+ *
+ * @param  list<list<Viewer>>  $rounds
+ * @param  Closure(list<Viewer>): Closure  $loopFor
+ * @param  Closure(list<Viewer>): mixed  $work
+ */
+function besideLoop(array $rounds, Closure $loopFor, Closure $work): float
+{
+    $ratios = [];
+    foreach ($rounds as $viewers) {
+        $bare = $own = 0.0;
+        foreach (array_chunk($viewers, SHAPE_TURN) as $few) {
+            $loop = $loopFor($few);
+            $bare += timed($loop);
+            $own += timed(static fn () => $work($few));
+        }
+        $ratios[] = $own / $bare;
+    }
+
+    return medianAndWorst($ratios)[0];
+}
+
 function shapeRows(int $seed): void
 {
     $now = benchNow();
@@ -111,24 +137,24 @@ function shapeRows(int $seed): void
     for ($n = 0; $n < SHAPES; $n++) {
         $shape = new Shape($seed * 1000 + $n);
         $rounds = array_map(static fn (): array => $shape->viewers(SHAPE_VIEWERS), range(0, SHAPE_ROUNDS));
-        $loops = array_map(static fn (array $viewers): Closure => itemLoop($shape->plan, $viewers, $now), $rounds);
         $decider = new CompiledDecider($shape->plan, $shape->plan->courses['c']);
-        foreach ($rounds[SHAPE_ROUNDS] as $viewer) {
+        $served = array_pop($rounds);
+        foreach ($served as $viewer) {
             $decider->answers($viewer, $now);
         }
-        failUnlessLoopIsRight($shape, $rounds[SHAPE_ROUNDS], $decider, $now);
-        $loop = static fn (int $round): int => $loops[$round]();
-        $ratios['states'][] = beside($loop, static function (int $round) use ($rounds, $decider, $now): void {
-            foreach ($rounds[$round] as $viewer) {
+        failUnlessLoopIsRight($shape, $served, $decider, $now);
+        $loopFor = static fn (array $viewers): Closure => itemLoop($shape->plan, $viewers, $now);
+        $ratios['states'][] = besideLoop($rounds, $loopFor, static function (array $viewers) use ($decider, $now): void {
+            foreach ($viewers as $viewer) {
                 $decider->states($decider->viewer($viewer, $now), $now);
             }
-        }, SHAPE_ROUNDS)[1];
-        $ratios['whole answers'][] = beside($loop, static function (int $round) use ($rounds, $decider, $now): void {
-            foreach ($rounds[$round] as $viewer) {
+        });
+        $ratios['whole answers'][] = besideLoop($rounds, $loopFor, static function (array $viewers) use ($decider, $now): void {
+            foreach ($viewers as $viewer) {
                 $decider->answers($viewer, $now);
             }
-        }, SHAPE_ROUNDS)[1];
-        $whole = beside($loop, wholeLoop($shape, $rounds[0], $now), SHAPE_ROUNDS)[1];
+        });
+        $whole = besideLoop($rounds, $loopFor, static fn (array $viewers): int => wholeLoop($shape, $viewers, $now)());
         foreach ($ratios as $what => $of) {
             $ofWhole[$what][] = $of[$n] / $whole;
         }

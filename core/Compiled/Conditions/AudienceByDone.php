@@ -32,9 +32,9 @@ final class AudienceByDone
         if (! $letsInIfDone && ! $letsInIfNot) {
             $this->always &= $without;
         } elseif (! $letsInIfNot) {
-            $this->undone[$lesson] = ($this->undone[$lesson] ?? $without) & $without;
+            $this->undone[$lesson] = isset($this->undone[$lesson]) ? $this->undone[$lesson] & $without : $without;
         } elseif (! $letsInIfDone) {
-            $this->done[$lesson] = ($this->done[$lesson] ?? $without) & $without;
+            $this->done[$lesson] = isset($this->done[$lesson]) ? $this->done[$lesson] & $without : $without;
         }
     }
 

@@ -14,6 +14,9 @@ use SilentKeep\Core\Viewing\Offer;
 /** Whom the conditions of a course let in, and whom they may still let in: people with the same labels are let in by the same. */
 final class Audiences
 {
+    /** That a table by what is done takes for each, beside its mask. */
+    private const BYTES_A_CONDITION = 64;
+
     /** @var array<string, TruthTables> */
     private array $holding = [];
 
@@ -93,7 +96,7 @@ final class Audiences
                 $these = $this->whateverIsDone[$key] ?? Keep::in($this->whateverIsDone, $key, $this->mostKept, static fn (): string => $tables->letIn($conditions, $labels->at($at), $at));
             } else {
                 $byDone = $this->byDone[$key] ?? Keep::in(
-                    $this->byDone, $key, intdiv($this->mostKept, count($conditions)), static fn (): AudienceByDone => $tables->byDone($conditions, $labels->at($at), $at),
+                    $this->byDone, $key, $this->mostByDone(count($conditions)), static fn (): AudienceByDone => $tables->byDone($conditions, $labels->at($at), $at),
                 );
                 $these = $byDone->of($done, fn (int $condition): bool => $this->lets($condition, $tables, $labels, $done, $at));
             }
@@ -101,6 +104,12 @@ final class Audiences
         }
 
         return $in ?? $this->course->all;
+    }
+
+    /** How many tables of so many conditions take no more room than masks do: most of theirs are those of the conditions themselves. */
+    private function mostByDone(int $conditions): int
+    {
+        return intdiv($this->mostKept * $this->course->count, $this->course->count + self::BYTES_A_CONDITION * $conditions);
     }
 
     /** Of what conditions ask about, what is done, as one text. */

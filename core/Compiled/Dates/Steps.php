@@ -46,6 +46,8 @@ final class Steps
     /** Whether a clock change may move a timed step. */
     private readonly bool $timedMayMove;
 
+    private readonly bool $countFromEachOther;
+
     private ?ClosingLadders $closingLadders = null;
 
     /** @var array{int, int} times of day at which a pass has to begin for its ladders to be gone up step by step */
@@ -76,6 +78,7 @@ final class Steps
         $this->skipped = $zone->skippedTimes(self::LADDERS_SINCE);
         // Half of never is as far away, and days can still be added to it.
         $this->datedWalls = array_map(static fn (int $date): int => $date === Instant::NEVER ? Instant::NEVER >> 1 : $zone->wallAt($date), $dated);
+        $this->countFromEachOther = array_filter(array_column($rules, 2)) !== [];
         $this->timedMayMove = array_filter($timed, fn (int $seconds): bool => $seconds % 86400 >= $this->skipped[0] && $seconds % 86400 < $this->skipped[1]) !== [];
     }
 
@@ -90,7 +93,7 @@ final class Steps
         }
         $wall = $this->zone->wallAt($start);
         $time = ($wall % 86400 + 86400) % 86400;
-        if ($this->isMovable($start, $time)) {
+        if ($this->movesOthers($start, $time)) {
             return $this->stepByStep($start);
         }
         $instants = [$start];
@@ -104,10 +107,16 @@ final class Steps
         return $this->others === [] ? $instants : array_values($this->go($instants, $this->others));
     }
 
-    /** Whether a clock change may move a step of a pass that begins then, and with it those that count from it. */
+    /** Whether a clock change may move a step of a pass that begins then. */
     private function isMovable(int $start, int $time): bool
     {
         return $start < self::LADDERS_SINCE || ($time >= $this->skipped[0] && $time < $this->skipped[1]);
+    }
+
+    /** The same, and with it others that count from it: what counts from the beginning alone stays where its ladder has it. */
+    private function movesOthers(int $start, int $time): bool
+    {
+        return $start < self::LADDERS_SINCE || ($this->countFromEachOther && $this->isMovable($start, $time));
     }
 
     /** @return int from 0, Monday */
@@ -194,7 +203,7 @@ final class Steps
         }
         $wall = $this->zone->wallAt($start);
         $time = ($wall % 86400 + 86400) % 86400;
-        if ($this->isMovable($start, $time)) {
+        if ($this->timedMayMove || $this->movesOthers($start, $time)) {
             // A step that is moved may come after one of a higher rung.
             return Rungs::oneByOne($releases ?? $this->releases($start), $at);
         }

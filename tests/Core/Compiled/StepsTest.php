@@ -111,6 +111,19 @@ final class StepsTest extends TestCase
         self::assertSame(['open', 'locked', 'open'], $states((new CompiledDecider($plan, $plan->courses['c']))->decide($viewer, $at)));
     }
 
+    /** On the night the clock is put forward half past two is half past three, after three o'clock. */
+    public function test_bug_a_time_that_the_clock_skips_was_told_to_have_come_before_a_later_one(): void
+    {
+        [$plan] = self::course('Europe/Oslo', ['a' => self::after(3, time: '02:30'), 'b' => self::after(3, time: '03:00'), 'c' => self::after(3, time: '02:45')]);
+        $school = new \DateTimeZone('Europe/Oslo');
+        $viewer = new Viewer(signedIn: true, passes: [new Pass('o', (new \DateTimeImmutable('2026-03-26 10:00', $school))->getTimestamp())]);
+        $at = (new \DateTimeImmutable('2026-03-29 03:15', $school))->getTimestamp();
+
+        $states = static fn (array $decisions): array => array_map(static fn (Decision $decision): string => $decision->state->value, array_slice($decisions, 0, 3));
+        self::assertSame(['locked', 'open', 'locked'], $states((new Decider($plan, $plan->courses['c']))->decide($viewer, $at)));
+        self::assertSame(['locked', 'open', 'locked'], $states((new CompiledDecider($plan, $plan->courses['c']))->decide($viewer, $at)));
+    }
+
     public function test_rules_that_say_the_same_are_one_step_and_plain_ones_stand_in_their_order(): void
     {
         [, , $profile] = self::course('Europe/Oslo', ['a' => self::after(20), 'b' => self::after(5), 'c' => self::after(20), 'd' => self::after(5, time: '09:00')]);
