@@ -30,7 +30,7 @@ final class Hiding
     private readonly array $containers;
 
     /** @var array<int, int> the outermost container that can come out hidden, by what stands in it, itself too */
-    private readonly array $outermost;
+    public readonly array $outermost;
 
     /** @var array<int, Tangle> by outermost container */
     private array $tangles = [];
@@ -67,11 +67,9 @@ final class Hiding
         return $this->whole?->states($open) ?? $this->whenClosed | Mask::as($open, 7);
     }
 
-    /** The tangle that an item stands in, which is in one. */
-    public function tangleOf(int $item): Tangle
+    /** All that stands in an outermost container. */
+    public function tangleFrom(int $first): Tangle
     {
-        $first = $this->outermost[$item];
-
         return $this->tangles[$first] ??= new Tangle($this->course->outline, $first, $this->course->outline->end[$first] - $first, $this->hides, $this->containers);
     }
 

@@ -125,10 +125,15 @@ final readonly class Cuts
         if ($this->viewer->byPassesOnly) {
             return $this->viewer->course->none;
         }
-        $inSeason = $this->viewer->gate($at) === null;
-        $steady = $this->viewer->byGrant($at);
-        if ($inSeason) {
-            $steady |= $this->viewer->asAnyone($at) | $this->viewer->asSample($at) | $this->viewer->asGuest($at);
+        $course = $this->viewer->course;
+        $steady = $this->viewer->grants === [] ? $course->none : $this->viewer->byGrant($at);
+        if ($this->viewer->gate($at) === null) {
+            if ($course->hasSamples) {
+                $steady |= $this->viewer->asSample($at);
+            }
+            if ($course->prepared->course->entry === Entry::Anyone || $this->viewer->viewer->guest) {
+                $steady |= $this->viewer->asAnyone($at) | $this->viewer->asGuest($at);
+            }
             if ($this->viewer->observed !== null && ! $this->follows()) {
                 $steady |= $this->viewer->asObserver($at);
             } elseif ($this->viewer->observed !== null && $this->viewer->course->prepared->course->observerDoor->open) {
@@ -137,7 +142,7 @@ final readonly class Cuts
             }
         }
 
-        return $steady & $this->viewer->course->published;
+        return $course->hasDrafts ? $steady & $course->published : $steady;
     }
 
     private function follows(): bool

@@ -153,16 +153,15 @@ final class NextChanges
                     continue;
                 }
                 $open[$item] = $is;
-                if ($hiding->inTangles[$item] === Mask::IN) {
-                    $tangle = $hiding->tangleOf($item);
-                    $tangles[$tangle->first] = $tangle;
+                if (isset($hiding->outermost[$item])) {
+                    $tangles[$hiding->outermost[$item]] = true;
                 } elseif ($this->waiting[$item] === Mask::IN) {
                     $this->waiting[$item] = Mask::OUT;
                     $this->found[$item] = new StateChange($instant, $is === Mask::IN ? State::Open : $hiding->whenClosed($item));
                 }
             }
-            foreach ($tangles as $tangle) {
-                $this->noteWithin($tangle, $instant, $open);
+            foreach ($tangles as $first => $_) {
+                $this->noteWithin($hiding->tangleFrom($first), $instant, $open);
             }
         }
 
