@@ -188,19 +188,22 @@ final readonly class Why
         $active = array_values(array_filter($viewer->passes, static fn (PassMasks $pass): bool => $pass->isActive($at)));
         $asked = $open ^ $viewer->course->all;
         $nearest = self::ofPass($viewer, $active[0], $at);
-        /** @var array<int, PassMasks> $others whose bits those are that are not the first one's, by item */
+        $ranks = self::ranks();
+        /** @var array<int, int> $others whose bits those are that are not the first one's, by item */
         $others = [];
         for ($next = 1, $last = count($active) - 1; $next <= $last; $next++) {
             $pass = $active[$next];
             $bits = self::ofPass($viewer, $pass, $at);
             // Where the last one says the same, it does not matter whose bits they are.
             $compared = $next < $last ? $asked : $asked & self::differing($bits, $nearest);
+            $releases = $pass->releases();
+            $steps = $pass->pacing->releaseStep;
             for ($item = strpos($compared, Mask::IN); $item !== false; $item = strpos($compared, Mask::IN, $item + 1)) {
-                $rank = self::rank(ord($bits[$item]));
-                $nearestRank = self::rank(ord($nearest[$item]));
-                if ($rank < $nearestRank || ($rank === $nearestRank && self::release($pass, $item) < self::release($others[$item] ?? $active[0], $item))) {
+                $rank = $ranks[$bits[$item]];
+                $nearestRank = $ranks[$nearest[$item]];
+                if ($rank < $nearestRank || ($rank === $nearestRank && $releases[$steps[$item]] < self::release($active[$others[$item] ?? 0], $item))) {
                     $nearest[$item] = $bits[$item];
-                    $others[$item] = $pass;
+                    $others[$item] = $next;
                 }
             }
         }
@@ -218,13 +221,16 @@ final readonly class Why
         return strtr($bits ^ $others, $bytes[0], $bytes[1]);
     }
 
-    /** Only waiting for its date comes first, then the fewest failing gates. */
-    private static function rank(int $failing): int
+    /** @return array<array-key, int> by a byte of failing gates: only waiting for its date comes first, then the fewest */
+    private static function ranks(): array
     {
-        /** @var array<int, int> $ranks */
+        /** @var array<array-key, int> $ranks */
         static $ranks = [];
+        for ($byte = count($ranks); $byte < 256; $byte++) {
+            $ranks[chr($byte)] = $byte === 8 ? 0 : 1 + substr_count(decbin($byte), '1');
+        }
 
-        return $ranks[$failing] ??= $failing === 8 ? 0 : 1 + substr_count(decbin($failing), '1');
+        return $ranks;
     }
 
     private static function release(PassMasks $pass, int $item): int
