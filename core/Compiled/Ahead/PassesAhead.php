@@ -40,13 +40,8 @@ final readonly class PassesAhead
     {
         $moved = [];
         foreach ($this->ahead as $pass => $steps) {
-            $opens = $this->opens[$pass];
             while ($steps->comes === $instant) {
-                foreach ($steps->come() as $item) {
-                    if ($opens[$item] === Mask::IN) {
-                        $moved[$item] = $steps->due[$item];
-                    }
-                }
+                $steps->come($this->opens[$pass], $moved);
             }
         }
 

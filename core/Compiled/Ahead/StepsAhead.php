@@ -52,33 +52,45 @@ final class StepsAhead
     /** What is released and not closed, at an instant at which the pass lasts and that is not before where it has come. */
     public function dueAt(int $at): string
     {
-        while ($this->comes <= $at) {
-            $this->come();
+        if ($this->comes <= $at) {
+            $nobody = $this->due ^ $this->due;
+            $moved = [];
+            while ($this->comes <= $at) {
+                $this->come($nobody, $moved);
+            }
         }
 
         return $this->due;
     }
 
-    /** @return list<int> items of the next step, which comes now */
-    public function come(): array
+    /**
+     * Lets the next step come.
+     *
+     * @param  string  $asked  mask
+     * @param  array<int, string>  $moved  of those asked about a byte each for what it releases or closes: whether it is due then
+     */
+    public function come(string $asked, array &$moved): void
     {
         $step = $this->steps[$this->next++];
         $this->comes = $this->instants[$this->next] ?? Instant::NEVER;
         if ($step < $this->releaseSteps) {
-            $items = $this->pass->pacing->releases[$step];
-            foreach ($items as $item) {
+            foreach ($this->pass->pacing->releases[$step] as $item) {
                 if ($this->closed[$item] === Mask::OUT) {
                     $this->due[$item] = Mask::IN;
+                    if ($asked[$item] === Mask::IN) {
+                        $moved[$item] = Mask::IN;
+                    }
                 }
             }
-        } else {
-            $items = $this->pass->pacing->closes()[$step - $this->releaseSteps];
-            foreach ($items as $item) {
-                $this->closed[$item] = Mask::IN;
-                $this->due[$item] = Mask::OUT;
+
+            return;
+        }
+        foreach ($this->pass->pacing->closes()[$step - $this->releaseSteps] as $item) {
+            $this->closed[$item] = Mask::IN;
+            $this->due[$item] = Mask::OUT;
+            if ($asked[$item] === Mask::IN) {
+                $moved[$item] = Mask::OUT;
             }
         }
-
-        return $items;
     }
 }
