@@ -63,7 +63,7 @@ final readonly class Cuts
             return $pass->state === PassState::Active ? [$pass->from, $pass->until] : [];
         }
         $course = $this->viewer->course->prepared->course;
-        $cuts = [...$this->viewer->labels->instants, ...$this->viewer->course->conditions->instants];
+        $cuts = $this->conditionInstants();
         foreach ($this->viewer->passes as $pass) {
             if ($pass->pass->state === PassState::Active) {
                 array_push($cuts, $pass->pass->from, $pass->pass->until);
@@ -83,6 +83,22 @@ final readonly class Cuts
         }
 
         return $this->observed === null ? $cuts : [...$cuts, ...$this->observed->instants()];
+    }
+
+    /** @return list<int> at which a condition may change that matters: none after the last pass, where conditions bear on passes alone */
+    private function conditionInstants(): array
+    {
+        $instants = [...$this->viewer->labels->instants, ...$this->viewer->course->conditions->instants];
+        $samples = $this->viewer->course->prepared->samples;
+        if ($instants === [] || ! $samples->unconditional || $this->observed !== null || $this->viewer->viewer->guest || $this->viewer->course->prepared->course->entry === Entry::Anyone) {
+            return $instants;
+        }
+        $last = 0;
+        foreach ($this->viewer->passes as $pass) {
+            $last = $pass->pass->state === PassState::Active ? max($last, $pass->pass->until) : $last;
+        }
+
+        return array_values(array_filter($instants, static fn (int $instant): bool => $instant < $last));
     }
 
     /** @param  int  $until  the next cut */

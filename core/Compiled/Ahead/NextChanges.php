@@ -143,7 +143,7 @@ final class NextChanges
      */
     private function byEvents(Stretch $stretch, string $open): string
     {
-        $passes = $this->passesAhead($stretch);
+        $passes = $stretch->sources === [] ? null : $this->passesAhead($stretch);
         $hiding = $this->viewer->course->hiding;
         while ($passes !== null && ($instant = $passes->comes()) < $stretch->until) {
             $tangles = [];
