@@ -145,9 +145,10 @@ final class NextChanges
     {
         $passes = $stretch->sources === [] ? null : $this->passesAhead($stretch);
         $hiding = $this->viewer->course->hiding;
-        while ($passes !== null && ($instant = $passes->comes()) < $stretch->until) {
+        while ($passes !== null && $passes->comes < $stretch->until) {
+            $instant = $passes->comes;
             $tangles = [];
-            foreach ($passes->come($instant) as $item => $byPass) {
+            foreach ($passes->come() as $item => $byPass) {
                 $is = $stretch->steady[$item] | $byPass;
                 if ($is === $open[$item]) {
                     continue;
@@ -172,18 +173,16 @@ final class NextChanges
     private function passesAhead(Stretch $stretch): ?PassesAhead
     {
         $ahead = $opens = [];
-        $comes = Instant::NEVER;
+        $comes = false;
         $asked = $this->waiting | $this->viewer->course->hiding->inTangles;
         foreach ($stretch->sources as [$pass, $lasting]) {
             $steps = $this->ahead($pass, $stretch->from);
-            if ($steps->comes < $comes) {
-                $comes = $steps->comes;
-            }
+            $comes = $comes || $steps->comes < $stretch->until;
             $ahead[] = $steps;
             $opens[] = $lasting & $asked;
         }
 
-        return $comes < $stretch->until ? new PassesAhead($ahead, $opens) : null;
+        return $comes ? new PassesAhead($ahead, $opens) : null;
     }
 
     /** @param  string  $open  from its beginning on */

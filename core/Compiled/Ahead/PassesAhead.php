@@ -8,18 +8,21 @@ use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Time\Instant;
 
 /** The steps of all passes that open things within one stretch of time, as they come one instant after another. */
-final readonly class PassesAhead
+final class PassesAhead
 {
+    /** The instant of the next step; {@see Instant::NEVER}: there is none. */
+    public int $comes;
+
     /**
      * @param  list<StepsAhead>  $ahead  of each pass
      * @param  list<string>  $opens  by the same places: what each opens when it is time, of what is asked about
      */
-    public function __construct(private array $ahead, private array $opens)
+    public function __construct(private readonly array $ahead, private readonly array $opens)
     {
+        $this->comes = $this->next();
     }
 
-    /** The instant of the next step; {@see Instant::NEVER}: there is none. */
-    public function comes(): int
+    private function next(): int
     {
         $comes = Instant::NEVER;
         foreach ($this->ahead as $steps) {
@@ -32,20 +35,27 @@ final readonly class PassesAhead
     }
 
     /**
-     * Lets the steps of an instant come.
+     * Lets the steps of the next instant come.
      *
      * @return array<int, string> of items that may open or close by them, a byte each: whether one of the passes opens it then
      */
-    public function come(int $instant): array
+    public function come(): array
     {
+        $instant = $this->comes;
         $moved = [];
         foreach ($this->ahead as $pass => $steps) {
             while ($steps->comes === $instant) {
                 $steps->come($this->opens[$pass], $moved);
             }
         }
+        if (isset($this->ahead[1])) {
+            $this->comes = $this->next();
 
-        return count($this->ahead) === 1 ? $moved : $this->byAny($moved);
+            return $this->byAny($moved);
+        }
+        $this->comes = $this->ahead[0]->comes ?? Instant::NEVER;
+
+        return $moved;
     }
 
     /**

@@ -27,10 +27,18 @@ final class StepsAhead
 
     private readonly int $releaseSteps;
 
+    /** @var list<list<int>> items by release step */
+    private readonly array $releases;
+
+    /** @var list<list<int>> items by closing step */
+    private readonly array $closes;
+
     private int $next = 0;
 
-    public function __construct(private readonly PassMasks $pass, int $at)
+    public function __construct(PassMasks $pass, int $at)
     {
+        $this->releases = $pass->pacing->releases;
+        $this->closes = $pass->pacing->everCloses ? $pass->pacing->closes() : [];
         $this->due = $pass->due($at);
         $this->closed = $pass->closed($at);
         $releases = $pass->releases();
@@ -74,7 +82,7 @@ final class StepsAhead
         $step = $this->steps[$this->next++];
         $this->comes = $this->instants[$this->next] ?? Instant::NEVER;
         if ($step < $this->releaseSteps) {
-            foreach ($this->pass->pacing->releases[$step] as $item) {
+            foreach ($this->releases[$step] as $item) {
                 if ($this->closed[$item] === Mask::OUT) {
                     $this->due[$item] = Mask::IN;
                     if ($asked[$item] === Mask::IN) {
@@ -85,7 +93,7 @@ final class StepsAhead
 
             return;
         }
-        foreach ($this->pass->pacing->closes()[$step - $this->releaseSteps] as $item) {
+        foreach ($this->closes[$step - $this->releaseSteps] as $item) {
             $this->closed[$item] = Mask::IN;
             $this->due[$item] = Mask::OUT;
             if ($asked[$item] === Mask::IN) {
