@@ -119,22 +119,7 @@ final class PassMasks
     /** Whether this one and another release and close the same from an instant on, each while it lasts. */
     public function goesWith(self $other, int $at): bool
     {
-        return $this->pacing === $other->pacing && self::comeAlike($this->releases(), $other->releases(), $at) && self::comeAlike($this->closings(), $other->closings(), $at);
-    }
-
-    /**
-     * @param  list<int>  $instants  of steps
-     * @param  list<int>  $others  of the same steps
-     */
-    private static function comeAlike(array $instants, array $others, int $at): bool
-    {
-        foreach ($instants as $step => $instant) {
-            if ($instant !== $others[$step] && ($instant > $at || $others[$step] > $at)) {
-                return false;
-            }
-        }
-
-        return true;
+        return $this->pacing === $other->pacing && Rungs::areAlike($this->releases(), $other->releases(), $at) && Rungs::areAlike($this->closings(), $other->closings(), $at);
     }
 
     /** What is released after an instant and not after another. */

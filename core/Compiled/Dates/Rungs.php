@@ -77,4 +77,21 @@ final class Rungs
 
         return $come;
     }
+
+    /**
+     * Whether what comes after an instant comes at the same times.
+     *
+     * @param  list<int>  $instants  of steps
+     * @param  list<int>  $others  of the same steps
+     */
+    public static function areAlike(array $instants, array $others, int $at): bool
+    {
+        foreach ($instants as $step => $instant) {
+            if ($instant !== $others[$step] && ($instant > $at || $others[$step] > $at)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
 }
