@@ -79,7 +79,7 @@ final readonly class ViewerRows
             if ($starts === null && $ends === null) {
                 $lasting[(int) $person][] = (string) $label;
             } else {
-                $timed[(int) $person][] = new TimedLabel((string) $label, (int) $starts, self::end($ends));
+                $timed[(int) $person][] = new TimedLabel((string) $label, (int) $starts, $ends === null ? Instant::NEVER : (int) $ends);
             }
         }
 
@@ -97,7 +97,7 @@ final readonly class ViewerRows
     {
         $held = $given = [];
         foreach ($this->rows->passes($people, $courses) as [$person, , $course, $state, $starts, $ends, $pacedFrom, $offer, $labels]) {
-            $pass = new Pass((string) $offer, (int) $starts, self::end($ends), PassState::from((string) $state), $pacedFrom === null ? null : (int) $pacedFrom);
+            $pass = new Pass((string) $offer, (int) $starts, $ends === null ? Instant::NEVER : (int) $ends, PassState::from((string) $state), $pacedFrom === null ? null : (int) $pacedFrom);
             $held[(int) $person][(int) $course][] = $pass;
             $gives = $labels === '[]' || $pass->state !== PassState::Active ? [] : json_decode((string) $labels, true);
             foreach (is_array($gives) ? array_filter($gives, is_string(...)) : [] as $label) {
@@ -117,7 +117,7 @@ final readonly class ViewerRows
     {
         $grants = [];
         foreach ($this->rows->grants($people, $courses) as [$person, $course, $item, $starts, $ends]) {
-            $grants[(int) $person][(int) $course][] = new Grant((string) $item, (int) $starts, self::end($ends));
+            $grants[(int) $person][(int) $course][] = new Grant((string) $item, (int) $starts, $ends === null ? Instant::NEVER : (int) $ends);
         }
 
         return $grants;
@@ -132,10 +132,5 @@ final readonly class ViewerRows
     private static function givenElsewhere(array $given, int $course): array
     {
         return array_values(array_map(static fn (array $one): TimedLabel => $one[1], array_filter($given, static fn (array $one): bool => $one[0] !== $course)));
-    }
-
-    private static function end(int|float|string|null $stored): int
-    {
-        return $stored === null ? Instant::NEVER : (int) $stored;
     }
 }
