@@ -152,7 +152,7 @@ final class Progress
             return $this->done[$item] === Mask::IN;
         }
 
-        return $this->course->hasRequired($this->precedence->lessons, $item) && ! $this->course->hasRequired($this->undoneLessons, $item);
+        return ! $this->course->hasRequired($this->undoneLessons, $item) && $this->course->hasRequired($this->precedence->lessons, $item);
     }
 
     /** Its own, whatever it stands in. */
