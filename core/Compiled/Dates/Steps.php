@@ -227,6 +227,10 @@ final class Steps
         if ($this->others !== [] || $this->timedMayMove || $from !== $start || $this->isMovable($start, $time)) {
             return null;
         }
+        // In the second of two hours that read the same the clock does not tell what was later.
+        if ($this->zone->instantOfWall($wall) !== $start) {
+            return null;
+        }
         $ladders = $this->closingLadders ??= new ClosingLadders($this->zone, $this->closing->rules, $this->plain, $this->timed, $this->datedWalls, $this->weekly, $this->skipped);
 
         return $ladders->mayMove ? null : $ladders->come($wall, $wall - $time, $this->weekday($wall - $time), $at);

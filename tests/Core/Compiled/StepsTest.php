@@ -124,6 +124,17 @@ final class StepsTest extends TestCase
         self::assertSame(['locked', 'open', 'locked'], $states((new CompiledDecider($plan, $plan->courses['c']))->decide($viewer, $at)));
     }
 
+    /** Begun at the second half past one of the night in which the clock is put back: after the first quarter to two, at which it was released for others, and so paced from half past one. */
+    public function test_bug_of_an_hour_that_comes_twice_the_later_time_on_the_clock_was_taken_for_the_later_one(): void
+    {
+        [$plan] = self::course('America/New_York', ['a' => ['opens' => ['rule' => 'on', 'at' => '2026-11-01T01:45'], 'closes' => ['rule' => 'after_open', 'days' => 30]]]);
+        $viewer = new Viewer(signedIn: true, passes: [new Pass('o', Instant::parse('2026-11-01T06:30:00Z'))]);
+        $at = Instant::parse('2026-12-01T06:35:00Z');
+
+        self::assertSame('locked', (new Decider($plan, $plan->courses['c']))->decide($viewer, $at)[0]->state->value);
+        self::assertSame('locked', (new CompiledDecider($plan, $plan->courses['c']))->decide($viewer, $at)[0]->state->value);
+    }
+
     public function test_rules_that_say_the_same_are_one_step_and_plain_ones_stand_in_their_order(): void
     {
         [, , $profile] = self::course('Europe/Oslo', ['a' => self::after(20), 'b' => self::after(5), 'c' => self::after(20), 'd' => self::after(5, time: '09:00')]);
