@@ -16,6 +16,9 @@ final class RehearseOn implements ShouldQueue
     /** Seconds of one step, after which its progress is told. */
     private const STEP = 0.5;
 
+    /** Of the first one: whoever asked is told soon that it goes on. */
+    private const FIRST_STEP = 0.1;
+
     /** Seconds of one job: others wait in the queue too. */
     private const TURN = 20.0;
 
@@ -31,11 +34,13 @@ final class RehearseOn implements ShouldQueue
     public function handle(RehearsalRuns $runs, RehearsalParts $parts): void
     {
         $start = hrtime(true);
+        $seconds = self::FIRST_STEP;
         do {
-            $left = $this->partId === null ? $runs->step($this->runId, self::STEP)?->isUnderWay() : $parts->step($this->partId, self::STEP);
+            $left = $this->partId === null ? $runs->step($this->runId, $seconds)?->isUnderWay() : $parts->step($this->partId, $seconds);
             if ($left !== true) {
                 return;
             }
+            $seconds = self::STEP;
         } while ((hrtime(true) - $start) / 1e9 < self::TURN);
         self::dispatch($this->runId, $this->partId);
     }

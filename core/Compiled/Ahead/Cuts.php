@@ -107,7 +107,7 @@ final readonly class Cuts
         return new Stretch($from, $until, $this->sources($from), $this->steady($from));
     }
 
-    /** @return list<array{PassMasks, string}> the passes that open things to this viewer at an instant, each with what it opens when it is time */
+    /** @return list<array{PassMasks, string}> the passes that open things to this viewer at an instant, one of those that go together, each with what they open when it is time */
     private function sources(int $at): array
     {
         $sources = $this->viewer->gate($at) === null ? $this->ownSources($at, ViewerKind::Learner, $this->viewer->course->published) : [];

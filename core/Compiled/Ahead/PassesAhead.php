@@ -14,7 +14,7 @@ final class PassesAhead
     public int $comes;
 
     /**
-     * @param  list<StepsAhead>  $ahead  of each pass
+     * @param  list<StepsAhead>  $ahead  of each pass, of one at least
      * @param  list<string>  $opens  by the same places: what each opens when it is time, of what is asked about
      */
     public function __construct(private readonly array $ahead, private readonly array $opens)

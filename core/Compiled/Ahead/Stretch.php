@@ -12,7 +12,7 @@ final readonly class Stretch
 {
     /**
      * @param  int  $until  the first instant that is no longer in it
-     * @param  list<array{PassMasks, string}>  $sources  passes that open things, each with what it opens when it is time
+     * @param  list<array{PassMasks, string}>  $sources  passes that open things, each with what it opens when it is time, and those that go with it
      * @param  string  $steady  mask of what is open otherwise
      */
     public function __construct(public int $from, public int $until, public array $sources, public string $steady)
