@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\School\Backup;
 
+use App\Access\ForgetAllKept;
 use App\Database\Value;
 use App\Files\LocalCopies;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Storage;
 use SQLite3;
 use ZipArchive;
@@ -16,7 +16,7 @@ final readonly class Restore
 {
     private const MANIFEST_BYTES = 50_000_000;
 
-    public function __construct(private DatabaseInPlace $place)
+    public function __construct(private DatabaseInPlace $place, private ForgetAllKept $forgetAllKept)
     {
     }
 
@@ -59,7 +59,7 @@ final readonly class Restore
                 unlink($new);
             }
         }
-        Artisan::call('cache:clear');
+        ($this->forgetAllKept)();
 
         return ['made_at' => $manifest['made_at'], 'media' => count($manifest['media']), 'kept' => $kept];
     }
