@@ -22,7 +22,7 @@ final readonly class Cuts
     /** @param  int  $at  the instant from which is asked */
     public function __construct(private ViewerMasks $viewer, int $at)
     {
-        $this->first = self::together($viewer->passes, $at);
+        $this->first = isset($viewer->passes[1]) ? self::together($viewer->passes, $at) : [0];
         $this->observed = $viewer->observed === null ? null : new self($viewer->observed, $at);
     }
 
@@ -128,7 +128,11 @@ final readonly class Cuts
                 $lasting = $within === $this->viewer->course->all ? $lasting : $lasting & $within;
                 // What several open at the same times is looked at once.
                 $first = $this->first[$number];
-                $sources[$first] = isset($sources[$first]) ? [$sources[$first][0], $sources[$first][1] | $lasting] : [$pass, $lasting];
+                if (isset($sources[$first])) {
+                    $sources[$first][1] |= $lasting;
+                } else {
+                    $sources[$first] = [$pass, $lasting];
+                }
             }
         }
 
