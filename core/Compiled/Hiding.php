@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-use SilentKeep\Core\Deciding\State;
 use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Outline;
@@ -16,7 +15,7 @@ use SilentKeep\Core\Outline\Outline;
 final class Hiding
 {
     /** A letter an item for when it is closed, where nothing hides that holds something: then that is the same whatever else is open. */
-    private readonly string $whenClosed;
+    public readonly string $whenClosed;
 
     /** Whether something that holds something can come out hidden, so that what is inside has to be looked at. */
     public readonly bool $tangled;
@@ -71,11 +70,5 @@ final class Hiding
     public function tangleFrom(int $first): Tangle
     {
         return $this->tangles[$first] ??= new Tangle($this->course->outline, $first, $this->course->outline->end[$first] - $first, $this->hides, $this->containers);
-    }
-
-    /** The state of what is closed, for courses without tangles. */
-    public function whenClosed(int $item): State
-    {
-        return substr($this->whenClosed, $item, 1) === 'h' ? State::Hidden : State::Locked;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
+use SilentKeep\Core\Compiled\Dates\FixedDates;
+use SilentKeep\Core\Compiled\Dates\Rungs;
 use SilentKeep\Core\Compiled\Dates\StepNumbers;
 use SilentKeep\Core\Compiled\Dates\Steps;
 use SilentKeep\Core\Viewing\Offer;
@@ -27,6 +29,9 @@ final class Pacing
     public readonly string $held;
 
     public readonly Steps $steps;
+
+    /** Where all comes on dates. */
+    public readonly ?FixedDates $fixed;
 
     /** Whether anything closes again. */
     public readonly bool $everCloses;
@@ -56,12 +61,19 @@ final class Pacing
     /** @var array<string, array{string, string}> by which steps have come */
     private array $stages = [];
 
+    private ?string $toDoOnDates = null;
+
+    private ?int $closedOnDatesAt = null;
+
+    private string $closedOnDates = '';
+
     /** @param  string  $covered  by the offer */
     public function __construct(private readonly CourseMasks $course, Offer $offer, string $covered)
     {
         $numbers = new StepNumbers($course, $offer, $covered);
         $this->dependsOnCoverage = $numbers->dependOnCoverage;
         $this->steps = $numbers->steps;
+        $this->fixed = $this->steps->fixed();
         $this->everCloses = $this->steps->closing->rules !== [];
         $this->releaseStep = $numbers->releaseStep;
         $this->closingStep = $numbers->closingStep;
@@ -121,5 +133,32 @@ final class Pacing
         $this->byClosing ??= new Gather($this->closingStep, $this->course->count);
 
         return $this->byClosing->from($steps);
+    }
+
+    /** What is closed of those for whom these dates hold. */
+    public function closedOnDates(FixedDates $dates, int $at): string
+    {
+        if ($this->closedOnDatesAt !== $at) {
+            $this->closedOnDatesAt = $at;
+            $this->closedOnDates = $this->closed(Rungs::oneByOne($dates->closings, $at));
+        }
+
+        return $this->closedOnDates;
+    }
+
+    /** Lessons and parts that are released on some date, and not closed at once: what is released as a pass begins has closed before, or is open for a while. */
+    public function toDoOnDates(FixedDates $dates): string
+    {
+        if ($this->toDoOnDates === null) {
+            $toDo = $this->everToDo;
+            foreach ($this->mayCloseFirst as $item) {
+                if ($dates->closings[$this->closingStep[$item]] <= $dates->dates[$this->releaseStep[$item]]) {
+                    $toDo[$item] = Mask::OUT;
+                }
+            }
+            $this->toDoOnDates = $toDo;
+        }
+
+        return $this->toDoOnDates;
     }
 }

@@ -10,29 +10,35 @@ use SilentKeep\Core\Outline\Outline;
  * Items that stand in a row in reading order, with all that is inside them: a whole course, or something that can come out hidden with
  * something in it. What is open in there decides what of it is hidden, and nothing else does.
  */
-final readonly class Tangle
+final class Tangle
 {
-    private string $hides;
+    /** How many answers are kept. */
+    private const MOST_KEPT = 400;
 
-    private string $all;
+    private readonly string $hides;
+
+    private readonly string $all;
 
     /** Of what stands right inside a container that can come out hidden, that container. */
-    private Gather $above;
+    private readonly Gather $above;
 
     /** How many such containers stand in each other at most. */
-    private int $levels;
+    private readonly int $levels;
 
     /** Those containers. */
-    private string $containers;
+    private readonly string $containers;
 
     /** @var array<int, int> how many items stand in each of them */
-    private array $inside;
+    private readonly array $inside;
+
+    /** @var array<string, string> states by what is open */
+    private array $kept = [];
 
     /**
      * @param  string  $hides  of the whole course: what hides when it is closed
      * @param  array<int, int>  $containers  of the whole course: those that can come out hidden, and in how many of them each stands, itself counted
      */
-    public function __construct(Outline $outline, public int $first, public int $length, string $hides, array $containers)
+    public function __construct(Outline $outline, public readonly int $first, public readonly int $length, string $hides, array $containers)
     {
         $this->hides = substr($hides, $first, $length);
         $this->all = str_repeat(Mask::IN, $length);
@@ -54,6 +60,19 @@ final readonly class Tangle
         $this->levels = $levels;
         $this->containers = $held;
         $this->inside = $inside;
+    }
+
+    /** As {@see self::states()}, for parts of a course: what one viewer comes to others have come to, and it is remembered. */
+    public function statesKept(string $open): string
+    {
+        if (isset($this->kept[$open])) {
+            return $this->kept[$open];
+        }
+        if (count($this->kept) >= self::MOST_KEPT) {
+            $this->kept = [];
+        }
+
+        return $this->kept[$open] = $this->states($open);
     }
 
     /**

@@ -14,7 +14,10 @@ use SilentKeep\Core\Viewing\PassState;
 /** Time as one viewer goes through it, cut where anything but a step of a pass may change something for them. */
 final readonly class Cuts
 {
-    /** @var array<int, int> of each pass, the first of those that go with it */
+    /** @var list<PassMasks> that may open something from then on */
+    private array $passes;
+
+    /** @var array<int, int> of each of them, the first of those that go with it */
     private array $first;
 
     private ?self $observed;
@@ -22,7 +25,14 @@ final readonly class Cuts
     /** @param  int  $at  the instant from which is asked */
     public function __construct(private ViewerMasks $viewer, int $at)
     {
-        $this->first = isset($viewer->passes[1]) ? self::together($viewer->passes, $at) : [0];
+        $passes = [];
+        foreach ($viewer->passes as $pass) {
+            if ($pass->pass->state === PassState::Active && $pass->pass->until > $at) {
+                $passes[] = $pass;
+            }
+        }
+        $this->passes = $passes;
+        $this->first = isset($passes[1]) ? self::together($passes, $at) : [0];
         $this->observed = $viewer->observed === null ? null : new self($viewer->observed, $at);
     }
 
@@ -34,11 +44,8 @@ final readonly class Cuts
     {
         $first = array_keys($passes);
         foreach ($passes as $number => $pass) {
-            if ($pass->pass->until <= $at) {
-                continue;
-            }
             for ($other = 0; $other < $number; $other++) {
-                if ($first[$other] === $other && $passes[$other]->pass->until > $at && $pass->goesWith($passes[$other], $at)) {
+                if ($first[$other] === $other && $pass->goesWith($passes[$other], $at)) {
                     $first[$number] = $other;
                     break;
                 }
@@ -57,18 +64,15 @@ final readonly class Cuts
     /** @return list<int> in no order */
     private function instants(): array
     {
-        if ($this->viewer->byPassesOnly && $this->viewer->course->alwaysIn && count($this->viewer->passes) === 1 && $this->viewer->labels->instants === [] && $this->viewer->course->conditions->instants === []) {
-            $pass = $this->viewer->passes[0]->pass;
-
-            return $pass->state === PassState::Active ? [$pass->from, $pass->until] : [];
+        $cuts = $this->viewer->labels->instants === [] && $this->viewer->course->conditions->instants === [] ? [] : $this->conditionInstants();
+        foreach ($this->passes as $pass) {
+            $cuts[] = $pass->pass->from;
+            $cuts[] = $pass->pass->until;
+        }
+        if ($this->viewer->byPassesOnly && $this->viewer->course->alwaysIn) {
+            return $cuts;
         }
         $course = $this->viewer->course->prepared->course;
-        $cuts = $this->conditionInstants();
-        foreach ($this->viewer->passes as $pass) {
-            if ($pass->pass->state === PassState::Active) {
-                array_push($cuts, $pass->pass->from, $pass->pass->until);
-            }
-        }
         foreach ($this->viewer->grants as [$grant]) {
             array_push($cuts, $grant->from, $grant->until);
         }
@@ -90,12 +94,12 @@ final readonly class Cuts
     {
         $instants = [...$this->viewer->labels->instants, ...$this->viewer->course->conditions->instants];
         $samples = $this->viewer->course->prepared->samples;
-        if ($instants === [] || ! $samples->unconditional || $this->observed !== null || $this->viewer->viewer->guest || $this->viewer->course->prepared->course->entry === Entry::Anyone) {
+        if (! $samples->unconditional || $this->observed !== null || $this->viewer->viewer->guest || $this->viewer->course->prepared->course->entry === Entry::Anyone) {
             return $instants;
         }
         $last = 0;
-        foreach ($this->viewer->passes as $pass) {
-            $last = $pass->pass->state === PassState::Active ? max($last, $pass->pass->until) : $last;
+        foreach ($this->passes as $pass) {
+            $last = max($last, $pass->pass->until);
         }
 
         return array_values(array_filter($instants, static fn (int $instant): bool => $instant < $last));
@@ -122,8 +126,8 @@ final readonly class Cuts
     private function ownSources(int $at, ViewerKind $kind, string $within): array
     {
         $sources = [];
-        foreach ($this->viewer->passes as $number => $pass) {
-            if ($pass->isActive($at)) {
+        foreach ($this->passes as $number => $pass) {
+            if ($pass->pass->from <= $at && $at < $pass->pass->until) {
                 $lasting = $pass->lasting($at, $kind);
                 $lasting = $within === $this->viewer->course->all ? $lasting : $lasting & $within;
                 // What several open at the same times is looked at once.

@@ -110,7 +110,7 @@ final class NextChanges
     /** The same, of one tangle. */
     private function noteWithin(Tangle $tangle, int $at, string $open): void
     {
-        $then = $tangle->states(substr($open, $tangle->first, $tangle->length));
+        $then = $tangle->statesKept(substr($open, $tangle->first, $tangle->length));
         $this->noteChanged($at, $tangle->first, $then, self::changed(substr($this->states, $tangle->first, $tangle->length), $then) & substr($this->waiting, $tangle->first, $tangle->length));
     }
 
@@ -143,12 +143,18 @@ final class NextChanges
      */
     private function byEvents(Stretch $stretch, string $open): string
     {
-        $passes = $stretch->sources === [] ? null : $this->passesAhead($stretch);
         $hiding = $this->viewer->course->hiding;
+        $asked = $this->waiting | $hiding->inTangles;
+        $passes = isset($stretch->sources[1]) ? $this->passesAhead($stretch) : null;
+        if ($passes === null && $stretch->sources !== []) {
+            [[$pass, $opens]] = $stretch->sources;
+            $passes = $this->ahead($pass, $stretch->from);
+            $asked &= $opens;
+        }
         while ($passes !== null && $passes->comes < $stretch->until) {
             $instant = $passes->comes;
-            $tangles = [];
-            foreach ($passes->come() as $item => $byPass) {
+            $tangles = $changes = [];
+            foreach ($passes->come($asked) as $item => $byPass) {
                 $is = $stretch->steady[$item] | $byPass;
                 if ($is === $open[$item]) {
                     continue;
@@ -158,7 +164,8 @@ final class NextChanges
                     $tangles[$hiding->outermost[$item]] = true;
                 } elseif ($this->waiting[$item] === Mask::IN) {
                     $this->waiting[$item] = Mask::OUT;
-                    $this->found[$item] = new StateChange($instant, $is === Mask::IN ? State::Open : $hiding->whenClosed($item));
+                    $state = $is === Mask::IN ? 'o' : $hiding->whenClosed[$item];
+                    $this->found[$item] = $changes[$state] ??= new StateChange($instant, self::STATES[$state] ?? State::Hidden);
                 }
             }
             foreach ($tangles as $first => $_) {
@@ -169,20 +176,15 @@ final class NextChanges
         return $open;
     }
 
-    /** Null where no step comes within the stretch. */
-    private function passesAhead(Stretch $stretch): ?PassesAhead
+    private function passesAhead(Stretch $stretch): PassesAhead
     {
         $ahead = $opens = [];
-        $comes = false;
-        $asked = $this->waiting | $this->viewer->course->hiding->inTangles;
         foreach ($stretch->sources as [$pass, $lasting]) {
-            $steps = $this->ahead($pass, $stretch->from);
-            $comes = $comes || $steps->comes < $stretch->until;
-            $ahead[] = $steps;
-            $opens[] = $lasting & $asked;
+            $ahead[] = $this->ahead($pass, $stretch->from);
+            $opens[] = $lasting;
         }
 
-        return $comes ? new PassesAhead($ahead, $opens) : null;
+        return new PassesAhead($ahead, $opens);
     }
 
     /** @param  string  $open  from its beginning on */
@@ -261,8 +263,8 @@ final class NextChanges
             }
             $found = $this->found[$item];
             if (($found === null || $found->at > $closing) && (count($stretch->sources) === 1 || ! $stretch->isOpenByPass($item, $closing))) {
-                $state = $this->viewer->course->hiding->whenClosed($item);
-                $this->found[$item] = $changes[$state->value.$closing] ??= new StateChange($closing, $state);
+                $state = $this->viewer->course->hiding->whenClosed[$item];
+                $this->found[$item] = $changes[$state.$closing] ??= new StateChange($closing, self::STATES[$state] ?? State::Hidden);
                 $this->changing[] = $item;
             }
         }

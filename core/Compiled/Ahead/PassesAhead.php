@@ -14,8 +14,8 @@ final class PassesAhead
     public int $comes;
 
     /**
-     * @param  list<StepsAhead>  $ahead  of each pass, of one at least
-     * @param  list<string>  $opens  by the same places: what each opens when it is time, of what is asked about
+     * @param  list<StepsAhead>  $ahead  of each pass
+     * @param  list<string>  $opens  by the same places: what each opens when it is time
      */
     public function __construct(private readonly array $ahead, private readonly array $opens)
     {
@@ -37,25 +37,21 @@ final class PassesAhead
     /**
      * Lets the steps of the next instant come.
      *
-     * @return array<int, string> of items that may open or close by them, a byte each: whether one of the passes opens it then
+     * @param  string  $asked  mask
+     * @return array<int, string> of those asked about that may open or close by them, a byte each: whether one of the passes opens it then
      */
-    public function come(): array
+    public function come(string $asked): array
     {
         $instant = $this->comes;
         $moved = [];
         foreach ($this->ahead as $pass => $steps) {
-            while ($steps->comes === $instant) {
-                $steps->come($this->opens[$pass], $moved);
+            if ($steps->comes === $instant) {
+                $moved = $steps->come($this->opens[$pass] & $asked) + $moved;
             }
         }
-        if (isset($this->ahead[1])) {
-            $this->comes = $this->next();
+        $this->comes = $this->next();
 
-            return $this->byAny($moved);
-        }
-        $this->comes = $this->ahead[0]->comes ?? Instant::NEVER;
-
-        return $moved;
+        return $this->byAny($moved);
     }
 
     /**

@@ -41,19 +41,8 @@ final class StepsAhead
         $this->closes = $pass->pacing->everCloses ? $pass->pacing->closes() : [];
         $this->due = $pass->due($at);
         $this->closed = $pass->closed($at);
-        $releases = $pass->releases();
-        $this->releaseSteps = count($releases);
-        $ahead = [];
-        // When the pass has ended it does not matter any more what comes.
-        $until = $pass->pass->until;
-        foreach ($pass->pacing->everCloses ? [...$releases, ...$pass->closings()] : $releases as $step => $instant) {
-            if ($instant > $at && $instant < $until) {
-                $ahead[$step] = $instant;
-            }
-        }
-        asort($ahead);
-        $this->instants = array_values($ahead);
-        $this->steps = array_keys($ahead);
+        $this->releaseSteps = count($this->releases);
+        [$this->instants, $this->steps] = $pass->stepsAhead($at);
         $this->comes = $this->instants[0] ?? Instant::NEVER;
     }
 
@@ -62,9 +51,8 @@ final class StepsAhead
     {
         if ($this->comes <= $at) {
             $nobody = $this->due ^ $this->due;
-            $moved = [];
             while ($this->comes <= $at) {
-                $this->come($nobody, $moved);
+                $this->come($nobody);
             }
         }
 
@@ -72,33 +60,39 @@ final class StepsAhead
     }
 
     /**
-     * Lets the next step come.
+     * Lets all steps of the next instant come.
      *
      * @param  string  $asked  mask
-     * @param  array<int, string>  $moved  of those asked about a byte each for what it releases or closes: whether it is due then
+     * @return array<int, string> of those asked about a byte each for what is released or closes: whether it is due then
      */
-    public function come(string $asked, array &$moved): void
+    public function come(string $asked): array
     {
-        $step = $this->steps[$this->next++];
-        $this->comes = $this->instants[$this->next] ?? Instant::NEVER;
-        if ($step < $this->releaseSteps) {
-            foreach ($this->releases[$step] as $item) {
-                if ($this->closed[$item] === Mask::OUT) {
-                    $this->due[$item] = Mask::IN;
-                    if ($asked[$item] === Mask::IN) {
-                        $moved[$item] = Mask::IN;
+        $instant = $this->comes;
+        $moved = [];
+        do {
+            $step = $this->steps[$this->next++];
+            $this->comes = $this->instants[$this->next] ?? Instant::NEVER;
+            if ($step < $this->releaseSteps) {
+                foreach ($this->releases[$step] as $item) {
+                    if ($this->closed[$item] === Mask::OUT) {
+                        $this->due[$item] = Mask::IN;
+                        if ($asked[$item] === Mask::IN) {
+                            $moved[$item] = Mask::IN;
+                        }
                     }
                 }
-            }
 
-            return;
-        }
-        foreach ($this->closes[$step - $this->releaseSteps] as $item) {
-            $this->closed[$item] = Mask::IN;
-            $this->due[$item] = Mask::OUT;
-            if ($asked[$item] === Mask::IN) {
-                $moved[$item] = Mask::OUT;
+                continue;
             }
-        }
+            foreach ($this->closes[$step - $this->releaseSteps] as $item) {
+                $this->closed[$item] = Mask::IN;
+                $this->due[$item] = Mask::OUT;
+                if ($asked[$item] === Mask::IN) {
+                    $moved[$item] = Mask::OUT;
+                }
+            }
+        } while ($this->comes === $instant);
+
+        return $moved;
     }
 }

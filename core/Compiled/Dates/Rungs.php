@@ -79,6 +79,41 @@ final class Rungs
     }
 
     /**
+     * Those that come after an instant and before another, in the order in which they come.
+     *
+     * @param  list<int>  $instants  of steps
+     * @return array{list<int>, list<int>} instants, ascending; the steps by the same places
+     */
+    public static function ahead(array $instants, int $after, int $before): array
+    {
+        $ahead = [];
+        foreach ($instants as $step => $instant) {
+            if ($instant > $after && $instant < $before) {
+                $ahead[$step] = $instant;
+            }
+        }
+        asort($ahead);
+
+        return [array_values($ahead), array_keys($ahead)];
+    }
+
+    /**
+     * Those that come after an instant, as a text: where it is the same, the same comes.
+     *
+     * @param  list<int>  $instants
+     */
+    public static function aheadTold(array $instants, int $after): string
+    {
+        foreach ($instants as $step => $instant) {
+            if ($instant <= $after) {
+                $instants[$step] = 0;
+            }
+        }
+
+        return pack('q*', ...$instants);
+    }
+
+    /**
      * Whether what comes after an instant comes at the same times.
      *
      * @param  list<int>  $instants  of steps

@@ -119,6 +119,12 @@ final class Steps
         return $start < self::LADDERS_SINCE || ($this->countFromEachOther && $this->isMovable($start, $time));
     }
 
+    /** Null where anything does not come on a date. */
+    public function fixed(): ?FixedDates
+    {
+        return $this->dated === [] || count($this->dated) < count($this->rules) ? null : FixedDates::of($this->dated, $this->closing);
+    }
+
     /** @return int from 0, Monday */
     private function weekday(int $midnight): int
     {
