@@ -220,10 +220,20 @@ final class NextChanges
             return;
         }
         if ($this->goesByMany) {
-            // Between two cuts few steps come.
-            $items &= $pass->releasedBetween($stretch->from, $stretch->until);
+            $this->openingsByItem($stretch, $pass, $items & $pass->releasedBetween($stretch->from, $stretch->until));
+        } else {
+            $this->openingsByStep($stretch, $pass, $items);
         }
-        $closings = $pass->pacing->everCloses ? $pass->closings() : null;
+    }
+
+    /**
+     * Between two of many cuts few steps come.
+     *
+     * @param  string  $items  mask of what is released within the stretch
+     */
+    private function openingsByItem(Stretch $stretch, PassMasks $pass, string $items): void
+    {
+        $closings = $pass->pacing->mayCloseFirst === [] ? null : $pass->closings();
         $closingStep = $pass->pacing->closingStep;
         $releaseStep = $pass->pacing->releaseStep;
         $releases = $pass->releases();
@@ -231,13 +241,29 @@ final class NextChanges
         for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
             $step = $releaseStep[$item];
             $release = $releases[$step];
-            if ($release <= $stretch->from || $release >= $stretch->until || ($closings !== null && $closings[$closingStep[$item]] <= $release)) {
-                continue;
-            }
-            $found = $this->found[$item];
-            if ($found === null || $found->at > $release) {
+            if ($release > $stretch->from && $release < $stretch->until && (($found = $this->found[$item]) === null || $found->at > $release) && ($closings === null || $closings[$closingStep[$item]] > $release)) {
                 $this->found[$item] = $changes[$step] ??= new StateChange($release, State::Open);
                 $this->changing[] = $item;
+            }
+        }
+    }
+
+    /** Between few cuts many do. */
+    private function openingsByStep(Stretch $stretch, PassMasks $pass, string $items): void
+    {
+        $closings = $pass->pacing->mayCloseFirst === [] ? null : $pass->closings();
+        $closingStep = $pass->pacing->closingStep;
+        $members = $pass->pacing->releases;
+        foreach ($pass->releases() as $step => $release) {
+            if ($release <= $stretch->from || $release >= $stretch->until) {
+                continue;
+            }
+            $change = null;
+            foreach ($members[$step] as $item) {
+                if ($items[$item] === Mask::IN && (($found = $this->found[$item]) === null || $found->at > $release) && ($closings === null || $closings[$closingStep[$item]] > $release)) {
+                    $this->found[$item] = $change ??= new StateChange($release, State::Open);
+                    $this->changing[] = $item;
+                }
             }
         }
     }
@@ -253,19 +279,20 @@ final class NextChanges
         if (! str_contains($items, Mask::IN)) {
             return;
         }
-        $closings = $pass->closings();
-        $closingStep = $pass->pacing->closingStep;
-        $changes = [];
-        for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
-            $closing = $closings[$closingStep[$item]];
+        $members = $pass->pacing->closes();
+        $letters = $this->viewer->course->hiding->whenClosed;
+        $byOthers = isset($stretch->sources[1]);
+        foreach ($pass->closings() as $step => $closing) {
             if ($closing <= $stretch->from || $closing >= $stretch->until) {
                 continue;
             }
-            $found = $this->found[$item];
-            if (($found === null || $found->at > $closing) && (count($stretch->sources) === 1 || ! $stretch->isOpenByPass($item, $closing))) {
-                $state = $this->viewer->course->hiding->whenClosed[$item];
-                $this->found[$item] = $changes[$state.$closing] ??= new StateChange($closing, self::STATES[$state] ?? State::Hidden);
-                $this->changing[] = $item;
+            $changes = [];
+            foreach ($members[$step] as $item) {
+                $found = $this->found[$item];
+                if ($items[$item] === Mask::IN && ($found === null || $found->at > $closing) && (! $byOthers || ! $stretch->isOpenByPass($item, $closing))) {
+                    $this->found[$item] = $changes[$letters[$item]] ??= new StateChange($closing, self::STATES[$letters[$item]] ?? State::Hidden);
+                    $this->changing[] = $item;
+                }
             }
         }
     }
