@@ -184,10 +184,15 @@ abstract class PassDates
     /** Lessons and parts that time alone will have released, and not closed at once, at or after an instant. */
     public function willOpen(int $at): string
     {
-        if ($this->fixed !== null && $this->isFixedFrom($at)) {
-            return $this->pacing->toDoOnDates($this->fixed) & ($this->closed($at) ^ $this->course->all);
+        $fixed = $this->fixed !== null && $this->isFixedFrom($at);
+        $will = $fixed ? $this->pacing->toDoOnDates($this->fixed) : $this->pacing->everToDo;
+        $closed = $this->closed($at);
+        if ($closed !== $this->course->none) {
+            $will &= $closed ^ $this->course->all;
         }
-        $will = $this->pacing->everToDo & ($this->closed($at) ^ $this->course->all);
+        if ($fixed) {
+            return $will;
+        }
         foreach ($this->pacing->mayCloseFirst as $item) {
             if ($this->closings()[$this->pacing->closingStep[$item]] <= $this->releases()[$this->pacing->releaseStep[$item]]) {
                 $will[$item] = Mask::OUT;

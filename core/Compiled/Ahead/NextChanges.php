@@ -178,13 +178,7 @@ final class NextChanges
 
     private function passesAhead(Stretch $stretch): PassesAhead
     {
-        $ahead = $opens = [];
-        foreach ($stretch->sources as [$pass, $lasting]) {
-            $ahead[] = $this->ahead($pass, $stretch->from);
-            $opens[] = $lasting;
-        }
-
-        return new PassesAhead($ahead, $opens);
+        return new PassesAhead(array_map(fn (array $source): StepsAhead => $this->ahead($source[0], $stretch->from), $stretch->sources), array_column($stretch->sources, 1));
     }
 
     /** @param  string  $open  from its beginning on */
@@ -212,10 +206,7 @@ final class NextChanges
      */
     private function openings(Stretch $stretch, PassMasks $pass, string $opens, string $open): void
     {
-        $items = $opens ^ ($opens & $open);
-        if ($this->waiting !== $this->viewer->course->all) {
-            $items &= $this->waiting;
-        }
+        $items = $this->ofThoseWaiting($opens ^ ($opens & $open));
         if (! str_contains($items, Mask::IN)) {
             return;
         }
@@ -224,6 +215,12 @@ final class NextChanges
         } else {
             $this->openingsByStep($stretch, $pass, $items);
         }
+    }
+
+    /** Those that are asked about and have not changed yet: in the first stretch most often all. */
+    private function ofThoseWaiting(string $items): string
+    {
+        return $this->waiting === $this->viewer->course->all ? $items : $items & $this->waiting;
     }
 
     /**
@@ -275,7 +272,10 @@ final class NextChanges
      */
     private function closings(Stretch $stretch, PassMasks $pass, string $opens, string $open): void
     {
-        $items = $pass->pacing->closing & $opens & $open & $this->waiting & ($stretch->steady ^ $this->viewer->course->all);
+        $items = $this->ofThoseWaiting($pass->pacing->closing & $opens & $open);
+        if ($stretch->steady !== $this->viewer->course->none) {
+            $items &= $stretch->steady ^ $this->viewer->course->all;
+        }
         if (! str_contains($items, Mask::IN)) {
             return;
         }
