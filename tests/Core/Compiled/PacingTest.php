@@ -74,6 +74,11 @@ final class PacingTest extends TestCase
             [D::module('m', [D::lesson('a')]), D::lesson('b', after: ['all' => ['a']])], ['p' => ['m' => [...$days(0), ...$closes(5)], 'a' => [...$days(10), ...$closes(30)]]], ['p' => [$june]], '2026-06-02T00:00:00Z',
             ['a' => ['locked', ['not_yet'], null], 'b' => ['locked', ['stuck'], null]],
         ];
+        yield 'released as its pass ends, of somebody who comes back twice' => [
+            [D::lesson('a')], ['p' => ['a' => $on('2026-06-10T09:00')]],
+            ['p' => [['2026-05-01T00:00:00Z', '2026-06-10T07:00:00Z'], ['2026-07-01T00:00:00Z', '2026-08-01T00:00:00Z'], ['2026-09-01T00:00:00Z', '2026-10-01T00:00:00Z']]], '2026-06-02T00:00:00Z',
+            ['a' => ['locked', ['not_yet'], '2026-07-01T00:00:00Z']],
+        ];
         // Released at three, closing in the hour that the clock skips: what is open since then closes at that time.
         yield 'a date that the clock skips, of somebody who came later' => [
             [D::lesson('a')], ['p' => ['a' => [...$on('2026-01-01T02:30'), ...$closes(87)]]], ['p' => [['2026-01-01T02:15:00Z', '2027-01-01T00:00:00Z']]], '2026-03-29T01:20:00Z',
