@@ -24,7 +24,7 @@ final readonly class Answers
      * @param  string  $via  what leads there, named by `$routes`
      * @param  array<array-key, ?Route>  $routes  by byte
      * @param  string  $works  mask: open to work in
-     * @param  array<int, ?StateChange>  $next  of every item
+     * @param  array<int, int>  $next  of every item, as {@see ChangeCode}
      */
     public function __construct(
         private Outline $outline,
@@ -50,7 +50,7 @@ final readonly class Answers
 
     public function next(int $item): ?StateChange
     {
-        return $this->next[$item];
+        return ChangeCode::told($this->next[$item]);
     }
 
     /** State, way in and leave to work there, in a few letters: the same for the same. */
@@ -86,7 +86,7 @@ final readonly class Answers
             $this->routes[$this->via[$item]] ?? null,
             $this->works[$item] === Mask::IN,
             $this->why->at($item),
-            $this->next[$item],
+            ChangeCode::told($this->next[$item]),
         );
     }
 
@@ -98,8 +98,10 @@ final readonly class Answers
         $states = array_map(static fn (string $letter): State => self::STATES[$letter] ?? State::Locked, str_split($this->states));
         $via = str_split($this->via);
         $why = $this->why->all();
+        $changes = [];
         foreach ($this->outline->items as $at => $item) {
-            $decisions[] = new Decision($item->key, $states[$at], $this->routes[$via[$at]] ?? null, $works[$at] === Mask::IN, $why[$at], $this->next[$at]);
+            $next = $this->next[$at];
+            $decisions[] = new Decision($item->key, $states[$at], $this->routes[$via[$at]] ?? null, $works[$at] === Mask::IN, $why[$at], $next === ChangeCode::NONE ? null : $changes[$next] ??= ChangeCode::told($next));
         }
 
         return $decisions;

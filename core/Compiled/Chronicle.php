@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled;
 
-use SilentKeep\Core\Deciding\State;
-use SilentKeep\Core\Deciding\StateChange;
 use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Viewing\Viewer;
 
@@ -16,8 +14,6 @@ use SilentKeep\Core\Viewing\Viewer;
  */
 final readonly class Chronicle
 {
-    private const STATES = ['o' => State::Open, 'l' => State::Locked, 'h' => State::Hidden];
-
     public function __construct(private CompiledDecider $decider)
     {
     }
@@ -64,11 +60,11 @@ final readonly class Chronicle
      *
      * @param  non-empty-list<int>  $instants  ascending
      * @param  int  $ends  the first instant that is not asked for, though it is looked ahead to
-     * @return non-empty-array<int, list<?StateChange>> by instant, ascending
+     * @return non-empty-array<int, list<int>> by instant, ascending: of every item, as {@see ChangeCode}
      */
     private function lookingAhead(ViewerMasks $viewer, array $instants, int $ends): array
     {
-        $next = array_fill(0, $this->decider->compiled->count, null);
+        $next = array_values($this->decider->compiled->unchanged);
         $found = [$instants[0] => $next];
         $after = null;
         for ($index = count($instants) - 1; $index >= 0; $index--) {
@@ -76,11 +72,10 @@ final readonly class Chronicle
             $states = $this->decider->states($viewer, $at);
             if ($after !== null && $states !== $after[1]) {
                 [$then, $afterwards] = $after;
-                $changes = array_map(static fn (State $state): StateChange => new StateChange($then, $state), self::STATES);
                 // The letters differ in these bits only.
                 $changed = strtr($states ^ $afterwards, "\x03\x04\x07", "\x01\x01\x01");
                 for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
-                    $next[$item] = $changes[$afterwards[$item]] ?? null;
+                    $next[$item] = ChangeCode::of($then, $afterwards[$item]);
                 }
                 $next = array_values($next);
             }

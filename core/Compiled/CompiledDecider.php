@@ -9,7 +9,6 @@ use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Deciding\PreparedCourse;
 use SilentKeep\Core\Deciding\Reason;
 use SilentKeep\Core\Deciding\Route;
-use SilentKeep\Core\Deciding\StateChange;
 use SilentKeep\Core\Outline\Course;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Outline\Plan;
@@ -82,7 +81,7 @@ final class CompiledDecider
         return $mask;
     }
 
-    /** @param  array<int, ?StateChange>  $next  of every item, what time will change first */
+    /** @param  array<int, int>  $next  of every item, what time will change first, as {@see ChangeCode} */
     public function spellOut(ViewerMasks $viewer, int $at, array $next): Answers
     {
         $routes = $viewer->routes($at);
@@ -93,7 +92,7 @@ final class CompiledDecider
 
     /**
      * @param  array<string, string>  $routes
-     * @param  array<int, ?StateChange>  $next  of every item
+     * @param  array<int, int>  $next  of every item, as {@see ChangeCode}
      */
     private function answersOf(ViewerMasks $viewer, int $at, array $routes, string $open, string $works, string $states, array $next): Answers
     {

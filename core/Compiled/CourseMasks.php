@@ -103,6 +103,9 @@ class CourseMasks
     /** @var list<null> of each item */
     public readonly array $nothing;
 
+    /** @var array<int, int> a {@see ChangeCode} an item: that nothing changes */
+    public readonly array $unchanged;
+
     /** @var array<int, string> */
     private array $subtrees = [];
 
@@ -112,6 +115,7 @@ class CourseMasks
         $this->count = $outline->count();
         $this->all = str_repeat(Mask::IN, $this->count);
         $this->nothing = array_fill(0, $this->count, null);
+        $this->unchanged = array_fill(0, $this->count, ChangeCode::NONE);
         $this->none = str_repeat(Mask::OUT, $this->count);
         $published = $lessons = $lessonsAndParts = $notBoards = $withoutTiers = $containers = '';
         $isModule = [];

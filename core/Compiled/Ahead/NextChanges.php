@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled\Ahead;
 
+use SilentKeep\Core\Compiled\ChangeCode;
 use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Compiled\PassMasks;
 use SilentKeep\Core\Compiled\Tangle;
 use SilentKeep\Core\Compiled\ViewerMasks;
-use SilentKeep\Core\Deciding\State;
-use SilentKeep\Core\Deciding\StateChange;
 use SilentKeep\Core\Outline\CourseState;
 use SilentKeep\Core\Time\Instant;
 
@@ -20,11 +19,9 @@ use SilentKeep\Core\Time\Instant;
  */
 final class NextChanges
 {
-    private const STATES = ['o' => State::Open, 'l' => State::Locked, 'h' => State::Hidden];
-
     private const FEW_CUTS = 3;
 
-    /** @var array<int, ?StateChange> of every item */
+    /** @var array<int, int> of every item, as {@see ChangeCode} */
     private array $found;
 
     /** Whether time is cut into so many stretches that it pays to ask what comes in each. */
@@ -44,7 +41,7 @@ final class NextChanges
      */
     private function __construct(private readonly ViewerMasks $viewer, int $at, private readonly string $states, private string $waiting)
     {
-        $this->found = $viewer->course->nothing;
+        $this->found = $viewer->course->unchanged;
         $this->cuts = new Cuts($viewer, $at);
     }
 
@@ -52,12 +49,12 @@ final class NextChanges
      * @param  string  $open  at `$at`
      * @param  string  $states  at `$at`
      * @param  string  $asked  mask
-     * @return array<int, ?StateChange> of every item
+     * @return array<int, int> of every item, as {@see ChangeCode}
      */
     public static function of(ViewerMasks $viewer, int $at, string $open, string $states, string $asked): array
     {
         if ($viewer->viewer->staff || $viewer->course->prepared->course->state === CourseState::Draft) {
-            return $viewer->course->nothing;
+            return $viewer->course->unchanged;
         }
         $search = new self($viewer, $at, $states, $asked);
         $from = $at;
@@ -130,7 +127,7 @@ final class NextChanges
         $changes = [];
         for ($item = strpos($changed, Mask::IN); $item !== false; $item = strpos($changed, Mask::IN, $item + 1)) {
             $this->waiting[$first + $item] = Mask::OUT;
-            $this->found[$first + $item] = $changes[$then[$item]] ??= new StateChange($at, self::STATES[$then[$item]] ?? State::Hidden);
+            $this->found[$first + $item] = $changes[$then[$item]] ??= ChangeCode::of($at, $then[$item]);
         }
     }
 
@@ -153,7 +150,7 @@ final class NextChanges
         }
         while ($passes !== null && $passes->comes < $stretch->until) {
             $instant = $passes->comes;
-            $tangles = $changes = [];
+            $tangles = [];
             foreach ($passes->come($asked) as $item => $byPass) {
                 $is = $stretch->steady[$item] | $byPass;
                 if ($is === $open[$item]) {
@@ -164,8 +161,7 @@ final class NextChanges
                     $tangles[$hiding->outermost[$item]] = true;
                 } elseif ($this->waiting[$item] === Mask::IN) {
                     $this->waiting[$item] = Mask::OUT;
-                    $state = $is === Mask::IN ? 'o' : $hiding->whenClosed[$item];
-                    $this->found[$item] = $changes[$state] ??= new StateChange($instant, self::STATES[$state] ?? State::Hidden);
+                    $this->found[$item] = ChangeCode::of($instant, $is === Mask::IN ? 'o' : $hiding->whenClosed[$item]);
                 }
             }
             foreach ($tangles as $first => $_) {
@@ -234,12 +230,11 @@ final class NextChanges
         $closingStep = $pass->pacing->closingStep;
         $releaseStep = $pass->pacing->releaseStep;
         $releases = $pass->releases();
-        $changes = [];
         for ($item = strpos($items, Mask::IN); $item !== false; $item = strpos($items, Mask::IN, $item + 1)) {
-            $step = $releaseStep[$item];
-            $release = $releases[$step];
-            if ($release > $stretch->from && $release < $stretch->until && (($found = $this->found[$item]) === null || $found->at > $release) && ($closings === null || $closings[$closingStep[$item]] > $release)) {
-                $this->found[$item] = $changes[$step] ??= new StateChange($release, State::Open);
+            $release = $releases[$releaseStep[$item]];
+            $change = ChangeCode::opening($release);
+            if ($release > $stretch->from && $release < $stretch->until && $change < $this->found[$item] && ($closings === null || $closings[$closingStep[$item]] > $release)) {
+                $this->found[$item] = $change;
                 $this->changing[] = $item;
             }
         }
@@ -255,10 +250,10 @@ final class NextChanges
             if ($release <= $stretch->from || $release >= $stretch->until) {
                 continue;
             }
-            $change = null;
+            $change = ChangeCode::opening($release);
             foreach ($members[$step] as $item) {
-                if ($items[$item] === Mask::IN && (($found = $this->found[$item]) === null || $found->at > $release) && ($closings === null || $closings[$closingStep[$item]] > $release)) {
-                    $this->found[$item] = $change ??= new StateChange($release, State::Open);
+                if ($items[$item] === Mask::IN && $change < $this->found[$item] && ($closings === null || $closings[$closingStep[$item]] > $release)) {
+                    $this->found[$item] = $change;
                     $this->changing[] = $item;
                 }
             }
@@ -286,11 +281,10 @@ final class NextChanges
             if ($closing <= $stretch->from || $closing >= $stretch->until) {
                 continue;
             }
-            $changes = [];
             foreach ($members[$step] as $item) {
-                $found = $this->found[$item];
-                if ($items[$item] === Mask::IN && ($found === null || $found->at > $closing) && (! $byOthers || ! $stretch->isOpenByPass($item, $closing))) {
-                    $this->found[$item] = $changes[$letters[$item]] ??= new StateChange($closing, self::STATES[$letters[$item]] ?? State::Hidden);
+                $change = ChangeCode::of($closing, $letters[$item]);
+                if ($items[$item] === Mask::IN && $change < $this->found[$item] && (! $byOthers || ! $stretch->isOpenByPass($item, $closing))) {
+                    $this->found[$item] = $change;
                     $this->changing[] = $item;
                 }
             }
