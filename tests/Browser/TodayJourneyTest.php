@@ -33,6 +33,17 @@ final class TodayJourneyTest extends BrowserTestCase
         $this->assertNoScriptErrors();
     }
 
+    public function test_bug_whoever_pressed_enter_before_the_lists_had_come_was_told_nothing(): void
+    {
+        $this->signIn('hege');
+        $this->visit('/keep/today');
+        $this->find('form[role=search] input')->click();
+        $this->typeAtFocus('sunniva'.Keys::TAB.'rivets'.Keys::ENTER);
+        $this->waitForText('.answer', 'Why can Sunniva Dahl not see Rivets and roves?');
+        $this->waitForText('.answer', 'is not finished');
+        $this->assertNoScriptErrors();
+    }
+
     public function test_by_ctrl_k_it_is_answered_from_anywhere_and_anything_is_found(): void
     {
         $this->signIn('hege');
