@@ -63,7 +63,8 @@ final readonly class Rehearsal
             if ($looked < self::GROUP) {
                 $count->next();
             }
-            if ($seconds !== null && (hrtime(true) - $start) / 1e9 >= $seconds) {
+            // Stops only behind a whole group: a small school is looked at as a whole, however busy the machine is.
+            if ($looked === self::GROUP && $seconds !== null && (hrtime(true) - $start) / 1e9 >= $seconds) {
                 break;
             }
         }

@@ -14,6 +14,8 @@ use App\Models\DraftEdit;
 use App\Models\ObserverTie;
 use App\Models\Pass;
 use App\Models\Person;
+use App\Publishing\Proposal;
+use App\Publishing\Rehearsing;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
@@ -184,6 +186,14 @@ final class RehearsalTest extends TestCase
         $this->post('/keep/courses/clinker/revisions', ['version' => 1]);
 
         self::assertSame('done', session('flash')['kind']);
+    }
+
+    public function test_bug_on_a_busy_machine_a_small_school_was_sent_to_a_long_rehearsal(): void
+    {
+        $this->edit(0, 'sample', ['l-timber'], ['value' => 'yes']);
+        $course = $this->course();
+
+        self::assertNotNull(app(Rehearsing::class)->look(Proposal::draft($course, Draft::query()->sole()), null, seconds: 0.0)->finished_at);
     }
 
     public function test_an_assistant_who_looks_does_not_stand_for_one_who_publishes(): void
