@@ -71,7 +71,11 @@ final readonly class Surveys
     public function isInForce(Course $course, CourseDocument $document): bool
     {
         $live = $course->liveRevision?->document;
+        if ($live === $document->toJson()) {
+            return true;
+        }
 
+        // Offers may have other names by now than when it was published.
         return $live !== null && $this->plans->named(CourseDocument::fromJson($live))->toJson() === $this->plans->named($document)->toJson();
     }
 }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
+use App\Access\Kept;
 use App\Access\SchoolClock;
 use App\Database\Dialects;
 use App\Database\Value;
 use App\Models\Course;
-use App\Models\CourseDocument;
-use App\Models\Document\DocumentLabel;
 use App\Models\Label;
 use App\Models\Offer;
 use App\Models\Trigger;
@@ -22,7 +21,10 @@ use SilentKeep\Core\Viewing\PassState;
 /** All labels of the school, each with those who have it and every place that names it: six queries, however many there are. */
 final readonly class LabelUses
 {
-    public function __construct(private SchoolClock $clock)
+    /** Documents are read so many courses at a time, so that memory does not grow with the school. */
+    private const AT_ONCE = 50;
+
+    public function __construct(private SchoolClock $clock, private Kept $kept)
     {
     }
 
@@ -36,8 +38,10 @@ final readonly class LabelUses
         foreach ($this->held() as $label => $people) {
             self::at($labels, (string) $label)->people = $people;
         }
-        foreach (self::courses() as $course) {
-            self::inRules($labels, $course);
+        foreach ($this->inRules() as $rules) {
+            foreach ($rules->uses() as [$label, $use]) {
+                self::at($labels, $label)->uses[] = $use;
+            }
         }
         foreach (Offer::query()->whereNotNull('only_label')->orderBy('name')->get() as $offer) {
             self::at($labels, (string) $offer->only_label)->uses[] = new LabelUse(gives: false, title: $offer->name, course: null, drafted: false, route: 'keep.offers', query: []);
@@ -48,6 +52,15 @@ final readonly class LabelUses
         uksort($labels, static fn (int|string $a, int|string $b): int => strnatcasecmp((string) $a, (string) $b));
 
         return $labels;
+    }
+
+    /**
+     * @param  list<string>  $labels
+     * @return list<int> ids of the courses whose live rules ask for any of them
+     */
+    public function askedForIn(array $labels): array
+    {
+        return array_keys(array_filter($this->inRules(), static fn (RuleLabels $rules): bool => array_filter($rules->uses(), static fn (array $use): bool => ! $use[1]->gives && ! $use[1]->drafted && in_array($use[0], $labels, true)) !== []));
     }
 
     /** @return array<array-key, int> people who have it now, by label */
@@ -63,42 +76,40 @@ final readonly class LabelUses
         return array_map(Value::int(...), DB::query()->fromSub($held, 'held')->groupBy('label')->selectRaw('label, count(*) as people')->pluck('people', 'label')->all());
     }
 
-    /** @return iterable<Course> whose rules name any label, with what is live and what is drafted */
-    private static function courses(): iterable
+    /**
+     * What rules name is kept from one revision or version of a draft to the next: only those are read that have changed since.
+     *
+     * @return array<int, RuleLabels> of each course, by id, in their order
+     */
+    private function inRules(): array
+    {
+        $stamps = [];
+        foreach (Course::query()->toBase()->leftJoin('drafts', 'drafts.course_id', '=', 'courses.id')->orderBy('courses.id')->get(['courses.id', 'courses.key', 'courses.live_revision_id', 'courses.updated_at', 'drafts.version', 'drafts.updated_at as drafted_at']) as $row) {
+            $stamps[Value::int($row->id)] = implode(' ', array_map(Value::text(...), [$row->key, $row->live_revision_id, $row->updated_at, $row->version, $row->drafted_at]));
+        }
+        $kept = $this->kept->all('labels', RuleLabels::class, $stamps, self::read(...));
+
+        ksort($kept);
+
+        return $kept;
+    }
+
+    /**
+     * @param  list<int>  $courses  ids
+     * @return array<int, RuleLabels> by id
+     */
+    private static function read(array $courses): array
     {
         $dialect = Dialects::spoken();
         $names = static fn ($query) => $query->whereRaw("({$dialect->contains('document', "'\"label\"'")} or {$dialect->contains('document', "'\"labels\"'")})");
-
-        return Course::query()->with(['liveRevision', 'draft'])->where(static fn ($query) => $query->whereHas('liveRevision', $names)->orWhereHas('draft', $names))->orderBy('id')->get();
-    }
-
-    /** @param  array<array-key, UsedLabel>  $labels */
-    private static function inRules(array &$labels, Course $course): void
-    {
-        $told = [];
-        foreach (['live' => $course->liveRevision?->document, 'draft' => $course->draft?->document] as $version => $json) {
-            if ($json === null) {
-                continue;
+        $found = array_fill_keys($courses, new RuleLabels([]));
+        foreach (array_chunk($courses, self::AT_ONCE) as $some) {
+            foreach (Course::query()->with(['liveRevision', 'draft'])->whereKey($some)->where(static fn ($query) => $query->whereHas('liveRevision', $names)->orWhereHas('draft', $names))->orderBy('id')->get() as $course) {
+                $found[$course->id] = RuleLabels::of($course);
             }
-            $document = CourseDocument::fromJson($json);
-            $items = $document->readItems();
-            $offers = [];
-            foreach ($document->readOffers() as $offer) {
-                $offers[$offer->key()] = $offer->title();
-            }
-            $document->labels()->map(static function (DocumentLabel $one) use (&$labels, &$told, $course, $document, $items, $offers, $version): string {
-                $where = "{$one->label} {$one->item} {$one->offer}";
-                if (! isset($told[$where])) {
-                    $told[$where] = true;
-                    self::at($labels, $one->label)->uses[] = new LabelUse(
-                        $one->offer !== null, $one->offer !== null ? ($offers[$one->offer] ?? $one->offer) : ($items[(string) $one->item] ?? null)?->title() ?? (string) $one->item, $document->title(), $version === 'draft',
-                        $one->offer !== null ? 'keep.offers' : 'keep.course', $one->offer !== null ? [] : ['course' => $course->key, 'row' => (string) $one->item],
-                    );
-                }
-
-                return $one->label;
-            });
         }
+
+        return $found;
     }
 
     /** @param  array<array-key, UsedLabel>  $labels */

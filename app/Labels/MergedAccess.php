@@ -12,7 +12,6 @@ use App\Counting\Counts;
 use App\Counting\CountsPeople;
 use App\Models\Course;
 use App\Models\CourseDocument;
-use App\Models\Document\DocumentLabel;
 use App\Models\PeopleCount;
 use SilentKeep\Core\Foresight\Impact;
 
@@ -25,7 +24,7 @@ final readonly class MergedAccess implements CountsPeople
     /** Seconds that are looked ahead. */
     private const AHEAD = 365 * 86400;
 
-    public function __construct(private CourseShelf $shelf, private Plans $plans, private SchoolClock $clock, private Counts $counts, private CountedImpact $impact)
+    public function __construct(private LabelUses $uses, private CourseShelf $shelf, private Plans $plans, private SchoolClock $clock, private Counts $counts, private CountedImpact $impact)
     {
     }
 
@@ -33,11 +32,13 @@ final readonly class MergedAccess implements CountsPeople
     public function of(string $from, string $to): array
     {
         $courses = [];
-        foreach ($this->shelf->all() as $id => [$course, $document]) {
-            if (self::names($document, [$from, $to])) {
+        foreach ($this->shelf->documents($this->uses->askedForIn([$from, $to])) as $id => $document) {
+            $course = $this->shelf->course($id);
+            if ($course !== null) {
                 $courses[$id] = [$course, hash('xxh128', $document->toJson())];
             }
         }
+        ksort($courses);
         $counts = $this->counts->all(array_values($courses), 'labels '.json_encode([$from, $to], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), self::HOLDS, self::class);
 
         return array_map(fn (int $id): array => [$this->shelf->title($id), $counts[$id]], array_keys($courses));
@@ -56,18 +57,5 @@ final readonly class MergedAccess implements CountsPeople
         $after->labels()->join(array_values(array_filter($labels, is_string(...))));
 
         return $this->impact->add($count->result, new Impact($this->plans->read($before), $this->plans->read($after), $course->key, $now, $now + self::AHEAD), $course, $people);
-    }
-
-    /** @param  list<string>  $labels */
-    private static function names(CourseDocument $document, array $labels): bool
-    {
-        $asked = false;
-        $document->labels()->map(static function (DocumentLabel $one) use (&$asked, $labels): string {
-            $asked = $asked || ($one->item !== null && in_array($one->label, $labels, true));
-
-            return $one->label;
-        });
-
-        return $asked;
     }
 }

@@ -9,7 +9,7 @@ use App\Models\Offer;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 
-/** Where there are many courses, their offers come twenty courses at a time. */
+/** Where there are many courses, their offers come ten courses at a time. */
 final class ManyOffersTest extends TestCase
 {
     protected function setUp(): void
@@ -26,7 +26,7 @@ final class ManyOffersTest extends TestCase
             Course::query()->create(['key' => "more-{$number}", 'live_revision_id' => $revision, 'hidden' => false, 'about' => '', 'subject' => '']);
         }
         $all = Course::query()->orderBy('id')->pluck('key')->all();
-        $pages = (int) ceil(count($all) / 20);
+        $pages = (int) ceil(count($all) / 10);
         $seen = [];
         foreach (range(1, $pages) as $page) {
             $this->get("/keep/offers?page={$page}")->assertOk()->assertInertia(function (Page $told) use (&$seen, $page, $pages): Page {
@@ -47,6 +47,6 @@ final class ManyOffersTest extends TestCase
             Course::query()->create(['key' => "more-{$number}", 'live_revision_id' => $revision, 'hidden' => false, 'about' => '', 'subject' => '']);
         }
         $on = fn (string $query): int => $this->get("/keep/offers{$query}")->assertOk()->viewData('page')['props']['page'];
-        self::assertSame([1, 2, 1, 2, 1, 1], [$on('?course=clinker'), $on('?course=more-25'), $on('?page=0'), $on('?page=999999'), $on('?page=x'), $on('?course=nothing')]);
+        self::assertSame([1, 4, 1, 4, 1, 1], [$on('?course=clinker'), $on('?course=more-25'), $on('?page=0'), $on('?page=999999'), $on('?page=x'), $on('?course=nothing')]);
     }
 }

@@ -29,6 +29,7 @@ use App\Words\RuleWords;
 use App\Words\Say;
 use App\Words\Sentence;
 use SilentKeep\Core\Checks\Finding;
+use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Foresight\DatesForPass;
 use SilentKeep\Core\Foresight\NewPass;
 use SilentKeep\Core\Foresight\Reaching;
@@ -38,7 +39,7 @@ use SilentKeep\Core\Outline\Outline;
 final readonly class OffersPageBuilder
 {
     /** How many courses are on one page. */
-    private const COURSES = 20;
+    private const COURSES = 10;
 
     public function __construct(private Plans $plans, private SchoolClock $clock, private CourseFindings $findings, private TermsWords $terms, private HoldersNow $holders, private CourseShelf $shelf)
     {
@@ -100,7 +101,7 @@ final readonly class OffersPageBuilder
     private function course(Course $course, array $offers, array $holders, \Closure $terms): CourseOffers
     {
         $document = $this->plans->named(SightlinesPageBuilder::seen($course, RulesVersion::Draft));
-        $live = $course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document);
+        $published = $course->draft === null ? $document : ($course->liveRevision === null ? null : CourseDocument::fromJson($course->liveRevision->document));
         $decider = $this->plans->of($document);
         $outline = $decider->course->outline;
         $tops = array_values(array_filter(array_keys($outline->items), static fn (int $at): bool => $outline->parent[$at] === Outline::TOP && self::lessons($outline, $at) !== []));
@@ -113,7 +114,7 @@ final readonly class OffersPageBuilder
             $core = $decider->prepared->plan->offer($offer->key());
             if ($model !== null && $core !== null) {
                 $reached = (new DatesForPass($decider->prepared))->reached($core, NewPass::of($core, $this->clock->now(), [], $decider->prepared, $decider->prepared->plan->zone), []);
-                $rows[] = $this->row($model, $offer, self::published($live, $model->key), $holders[$model->id] ?? 0, array_map(static fn (int $top): ModuleReach => self::opens($outline, $reached, $top), $tops), $terms($model));
+                $rows[] = $this->row($model, $offer, self::published($published, $model->key), $holders[$model->id] ?? 0, array_map(static fn (int $top): ModuleReach => self::opens($outline, $reached, $top), $tops), $terms($model));
             }
         }
 
@@ -126,14 +127,14 @@ final readonly class OffersPageBuilder
             offers: $rows,
             tiers: $decider->course->tiers,
             plans: array_map(strval(...), array_keys($decider->course->plans)),
-            findings: $this->findings($course, $document),
+            findings: $this->findings($course, $document, $decider),
         );
     }
 
     /** @return list<Sentence> what is found in how the course is sold */
-    private function findings(Course $course, CourseDocument $document): array
+    private function findings(Course $course, CourseDocument $document, Decider $decider): array
     {
-        $words = new FindingWords($this->plans->of($document)->course, $this->clock->words(...));
+        $words = new FindingWords($decider->course, $this->clock->words(...));
 
         return array_map($words->what(...), array_values(array_filter($this->findings->open($course, $document), static fn (Finding $finding): bool => $finding->kind->isOfSelling())));
     }
