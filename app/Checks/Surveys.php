@@ -34,7 +34,7 @@ final readonly class Surveys
     /** What the findings of a draft depend on, the hour included: equal stamps, equal findings. */
     public function stamp(Course $course, CourseDocument $document): string
     {
-        return $this->stampOf($course, $this->plans->named($document)->toJson());
+        return $this->stampOf($course, $this->plans->named($document)->toJson(), $this->common());
     }
 
     /**
@@ -47,24 +47,28 @@ final readonly class Surveys
     {
         $this->known->prepare(array_map(static fn (Course $course): int => $course->id, $courses));
         $published = $this->plans->stamps();
+        $common = $this->common();
         $stamps = [];
         foreach ($courses as $course) {
             if (isset($published[$course->id])) {
-                $stamps[$course->id] = $this->stampOf($course, $published[$course->id]);
+                $stamps[$course->id] = $this->stampOf($course, $published[$course->id], $common);
             }
         }
 
         return $stamps;
     }
 
-    private function stampOf(Course $course, string $rules): string
+    /** What findings depend on in every course. */
+    private function common(): string
     {
         $school = ($this->school)();
 
-        return hash('xxh128', serialize([
-            $rules, $school->zone, $school->guests, $school->sample_share, intdiv($this->clock->now(), 3600), $course->live_revision_id,
-            $this->known->labels(), $this->known->sold($course->id), $this->known->trials($course->id), $this->known->minutes($course->id),
-        ]));
+        return hash('xxh128', serialize([$school->zone, $school->guests, $school->sample_share, intdiv($this->clock->now(), 3600), $this->known->labels()]));
+    }
+
+    private function stampOf(Course $course, string $rules, string $common): string
+    {
+        return hash('xxh128', serialize([$rules, $common, $course->live_revision_id, $this->known->sold($course->id), $this->known->trials($course->id), $this->known->minutes($course->id)]));
     }
 
     /** Whether a document says what is in force. */

@@ -36,6 +36,11 @@ final class Hiding
 
     private readonly ?Tangle $whole;
 
+    private readonly string $nothing;
+
+    /** The states where nothing is open. */
+    private readonly string $closed;
+
     public function __construct(private readonly Course $course)
     {
         $outline = $course->outline;
@@ -58,11 +63,17 @@ final class Hiding
         [$this->hides, $this->whenClosed, $this->containers, $this->outermost, $this->inTangles] = [$hides, $letters, $containers, $outermost, $inTangles];
         $this->tangled = $containers !== [] && $course->state !== CourseState::Draft;
         $this->whole = $this->tangled ? new Tangle($outline, 0, strlen($hides), $hides, $containers) : null;
+        $this->nothing = str_repeat(Mask::OUT, strlen($hides));
+        $this->closed = $this->whole?->states($this->nothing) ?? $this->whenClosed;
     }
 
     /** @return string a byte an item in reading order: `o` open, `l` locked, `h` hidden */
     public function states(string $open): string
     {
+        if ($open === $this->nothing) {
+            return $this->closed;
+        }
+
         return $this->whole?->states($open) ?? $this->whenClosed | Mask::as($open, 7);
     }
 

@@ -190,11 +190,15 @@ abstract class PassDates
         if ($closed !== $this->course->none) {
             $will &= $closed ^ $this->course->all;
         }
-        if ($fixed) {
+        if ($fixed || $this->pacing->mayCloseFirst === []) {
             return $will;
         }
+        $releases = $this->releases();
+        $closings = $this->closings();
+        $releaseStep = $this->pacing->releaseStep;
+        $closingStep = $this->pacing->closingStep;
         foreach ($this->pacing->mayCloseFirst as $item) {
-            if ($this->closings()[$this->pacing->closingStep[$item]] <= $this->releases()[$this->pacing->releaseStep[$item]]) {
+            if ($closings[$closingStep[$item]] <= $releases[$releaseStep[$item]]) {
                 $will[$item] = Mask::OUT;
             }
         }

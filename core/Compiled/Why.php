@@ -186,39 +186,36 @@ final readonly class Why
     private static function nearestPass(ViewerMasks $viewer, int $at, string $open): string
     {
         $active = array_values(array_filter($viewer->passes, static fn (PassMasks $pass): bool => $pass->isActive($at)));
-        $asked = $open ^ $viewer->course->all;
-        $nearest = self::ofPass($viewer, $active[0], $at);
+        $first = self::ofPass($viewer, $active[0], $at);
+        if (! isset($active[1])) {
+            return $first;
+        }
+        $all = [$first];
+        $differing = $viewer->course->none;
+        for ($next = 1, $count = count($active); $next < $count; $next++) {
+            $all[] = $bits = self::ofPass($viewer, $active[$next], $at);
+            $differing |= $bits ^ $first;
+        }
+        // Where all say the same, it does not matter whose bits they are.
+        $compared = $differing & Mask::as($open ^ $viewer->course->all, 255);
+        $releases = array_map(static fn (PassMasks $pass): array => $pass->releases(), $active);
+        $steps = array_map(static fn (PassMasks $pass): array => $pass->pacing->releaseStep, $active);
         $ranks = self::ranks();
-        /** @var array<int, int> $others whose bits those are that are not the first one's, by item */
-        $others = [];
-        for ($next = 1, $last = count($active) - 1; $next <= $last; $next++) {
-            $pass = $active[$next];
-            $bits = self::ofPass($viewer, $pass, $at);
-            // Where the last one says the same, it does not matter whose bits they are.
-            $compared = $next < $last ? $asked : $asked & self::differing($bits, $nearest);
-            $releases = $pass->releases();
-            $steps = $pass->pacing->releaseStep;
-            for ($item = strpos($compared, Mask::IN); $item !== false; $item = strpos($compared, Mask::IN, $item + 1)) {
-                $rank = $ranks[$bits[$item]];
-                $nearestRank = $ranks[$nearest[$item]];
-                if ($rank < $nearestRank || ($rank === $nearestRank && $releases[$steps[$item]] < self::release($active[$others[$item] ?? 0], $item))) {
-                    $nearest[$item] = $bits[$item];
-                    $others[$item] = $next;
+        $nearest = $first;
+        for ($item = strspn($compared, Mask::OUT), $items = strlen($compared); $item < $items; $item += 1 + strspn($compared, Mask::OUT, $item + 1)) {
+            $best = 0;
+            $bestRank = $ranks[$first[$item]];
+            for ($next = 1; $next < $count; $next++) {
+                $rank = $ranks[$all[$next][$item]];
+                if ($rank < $bestRank || ($rank === $bestRank && $releases[$next][$steps[$next][$item]] < $releases[$best][$steps[$best][$item]])) {
+                    $best = $next;
+                    $bestRank = $rank;
                 }
             }
+            $nearest[$item] = $all[$best][$item];
         }
 
         return $nearest;
-    }
-
-    /** @return string mask of where two are not the same */
-    private static function differing(string $bits, string $others): string
-    {
-        /** @var array{string, string} $bytes all but \x00, and for each of them \x01 */
-        static $bytes = ['', ''];
-        $bytes = $bytes[0] === '' ? [implode('', array_map(chr(...), range(1, 255))), str_repeat(Mask::IN, 255)] : $bytes;
-
-        return strtr($bits ^ $others, $bytes[0], $bytes[1]);
     }
 
     /** @return array<array-key, int> by a byte of failing gates: only waiting for its date comes first, then the fewest */
@@ -231,11 +228,6 @@ final readonly class Why
         }
 
         return $ranks;
-    }
-
-    private static function release(PassMasks $pass, int $item): int
-    {
-        return $pass->releases()[$pass->pacing->releaseStep[$item]];
     }
 
     private static function ofPass(ViewerMasks $viewer, PassMasks $pass, int $at): string

@@ -113,7 +113,13 @@ final class CourseShelf
     /** Whether it is live: whoever it is meant for may come. */
     public function isLive(int $course): bool
     {
-        return ($this->marks()[$course]->state ?? '') === 'live';
+        return $this->state($course) === 'live';
+    }
+
+    /** As the plan format has it; empty where it was never published. */
+    public function state(int $course): string
+    {
+        return $this->marks()[$course]->state ?? '';
     }
 
     public function title(int $course): string

@@ -30,7 +30,7 @@ final readonly class PeoplePageBuilder
     private const LABELS = 200;
 
     /** People of whom a file is made at once: so many share the reading of a course. */
-    private const OF_A_FILE = 1000;
+    private const OF_A_FILE = 2_000;
 
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts, private PeoplesLabels $labels, private HowFar $howFar)
     {

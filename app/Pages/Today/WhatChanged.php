@@ -6,7 +6,9 @@ namespace App\Pages\Today;
 
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
+use App\Database\Value;
 use App\Models\ActRecord;
+use App\Models\Draft;
 use App\Models\Message;
 use App\Models\Person;
 use App\Models\Revision;
@@ -37,7 +39,9 @@ final readonly class WhatChanged
     public function lines(bool $mayRun, ?array $only = null): array
     {
         $waiting = [];
-        foreach ($this->courses->list($only) as $row) {
+        // Only what has a draft waits for anything.
+        $drafted = Value::ints(Draft::query()->when($only !== null, static fn ($query) => $query->whereIntegerInRaw('course_id', $only ?? []))->orderBy('course_id')->pluck('course_id'));
+        foreach ($drafted === [] ? [] : $this->courses->list($drafted) as $row) {
             if ($row->changes > 0) {
                 $waiting[] = new TodayLine(Sentence::say('today_told.waits', ['count' => $row->changes], ['course' => $row->title]), $row->goesLive === null ? Say::text('today_told.not_live') : Say::text('today_told.goes_live', ['when' => $row->goesLive]), Say::text('today_told.review'), route('keep.rehearsal', $row->key, false));
             }

@@ -8,6 +8,7 @@ use SilentKeep\Core\Compiled\PassMasks;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Outline\Entry;
 use SilentKeep\Core\Rules\ViewerKind;
+use SilentKeep\Core\Time\Instant;
 use SilentKeep\Core\Time\Instants;
 use SilentKeep\Core\Viewing\PassState;
 
@@ -105,10 +106,27 @@ final readonly class Cuts
         return array_values(array_filter($instants, static fn (int $instant): bool => $instant < $last));
     }
 
-    /** @param  int  $until  the next cut */
-    public function stretch(int $from, int $until): Stretch
+    /**
+     * Time from an instant on. Two of them between which nothing but the cut lies are one: most often a label or a date changes nothing
+     * for whoever is asked about.
+     *
+     * @param  list<int>  $cuts  after it, ascending
+     * @return \Generator<Stretch> one after another
+     */
+    public function stretches(int $from, array $cuts): \Generator
     {
-        return new Stretch($from, $until, $this->sources($from), $this->steady($from));
+        $sources = $this->sources($from);
+        $steady = $this->steady($from);
+        foreach ($cuts as $cut) {
+            $next = $this->sources($cut);
+            $steadyThen = $this->steady($cut);
+            if ($next === $sources && $steadyThen === $steady) {
+                continue;
+            }
+            yield new Stretch($from, $cut, $sources, $steady);
+            [$from, $sources, $steady] = [$cut, $next, $steadyThen];
+        }
+        yield new Stretch($from, Instant::NEVER, $sources, $steady);
     }
 
     /** @return list<array{PassMasks, string}> the passes that open things to this viewer at an instant, one of those that go together, each with what they open when it is time */

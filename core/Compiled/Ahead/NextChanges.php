@@ -10,7 +10,6 @@ use SilentKeep\Core\Compiled\PassMasks;
 use SilentKeep\Core\Compiled\Tangle;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Outline\CourseState;
-use SilentKeep\Core\Time\Instant;
 
 /**
  * The first change of each item's state by time alone. Time is cut where anything but a step of a pass may change something:
@@ -57,12 +56,10 @@ final class NextChanges
             return $viewer->course->unchanged;
         }
         $search = new self($viewer, $at, $states, $asked);
-        $from = $at;
         $cuts = $search->cuts->after($at);
         $search->goesByMany = count($cuts) > self::FEW_CUTS;
-        foreach ([...$cuts, Instant::NEVER] as $until) {
-            $stretch = $search->cuts->stretch($from, $until);
-            if ($from !== $at) {
+        foreach ($search->cuts->stretches($at, $cuts) as $stretch) {
+            if ($stretch->from !== $at) {
                 $open = $search->atCut($stretch, $open);
             }
             if (! str_contains($search->waiting, Mask::IN)) {
@@ -73,7 +70,6 @@ final class NextChanges
             } else {
                 $search->bySteps($stretch, $open);
             }
-            $from = $until;
         }
 
         return $search->found;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Api\Courses;
 
 use App\Access\Plans;
+use App\Access\Shelf\CourseShelf;
 use App\Drafts\DraftedContent;
 use App\Models\Course;
 use App\Models\CourseDocument;
@@ -21,16 +22,20 @@ use SilentKeep\Core\Time\Instant;
 /** Puts together what systems of others are told of courses. */
 final readonly class CoursesBuilder
 {
-    public function __construct(private Plans $plans, private Rehearsal $rehearsal, private Rehearsing $rehearsing)
+    public function __construct(private Plans $plans, private CourseShelf $shelf, private Rehearsal $rehearsal, private Rehearsing $rehearsing)
     {
     }
 
     public function course(Course $course): CourseTold
     {
         $live = $course->liveRevision;
-        $document = CourseDocument::fromJson($live->document ?? $course->draft->document ?? throw new \LogicException('A course has a revision or a draft.'));
+        if ($live === null) {
+            $document = CourseDocument::fromJson($course->draft->document ?? throw new \LogicException('A course has a revision or a draft.'));
 
-        return new CourseTold($course->key, $document->title(), $live === null ? 'draft' : $document->read()->state(), $live?->number, $live === null ? null : Instant::format($live->published_at->getTimestamp()), $course->draft !== null);
+            return new CourseTold($course->key, $document->title(), 'draft', null, null, has: true);
+        }
+
+        return new CourseTold($course->key, $this->shelf->title($course->id), $this->shelf->state($course->id), $live->number, Instant::format($live->published_at->getTimestamp()), $course->draft !== null);
     }
 
     /**
@@ -39,7 +44,7 @@ final readonly class CoursesBuilder
      */
     public function some(int $after, int $size): array
     {
-        return array_values(Course::query()->with(['liveRevision', 'draft'])->where('id', '>', $after)->orderBy('id')->limit($size + 1)->get()->all());
+        return array_values(Course::query()->with(['liveRevision:id,number,published_at', 'draft'])->where('id', '>', $after)->orderBy('id')->limit($size + 1)->get()->all());
     }
 
     public static function revision(Revision $revision): RevisionTold
