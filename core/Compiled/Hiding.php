@@ -74,7 +74,7 @@ final class Hiding
             return $this->closed;
         }
 
-        return $this->whole?->states($open) ?? $this->whenClosed | Mask::as($open, 7);
+        return $this->whole?->statesKept($open) ?? $this->whenClosed | Mask::as($open, 7);
     }
 
     /** All that stands in an outermost container. */

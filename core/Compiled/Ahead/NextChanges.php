@@ -136,15 +136,19 @@ final class NextChanges
      */
     private function byEvents(Stretch $stretch, string $open): string
     {
+        if ($stretch->sources === []) {
+            return $open;
+        }
+        $passes = $this->comesFirst($stretch);
+        if ($passes->comes >= $stretch->until) {
+            return $open;
+        }
         $hiding = $this->viewer->course->hiding;
         $asked = $this->waiting | $hiding->inTangles;
-        $passes = isset($stretch->sources[1]) ? $this->passesAhead($stretch) : null;
-        if ($passes === null && $stretch->sources !== []) {
-            [[$pass, $opens]] = $stretch->sources;
-            $passes = $this->ahead($pass, $stretch->from);
-            $asked &= $opens;
+        if ($passes instanceof StepsAhead) {
+            $asked &= $stretch->sources[0][1];
         }
-        while ($passes !== null && $passes->comes < $stretch->until) {
+        while ($passes->comes < $stretch->until) {
             $instant = $passes->comes;
             $tangles = [];
             foreach ($passes->come($asked) as $item => $byPass) {
@@ -168,9 +172,15 @@ final class NextChanges
         return $open;
     }
 
-    private function passesAhead(Stretch $stretch): PassesAhead
+    private function comesFirst(Stretch $stretch): StepsAhead|PassesAhead
     {
-        return new PassesAhead(array_map(fn (array $source): StepsAhead => $this->ahead($source[0], $stretch->from), $stretch->sources), array_column($stretch->sources, 1));
+        $ahead = $opens = [];
+        foreach ($stretch->sources as [$pass, $mask]) {
+            $ahead[] = $this->ahead[spl_object_id($pass)] ??= new StepsAhead($pass, $stretch->from);
+            $opens[] = $mask;
+        }
+
+        return isset($ahead[1]) ? new PassesAhead($ahead, $opens) : $ahead[0];
     }
 
     /** @param  string  $open  from its beginning on */
