@@ -11,7 +11,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::table('people', static fn (Blueprint $table) => $table->index(['erased_at', 'name', 'email', 'claimed_email'], 'people_found'));
+        Schema::table('people', static fn (Blueprint $table) => $table->index(['name', 'email', 'claimed_email', 'erased_at'], 'people_found'));
     }
 
     public function down(): void
