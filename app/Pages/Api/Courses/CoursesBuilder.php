@@ -32,7 +32,7 @@ final readonly class CoursesBuilder
         if ($live === null) {
             $document = CourseDocument::fromJson($course->draft->document ?? throw new \LogicException('A course has a revision or a draft.'));
 
-            return new CourseTold($course->key, $document->title(), 'draft', null, null, has: true);
+            return new CourseTold($course->key, $document->title(), 'draft', null, null, has_draft: true);
         }
 
         return new CourseTold($course->key, $this->shelf->title($course->id), $this->shelf->state($course->id), $live->number, Instant::format($live->published_at->getTimestamp()), $course->draft !== null);
