@@ -18,7 +18,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Viewing\PassState;
 
-/** All labels of the school, each with those who have it and every place that names it: six queries, however many there are. */
+/** All labels of the school, each with those who have it and every place that names it: as many queries for many as for few, and a few more where courses have changed. */
 final readonly class LabelUses
 {
     /** Documents are read so many courses at a time, so that memory does not grow with the school. */
