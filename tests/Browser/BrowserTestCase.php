@@ -90,7 +90,7 @@ abstract class BrowserTestCase extends TestCase
             return;
         }
         if ($this->status()->isFailure() || $this->status()->isError()) {
-            $this->browser->takeScreenshot(dirname(__DIR__, 2).'/storage/logs/'.$this->name().'.png');
+            $this->keepWhatIsSeen(dirname(__DIR__, 2).'/storage/logs/'.$this->name());
             self::closeBrowser();
 
             return;
@@ -111,6 +111,14 @@ abstract class BrowserTestCase extends TestCase
             // It is in some state of which nobody knows.
             self::closeBrowser();
         }
+    }
+
+    /** The page as it was when the test failed, and what the browser had to say of it. */
+    private function keepWhatIsSeen(string $file): void
+    {
+        $this->browser->takeScreenshot("{$file}.png");
+        $entries = array_map(static fn (array $entry): string => $entry['level'].' '.$entry['message'], $this->browser->manage()->getLog('browser'));
+        file_put_contents("{$file}.log", implode("\n", [$this->browser->getCurrentURL(), ...$entries, '']));
     }
 
     private static function closeBrowser(): void
