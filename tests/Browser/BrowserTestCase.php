@@ -35,18 +35,25 @@ abstract class BrowserTestCase extends TestCase
     /** When the demo counts from. */
     protected static int $loadedAt;
 
+    /** The machine's time when the school's clock began to go. */
+    private static int $begunAt;
+
     public static function setUpBeforeClass(): void
     {
+        self::$begunAt = time();
         self::$school = new SchoolServer;
         self::$loadedAt = self::$school->loadedAt;
         self::$school->start();
         self::$driverAddress = self::$school->beside(static fn (int $port): array => ['chromedriver', "--port={$port}", '--log-level=OFF']);
     }
 
-    /** Starts the server again as if it were so many days after the school was loaded. */
+    /**
+     * Starts the server again as if it were so many days later than its clock had it if nobody had moved it: what was done
+     * before, by another test too, does not lie ahead of it then.
+     */
     protected static function moveTheClock(int $days): void
     {
-        self::$school->startAgain($days * 86400);
+        self::$school->startAgain($days * 86400 + time() - self::$begunAt);
     }
 
     /** Starts the server again as if it were that instant now. */

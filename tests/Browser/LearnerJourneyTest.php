@@ -168,7 +168,7 @@ final class LearnerJourneyTest extends BrowserTestCase
 
     public function test_a_quiz_is_answered_with_the_keyboard_alone(): void
     {
-        $this->signIn('eira');
+        $this->signIn('bergljot');
         $this->visit('/courses/clinker/l-planes');
         $this->pressUntil(fn () => $this->named('Mark as finished'), Keys::ENTER, '.did', 'Finished');
         $this->named('Choosing larch')->sendKeys(Keys::ENTER);
