@@ -76,6 +76,11 @@ final class NextChangeTest extends TestCase
         yield 'a season that ends' => [$one, ['closes' => '2026-04-01T09:00'], $pass(), 'locked 2026-04-01T07:00:00Z'];
         yield 'a dated condition' => [[D::lesson('a', only: ['from' => '2026-03-29T02:30'])], [], $pass(), 'open 2026-03-29T01:30:00Z'];
         yield 'a condition that runs out' => [[D::lesson('a', only: ['until' => '2026-03-12T09:00'])], [], $pass(), 'locked 2026-03-12T08:00:00Z'];
+        yield 'a condition that runs out shortly before the last pass ends' => [
+            [D::lesson('a', only: ['until' => '2026-03-12T09:00'])], [], $pass(until: '2026-03-12T09:00:00Z'), 'locked 2026-03-12T08:00:00Z',
+        ];
+        yield 'a condition that comes true shortly before it' => [[D::lesson('a', only: ['from' => '2026-03-12T09:00'])], [], $pass(until: '2026-03-12T09:00:00Z'), 'open 2026-03-12T08:00:00Z'];
+        yield 'a condition that comes true as it ends' => [[D::lesson('a', only: ['from' => '2026-03-12T09:00'])], [], $pass(until: '2026-03-12T08:00:00Z'), null];
         yield 'a condition that lifts what one waits for' => [[D::lesson('z', only: ['until' => '2026-03-12T09:00']), D::lesson('a', after: ['all' => ['z']])], [], $pass(), 'open 2026-03-12T08:00:00Z'];
         yield 'what hides when it shuts' => [[D::lesson('a', when_closed: 'hide')], [], $pass(until: '2026-03-20T08:00:00Z'), 'hidden 2026-03-20T08:00:00Z'];
         yield 'a hiding module that shows for a sample inside it stays as it is' => [[D::module('a', [D::lesson('l', sample: true)], when_closed: 'hide', tiers: [])], ['main_plan' => null], ['signed_in' => true], null];
