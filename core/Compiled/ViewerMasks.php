@@ -38,8 +38,9 @@ final class ViewerMasks
         $done = $course->none;
         $recorded = $course->recorded;
         foreach ($viewer->done as $key => $since) {
-            if ($since <= $asOf && isset($recorded[$key])) {
-                $done[$recorded[$key]] = Mask::IN;
+            $item = $recorded[$key] ?? null;
+            if ($item !== null && $since <= $asOf) {
+                $done[$item] = Mask::IN;
             }
         }
         $this->done = $done;
