@@ -111,10 +111,11 @@ final readonly class Cuts
      * for whoever is asked about.
      *
      * @param  list<int>  $cuts  after it, ascending
-     * @return \Generator<Stretch> one after another
+     * @return non-empty-list<Stretch> one after another
      */
-    public function stretches(int $from, array $cuts): \Generator
+    public function stretches(int $from, array $cuts): array
     {
+        $stretches = [];
         $sources = $this->sources($from);
         $steady = $this->steady($from);
         foreach ($cuts as $cut) {
@@ -123,10 +124,12 @@ final readonly class Cuts
             if ($next === $sources && $steadyThen === $steady) {
                 continue;
             }
-            yield new Stretch($from, $cut, $sources, $steady);
+            $stretches[] = new Stretch($from, $cut, $sources, $steady);
             [$from, $sources, $steady] = [$cut, $next, $steadyThen];
         }
-        yield new Stretch($from, Instant::NEVER, $sources, $steady);
+        $stretches[] = new Stretch($from, Instant::NEVER, $sources, $steady);
+
+        return $stretches;
     }
 
     /** @return list<array{PassMasks, string}> the passes that open things to this viewer at an instant, one of those that go together, each with what they open when it is time */
