@@ -114,7 +114,7 @@ abstract class PassDates
         return $this->fixed !== null && $this->start <= $at;
     }
 
-    /** @return array{list<int>, list<int>} as {@see FixedDates::ahead()} */
+    /** @return array{list<int>, list<int>, int} as {@see FixedDates::ahead()} */
     public function stepsAhead(int $at): array
     {
         if ($this->fixed !== null && $this->isFixedFrom($at)) {
@@ -122,7 +122,7 @@ abstract class PassDates
         }
 
         // When the pass has ended it does not matter any more what comes.
-        return Rungs::ahead($this->pacing->everCloses ? [...$this->releases(), ...$this->closings()] : $this->releases(), $at, $this->pass->until);
+        return [...Rungs::ahead($this->pacing->everCloses ? [...$this->releases(), ...$this->closings()] : $this->releases(), $at, $this->pass->until), 0];
     }
 
     /** What is released after an instant and not after another. */

@@ -19,7 +19,7 @@ final class StepsAhead
 
     private string $closed;
 
-    /** @var list<int> of what comes, ascending */
+    /** @var list<int> of what comes, ascending, and maybe of what has come before */
     private readonly array $instants;
 
     /** @var list<int> by the same places: a release step, or after all of these a closing step */
@@ -33,7 +33,7 @@ final class StepsAhead
     /** @var list<list<int>> items by closing step */
     private readonly array $closes;
 
-    private int $next = 0;
+    private int $next;
 
     public function __construct(PassMasks $pass, int $at)
     {
@@ -42,8 +42,8 @@ final class StepsAhead
         $this->due = $pass->due($at);
         $this->closed = $pass->closed($at);
         $this->releaseSteps = count($this->releases);
-        [$this->instants, $this->steps] = $pass->stepsAhead($at);
-        $this->comes = $this->instants[0] ?? Instant::NEVER;
+        [$this->instants, $this->steps, $this->next] = $pass->stepsAhead($at);
+        $this->comes = $this->instants[$this->next] ?? Instant::NEVER;
     }
 
     /** What is released and not closed, at an instant at which the pass lasts and that is not before where it has come. */

@@ -19,10 +19,8 @@ final class FixedDates
     /** Who begins later finds something released already that closes so many days after: for them that is another day. */
     private readonly int $latestBeginning;
 
-    private ?int $aheadOf = null;
-
-    /** @var array{list<int>, list<int>} */
-    private array $ahead = [[], []];
+    /** @var ?array{list<int>, list<int>} all that comes, the same for whoever asks */
+    private ?array $inOrder = null;
 
     /** @param  list<int>  $dates  the instant of each release step, the first of which is not a date but the beginning, and nothing counts from it */
     private function __construct(public readonly array $dates, ClosingSteps $closing)
@@ -64,16 +62,12 @@ final class FixedDates
     /**
      * What comes after an instant at which the pass has begun to be paced.
      *
-     * @return array{list<int>, list<int>} instants, ascending; by the same places a release step each, or after all of these a closing step
+     * @return array{list<int>, list<int>, int} instants, ascending; by the same places a release step each, or after all of these a closing step; the place of the first that comes after it
      */
     public function ahead(int $at): array
     {
-        // Whoever asks about one asks about many.
-        if ($this->aheadOf !== $at) {
-            $this->aheadOf = $at;
-            $this->ahead = Rungs::ahead([...$this->dates, ...$this->closings], $at, Instant::NEVER);
-        }
+        [$instants, $steps] = $this->inOrder ??= Rungs::ahead([...$this->dates, ...$this->closings], PHP_INT_MIN, Instant::NEVER);
 
-        return $this->ahead;
+        return [$instants, $steps, Rungs::until($instants, $at)];
     }
 }
