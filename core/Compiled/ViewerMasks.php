@@ -38,8 +38,7 @@ final class ViewerMasks
         $done = $course->none;
         $recorded = $course->recorded;
         foreach ($viewer->done as $key => $since) {
-            $item = $recorded[$key] ?? null;
-            if ($item !== null && $since <= $asOf) {
+            if ($since <= $asOf && ($item = $recorded[$key] ?? null) !== null) {
                 $done[$item] = Mask::IN;
             }
         }
