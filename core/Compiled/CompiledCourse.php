@@ -51,7 +51,7 @@ final class CompiledCourse extends CourseMasks
 
     private ?Doors $doors = null;
 
-    /** @var array<array-key, Itinerary> by footing */
+    /** @var array<string, ?Itinerary> by footing, and the part of it */
     private array $itineraries = [];
 
     /** @var array<string, Progress> by precedence and what is done */
@@ -216,15 +216,23 @@ final class CompiledCourse extends CourseMasks
         return $this->lasting[$key] = $footing->inReach & $this->progress($footing->precedence, $done)->passes();
     }
 
-    /** In which order all that the holders may come to opens; null: things wait for each other in a circle. */
-    public function itinerary(Footing $footing): ?Itinerary
+    /**
+     * In which order all that the holders may come to opens; null: things wait for each other in a circle.
+     *
+     * @param  ?string  $about  mask: only the part in which anything depends on when these open
+     */
+    public function itinerary(Footing $footing, ?string $about = null): ?Itinerary
     {
-        if (! isset($this->itineraries[$footing->name]) && count($this->itineraries) >= $this->mostItineraries) {
-            $this->itineraries = [];
+        $key = $footing->name.' '.$about;
+        if (! array_key_exists($key, $this->itineraries)) {
+            $itinerary = $about === null ? Itinerary::of($this, $footing->precedence, $footing->inReach) : $this->itinerary($footing)?->partOf($about);
+            if (count($this->itineraries) >= $this->mostItineraries) {
+                $this->itineraries = [];
+            }
+            $this->itineraries[$key] = $itinerary;
         }
-        $itinerary = $this->itineraries[$footing->name] ??= new Itinerary($this, $footing->precedence, $footing->inReach);
 
-        return $itinerary->circular ? null : $itinerary;
+        return $this->itineraries[$key];
     }
 
     /**

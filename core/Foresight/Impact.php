@@ -140,7 +140,8 @@ final class Impact
         if ($before === null || $after === null || $this->sameFate === null || ! $this->sameFate->isTold($before, $after)) {
             return $this->reckoned($before, $after);
         }
-        if ($this->sameFate->isUntouched($before, $after)) {
+        $moved = $this->sameFate->moved($before, $after);
+        if ($moved === '') {
             return $this->none;
         }
         $fate = $this->sameFate->of($before, $after);
@@ -153,10 +154,11 @@ final class Impact
             $this->knownBytes = 0;
         }
 
-        return $this->known[$fate] = $this->reckoned($before, $after);
+        return $this->known[$fate] = $this->reckoned($before, $after, $moved);
     }
 
-    private function reckoned(?ViewerMasks $viewerBefore, ?ViewerMasks $viewerAfter): string
+    /** @param  ?string  $moved  mask of what has other dates, if that is all the change does to them; null: it may do more */
+    private function reckoned(?ViewerMasks $viewerBefore, ?ViewerMasks $viewerAfter, ?string $moved = null): string
     {
         $before = $this->before === null || $this->reachBefore === null || $viewerBefore === null ? null : new PersonUnderPlan($this->before, $this->reachBefore, $viewerBefore, $this->at, $this->until);
         $after = $this->after === null || $this->reachAfter === null || $viewerAfter === null ? null : new PersonUnderPlan($this->after, $this->reachAfter, $viewerAfter, $this->at, $this->until);
@@ -177,7 +179,7 @@ final class Impact
             $effects |= self::as($both & $works & ~$worked, Effect::GainWork) | self::as($both & $worked & ~$works, Effect::LoseWork);
             $same = $both & ~($works ^ $worked);
         }
-        $this->foresee($effects, $before, $after, $same & ~$works, ~($was | $is) & str_repeat(Mask::IN, strlen($was)));
+        $this->foresee($effects, $before, $after, $same & ~$works, ~($was | $is) & str_repeat(Mask::IN, strlen($was)), $moved);
         $this->compareEndings($effects, $before, $after, $same);
 
         return $effects;
@@ -189,14 +191,15 @@ final class Impact
      * @param  string  $effects  so far
      * @param  string  $lookOnly  open in both, to look at only
      * @param  string  $shut  open in neither
+     * @param  ?string  $moved  as {@see self::reckoned()} has it
      */
-    private function foresee(string &$effects, ?PersonUnderPlan $before, ?PersonUnderPlan $after, string $lookOnly, string $shut): void
+    private function foresee(string &$effects, ?PersonUnderPlan $before, ?PersonUnderPlan $after, string $lookOnly, string $shut, ?string $moved): void
     {
         if (! str_contains($lookOnly.$shut, Mask::IN)) {
             return;
         }
-        [$openBefore, $worksBefore] = $before?->reach() ?? [[], []];
-        [$openAfter, $worksAfter] = $after?->reach() ?? [[], []];
+        [$openBefore, $worksBefore] = $before?->reach($moved) ?? [[], []];
+        [$openAfter, $worksAfter] = $after?->reach($moved) ?? [[], []];
         foreach ([[$lookOnly, $worksBefore, $worksAfter], [$shut, $openBefore, $openAfter]] as [$mask, $was, $is]) {
             if ($this->alignBefore === null && $this->alignAfter === null) {
                 self::moves($effects, $mask, $was, $is);

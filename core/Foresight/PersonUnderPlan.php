@@ -28,10 +28,13 @@ final class PersonUnderPlan
         [$this->open, $this->works] = $this->viewer->open($at);
     }
 
-    /** @return array{list<?int>, list<?int>} when each item is first open and first open to work in, at best */
-    public function reach(): array
+    /**
+     * @param  ?string  $about  mask; of what does not depend on when these open nothing need be told. Null: of all
+     * @return array{list<?int>, list<?int>} when each item is first open and first open to work in, at best
+     */
+    public function reach(?string $about = null): array
     {
-        return $this->reaching->when($this->viewer, $this->at, $this->until + 1);
+        return $this->reaching->when($this->viewer, $this->at, $this->until + 1, $about);
     }
 
     /**

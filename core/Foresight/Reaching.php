@@ -54,9 +54,10 @@ final readonly class Reaching
     /**
      * When each item is first open, and first open to work in.
      *
+     * @param  ?string  $about  mask; of what does not depend on when these open nothing need be told. Null: of all
      * @return array{list<?int>, list<?int>}
      */
-    public function when(ViewerMasks $viewer, int $from, int $before): array
+    public function when(ViewerMasks $viewer, int $from, int $before, ?string $about = null): array
     {
         if ($viewer->course->conditions->whatIsDone) {
             $rounds = new Rounds($viewer->course, $viewer->viewer, $from);
@@ -67,7 +68,7 @@ final readonly class Reaching
             return [$rounds->open, $rounds->works];
         }
         if ($viewer->goesByDatesAlone()) {
-            $journey = ItemByItem::of($viewer, $from, $before);
+            $journey = ItemByItem::of($viewer, $from, $before, $about);
             if ($journey !== null) {
                 return $journey;
             }

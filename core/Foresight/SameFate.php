@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace SilentKeep\Core\Foresight;
 
 use SilentKeep\Core\Compiled\CompiledDecider;
-use SilentKeep\Core\Compiled\PassMasks;
+use SilentKeep\Core\Compiled\Mask;
+use SilentKeep\Core\Compiled\Profile;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Outline\Course;
 
@@ -19,11 +20,8 @@ final class SameFate
     /** Whether the two courses differ by their release plans alone. */
     private readonly bool $onlyDatesDiffer;
 
-    /** @var array<array-key, bool> by offer: whether it is the same in both but for its dates */
-    private array $alike = [];
-
-    /** @var array<array-key, array{list<array{int, int}>, list<array{int, int}>}> by offer: the release steps that items have before and after, and the closing steps */
-    private array $steps = [];
+    /** @var array<array-key, ?DatesMoved> by offer; null: more than its dates differs */
+    private array $dates = [];
 
     public function __construct(CompiledDecider $before, CompiledDecider $after, private readonly int $at)
     {
@@ -59,68 +57,39 @@ final class SameFate
         return $fate;
     }
 
-    /** Whether the change leaves this viewer alone: nothing but dates has changed, and of theirs none that lies ahead. */
-    public function isUntouched(ViewerMasks $before, ViewerMasks $after): bool
+    /**
+     * The items whose dates the change may move for this viewer while they lie ahead, and some others: empty where it leaves them alone. It grows
+     * as people come whose dates move otherwise, so that there are few of them for many people.
+     *
+     * @return ?string mask of the items of both outlines, which are the same; null: more than dates has changed, or most of these
+     */
+    public function moved(ViewerMasks $before, ViewerMasks $after): ?string
     {
         if (! $this->onlyDatesDiffer || $before->labels->stand($this->at) !== $after->labels->stand($this->at) || count($before->passes) !== count($after->passes)) {
-            return false;
+            return null;
         }
+        $moved = '';
         foreach ($before->passes as $index => $pass) {
-            if (! $this->sameDates($pass, $after->passes[$index])) {
-                return false;
+            $dates = $this->dates($pass->profile, $after->passes[$index]->profile);
+            if ($dates === null) {
+                return null;
+            }
+            if ($dates->move($pass, $after->passes[$index], $this->at)) {
+                $moved = $moved === '' ? $dates->moved : $moved | $dates->moved;
             }
         }
 
-        return true;
+        return 2 * substr_count($moved, Mask::IN) > $before->course->count ? null : $moved;
     }
 
-    private function sameDates(PassMasks $before, PassMasks $after): bool
+    /** Null where more than dates differs. */
+    private function dates(Profile $before, Profile $after): ?DatesMoved
     {
-        $offer = $before->profile->offer->key;
-        if (! ($this->alike[$offer] ??= $before->profile->covered === $after->profile->covered && $before->profile->pacing->held === $after->profile->pacing->held)) {
-            return false;
-        }
-        if ($before->datesAhead($this->at) === '' && $after->datesAhead($this->at) === '') {
-            return true;
-        }
-        [$releases, $closings] = $this->steps[$offer] ??= [
-            self::together($before->profile->pacing->releaseStep, $after->profile->pacing->releaseStep),
-            self::together($before->profile->pacing->closingStep, $after->profile->pacing->closingStep),
-        ];
-
-        return $this->comeTogether($releases, $before->releases(), $after->releases()) && $this->comeTogether($closings, $before->closings(), $after->closings());
-    }
-
-    /**
-     * @param  list<int>  $before  by item
-     * @param  list<int>  $after  by item
-     * @return list<array{int, int}> the steps before and after the change that an item has
-     */
-    private static function together(array $before, array $after): array
-    {
-        $together = [];
-        foreach ($before as $item => $step) {
-            $together[$step.','.$after[$item]] = [$step, $after[$item]];
+        $offer = $before->offer->key;
+        if (! array_key_exists($offer, $this->dates)) {
+            $this->dates[$offer] = $before->covered === $after->covered && $before->pacing->held === $after->pacing->held ? new DatesMoved($before->pacing, $after->pacing) : null;
         }
 
-        return array_values($together);
-    }
-
-    /**
-     * Whether what lies ahead comes at the same instants.
-     *
-     * @param  list<array{int, int}>  $steps
-     * @param  list<int>  $before
-     * @param  list<int>  $after
-     */
-    private function comeTogether(array $steps, array $before, array $after): bool
-    {
-        foreach ($steps as [$was, $is]) {
-            if ($before[$was] !== $after[$is] && ($before[$was] > $this->at || $after[$is] > $this->at)) {
-                return false;
-            }
-        }
-
-        return true;
+        return $this->dates[$offer];
     }
 }

@@ -17,37 +17,36 @@ final readonly class Itinerary
 
     public const MORE = -2;
 
-    /** @var list<int> what the holder may come to and waits for nothing but its time, in reading order */
-    public array $free;
+    /**
+     * @param  list<int>  $free  what the holder may come to and waits for nothing but its time, in reading order
+     * @param  list<int>  $gated  what has to wait, or stands in something that has: each after all that it waits for; the lists below go with it
+     * @param  list<int>  $above  the next one above it that has to wait, or -1
+     * @param  list<int>  $first  the one lesson or part it waits for; NONE, or MORE where those are several
+     * @param  array<int, array{list<int>, list<list<int>>, int}>  $firsts  where they are several: all of these lessons and parts; so many of these groups whole
+     * @param  list<bool>  $isModule  whether it is a module, and so complete by its lessons
+     * @param  list<bool>  $reachable  whether the holder may come to it
+     * @param  list<int>  $freeFirsts  what is free and has others wait for it
+     * @param  string  $waitedFor  mask of all for which others wait
+     */
+    private function __construct(
+        public array $free,
+        public array $gated,
+        public array $above,
+        public array $first,
+        public array $firsts,
+        public array $isModule,
+        public array $reachable,
+        public array $freeFirsts,
+        public string $waitedFor,
+    ) {
+    }
 
-    /** @var list<int> those of them for which others wait */
-    public array $freeFirsts;
-
-    /** @var list<int> what has to wait, or stands in something that has: each after all that it waits for; the lists below go with it */
-    public array $gated;
-
-    /** @var list<int> the next one above it that has to wait, or -1 */
-    public array $above;
-
-    /** @var list<int> the one lesson or part it waits for; NONE, or MORE where those are several */
-    public array $first;
-
-    /** @var array<int, array{list<int>, list<list<int>>, int}> where they are several: all of these lessons and parts; so many of these groups whole */
-    public array $firsts;
-
-    /** @var list<bool> whether it is a module, and so complete by its lessons */
-    public array $isModule;
-
-    /** @var list<bool> whether the holder may come to it */
-    public array $reachable;
-
-    /** Whether things wait for each other in a circle, so that no such order is there. */
-    public bool $circular;
-
-    public function __construct(CourseMasks $course, Precedence $precedence, string $inReach)
+    /** Null where things wait for each other in a circle, so that no such order is there. */
+    public static function of(CourseMasks $course, Precedence $precedence, string $inReach): ?self
     {
         $reach = $inReach & $course->published;
-        $gated = $after = $waitedFor = [];
+        $gated = $after = [];
+        $waitedFor = $course->none;
         foreach ($course->gates as $item => $gates) {
             if ($gates === []) {
                 continue;
@@ -57,14 +56,17 @@ final readonly class Itinerary
             $above = $above >= 0 && $course->gates[$above] !== [] ? $above : self::NONE;
             $gated[$item] = [$above, $all, $some, $needed];
             $firsts = $some === [] ? $all : array_merge($all, ...$some);
-            $waitedFor += array_flip($firsts);
+            foreach ($firsts as $of) {
+                $waitedFor[$of] = Mask::IN;
+            }
             $after[$item] = $above < 0 ? $firsts : [$above, ...$firsts];
         }
         $order = self::inReadingOrder($after) ? array_keys($after) : self::order($after);
-        $this->circular = $order === null;
-        $this->gated = $order ?? [];
+        if ($order === null) {
+            return null;
+        }
         $above = $first = $firsts = $isModule = $reachable = [];
-        foreach ($this->gated as $place => $item) {
+        foreach ($order as $place => $item) {
             [$above[], $all, $some, $needed] = $gated[$item];
             $first[] = $some === [] && count($all) < 2 ? $all[0] ?? self::NONE : self::MORE;
             if ($first[$place] === self::MORE) {
@@ -73,9 +75,72 @@ final readonly class Itinerary
             $isModule[] = $course->isModule[$item];
             $reachable[] = $reach[$item] === Mask::IN;
         }
-        [$this->above, $this->first, $this->firsts, $this->isModule, $this->reachable] = [$above, $first, $firsts, $isModule, $reachable];
-        $this->free = self::positions($reach & $course->ungated);
-        $this->freeFirsts = array_values(array_filter($this->free, static fn (int $item): bool => isset($waitedFor[$item])));
+        $free = $reach & $course->ungated;
+
+        return new self(self::positions($free), $order, $above, $first, $firsts, $isModule, $reachable, self::positions($free & $waitedFor), $waitedFor);
+    }
+
+    /**
+     * The part in which anything can depend on when some items open: these, what waits for them, and all that those wait for. When what is
+     * left out opens depends on none of them.
+     *
+     * @param  string  $items  mask
+     */
+    public function partOf(string $items): self
+    {
+        foreach ($this->gated as $place => $item) {
+            foreach ($this->waits($place) as $first) {
+                if ($items[$first] === Mask::IN) {
+                    $items[$item] = Mask::IN;
+                }
+            }
+        }
+        $places = [];
+        for ($place = count($this->gated) - 1; $place >= 0; $place--) {
+            if ($items[$this->gated[$place]] === Mask::IN) {
+                $places[] = $place;
+                foreach ($this->waits($place) as $first) {
+                    $items[$first] = Mask::IN;
+                }
+            }
+        }
+        $places = array_reverse($places);
+        $in = static fn (int $item): bool => $items[$item] === Mask::IN;
+        $firsts = [];
+        foreach ($places as $now => $place) {
+            if (isset($this->firsts[$place])) {
+                $firsts[$now] = $this->firsts[$place];
+            }
+        }
+
+        return new self(
+            array_values(array_filter($this->free, $in)), self::at($places, $this->gated), self::at($places, $this->above), self::at($places, $this->first), $firsts,
+            self::at($places, $this->isModule), self::at($places, $this->reachable), array_values(array_filter($this->freeFirsts, $in)), $this->waitedFor & $items,
+        );
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<int>  $places
+     * @param  list<T>  $list
+     * @return list<T>
+     */
+    private static function at(array $places, array $list): array
+    {
+        return array_map(static fn (int $place): mixed => $list[$place], $places);
+    }
+
+    /** @return list<int> items for which the one at a place of the order waits, the one above it too */
+    private function waits(int $place): array
+    {
+        $waits = $this->above[$place] >= 0 ? [$this->above[$place]] : [];
+        if ($this->first[$place] !== self::MORE) {
+            return $this->first[$place] >= 0 ? [...$waits, $this->first[$place]] : $waits;
+        }
+        [$all, $some] = $this->firsts[$place];
+
+        return array_merge($waits, $all, ...$some);
     }
 
     /** @return list<int> */

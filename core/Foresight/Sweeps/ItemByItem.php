@@ -22,15 +22,16 @@ final class ItemByItem
 
     /**
      * @param  int  $before  the first instant that no longer counts; `$from` itself always does
+     * @param  ?string  $about  mask; of what does not depend on when these open nothing need be told. Null: of all
      * @return ?array{list<?int>, list<?int>} when each item is first open, and first open to work in; null: for this viewer another way has to be found
      */
-    public static function of(ViewerMasks $viewer, int $from, int $before): ?array
+    public static function of(ViewerMasks $viewer, int $from, int $before, ?string $about = null): ?array
     {
         $pass = $viewer->passes[0] ?? null;
         if ($pass === null || count($viewer->passes) > 1) {
             return null;
         }
-        $itinerary = $viewer->course->itinerary($pass->footing($from));
+        $itinerary = $viewer->course->itinerary($pass->footing($from), $about);
         if ($itinerary === null) {
             return null;
         }
@@ -52,7 +53,8 @@ final class ItemByItem
             $finished[$item] = $works[$item] ?? Instant::NEVER;
         }
         // What is done already stands in nobody's way: nothing opens before the pass begins.
-        for ($item = strpos($viewer->done, Mask::IN); $item !== false; $item = strpos($viewer->done, Mask::IN, $item + 1)) {
+        $done = $viewer->done & $itinerary->waitedFor;
+        for ($item = strpos($done, Mask::IN); $item !== false; $item = strpos($done, Mask::IN, $item + 1)) {
             $finished[$item] = $begins;
         }
         $opens = self::gates($viewer, $pass, $itinerary, $begins, $ends, $finished);

@@ -37,7 +37,7 @@ final class SameFateTest extends TestCase
 
         self::assertTrue($fate->isTold(...$of($another)));
         self::assertSame($shared, $fate->of(...$of($one)) === $fate->of(...$of($another)));
-        self::assertSame($untouched, $fate->isUntouched(...$of($another)));
+        self::assertSame($untouched, $fate->moved(...$of($another)) === '');
         $people = [new Person('one', $one), new Person('another', $another), new Person('again', $one)];
         self::assertSame(
             (new SteppingImpact($before, $after, 'c', $at, $at + 90 * 86400))->on($people)->toArray(true),
@@ -79,7 +79,7 @@ final class SameFateTest extends TestCase
         [$compiledBefore, $compiledAfter] = [new CompiledDecider($before, $before->courses['c']), new CompiledDecider($after, $after->courses['c'])];
         $holder = self::holder('2026-01-10T10:00:00Z', done: []);
 
-        self::assertFalse((new SameFate($compiledBefore, $compiledAfter, $at))->isUntouched($compiledBefore->viewer($holder, $at), $compiledAfter->viewer($holder, $at)));
+        self::assertNull((new SameFate($compiledBefore, $compiledAfter, $at))->moved($compiledBefore->viewer($holder, $at), $compiledAfter->viewer($holder, $at)));
         self::assertSame(1, (new Impact($before, $after, 'c', $at, $at))->on([new Person('x', $holder)])->toArray(false)['touched']['lose']);
     }
 
