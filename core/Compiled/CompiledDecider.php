@@ -26,6 +26,11 @@ final class CompiledDecider
     /** @var array<string, array<array-key, ?Route>> what the bytes stand for where one route leads anywhere, by that */
     private static array $alone = [];
 
+    /** @var array<string, Answers> of those who have nothing of their own, as visitors and guests, at the instant last asked about: by what they are */
+    private array $ofNobody = [];
+
+    private ?int $nobodyAt = null;
+
     /** @param  ?PreparedCourse  $prepared  of just these, where it is there already */
     public function __construct(Plan $plan, public readonly Course $course, ?PreparedCourse $prepared = null)
     {
@@ -61,13 +66,25 @@ final class CompiledDecider
      */
     public function answers(Viewer $viewer, int $at, ?array $items = null): Answers
     {
+        if ($items !== null || ! $viewer->hasNothing()) {
+            return $this->answersTo($viewer, $at, $items === null ? $this->compiled->all : $this->maskOf($items));
+        }
+        if ($at !== $this->nobodyAt) {
+            [$this->nobodyAt, $this->ofNobody] = [$at, []];
+        }
+
+        return $this->ofNobody[(int) $viewer->signedIn.(int) $viewer->guest.(int) $viewer->staff] ??= $this->answersTo($viewer, $at, $this->compiled->all);
+    }
+
+    /** @param  string  $asked  mask */
+    private function answersTo(Viewer $viewer, int $at, string $asked): Answers
+    {
         $masks = $this->viewer($viewer, $at);
         $routes = $masks->routes($at);
         [$open, $works] = $masks->openBy($routes);
         $states = $this->compiled->states($open);
-        $next = NextChanges::of($masks, $at, $open, $states, $items === null ? $this->compiled->all : $this->maskOf($items));
 
-        return $this->answersOf($masks, $at, $routes, $open, $works, $states, $next);
+        return $this->answersOf($masks, $at, $routes, $open, $works, $states, NextChanges::of($masks, $at, $open, $states, $asked));
     }
 
     /** @param  list<int>  $items  positions */

@@ -72,8 +72,8 @@ class CourseMasks
     /** @var array<int, Prerequisites> */
     public readonly array $after;
 
-    /** What waits for all that it names: of that, who counts for less waits for less. */
-    public readonly ?Hurdles $behindAll;
+    /** What waits for something by name. */
+    public readonly ?Hurdles $hurdles;
 
     /** @var array<int, Prerequisites> those that ask for some of what they name */
     public readonly array $waitsForSome;
@@ -138,8 +138,8 @@ class CourseMasks
         [$this->runsInside, $this->containersInside] = self::inside($outline);
         [$this->after, $this->earlier] = self::prerequisites($outline, $prepared->course->inOrder);
         $waitsFor = array_map(static fn (Prerequisites $of): array => $of->items, $this->after);
-        $all = array_filter($waitsFor, fn (int $at): bool => $this->after[$at]->areAll() && $this->after[$at]->items !== [], ARRAY_FILTER_USE_KEY);
-        $this->behindAll = $all === [] ? null : new Hurdles($all, 1, $this->count);
+        $named = array_filter($this->after, static fn (Prerequisites $of): bool => $of->items !== []);
+        $this->hurdles = $named === [] ? null : new Hurdles($named, $this->count);
         $this->waitsForSome = array_filter($this->after, static fn (Prerequisites $of): bool => ! $of->areAll());
         $this->modulesWaitedFor = array_values(array_filter(array_unique(array_merge([], ...$waitsFor, ...$this->earlier)), static fn (int $at): bool => $isModule[$at]));
         [$this->gates, $this->modules] = self::above($outline, $this->after + $this->earlier, $isModule);

@@ -28,6 +28,12 @@ final readonly class Viewer
     ) {
     }
 
+    /** Whether all who are what this viewer is, signed in or not, a guest or staff, are answered alike. */
+    public function hasNothing(): bool
+    {
+        return $this->passes === [] && $this->done === [] && $this->labels === [] && $this->grants === [] && $this->timedLabels === [] && $this->observes === null;
+    }
+
     public function signedIn(): self
     {
         return $this->with(signedIn: true);

@@ -10,6 +10,7 @@ use SilentKeep\Core\Compiled\PassMasks;
 use SilentKeep\Core\Compiled\Tangle;
 use SilentKeep\Core\Compiled\ViewerMasks;
 use SilentKeep\Core\Outline\CourseState;
+use SilentKeep\Core\Time\Instant;
 
 /**
  * The first change of each item's state by time alone. Time is cut where anything but a step of a pass may change something:
@@ -195,7 +196,7 @@ final class NextChanges
             }
         }
         // At the next cut only those are looked at that have not changed yet.
-        foreach ($this->changing as $item) {
+        foreach ($stretch->until === Instant::NEVER ? [] : $this->changing as $item) {
             $this->waiting[$item] = Mask::OUT;
         }
         $this->changing = [];
@@ -252,18 +253,23 @@ final class NextChanges
         $closings = $pass->pacing->mayCloseFirst === [] ? null : $pass->closings();
         $closingStep = $pass->pacing->closingStep;
         $members = $pass->pacing->releases;
+        [$from, $until, $found, $changing] = [$stretch->from, $stretch->until, $this->found, []];
+        // Nobody else holds it now, so that it is not copied to be written.
+        $this->found = [];
         foreach ($pass->releases() as $step => $release) {
-            if ($release <= $stretch->from || $release >= $stretch->until) {
+            if ($release <= $from || $release >= $until) {
                 continue;
             }
             $change = ChangeCode::opening($release);
             foreach ($members[$step] as $item) {
-                if ($items[$item] === Mask::IN && $change < $this->found[$item] && ($closings === null || $closings[$closingStep[$item]] > $release)) {
-                    $this->found[$item] = $change;
-                    $this->changing[] = $item;
+                if ($items[$item] === Mask::IN && $change < $found[$item] && ($closings === null || $closings[$closingStep[$item]] > $release)) {
+                    $found[$item] = $change;
+                    $changing[] = $item;
                 }
             }
         }
+        $this->found = $found;
+        $this->changing = $this->changing === [] ? $changing : [...$this->changing, ...$changing];
     }
 
     /**

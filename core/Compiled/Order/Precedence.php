@@ -15,8 +15,8 @@ final class Precedence
     /** Lessons that count. */
     public readonly string $lessons;
 
-    /** @var list<Hurdles> */
-    private readonly array $hurdles;
+    /** @var non-empty-array<int, string> of what waits for something by name: how many undone shut it, as {@see Hurdles} has it */
+    private readonly array $shutBy;
 
     /** Of what stands in an order, what must come first. */
     private readonly ?Gather $inTurn;
@@ -44,11 +44,7 @@ final class Precedence
         }
         $this->counts = $counts;
         $this->modules = $modules;
-        $hurdles = $course->behindAll === null ? [] : [$course->behindAll];
-        foreach ($this->byNumber() as $suffices => $waitsFor) {
-            $hurdles[] = new Hurdles($waitsFor, $suffices, $course->count);
-        }
-        $this->hurdles = $hurdles;
+        $this->shutBy = $course->hurdles?->by($this->some()) ?? [''];
         $this->inTurn = $course->earlier === [] ? null : new Gather($this->inOrder(), $course->count);
     }
 
@@ -66,17 +62,16 @@ final class Precedence
      */
     public function unmet(string $undone, string $undoneLessons): string
     {
-        if ($this->hurdles === [] && $this->inTurn === null) {
+        if ($this->course->hurdles === null && $this->inTurn === null) {
             return $this->course->none;
         }
         $undone &= $this->counts;
         foreach ($this->modules as $module) {
             $undone[$module] = $this->course->hasRequired($undoneLessons, $module) ? Mask::IN : Mask::OUT;
         }
-        $unmet = $this->inTurn === null ? '' : $this->inTurn->from($undone);
-        foreach ($this->hurdles as $hurdles) {
-            $shut = $hurdles->shut($undone);
-            $unmet = $unmet === '' ? $shut : $unmet | $shut;
+        $unmet = $this->inTurn?->from($undone) ?? '';
+        if ($this->course->hurdles !== null) {
+            $unmet |= $this->course->hurdles->shut($undone, $this->shutBy);
         }
 
         return $unmet === '' ? $this->course->none : $unmet;
@@ -137,18 +132,14 @@ final class Precedence
         return $named;
     }
 
-    /**
-     * What waits otherwise than for all of what it names, which is the same whatever counts.
-     *
-     * @return array<int, non-empty-array<int, list<int>>> what each item waits for, by how many undone shut it
-     */
-    private function byNumber(): array
+    /** @return array<int, int> of what waits otherwise than for all of what it names: how many undone shut it */
+    private function some(): array
     {
-        $waitsFor = [];
+        $some = [];
         foreach ($this->byName($this->course->waitsForSome) as $item => [$plain, $modules, $needed]) {
-            $waitsFor[count($plain) + count($modules) - $needed + 1][$item] = [...$plain, ...$modules];
+            $some[$item] = count($plain) + count($modules) - $needed + 1;
         }
 
-        return $waitsFor;
+        return $some;
     }
 }

@@ -7,31 +7,42 @@ namespace Tests\Core\Compiled;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilentKeep\Core\Compiled\Order\Hurdles;
+use SilentKeep\Core\Rules\Prerequisites;
 
 final class HurdlesTest extends TestCase
 {
     /**
-     * @param  non-empty-array<int, list<int>>  $waitsFor
+     * @param  non-empty-array<int, Prerequisites>  $after
+     * @param  array<int, int>  $some
      * @param  list<int>  $undone
      * @param  list<int>  $shut
      */
     #[DataProvider('hurdles')]
-    public function test_so_many_undone_shut_an_item(array $waitsFor, int $suffices, array $undone, array $shut): void
+    public function test_so_many_undone_shut_an_item(array $after, array $some, array $undone, array $shut): void
     {
-        self::assertSame(self::mask($shut), bin2hex((new Hurdles($waitsFor, $suffices, 8))->shut((string) hex2bin(self::mask($undone)))));
+        $hurdles = new Hurdles($after, 8);
+
+        self::assertSame(self::mask($shut), bin2hex($hurdles->shut((string) hex2bin(self::mask($undone)), $hurdles->by($some))));
     }
 
-    /** @return iterable<string, array{non-empty-array<int, list<int>>, int, list<int>, list<int>}> */
+    /** @return iterable<string, array{non-empty-array<int, Prerequisites>, array<int, int>, list<int>, list<int>}> */
     public static function hurdles(): iterable
     {
-        yield 'one behind one, undone' => [[4 => [1]], 1, [1, 2], [4]];
-        yield 'one behind one, done' => [[4 => [1]], 1, [2, 4], []];
-        yield 'all of two, one undone' => [[5 => [0, 1], 6 => [0]], 1, [1], [5]];
-        yield 'any of two, one undone' => [[5 => [0, 1], 6 => [1, 2]], 2, [1], []];
-        yield 'any of two, both undone' => [[5 => [0, 1], 6 => [1, 2]], 2, [1, 2], [6]];
-        yield 'two of four: three undone shut it' => [[7 => [0, 1, 2, 3]], 3, [0, 2, 3], [7]];
-        yield 'two of four: two undone do not' => [[7 => [0, 1, 2, 3]], 3, [0, 3], []];
-        yield 'fewer than would shut it' => [[7 => [0, 1], 6 => [0, 1, 2]], 3, [0, 1, 2], [6]];
+        [$all, $any, $two] = [Prerequisites::all(...), Prerequisites::any(...), static fn (array $of): Prerequisites => Prerequisites::atLeast(2, $of)];
+        yield 'one behind one, undone' => [[4 => $all([1])], [], [1, 2], [4]];
+        yield 'one behind one, done' => [[4 => $all([1])], [], [2, 4], []];
+        yield 'all of two, one undone' => [[5 => $all([0, 1]), 6 => $all([0])], [], [1], [5]];
+        yield 'all of two, stood after one that waits for one' => [[5 => $all([0]), 6 => $all([0, 1])], [], [1], [6]];
+        yield 'all of three, the last undone' => [[3 => $all([0]), 5 => $all([0, 1, 2])], [], [2], [5]];
+        yield 'any of two, one undone' => [[5 => $any([0, 1]), 6 => $any([1, 2])], [5 => 2, 6 => 2], [1], []];
+        yield 'any of two, both undone' => [[5 => $any([0, 1]), 6 => $any([1, 2])], [5 => 2, 6 => 2], [1, 2], [6]];
+        yield 'any of two, of which one does not count' => [[5 => $any([0, 1]), 6 => $any([1, 2])], [5 => 1, 6 => 2], [1], [5]];
+        yield 'any of two that do not count' => [[5 => $any([0, 1]), 6 => $any([1, 2])], [6 => 2], [0, 1, 2], [6]];
+        yield 'two of four: three undone shut it' => [[7 => $two([0, 1, 2, 3])], [7 => 3], [0, 2, 3], [7]];
+        yield 'two of four: two undone do not' => [[7 => $two([0, 1, 2, 3])], [7 => 3], [0, 3], []];
+        yield 'fewer than would shut it' => [[7 => $any([0, 1]), 6 => $any([0, 1, 2])], [6 => 3, 7 => 3], [0, 1, 2], [6]];
+        yield 'all beside some' => [[3 => $all([0, 1]), 6 => $any([0, 1, 2]), 7 => $all([4])], [6 => 3], [1, 2], [3]];
+        yield 'all beside some, all undone' => [[3 => $all([0, 1]), 6 => $any([0, 1, 2]), 7 => $all([4])], [6 => 3], [0, 1, 2, 4], [3, 6, 7]];
     }
 
     /** @param  list<int>  $items */
