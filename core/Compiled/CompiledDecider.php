@@ -26,8 +26,11 @@ final class CompiledDecider
     /** @var array<string, array<array-key, ?Route>> what the bytes stand for where one route leads anywhere, by that */
     private static array $alone = [];
 
-    /** @var array<string, Answers> of those who have nothing of their own, as visitors and guests, at the instant last asked about: by what they are */
-    private array $ofNobody = [];
+    /** @var array<string, Answers> to those who have nothing of their own, as visitors and guests, by what they are, at the instant last asked about */
+    private array $toNobody = [];
+
+    /** @var array<string, string> the same of states */
+    private array $statesToNobody = [];
 
     private ?int $nobodyAt = null;
 
@@ -50,7 +53,12 @@ final class CompiledDecider
     /** @return string a byte an item in reading order: `o` open, `l` locked, `h` hidden */
     public function states(ViewerMasks $viewer, int $at): string
     {
-        return $this->compiled->states($viewer->open($at)[0]);
+        $nobody = $this->nobody($viewer->viewer, $at);
+        if ($nobody === null) {
+            return $this->compiled->states($viewer->open($at)[0]);
+        }
+
+        return $this->statesToNobody[$nobody] ??= $this->compiled->states($viewer->open($at)[0]);
     }
 
     /** @return list<Decision> every item in reading order */
@@ -66,14 +74,26 @@ final class CompiledDecider
      */
     public function answers(Viewer $viewer, int $at, ?array $items = null): Answers
     {
-        if ($items !== null || ! $viewer->hasNothing()) {
+        $nobody = $items === null ? $this->nobody($viewer, $at) : null;
+        if ($nobody === null) {
             return $this->answersTo($viewer, $at, $items === null ? $this->compiled->all : $this->maskOf($items));
         }
+
+        return $this->toNobody[$nobody] ??= $this->answersTo($viewer, $at, $this->compiled->all);
+    }
+
+    /** What somebody is who has nothing of their own, as text; null: they have something. */
+    private function nobody(Viewer $viewer, int $at): ?string
+    {
+        if (! $viewer->hasNothing()) {
+            return null;
+        }
         if ($at !== $this->nobodyAt) {
-            [$this->nobodyAt, $this->ofNobody] = [$at, []];
+            $this->nobodyAt = $at;
+            $this->toNobody = $this->statesToNobody = [];
         }
 
-        return $this->ofNobody[(int) $viewer->signedIn.(int) $viewer->guest.(int) $viewer->staff] ??= $this->answersTo($viewer, $at, $this->compiled->all);
+        return ($viewer->signedIn ? 'signed in' : 'visitor').($viewer->guest ? ', guest' : '').($viewer->staff ? ', staff' : '');
     }
 
     /** @param  string  $asked  mask */

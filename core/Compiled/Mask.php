@@ -34,4 +34,15 @@ final class Mask
     {
         return strtr($mask, self::IN, chr($byte));
     }
+
+    /** @return list<int> what is in it, ascending */
+    public static function positions(string $mask): array
+    {
+        $positions = [];
+        for ($item = strpos($mask, self::IN); $item !== false; $item = strpos($mask, self::IN, $item + 1)) {
+            $positions[] = $item;
+        }
+
+        return $positions;
+    }
 }

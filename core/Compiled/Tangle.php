@@ -95,6 +95,13 @@ final class Tangle
         return (str_repeat('l', $this->length) ^ Mask::as($hidden, 4)) | Mask::as($open, 7);
     }
 
+    /** @return string mask of where the states of two are not the same */
+    public static function changed(string $states, string $then): string
+    {
+        // The letters differ in these bits only: o^l, o^h, l^h.
+        return strtr($states ^ $then, "\x03\x07\x04", "\x01\x01\x01");
+    }
+
     /** What hides, and what stands in it, level by level. */
     private function hidden(string $closed): string
     {

@@ -120,8 +120,9 @@ final class PastTest extends TestCase
         Pass::query()->create(['person_id' => $looker->person, 'course_id' => $this->course()->id, 'offer_id' => Offer::query()->where('key', 'journeyman-pass')->value('id'), 'starts_at' => '2026-03-15 08:00:00', 'state' => 'active', 'source' => 'by hand']);
         $this->inAnotherProcess();
         $past = app(Past::class);
-        self::assertNull($past->knownNow($this->course(), $looker, new Moment((int) strtotime('2026-03-14T08:00:00Z'))));
-        self::assertNotNull($past->knownNow($this->course(), $looker, new Moment((int) strtotime('2026-03-16T08:00:00Z'))));
+        $told = fn (string $at): array => $past->andKnownNow($this->course(), $looker, new Moment((int) strtotime($at))) ?? self::fail();
+        self::assertNull($told('2026-03-14T08:00:00Z')[1]);
+        self::assertNotNull($told('2026-03-16T08:00:00Z')[1]);
     }
 
     public function test_somebody_who_has_left_was_there_and_is_not(): void

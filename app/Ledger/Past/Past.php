@@ -29,18 +29,23 @@ final readonly class Past
     }
 
     /**
-     * The same as it is known now: with what was entered later and counts from before. Null where nothing was, or the course was not published.
+     * The same, and as it is known now: with what was entered later and counts from before. Null where the course was not published. As many
+     * queries.
      *
-     * @return ?array{PastAnswer, list<Entry>} and by which entries it is known
+     * @return ?array{PastAnswer, ?PastAnswer, list<Entry>} what was answered; what would have been, null where no more is known or the course was not published;
+     *                                                      and by which entries more is known
      */
-    public function knownNow(Course $course, Onlooker $looker, Moment $moment): ?array
+    public function andKnownNow(Course $course, Onlooker $looker, Moment $moment): ?array
     {
         $entries = iterator_to_array(Entries::of($looker->people(), $course->id), preserve_keys: false);
         $facts = Facts::after(array_filter($entries, $moment->had(...)));
+        $then = $this->by($facts, $course, $looker, $moment->at);
+        if ($then === null) {
+            return null;
+        }
         $known = Later::put($facts, $entries, $moment);
-        $answer = $known === [] ? null : $this->by($facts, $course, $looker, $moment->at);
 
-        return $answer === null ? null : [$answer, $known];
+        return [$then, $known === [] ? null : $this->by($facts, $course, $looker, $moment->at), $known];
     }
 
     /** By facts that are known already. */

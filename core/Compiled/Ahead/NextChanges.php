@@ -90,7 +90,7 @@ final class NextChanges
         }
         if ($opened !== $open) {
             $then = $this->viewer->course->states($opened);
-            $this->noteChanged($stretch->from, 0, $then, self::changed($this->states, $then) & $this->waiting);
+            $this->noteChanged($stretch->from, 0, $then, Tangle::changed($this->states, $then) & $this->waiting);
         }
 
         return $opened;
@@ -105,14 +105,10 @@ final class NextChanges
     private function noteWithin(Tangle $tangle, int $at, string $open): void
     {
         $then = $tangle->statesKept(substr($open, $tangle->first, $tangle->length));
-        $this->noteChanged($at, $tangle->first, $then, self::changed(substr($this->states, $tangle->first, $tangle->length), $then) & substr($this->waiting, $tangle->first, $tangle->length));
-    }
-
-    /** @return string mask of where two are not the same */
-    private static function changed(string $states, string $then): string
-    {
-        // The letters differ in these bits only: o^l, o^h, l^h.
-        return strtr($states ^ $then, "\x03\x07\x04", "\x01\x01\x01");
+        $was = substr($this->states, $tangle->first, $tangle->length);
+        if ($then !== $was) {
+            $this->noteChanged($at, $tangle->first, $then, Tangle::changed($was, $then) & substr($this->waiting, $tangle->first, $tangle->length));
+        }
     }
 
     /**
@@ -137,51 +133,47 @@ final class NextChanges
      */
     private function byEvents(Stretch $stretch, string $open): string
     {
-        if ($stretch->sources === []) {
-            return $open;
+        $ahead = $opens = [];
+        foreach ($stretch->sources as [$pass, $mask]) {
+            $ahead[] = $this->ahead($pass, $stretch->from);
+            $opens[] = $mask;
         }
-        $passes = $this->comesFirst($stretch);
+        $passes = new PassesAhead($ahead, $opens, $stretch->steady);
         if ($passes->comes >= $stretch->until) {
             return $open;
         }
-        $hiding = $this->viewer->course->hiding;
-        $asked = $this->waiting | $hiding->inTangles;
-        if ($passes instanceof StepsAhead) {
-            $asked &= $stretch->sources[0][1];
-        }
+        $about = $this->waiting | $this->viewer->course->hiding->inTangles;
         while ($passes->comes < $stretch->until) {
             $instant = $passes->comes;
-            $tangles = [];
-            foreach ($passes->come($asked) as $item => $byPass) {
-                $is = $stretch->steady[$item] | $byPass;
-                if ($is === $open[$item]) {
-                    continue;
-                }
-                $open[$item] = $is;
-                if (isset($hiding->outermost[$item])) {
-                    $tangles[$hiding->outermost[$item]] = true;
-                } elseif ($this->waiting[$item] === Mask::IN) {
-                    $this->waiting[$item] = Mask::OUT;
-                    $this->found[$item] = ChangeCode::of($instant, $is === Mask::IN ? 'o' : $hiding->whenClosed[$item]);
-                }
-            }
-            foreach ($tangles as $first => $_) {
-                $this->noteWithin($hiding->tangleFrom($first), $instant, $open);
+            $opened = $passes->come($about);
+            if ($opened !== null && $opened !== $open) {
+                $moved = ($opened ^ $open) & $about;
+                $open = $opened;
+                $this->noteMoved($instant, $moved, $open);
             }
         }
 
         return $open;
     }
 
-    private function comesFirst(Stretch $stretch): StepsAhead|PassesAhead
+    /**
+     * @param  string  $moved  mask of what has opened or closed
+     * @param  string  $open  now
+     */
+    private function noteMoved(int $at, string $moved, string $open): void
     {
-        $ahead = $opens = [];
-        foreach ($stretch->sources as [$pass, $mask]) {
-            $ahead[] = $this->ahead[spl_object_id($pass)] ??= new StepsAhead($pass, $stretch->from);
-            $opens[] = $mask;
+        $hiding = $this->viewer->course->hiding;
+        for ($item = strpos($moved, Mask::IN); $item !== false; $item = strpos($moved, Mask::IN, $next)) {
+            $next = $item + 1;
+            if (isset($hiding->outermost[$item])) {
+                $tangle = $hiding->tangleFrom($hiding->outermost[$item]);
+                $this->noteWithin($tangle, $at, $open);
+                $next = $tangle->first + $tangle->length;
+            } elseif ($this->waiting[$item] === Mask::IN) {
+                $this->waiting[$item] = Mask::OUT;
+                $this->found[$item] = ChangeCode::of($at, $open[$item] === Mask::IN ? 'o' : $hiding->whenClosed[$item]);
+            }
         }
-
-        return isset($ahead[1]) ? new PassesAhead($ahead, $opens) : $ahead[0];
     }
 
     /** @param  string  $open  from its beginning on */
@@ -253,11 +245,12 @@ final class NextChanges
         $closings = $pass->pacing->mayCloseFirst === [] ? null : $pass->closings();
         $closingStep = $pass->pacing->closingStep;
         $members = $pass->pacing->releases;
-        [$from, $until, $found, $changing] = [$stretch->from, $stretch->until, $this->found, []];
+        $changing = [];
+        $found = $this->found;
         // Nobody else holds it now, so that it is not copied to be written.
         $this->found = [];
         foreach ($pass->releases() as $step => $release) {
-            if ($release <= $from || $release >= $until) {
+            if ($release <= $stretch->from || $release >= $stretch->until) {
                 continue;
             }
             $change = ChangeCode::opening($release);

@@ -4,68 +4,63 @@ declare(strict_types=1);
 
 namespace SilentKeep\Core\Compiled\Ahead;
 
-use SilentKeep\Core\Compiled\Mask;
 use SilentKeep\Core\Time\Instant;
 
-/** The steps of all passes that open things within one stretch of time, as they come one instant after another. */
+/** What is open by passes and otherwise within one stretch of time, as their steps come one instant after another. */
 final class PassesAhead
 {
     /** The instant of the next step; {@see Instant::NEVER}: there is none. */
-    public int $comes;
+    public int $comes = Instant::NEVER;
+
+    /** @var array<int, string> what each opens where it has come to */
+    private array $opened = [];
+
+    /** @var array<int, string> what each opens of that which is asked about, when it is time */
+    private array $asked = [];
 
     /**
      * @param  list<StepsAhead>  $ahead  of each pass
      * @param  list<string>  $opens  by the same places: what each opens when it is time
+     * @param  string  $steady  mask of what is open otherwise
      */
-    public function __construct(private readonly array $ahead, private readonly array $opens)
+    public function __construct(private readonly array $ahead, private readonly array $opens, private readonly string $steady)
     {
-        $this->comes = $this->next();
-    }
-
-    private function next(): int
-    {
-        $comes = Instant::NEVER;
-        foreach ($this->ahead as $steps) {
-            if ($steps->comes < $comes) {
-                $comes = $steps->comes;
-            }
+        foreach ($ahead as $steps) {
+            $this->comes = $steps->comes < $this->comes ? $steps->comes : $this->comes;
         }
-
-        return $comes;
     }
 
     /**
      * Lets the steps of the next instant come.
      *
-     * @param  string  $asked  mask
-     * @return array<int, string> of those asked about that may open or close by them, a byte each: whether one of the passes opens it then
+     * @param  string  $about  mask of what is asked about, the same each time
+     * @return ?string what is open then, at least of that; null: they move nothing of it
      */
-    public function come(string $asked): array
+    public function come(string $about): ?string
     {
         $instant = $this->comes;
-        $moved = [];
+        $this->comes = Instant::NEVER;
+        $moves = false;
         foreach ($this->ahead as $pass => $steps) {
-            if ($steps->comes === $instant) {
-                $moved = $steps->come($this->opens[$pass] & $asked) + $moved;
+            if ($steps->comes === $instant && $steps->come($this->asked[$pass] ??= $this->opens[$pass] & $about)) {
+                $this->opened[$pass] = $this->opens[$pass] & $steps->due;
+                $moves = true;
+            }
+            if ($steps->comes < $this->comes) {
+                $this->comes = $steps->comes;
             }
         }
-        $this->comes = $this->next();
 
-        return $this->byAny($moved);
+        return $moves ? $this->open() : null;
     }
 
-    /**
-     * @param  array<int, string>  $moved  by one of them
-     * @return array<int, string> by any
-     */
-    private function byAny(array $moved): array
+    private function open(): string
     {
-        foreach ($moved as $item => $open) {
-            foreach ($open === Mask::IN ? [] : $this->ahead as $pass => $steps) {
-                $moved[$item] |= $this->opens[$pass][$item] & $steps->due[$item];
-            }
+        $open = $this->steady;
+        foreach ($this->ahead as $pass => $steps) {
+            $open |= $this->opened[$pass] ??= $this->opens[$pass] & $steps->due;
         }
 
-        return $moved;
+        return $open;
     }
 }

@@ -63,36 +63,37 @@ final class StepsAhead
      * Lets all steps of the next instant come.
      *
      * @param  string  $asked  mask
-     * @return array<int, string> of those asked about a byte each for what is released or closes: whether it is due then
+     * @return bool whether one of those asked about is released or closes
      */
-    public function come(string $asked): array
+    public function come(string $asked): bool
     {
         $instant = $this->comes;
-        $moved = [];
+        $due = $this->due;
+        $closed = $this->closed;
+        // Nobody else holds them now, so that they are not copied to be written.
+        $this->due = $this->closed = '';
+        $moves = false;
         do {
             $step = $this->steps[$this->next++];
             $this->comes = $this->instants[$this->next] ?? Instant::NEVER;
             if ($step < $this->releaseSteps) {
                 foreach ($this->releases[$step] as $item) {
-                    if ($this->closed[$item] === Mask::OUT) {
-                        $this->due[$item] = Mask::IN;
-                        if ($asked[$item] === Mask::IN) {
-                            $moved[$item] = Mask::IN;
-                        }
+                    if ($closed[$item] === Mask::OUT) {
+                        $due[$item] = Mask::IN;
+                        $moves = $moves || $asked[$item] === Mask::IN;
                     }
                 }
-
-                continue;
-            }
-            foreach ($this->closes[$step - $this->releaseSteps] as $item) {
-                $this->closed[$item] = Mask::IN;
-                $this->due[$item] = Mask::OUT;
-                if ($asked[$item] === Mask::IN) {
-                    $moved[$item] = Mask::OUT;
+            } else {
+                foreach ($this->closes[$step - $this->releaseSteps] as $item) {
+                    $closed[$item] = Mask::IN;
+                    $due[$item] = Mask::OUT;
+                    $moves = $moves || $asked[$item] === Mask::IN;
                 }
             }
         } while ($this->comes === $instant);
+        $this->due = $due;
+        $this->closed = $closed;
 
-        return $moved;
+        return $moves;
     }
 }

@@ -18,7 +18,7 @@ final readonly class Hurdles
     /** What each waits for: the first of each, then the second of those that have one… */
     private Gather $firsts;
 
-    /** @var non-empty-list<array{int, int}> where in that the first, the second… begin, and how many they are */
+    /** @var list<array{int, int}> where in that the first, the second… begin, and how many they are */
     private array $rounds;
 
     /** From the waiting items to all; null: they are laid out so already. */

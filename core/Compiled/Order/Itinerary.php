@@ -77,7 +77,7 @@ final readonly class Itinerary
         }
         $free = $reach & $course->ungated;
 
-        return new self(self::positions($free), $order, $above, $first, $firsts, $isModule, $reachable, self::positions($free & $waitedFor), $waitedFor);
+        return new self(Mask::positions($free), $order, $above, $first, $firsts, $isModule, $reachable, Mask::positions($free & $waitedFor), $waitedFor);
     }
 
     /**
@@ -141,17 +141,6 @@ final readonly class Itinerary
         [$all, $some] = $this->firsts[$place];
 
         return array_merge($waits, $all, ...$some);
-    }
-
-    /** @return list<int> */
-    private static function positions(string $mask): array
-    {
-        $positions = [];
-        for ($item = strpos($mask, Mask::IN); $item !== false; $item = strpos($mask, Mask::IN, $item + 1)) {
-            $positions[] = $item;
-        }
-
-        return $positions;
     }
 
     /** @param  array<int, list<int>>  $after  what must stand before each */

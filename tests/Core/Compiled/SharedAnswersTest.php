@@ -9,8 +9,10 @@ use PHPUnit\Framework\TestCase;
 use SilentKeep\Core\Compiled\CompiledCourse;
 use SilentKeep\Core\Compiled\CompiledDecider;
 use SilentKeep\Core\Compiled\Order\Progress;
+use SilentKeep\Core\Deciding\Decider;
 use SilentKeep\Core\Deciding\Decision;
 use SilentKeep\Core\Time\Instant;
+use SilentKeep\Core\Viewing\Grant;
 use SilentKeep\Core\Viewing\Pass;
 use SilentKeep\Core\Viewing\TimedLabel;
 use SilentKeep\Core\Viewing\Viewer;
@@ -72,6 +74,34 @@ final class SharedAnswersTest extends TestCase
             self::assertIsArray($progress);
             self::assertLessThanOrEqual(100, count($progress));
         }
+    }
+
+    /** One answer serves all who have nothing of their own: only those who are the same, and only at that instant. */
+    public function test_whoever_has_nothing_of_their_own_is_told_what_their_like_are_told(): void
+    {
+        $at = Instant::parse('2026-06-15T10:00:00Z');
+        $plan = D::plan(
+            [D::lesson('a', sample: true), D::lesson('b'), D::lesson('c', only: ['label' => 'bonus']), D::lesson('d', only: ['from' => '2026-06-16T09:00'])],
+            ['sample_needs_account' => true, 'guest_door' => ['open' => true, 'default' => true], 'entry' => 'anyone'],
+        );
+        $decider = new CompiledDecider($plan, $plan->courses['c']);
+        $definition = new Decider($plan, $plan->courses['c']);
+        $viewers = [
+            new Viewer, new Viewer(guest: true), new Viewer(signedIn: true), new Viewer(signedIn: true, guest: true), new Viewer(staff: true, signedIn: true),
+            new Viewer(signedIn: true, labels: ['bonus']), new Viewer(signedIn: true, done: ['a' => $at - 60]), new Viewer(signedIn: true, grants: [new Grant('b', $at, Instant::NEVER)]),
+            new Viewer(signedIn: true, passes: [new Pass('o', $at)]), new Viewer(signedIn: true, timedLabels: [new TimedLabel('bonus', $at, Instant::NEVER)]),
+            new Viewer(signedIn: true, observes: new Viewer(signedIn: true, labels: ['bonus'])),
+        ];
+        $told = [];
+        foreach ([$at, $at + 86400, $at, $at + 86400] as $instant) {
+            foreach ($viewers as $viewer) {
+                $of = self::told($definition->decide($viewer, $instant));
+                self::assertSame($of, self::told($decider->decide($viewer, $instant)));
+                self::assertSame(array_map(static fn (Decision $decision): string => $decision->state->value[0], $definition->decide($viewer, $instant)), str_split($decider->states($decider->viewer($viewer, $instant), $instant)));
+                $told[serialize($of)] = true;
+            }
+        }
+        self::assertGreaterThan(8, count($told), 'Most of them are told something else.');
     }
 
     public function test_progress_that_goes_on_is_looked_at_anew(): void

@@ -24,15 +24,15 @@ final readonly class PastDecisionsBuilder
     /** Null where the course was not published then. */
     public function of(Course $course, PastLooker $looker, int $at, bool $inWords): ?PastDecisions
     {
-        $then = $this->past->of($course, $looker, new Moment($at));
-        if ($then === null) {
+        $told = $this->past->andKnownNow($course, $looker, new Moment($at));
+        if ($told === null) {
             return null;
         }
-        $known = $this->past->knownNow($course, $looker, new Moment($at));
+        [$then, $known] = $told;
 
         return new PastDecisions(
             $course->key, Instant::format($at), $looker->person, $then->revision, Instant::format(Past::wholeSince()), $then->wasThere,
-            $this->items($then, $inWords), $known === null ? null : $this->items($known[0], $inWords),
+            $this->items($then, $inWords), $known === null ? null : $this->items($known, $inWords),
         );
     }
 

@@ -83,19 +83,22 @@ final readonly class PastPageBuilder
         $course = self::course($this->picks($person), $key);
         $looker = new PastLooker($person->id, observed: $with);
         $at ??= $this->clock->now();
-        $then = $course === null ? null : $this->past->of($course, $looker, new Moment($at));
-        $position = $then?->answer->decider->course->outline->positionOf($item);
-        if ($course === null || $then === null || $position === null) {
+        $told = $course === null ? null : $this->past->andKnownNow($course, $looker, new Moment($at));
+        if ($course === null || $told === null) {
+            return null;
+        }
+        [$then, $known, $entries] = $told;
+        $position = $then->answer->decider->course->outline->positionOf($item);
+        if ($position === null) {
             return null;
         }
         $decision = $then->answer->decisions()[$position];
         $glyph = Glyph::of($decision);
-        $known = $this->past->knownNow($course, $looker, new Moment($at));
-        $now = $known === null ? null : $known[0]->answer->decisions()[$position];
+        $now = $known === null ? null : $known->answer->decisions()[$position];
         $what = [];
         $offers = $known === null ? [] : self::offers();
         $hands = Hands::of($known === null ? [] : $looker->people(), $course->id, named: true);
-        foreach ($known[1] ?? [] as $entry) {
+        foreach ($known === null ? [] : $entries as $entry) {
             $what[] = $this->words->of($entry, null, $offers, $hands, $person->id, $then);
         }
 
