@@ -81,7 +81,7 @@ final class SharedAnswersTest extends TestCase
     {
         $at = Instant::parse('2026-06-15T10:00:00Z');
         $plan = D::plan(
-            [D::lesson('a', sample: true), D::lesson('b'), D::lesson('c', only: ['label' => 'bonus']), D::lesson('d', only: ['from' => '2026-06-16T09:00'], sample: true), D::lesson('e', only: ['done' => 'a'], sample: true)],
+            [D::lesson('a', sample: true), D::lesson('b'), D::lesson('c', only: ['label' => 'bonus'], sample: true), D::lesson('d', only: ['from' => '2026-06-16T09:00'], sample: true), D::lesson('e', only: ['done' => 'a'], sample: true)],
             ['sample_needs_account' => true, 'guest_door' => ['open' => true, 'default' => true]],
         );
         $decider = new CompiledDecider($plan, $plan->courses['c']);
