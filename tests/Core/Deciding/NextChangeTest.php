@@ -64,6 +64,11 @@ final class NextChangeTest extends TestCase
             [D::module('m', [D::lesson('a')], when_closed: 'hide'), D::lesson('l')], ['plans' => ['w' => ['m' => ['opens' => ['rule' => 'after_start', 'days' => 14]], 'a' => ['opens' => ['rule' => 'after_start', 'days' => 21]]]]],
             $pass(), 'locked 2026-03-15T08:00:00Z', true,
         ];
+        yield 'what somebody was given stays open when what stands beside it comes' => [
+            [D::module('m', [D::lesson('a', when_closed: 'hide'), D::lesson('b')], when_closed: 'hide')],
+            ['plans' => ['w' => ['a' => ['opens' => ['rule' => 'after_start', 'days' => 60]], 'b' => ['opens' => ['rule' => 'after_start', 'days' => 14]]]]],
+            [...$pass(), 'grants' => [['item' => 'a', 'from' => '2026-03-02T08:00:00Z', 'until' => null]]], null, true,
+        ];
         yield 'a weekday at the own time of day' => [$one, $plan(['opens' => ['rule' => 'after_start', 'days' => 10, 'weekday' => 5]]), $pass(), 'open 2026-03-13T08:00:00Z', true];
         yield 'a release' => [$one, $plan(['opens' => ['rule' => 'after_start', 'days' => 14]]), $pass(), 'open 2026-03-15T08:00:00Z', true];
         yield 'a release after the pass ends' => [$one, $plan(['opens' => ['rule' => 'after_start', 'days' => 14]]), $pass(until: '2026-03-12T08:00:00Z'), null, true];
