@@ -47,6 +47,9 @@ for ($time = 0; $time < (int) $times; $time++) {
         }
     }
     $act('give-back', $other);
+    if ($time % 100 === 99) {
+        fwrite(STDERR, sprintf("  %d of %d taken back and given back\n", $time + 1, $times));
+    }
 }
 foreach ($reading as $child) {
     posix_kill($child, SIGKILL);
