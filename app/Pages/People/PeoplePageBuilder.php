@@ -6,6 +6,7 @@ namespace App\Pages\People;
 
 use App\Access\SchoolClock;
 use App\Access\Shelf\CourseShelf;
+use App\Database\Lists;
 use App\Database\Value;
 use App\Learning\Progress\HowFar;
 use App\Models\ItemVisit;
@@ -19,6 +20,7 @@ use App\People\PeopleQuery;
 use App\People\PeoplesLabels;
 use App\Words\Say;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use SilentKeep\Core\Time\Instant;
 
 /** Puts together lists of people, in a fixed number of queries however many there are. */
@@ -29,8 +31,11 @@ final readonly class PeoplePageBuilder
     /** Labels that are proposed; any other can be typed. */
     private const LABELS = 200;
 
-    /** People of whom a file is made at once: so many share the reading of a course. */
+    /** People of whom rows are in memory at once where a file is made. */
     private const OF_A_FILE = 2_000;
+
+    /** People whose progress is counted at once for a file: so many share the reading of a course. */
+    private const COUNTED = 20_000;
 
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts, private PeoplesLabels $labels, private HowFar $howFar)
     {
@@ -76,9 +81,10 @@ final readonly class PeoplePageBuilder
      * @param  Collection<int, Person>  $people
      * @param  ?string  $courseKey  whose progress is wanted; null: that of the courses they hold passes of
      * @param  bool  $samples  whether it is told which samples they have looked at
+     * @param  ?array<int, array{int, int}>  $progress  as {@see HowFar::of()} tells it, where it is known; null: it is asked for
      * @return list<PersonRow>
      */
-    public function rows(Collection $people, ?string $courseKey = null, bool $samples = false): array
+    public function rows(Collection $people, ?string $courseKey = null, bool $samples = false, ?array $progress = null): array
     {
         $ids = $people->modelKeys();
         $course = $courseKey === null ? null : $this->shelf->byKey($courseKey)?->id;
@@ -91,7 +97,7 @@ final readonly class PeoplePageBuilder
         foreach ($people as $person) {
             $courses[$person->id] = $course !== null ? [$course] : array_values(array_unique(array_map(static fn (Pass $pass): int => $pass->course_id, $passes[$person->id] ?? [])));
         }
-        $progress = $this->howFar->of($people, $courses);
+        $progress ??= $this->howFar->of($people, $courses);
         $rows = [];
         foreach ($people as $person) {
             $held = $passes[$person->id] ?? [];
@@ -132,12 +138,33 @@ final readonly class PeoplePageBuilder
     {
         yield ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', Say::text('pages.people_page_builder.last_here')];
         $ids = ($this->find)($filter)->toBase()->pluck('id');
-        foreach ($ids->chunk(self::OF_A_FILE) as $some) {
-            $order = array_flip(Value::ints($some));
-            $people = Person::query()->whereIntegerInRaw('id', Value::ints($some))->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
-            foreach ($this->rows($people, $filter->course, $filter->standing === 'samples') as $row) {
-                yield [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];
+        foreach ($ids->chunk(self::COUNTED) as $many) {
+            $progress = $this->progress(Value::ints($many), $filter->course);
+            foreach ($many->chunk(self::OF_A_FILE) as $some) {
+                $order = array_flip(Value::ints($some));
+                $people = Person::query()->whereIntegerInRaw('id', Value::ints($some))->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
+                foreach ($this->rows($people, $filter->course, $filter->standing === 'samples', $progress) as $row) {
+                    yield [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];
+                }
             }
         }
+    }
+
+    /**
+     * @param  list<int>  $ids  of people
+     * @param  ?string  $courseKey  null: in the courses they hold passes of
+     * @return array<int, array{int, int}> by person, as {@see HowFar::of()} tells it
+     */
+    private function progress(array $ids, ?string $courseKey): array
+    {
+        $course = $courseKey === null ? null : $this->shelf->byKey($courseKey)?->id;
+        $courses = $course === null ? [] : array_fill_keys($ids, [$course]);
+        if ($course === null) {
+            foreach (Lists::of(DB::table('passes')->whereIntegerInRaw('person_id', $ids)->distinct()->orderBy('person_id')->orderBy('course_id')->select(['person_id', 'course_id'])) as [$person, $of]) {
+                $courses[(int) $person][] = (int) $of;
+            }
+        }
+
+        return $this->howFar->of(Person::query()->select(['id', 'role'])->whereIntegerInRaw('id', $ids)->get(), $courses);
     }
 }
