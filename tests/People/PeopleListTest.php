@@ -210,6 +210,27 @@ final class PeopleListTest extends TestCase
         self::assertSame(Person::query()->orderBy('id')->pluck('id')->all(), $all);
     }
 
+    #[DataProvider('files')]
+    public function test_a_file_tells_the_progress_that_the_list_tells(string $query): void
+    {
+        $listed = array_column((array) $this->get("/keep/people?{$query}")->assertOk()->inertiaProps('people'), 'progress', 'name');
+        $told = [];
+        foreach (array_slice(explode("\r\n", trim($this->get("/keep/people.csv?{$query}")->assertOk()->streamedContent())), 1) as $line) {
+            $cells = str_getcsv($line, escape: '');
+            $told[(string) $cells[0]] = $cells[5] === '' ? null : $cells[5];
+        }
+
+        self::assertGreaterThan(3, count(array_filter($listed)));
+        self::assertSame($listed, array_intersect_key($told, $listed));
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function files(): iterable
+    {
+        yield 'of all that is theirs' => [''];
+        yield 'of one course' => ['course=clinker'];
+    }
+
     public function test_csv_files_come_in_the_form_that_somebody_has_chosen_for_themselves(): void
     {
         $first = fn (string $path): string => explode("\r\n", $this->get($path)->assertOk()->streamedContent(), 2)[0];
