@@ -23,6 +23,9 @@ final readonly class HowFar
     /** People whose numbers leave the same rest share a place, the last one has it: so what is kept never grows beyond it. */
     private const PLACES = 4096;
 
+    /** After so many courses the memory they took is freed. */
+    private const LET_GO = 20;
+
     /** So many people are on one page. */
     private const PAGE = 200;
 
@@ -82,7 +85,7 @@ final readonly class HowFar
                 $in[$course][] = $person;
             }
         }
-        foreach ($asked as $id) {
+        foreach ($asked as $place => $id) {
             $course = $this->shelf->courses()[$id];
             $decider = $this->plans->live($course);
             if ($decider === null) {
@@ -94,6 +97,10 @@ final readonly class HowFar
                 $sums[$person] = [($sums[$person][0] ?? 0) + $finished, ($sums[$person][1] ?? 0) + $lessons];
             }
             $this->plans->letGo($course);
+            // What is compiled holds itself in circles: large, but of so few objects that PHP would not look for them yet.
+            if ($place % self::LET_GO === 0) {
+                gc_collect_cycles();
+            }
         }
 
         return $sums;

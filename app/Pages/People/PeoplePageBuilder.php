@@ -35,7 +35,7 @@ final readonly class PeoplePageBuilder
     private const OF_A_FILE = 2_000;
 
     /** People whose progress is counted at once for a file: so many share the reading of a course. */
-    private const COUNTED = 20_000;
+    private const COUNTED = 6_000;
 
     public function __construct(private SchoolClock $clock, private CourseShelf $shelf, private PassWords $words, private PeopleQuery $find, private ActPageBuilder $acts, private PeoplesLabels $labels, private HowFar $howFar)
     {
