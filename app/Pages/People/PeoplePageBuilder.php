@@ -88,16 +88,15 @@ final readonly class PeoplePageBuilder
     {
         $ids = $people->modelKeys();
         $course = $courseKey === null ? null : $this->shelf->byKey($courseKey)?->id;
-        $passes = $courses = [];
+        $passes = [];
         $labels = $this->labels->of($ids);
         $looked = $samples ? $this->samples($ids) : [];
         foreach (Pass::query()->with('offer')->whereIntegerInRaw('person_id', $ids)->orderByDesc('starts_at')->orderByDesc('id')->get() as $pass) {
             $passes[$pass->person_id][] = $pass;
         }
-        foreach ($people as $person) {
-            $courses[$person->id] = $course !== null ? [$course] : array_values(array_unique(array_map(static fn (Pass $pass): int => $pass->course_id, $passes[$person->id] ?? [])));
-        }
-        $progress ??= $this->howFar->of($people, $courses);
+        $progress ??= $this->howFar->of($people, $people->mapWithKeys(static fn (Person $person): array => [
+            $person->id => $course !== null ? [$course] : array_values(array_unique(array_map(static fn (Pass $pass): int => $pass->course_id, $passes[$person->id] ?? []))),
+        ])->all());
         $rows = [];
         foreach ($people as $person) {
             $held = $passes[$person->id] ?? [];
