@@ -48,7 +48,10 @@ Route::name('api.')->group(function () use ($may, $number): void {
         Route::get('/people', [Controllers\PeopleController::class, 'index'])->name('people.list');
         Route::get('/people/{person}', [Controllers\PeopleController::class, 'show'])->where('person', $number)->name('people.one');
         Route::get('/courses/{course}/changes', [Controllers\PastController::class, 'changes'])->name('courses.changes');
-        Route::get('/people.csv', [Controllers\FormatsController::class, 'people'])->name('formats.people');
+        Route::get('/people.csv', [Controllers\PeopleFilesController::class, 'csv'])->name('formats.people');
+        Route::post('/people/files', [Controllers\PeopleFilesController::class, 'store'])->middleware(OnceByKey::class)->name('formats.people-ask');
+        Route::get('/people/files/{file}', [Controllers\PeopleFilesController::class, 'show'])->where('file', $number)->name('formats.people-progress');
+        Route::get('/people/files/{file}.csv', [Controllers\PeopleFilesController::class, 'content'])->where('file', $number)->name('formats.people-file');
     });
     Route::post('/people/{person}/erasure', [Controllers\PeopleController::class, 'erase'])->where('person', $number)->middleware([...$may(Ability::ErasePeople), OnceByKey::class])->name('people.erase');
     Route::middleware($may(Ability::ChangePeople))->group(function () use ($number): void {

@@ -205,7 +205,11 @@ Route::prefix('keep')->middleware(['auth', KeepsToTheirRole::class])->name('keep
     });
     Route::get('/people/rows/{course}', [Staff\PeopleController::class, 'rows'])->name('people.rows');
     Route::get('/people/find', [Staff\PeopleController::class, 'find'])->name('people.find');
-    Route::get('/people.csv', [Staff\PeopleController::class, 'csv'])->name('people.csv');
+    Route::get('/people.csv', [Staff\PeopleFilesController::class, 'csv'])->name('people.csv');
+    Route::get('/people/files', [Staff\PeopleFilesController::class, 'index'])->name('people.files');
+    Route::post('/people/files', [Staff\PeopleFilesController::class, 'store'])->middleware('throttle:20,1,people-files')->name('people.files.ask');
+    Route::get('/people/files/{file}.csv', [Staff\PeopleFilesController::class, 'show'])->whereNumber('file')->name('people.file');
+    Route::delete('/people/files/{file}', [Staff\PeopleFilesController::class, 'destroy'])->whereNumber('file')->name('people.file.let-go');
     Route::post('/people/preview', [Staff\ActsController::class, 'preview'])->name('people.preview');
     Route::post('/people/acts', [Staff\ActsController::class, 'store'])->name('people.act');
     Route::get('/people/acts/{act}', [Staff\ActsController::class, 'show'])->whereNumber('act')->name('act');

@@ -83,19 +83,29 @@ final class Viewers
      */
     public function in(Collection $people, array $courseIds): array
     {
+        return iterator_to_array($this->rows->each($this->staffAmong($people), $courseIds));
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @return array<int, bool|list<int>> whether they are staff, or in which courses, by person
+     */
+    public function staffAmong(Collection $people): array
+    {
         $edited = $this->staff->of($people);
         $staff = [];
         foreach ($people as $person) {
-            $staff[$person->id] = $edited[$person->id] ?? $person->isStaff();
+            $id = $person->id;
+            $staff[$id] = $edited[$id] ?? $person->isStaff();
         }
 
-        return iterator_to_array($this->rows->each($staff, $courseIds));
+        return $staff;
     }
 
     /**
      * Of many people at one course, one after another.
      *
-     * @param  array<int, bool>  $people  whether they are staff, by id
+     * @param  array<int, bool|list<int>>  $people  whether they are staff, or in which courses, by id
      * @return \Generator<int, Viewer> by person, in the order of their ids
      */
     public function each(array $people, Course $course): \Generator

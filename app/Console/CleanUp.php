@@ -21,6 +21,7 @@ use App\Models\Message;
 use App\Models\NextRun;
 use App\Models\OutsideEvent;
 use App\Models\PeopleCount;
+use App\Models\PeopleFile;
 use App\Models\RehearsalRun;
 use App\Models\SignInLink;
 use App\Models\TriggerRun;
@@ -85,6 +86,7 @@ final readonly class CleanUp
             'what was tried in drafts and given up' => self::delete(GivenUp::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'what was counted on people' => self::delete(PeopleCount::query()->where('began_at', '<', $this->before(self::COUNTED))),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
+            'files of people' => self::delete(PeopleFile::query()->where('asked_at', '<', $this->before(self::PREPARED))),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'items that were taken out, with what they held' => ($this->contents)(),
             'what was seen, day by day' => $this->old(KeptKind::Visits, DayVisit::query(), 'last_at'),

@@ -21,30 +21,24 @@ final class CsvAnswer
         return new StreamedResponse(static function () use ($rows, $marked, $form): void {
             $out = fopen('php://output', 'w') ?: throw new \RuntimeException('No output.');
             fwrite($out, ($form === null ? $marked : $form->isMarked()) ? "\xEF\xBB\xBF" : '');
-            self::write($out, $rows, $form?->separator() ?? ',');
+            CsvForm::write($out, $rows, $form);
             fclose($out);
         }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
     }
 
-    /** @param  list<list<string>>  $rows  a few */
-    public static function text(array $rows): string
-    {
-        $stream = fopen('php://memory', 'w+') ?: throw new \RuntimeException('No memory for a file.');
-        self::write($stream, $rows, ',');
-        rewind($stream);
-
-        return (string) stream_get_contents($stream);
-    }
-
     /**
-     * @param  resource  $out
-     * @param  iterable<mixed>  $rows
+     * One that is made already.
+     *
+     * @param  iterable<string>  $parts
+     * @param  int  $bytes  of all of them: what breaks off is known by it
      */
-    private static function write($out, iterable $rows, string $separator): void
+    public static function made(iterable $parts, int $bytes, string $name): StreamedResponse
     {
-        foreach ($rows as $row) {
-            assert(is_array($row));
-            fputcsv($out, array_map(static fn (mixed $cell): string => is_string($cell) ? CsvForm::cell($cell) : '', $row), $separator, escape: '', eol: "\r\n");
-        }
+        return new StreamedResponse(static function () use ($parts): void {
+            foreach ($parts as $part) {
+                echo $part;
+                flush();
+            }
+        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Length' => (string) $bytes, 'Content-Disposition' => "attachment; filename=\"{$name}\"", 'Cache-Control' => 'no-store, private']);
     }
 }

@@ -30,4 +30,28 @@ enum CsvForm: string
     {
         return $this === self::CommaMarked || $this === self::SemicolonMarked;
     }
+
+    /**
+     * Writes rows as CSV has them (RFC 4180), with commas where whoever gets them has not said.
+     *
+     * @param  resource  $out
+     * @param  iterable<mixed>  $rows  lists of texts
+     */
+    public static function write($out, iterable $rows, ?self $form = null): void
+    {
+        foreach ($rows as $row) {
+            assert(is_array($row));
+            fputcsv($out, array_map(static fn (mixed $cell): string => is_string($cell) ? self::cell($cell) : '', $row), $form?->separator() ?? ',', escape: '', eol: "\r\n");
+        }
+    }
+
+    /** @param  iterable<mixed>  $rows  lists of texts, a few thousand */
+    public static function text(iterable $rows, ?self $form = null): string
+    {
+        $stream = fopen('php://memory', 'w+') ?: throw new \RuntimeException('No memory for a file.');
+        self::write($stream, $rows, $form);
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
 }

@@ -18,30 +18,46 @@ final readonly class PassWords
     /** active, later, paused, withdrawn or ended */
     public function standing(Pass $pass): string
     {
-        $now = $this->clock->now();
-
-        return match (true) {
-            $pass->state === 'revoked' => 'withdrawn',
-            $pass->ends_at !== null && $pass->ends_at->getTimestamp() <= $now => 'ended',
-            $pass->state === 'paused' => 'paused',
-            $pass->starts_at->getTimestamp() > $now => 'later',
-            default => 'active',
-        };
+        return $this->stands($pass->state, $pass->starts_at->getTimestamp(), $pass->ends_at?->getTimestamp());
     }
 
     /** "Apprentice pass, to Sat 29 Aug"; of a trial to the minute */
     public function short(Pass $pass): string
     {
-        // A trial is over within days: its hour counts.
-        $day = fn (\DateTimeImmutable $instant): string => $pass->offer->trial ? $this->clock->words($instant->getTimestamp()) : $this->clock->date($instant->getTimestamp());
-        $end = $pass->ends_at === null ? Say::text('people_told.pass_words.for_good') : Say::text('people_told.pass_words.to_day', ['day' => $day($pass->ends_at)]);
+        return $this->told($pass->offer->name, $pass->offer->trial, $pass->state, $pass->starts_at->getTimestamp(), $pass->ends_at?->getTimestamp());
+    }
 
-        return $pass->offer->name.', '.match ($this->standing($pass)) {
-            'active' => $end,
-            'later' => Say::text('people_told.pass_words.from_day', ['day' => $day($pass->starts_at)]),
-            'ended' => Say::text('people_told.pass_words.ended_day', ['day' => $day($pass->ends_at ?? $pass->starts_at)]),
+    /**
+     * The same of a pass that is no model: for lists of very many.
+     *
+     * @param  string  $offer  its name
+     * @param  int  $starts  instant
+     * @param  ?int  $ends  null: never
+     */
+    public function told(string $offer, bool $isTrial, string $state, int $starts, ?int $ends): string
+    {
+        // A trial is over within days: its hour counts.
+        $day = fn (int $instant): string => $isTrial ? $this->clock->words($instant) : $this->clock->date($instant);
+
+        return $offer.', '.match ($this->stands($state, $starts, $ends)) {
+            'active' => $ends === null ? Say::text('people_told.pass_words.for_good') : Say::text('people_told.pass_words.to_day', ['day' => $day($ends)]),
+            'later' => Say::text('people_told.pass_words.from_day', ['day' => $day($starts)]),
+            'ended' => Say::text('people_told.pass_words.ended_day', ['day' => $day($ends ?? $starts)]),
             'paused' => Say::text('people_told.pass_words.paused'),
             default => Say::text('people_told.pass_words.withdrawn'),
+        };
+    }
+
+    private function stands(string $state, int $starts, ?int $ends): string
+    {
+        $now = $this->clock->now();
+
+        return match (true) {
+            $state === 'revoked' => 'withdrawn',
+            $ends !== null && $ends <= $now => 'ended',
+            $state === 'paused' => 'paused',
+            $starts > $now => 'later',
+            default => 'active',
         };
     }
 

@@ -36,7 +36,7 @@ final readonly class ProgressCount
     {
         $masks = $this->decider->viewer($viewer, $at);
         $whose = $masks->observed ?? $masks;
-        $known = Mask::of(array_map(static fn (string $state): bool => $state !== 'h', str_split($this->decider->states($masks, $at)))) & $this->lessons & $this->counts($whose, $at);
+        $known = strtr($this->decider->states($masks, $at), 'olh', Mask::IN.Mask::IN.Mask::OUT) & $this->lessons & $this->counts($whose, $at);
         $asked = $known & ~$this->optional;
         $more = $known & $this->optional;
 

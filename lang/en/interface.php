@@ -100,6 +100,12 @@ return [
         'person' => 'There is nobody like that.',
         'observed' => 'They are not tied to this learner.',
     ],
+    'people_file' => [
+        'too_many' => 'They are more than {most, number}. Have a file of them made at /people/files.',
+        'making' => 'It is still being made.',
+        'failed' => 'It could not be made. Ask for it anew.',
+        'gone' => 'Somebody has been erased since it was made. Ask for it anew.',
+    ],
     'document' => [
         'summary' => 'What learners may see inside courses: asked, rehearsed and changed from outside.',
         'description' => 'Instants are RFC 3339 with an offset on their way in, and UTC to the second on their way out. Lists go on by cursors. Whatever is refused is told as problem+json (RFC 9457), with a JSON pointer for each offence. Tokens are for servers: whoever has one can do what it allows, so it does not belong in a page.',
@@ -141,6 +147,7 @@ return [
         'person' => 'Id of somebody.',
         'act' => 'Id of what was done.',
         'import' => 'Id of a file that was read.',
+        'file' => 'Id of a file that was asked for.',
         'event' => 'Number of an event that was told, not its id.',
     ],
 ];

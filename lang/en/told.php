@@ -101,6 +101,9 @@ return [
     'people_controller' => [
         'name_in_and_was' => '{name} is in, and was sent a link to sign in.',
     ],
+    'people_files_controller' => [
+        'too_many' => 'They are more than {most, number}: a file of so many is made in the background. Have it made below.',
+    ],
     'plan_files_controller' => [
         'from_cartridge' => 'The outline is read. What its lessons hold is taken in now, which may take a while.',
         'count_courses_in_not' => '{count} courses are in, not live yet.',

@@ -56,6 +56,7 @@ final class SilentKeepProblem extends RuntimeException
  * @phpstan-type NewPerson array{name: string, email: string, labels?: list<string>, offer?: string|null, from?: string|null}
  * @phpstan-type PassTold array{id: int, offer: string, course: string, from: string, until: string|null, state: 'active'|'paused'|'revoked', paced_from: string|null, source: string}
  * @phpstan-type PastDecisions array{course: string, at: string, person: int|null, revision: int, whole_since: string, was_there: bool, items: list<ItemDecision>, known_now: list<ItemDecision>|null}
+ * @phpstan-type PeopleFileTold array{id: int, state: 'making'|'ready'|'failed'|'gone', made: int, of: int}
  * @phpstan-type PeopleList array{items: list<PersonTold>, next: string|null}
  * @phpstan-type PersonDecisions array{person: int, items: list<ItemDecision>}
  * @phpstan-type PersonTold array{id: int, name: string, email: string, confirmed: bool, staff: bool}
@@ -456,6 +457,46 @@ final class SilentKeep
     public function formatsPeople(?string $find = null, ?string $holds = null, ?string $label = null): string
     {
         return $this->send('GET', '/people.csv', [], ['find' => $find, 'holds' => $holds, 'label' => $label], [], null, null);
+    }
+
+    /**
+     * Has a file made of people.
+     *
+     * @param  string|null  $find  A part of name or address.
+     * @param  string|null  $holds  Key of an offer: those with an active pass by it.
+     * @param  string|null  $label  Those who have it now.
+     * @param  string|null  $idempotencyKey  Made by whoever asks: what is asked twice with the same key within a day is done once, and answered twice.
+     * @return PeopleFileTold
+     * @throws SilentKeepProblem if it is refused
+     */
+    public function formatsPeopleAsk(?string $find = null, ?string $holds = null, ?string $label = null, ?string $idempotencyKey = null): array
+    {
+        /** @var PeopleFileTold */
+        return self::json($this->send('POST', '/people/files', [], ['find' => $find, 'holds' => $holds, 'label' => $label], ['Idempotency-Key' => $idempotencyKey], null, null));
+    }
+
+    /**
+     * A file of people that is made.
+     *
+     * @param  int  $file  Id of a file that was asked for.
+     * @throws SilentKeepProblem if it is refused
+     */
+    public function formatsPeopleFile(int $file): string
+    {
+        return $this->send('GET', '/people/files/{file}.csv', ['file' => $file], [], [], null, null);
+    }
+
+    /**
+     * How far a file of people has come.
+     *
+     * @param  int  $file  Id of a file that was asked for.
+     * @return PeopleFileTold
+     * @throws SilentKeepProblem if it is refused
+     */
+    public function formatsPeopleProgress(int $file): array
+    {
+        /** @var PeopleFileTold */
+        return self::json($this->send('GET', '/people/files/{file}', ['file' => $file], [], [], null, null));
     }
 
     /**

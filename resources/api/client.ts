@@ -76,6 +76,8 @@ export type PassTold = { id: number; offer: string; course: string; from: string
 
 export type PastDecisions = { course: string; at: string; person: number | null; revision: number; whole_since: string; was_there: boolean; items: Array<ItemDecision>; known_now: Array<ItemDecision> | null };
 
+export type PeopleFileTold = { id: number; state: 'making' | 'ready' | 'failed' | 'gone'; made: number; of: number };
+
 export type PeopleList = { items: Array<PersonTold>; next: string | null };
 
 export type PersonDecisions = { person: number; items: Array<ItemDecision> };
@@ -275,6 +277,21 @@ export class SilentKeep {
   /** People, as CSV. */
   async formatsPeople(more: { find?: string; holds?: string; label?: string } = {}): Promise<string> {
     return this.send('GET', '/people.csv', {  }, { 'find': more.find, 'holds': more.holds, 'label': more.label }, {  });
+  }
+
+  /** Has a file made of people. */
+  async formatsPeopleAsk(more: { find?: string; holds?: string; label?: string; idempotencyKey?: string } = {}): Promise<PeopleFileTold> {
+    return JSON.parse(await this.send('POST', '/people/files', {  }, { 'find': more.find, 'holds': more.holds, 'label': more.label }, { 'Idempotency-Key': more.idempotencyKey })) as PeopleFileTold;
+  }
+
+  /** A file of people that is made. */
+  async formatsPeopleFile(file: number): Promise<string> {
+    return this.send('GET', '/people/files/{file}.csv', { 'file': file }, {  }, {  });
+  }
+
+  /** How far a file of people has come. */
+  async formatsPeopleProgress(file: number): Promise<PeopleFileTold> {
+    return JSON.parse(await this.send('GET', '/people/files/{file}', { 'file': file }, {  }, {  })) as PeopleFileTold;
   }
 
   /** A course in the eyes of several viewers, as CSV. */

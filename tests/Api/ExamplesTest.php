@@ -13,6 +13,8 @@ use App\Http\Api\Document\Examples;
 use App\Ledger\Changes\WhatChanged;
 use App\Models\OutsideEvent;
 use App\Models\OutsideSystem;
+use App\Pages\People\Lists\MakePeopleFile;
+use App\Pages\People\Lists\PeopleFileMaker;
 use App\School\Tokens\Ability;
 use App\Triggers\Outside\HttpSignature;
 use Illuminate\Routing\Route;
@@ -133,6 +135,8 @@ final class ExamplesTest extends TestCase
             'events.replay' => self::toldOutside('taken'),
             'formats.import-progress', 'formats.bring-in' => $this->imported(),
             'formats.take-back' => $this->broughtIn(),
+            'formats.people-progress' => $this->fileAskedFor(),
+            'formats.people-file' => (new MakePeopleFile($this->fileAskedFor()))->handle(app(PeopleFileMaker::class)),
             default => null,
         };
     }
@@ -170,5 +174,10 @@ final class ExamplesTest extends TestCase
         $this->imported();
         app(\App\People\Import\ImportPeople::class)(\App\Models\Import::query()->firstOrFail());
         (new \App\People\Import\ContinueImport(1))->handle(app(\App\People\Import\ImportInParts::class));
+    }
+
+    private function fileAskedFor(): int
+    {
+        return (int) $this->ask('POST', '/people/files?holds=refit-crew')->assertStatus(202)->json('id');
     }
 }

@@ -24,9 +24,9 @@ final class TokensTest extends TestCase
     use AsksTheInterface;
 
     /** What is in the demo school, and what is not. */
-    private const THERE = ['course' => 'clinker', 'person' => '3', 'act' => '1', 'event' => '1', 'import' => '1'];
+    private const THERE = ['course' => 'clinker', 'person' => '3', 'act' => '1', 'event' => '1', 'import' => '1', 'file' => '1'];
 
-    private const NOT_THERE = ['course' => 'nothing', 'person' => '99999', 'act' => '99999', 'event' => '99999', 'import' => '99999'];
+    private const NOT_THERE = ['course' => 'nothing', 'person' => '99999', 'act' => '99999', 'event' => '99999', 'import' => '99999', 'file' => '99999'];
 
     protected function setUp(): void
     {

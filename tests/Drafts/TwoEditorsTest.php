@@ -182,7 +182,7 @@ final class TwoEditorsTest extends TestCase
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $writes = array_intersect($route->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']);
             // Reading by POST, what is one's own, and what assistants are there for.
-            $theirs = ['keep.rehearsal.go-on', 'keep.notices.preview', 'keep.course-notices.preview', 'keep.letters.preview', 'keep.person.letters', 'keep.contents.preview', 'keep.condition', 'keep.columns', 'keep.csv-form', 'keep.vantages.save', 'keep.vantages.forget', 'keep.segments.save', 'keep.segments.forget', 'keep.people.preview', 'keep.people.act', 'keep.people.undo', 'keep.act.do', 'keep.act.leave'];
+            $theirs = ['keep.rehearsal.go-on', 'keep.notices.preview', 'keep.course-notices.preview', 'keep.letters.preview', 'keep.person.letters', 'keep.contents.preview', 'keep.condition', 'keep.columns', 'keep.csv-form', 'keep.vantages.save', 'keep.vantages.forget', 'keep.segments.save', 'keep.segments.forget', 'keep.people.preview', 'keep.people.act', 'keep.people.undo', 'keep.act.do', 'keep.act.leave', 'keep.people.files.ask', 'keep.people.file.let-go'];
             if ($writes !== [] && str_starts_with($route->uri(), 'keep/') && ! in_array($route->getName(), $theirs, true)) {
                 $this->call(array_values($writes)[0], '/'.preg_replace('/\{\w+\}/', '1', str_replace(['{course}', '{what}', '{subject}'], ['clinker', 'poster', str_repeat('0', 32)], $route->uri())), ['version' => 0])->assertForbidden();
                 $tried++;

@@ -7,6 +7,7 @@ namespace Tests\Http;
 use App\Models\Form;
 use App\Models\OutsideEvent;
 use App\Models\OutsideSystem;
+use App\Models\PeopleFile;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Factories\SharedNoticeFactory;
@@ -50,6 +51,7 @@ final class RolesTest extends TestCase
         $system = OutsideSystem::query()->create(['id' => $this->person('eira')->id, 'name' => 'The ledger', 'address' => 'https://ledger.test/', 'secret' => 'x']);
         OutsideEvent::query()->create(['id' => $system->id, 'outside_system_id' => $system->id, 'event' => '6b1f0a52-7c1d-4c0e-9a57-0d6f1f2f9b11', 'once' => 'e', 'body' => '{}', 'made_at' => now()]);
         Form::query()->create(['id' => $this->person('eira')->id, 'name' => 'A look', 'token' => str_repeat('a', 20), 'text' => '', 'thanks' => '']);
+        PeopleFile::query()->create(['id' => $this->person('eira')->id, 'person_id' => $this->person('aksel')->id, 'query' => '', 'listed' => true, 'samples' => false, 'state' => 'ready', 'of' => 0, 'asked_at' => now()]);
         // There is something to be rehearsed.
         $this->actingAs($this->person('hege'))->post('/keep/courses/clinker/draft/edits', ['version' => 0, 'set' => 'sample', 'items' => ['l-steam'], 'value' => 'yes'])->assertSessionHasNoErrors();
         $this->actingAs($this->person('aksel'));

@@ -80,9 +80,9 @@ final readonly class HowFar
     {
         $now = $this->clock->now();
         $sums = $in = [];
-        foreach ($people as $person) {
-            foreach ($courses[$person->id] ?? [] as $course) {
-                $in[$course][] = $person;
+        foreach ($this->viewers->staffAmong($people) as $person => $staff) {
+            foreach ($courses[$person] ?? [] as $course) {
+                $in[$course][$person] = $staff;
             }
         }
         foreach ($asked as $place => $id) {
@@ -92,8 +92,8 @@ final readonly class HowFar
                 continue;
             }
             $count = new ProgressCount($this->plans->compiled($decider));
-            foreach ($this->viewers->in(new Collection($in[$id] ?? []), [$id]) as $person => $viewers) {
-                [$finished, $lessons] = $count->of($viewers[$id], $now);
+            foreach ($this->viewers->each($in[$id] ?? [], $course) as $person => $viewer) {
+                [$finished, $lessons] = $count->of($viewer, $now);
                 $sums[$person] = [($sums[$person][0] ?? 0) + $finished, ($sums[$person][1] ?? 0) + $lessons];
             }
             $this->plans->letGo($course);

@@ -8,7 +8,7 @@ namespace App\Privacy\Held;
 final class Sections
 {
     /** Rows there that name somebody are of no use without them. */
-    public const LET_GO = ['kept_answers', 'jobs', 'failed_jobs', 'sessions', 'given_up', 'people_counts', 'rehearsals', 'rehearsal_parts'];
+    public const LET_GO = ['kept_answers', 'jobs', 'failed_jobs', 'sessions', 'given_up', 'people_counts', 'rehearsals', 'rehearsal_parts', 'people_files', 'people_file_parts'];
 
     /** What the program has written: whoever is named there is named by their number from then on. */
     public const REWRITTEN = ['activities', 'people_acts', 'act_changes', 'act_letters', 'messages', 'imports', 'trigger_runs', 'outside_events', 'incoming_events', 'shop_events', 'statements', 'segments', 'vantage_sets', 'expectations', 'people'];
@@ -112,6 +112,7 @@ final class Sections
             new Section('personal_access_tokens', OnErasing::RowsGo, by: ['tokenable_id'], secret: ['token']),
             new Section('edited_courses', OnErasing::RowsGo),
             new Section('given_up', OnErasing::RowsGo, handedOut: false),
+            new Section('people_files', OnErasing::RowsGo, secret: ['making'], handedOut: false),
             new Section('ledger', OnErasing::Stays, secret: ['by', 'chain']),
         ];
     }

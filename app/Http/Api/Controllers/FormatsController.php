@@ -13,11 +13,9 @@ use App\Http\Api\Reading\Asked;
 use App\Http\Api\Reading\Parameter;
 use App\Http\Api\Reading\ParameterType;
 use App\Http\Api\Reading\VantageList;
-use App\Http\CsvAnswer;
 use App\Models\Course;
+use App\Models\CsvForm;
 use App\Pages\Api\Formats\TextFile;
-use App\Pages\People\PeoplePageBuilder;
-use App\People\PeopleFilter;
 use App\Sightlines\SightFiles;
 use App\Sightlines\Vantages\SeenFrom;
 use App\Sightlines\Vantages\VantagePoint;
@@ -26,9 +24,8 @@ use App\Words\Say;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use SilentKeep\Core\Deciding\Decider;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** What is published, and people, as files that others read. */
+/** What is published, as files that others read. */
 final readonly class FormatsController
 {
     public function __construct(private Plans $plans, private Vantages $vantages, private SightFiles $files, private SchoolClock $clock)
@@ -55,18 +52,7 @@ final readonly class FormatsController
         $given = $asked->text('vantages');
         $seen = $this->stand($course, $decider, $given === null ? $this->vantages->usual($decider) : VantageList::read($given, 'vantages'));
 
-        return new Response(CsvAnswer::text($this->files->grid($course, $decider, $seen, $asked->number('at') ?? $this->clock->now(), published: true)), 200, ['Content-Type' => 'text/csv; charset=utf-8']);
-    }
-
-    #[Operation('People, as CSV', answers: TextFile::class, type: 'text/csv')]
-    #[Parameter('find', 'A part of name or address.')]
-    #[Parameter('holds', 'Key of an offer: those with an active pass by it.')]
-    #[Parameter('label', 'Those who have it now.')]
-    public function people(Request $request, PeoplePageBuilder $pages): StreamedResponse
-    {
-        $asked = Asked::of($request);
-
-        return CsvAnswer::of($pages->csv(new PeopleFilter(find: $asked->text('find') ?? '', holds: $asked->text('holds'), label: $asked->text('label'))), 'people.csv');
+        return new Response(CsvForm::text($this->files->grid($course, $decider, $seen, $asked->number('at') ?? $this->clock->now(), published: true)), 200, ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
     /** @throws Problem */

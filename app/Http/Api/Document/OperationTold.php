@@ -129,7 +129,7 @@ final readonly class OperationTold
             ...($this->hasToken ? self::ALWAYS : [ProblemKind::Busy, ProblemKind::TooOften]),
             ...($this->operation->signed ? [ProblemKind::NotSigned] : []),
             ...($this->operation->takes === null ? [] : [ProblemKind::NotJson, ProblemKind::TooMuch, ProblemKind::WrongType]),
-            ...($this->once ? [ProblemKind::UnderWay, ProblemKind::KeyUsed] : []),
+            ...($this->once ? [ProblemKind::BadRequest, ProblemKind::UnderWay, ProblemKind::KeyUsed] : []),
             ...($this->operation->needsVersion ? [ProblemKind::ChangedMeanwhile, ProblemKind::VersionNeeded] : []),
             ProblemKind::NotFound, ProblemKind::Invalid, ...$this->operation->problems,
         ];

@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Staff;
 
 use App\Access\Shelf\CourseShelf;
 use App\Access\WhoLooks;
-use App\Http\CsvAnswer;
 use App\Http\Requests\NewPersonRequest;
 use App\Http\Requests\PeopleRequest;
 use App\Http\Text;
@@ -27,7 +26,6 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final readonly class PeopleController
 {
@@ -72,10 +70,5 @@ final readonly class PeopleController
         $draft = Text::of($request, 'of') === 'draft' ? $course->draft : null;
 
         return new JsonResponse($draft === null ? $shelf->rows($course->id) : $shelf->rowsOfDraft($draft));
-    }
-
-    public function csv(PeopleRequest $request): StreamedResponse
-    {
-        return CsvAnswer::of($this->pages->csv($request->filter()), 'people.csv', form: WhoLooks::signedIn($request)->csv_form);
     }
 }

@@ -1254,6 +1254,20 @@ export const keepWords = {
   'people.people.finished': "Finished {whole}",
   'people.people.more_passes': "and {count} more",
   'people.people.never': "never",
+  'people.files.title': "Files of people",
+  'people.files.have_made': "Have a CSV file made",
+  'people.files.have_made_told': "A file of {people} is made in the background, and waits for you here for a day.",
+  'people.files.file_of': "CSV file of {people}",
+  'people.files.making': "{made, number} of {of, number} are in it",
+  'people.files.waits': "waits for its turn since {when}",
+  'people.files.ready': "made {when}",
+  'people.files.failed': "could not be made: have it made anew",
+  'people.files.gone': "somebody has been erased since: have it made anew",
+  'people.files.download': "Download ({size})",
+  'people.files.let_go': "Let it go",
+  'people.files.let_go_named': "Let the CSV file of {people} go",
+  'people.files.kilobytes': "{size, number} kB",
+  'people.files.megabytes': "{size, number} MB",
   'people.act_dialog.look_what_would_do': "Look what it would do",
   'people.act_dialog.from_left_empty_now': "From (left empty: now)",
   'people.act_dialog.note': "Why, for their history (may stay empty)",
@@ -3283,6 +3297,20 @@ export interface KeepParts {
   'people.people.finished': 'whole';
   'people.people.more_passes': 'count';
   'people.people.never': never;
+  'people.files.title': never;
+  'people.files.have_made': never;
+  'people.files.have_made_told': 'people';
+  'people.files.file_of': 'people';
+  'people.files.making': 'made' | 'of';
+  'people.files.waits': 'when';
+  'people.files.ready': 'when';
+  'people.files.failed': never;
+  'people.files.gone': never;
+  'people.files.download': 'size';
+  'people.files.let_go': never;
+  'people.files.let_go_named': 'people';
+  'people.files.kilobytes': 'size';
+  'people.files.megabytes': 'size';
   'people.act_dialog.look_what_would_do': never;
   'people.act_dialog.from_left_empty_now': never;
   'people.act_dialog.note': never;

@@ -1426,6 +1426,16 @@ export interface PathRow {
   status: Sentence;
 }
 
+export interface PeopleFileRow {
+  id: number;
+  query: string;
+  state: 'making' | 'ready' | 'failed' | 'gone';
+  made: number;
+  of: number;
+  bytes: number;
+  when: string;
+}
+
 export interface PeoplePage {
   people: PersonRow[];
   total: number;
@@ -1437,6 +1447,8 @@ export interface PeoplePage {
   labels: string[];
   segments: SavedFilterRow[];
   underWay: ActUnderWay[];
+  files: PeopleFileRow[];
+  csvAtOnce: number;
   csvForm: 'comma' | 'comma-marked' | 'semicolon' | 'semicolon-marked' | null;
   mayRun: boolean;
 }

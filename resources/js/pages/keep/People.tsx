@@ -13,6 +13,7 @@ import { Pager } from '../../ui/Pager';
 import { useHelps } from '../../lib/page';
 import { ToldHead } from '../../ui/HeadHelp';
 import { to } from '../../lib/route';
+import { PeopleFiles } from '../../people/PeopleFiles';
 import { FilterBar } from '../../people/FilterBar';
 import { SavedFilters } from '../../people/SavedFilters';
 import css from '../../people/people.module.css';
@@ -84,6 +85,7 @@ export default function People(props: PeoplePage) {
             ))}
           </ul>
         )}
+        <PeopleFiles files={props.files} />
         <FilterBar key={JSON.stringify(filter)} filter={filter} offers={offers} courses={courses} labels={labels} onShow={show} />
         <div className={css.listhead}>
           <p role="status">
@@ -113,7 +115,13 @@ export default function People(props: PeoplePage) {
             </Menu>
           )}
           <SavedFilters filter={filter} segments={segments} />
-          <a href={addressOf(filter, 1, to('keep.people.csv'))}>{say('people.people.these_as_csv')}</a>
+          {total > props.csvAtOnce ? (
+            <button type="button" className={clsx(ui.linklike, css.linklike)} title={say('people.files.have_made_told', { people: say('keep.people_counted', { count: total }) })} onClick={() => router.post(addressOf(filter, 1, to('keep.people.files.ask')), {}, { preserveScroll: true, preserveState: true })}>
+              {say('people.files.have_made')}
+            </button>
+          ) : (
+            <a href={addressOf(filter, 1, to('keep.people.csv'))}>{say('people.people.these_as_csv')}</a>
+          )}
           <CsvForm form={props.csvForm} />
         </div>
         {people.length === 0 ? (

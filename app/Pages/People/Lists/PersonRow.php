@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\People;
+namespace App\Pages\People\Lists;
 
 use App\Models\Role;
 use OpenApi\Attributes as OA;

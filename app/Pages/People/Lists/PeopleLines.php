@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\People\Lists;
+
+use App\Models\Person;
+use App\Words\Say;
+
+/** The lines of a file of people: what the list tells of them. */
+final readonly class PeopleLines
+{
+    public function __construct(private PeopleRows $rows)
+    {
+    }
+
+    /** @return list<string> */
+    public function head(): array
+    {
+        return ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', Say::text('pages.people_page_builder.last_here')];
+    }
+
+    /**
+     * @param  list<int>  $ids  of people; whoever is not there any more is left out
+     * @param  ?string  $course  key of the one whose progress is told; null: of those they hold passes of
+     * @param  bool  $samples  whether it is told which samples they looked at
+     * @return list<list<string>> in their order
+     */
+    public function of(array $ids, ?string $course, bool $samples): array
+    {
+        $order = array_flip($ids);
+        $people = Person::query()->whereIntegerInRaw('id', $ids)->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
+        $lines = [];
+        foreach ($this->rows->of($people, $course, $samples) as $row) {
+            $lines[] = [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];
+        }
+
+        return $lines;
+    }
+}
