@@ -29,22 +29,24 @@ final readonly class ViewerRows
     /**
      * @param  array<int, bool|list<int>>  $people  whether they are staff, or in which courses, by id
      * @param  array<int>  $courses  ids
+     * @param  ?array<int, list<int>>  $theirs  at which of them somebody looks, by person; null: each at all of them
      * @return Generator<int, array<int, Viewer>> by person, in the order of their ids, and by course
      */
-    public function each(array $people, array $courses): Generator
+    public function each(array $people, array $courses, ?array $theirs = null): Generator
     {
         ksort($people);
         foreach (array_chunk($people, self::GROUP, preserve_keys: true) as $some) {
-            yield from $this->group($some, $courses);
+            yield from $this->group($some, $courses, $theirs);
         }
     }
 
     /**
      * @param  array<int, bool|list<int>>  $people
      * @param  array<int>  $courses
+     * @param  ?array<int, list<int>>  $theirs
      * @return Generator<int, array<int, Viewer>>
      */
-    private function group(array $people, array $courses): Generator
+    private function group(array $people, array $courses, ?array $theirs): Generator
     {
         $ids = array_keys($people);
         [$lasting, $timed] = $this->labels($ids);
@@ -53,7 +55,7 @@ final readonly class ViewerRows
         $done = $this->rows->done($ids, $courses);
         foreach ($people as $person => $staff) {
             $viewers = [];
-            foreach ($courses as $course) {
+            foreach ($theirs === null ? $courses : $theirs[$person] ?? [] as $course) {
                 $viewers[$course] = new Viewer(
                     staff: is_array($staff) ? in_array($course, $staff, true) : $staff,
                     signedIn: true,

@@ -87,10 +87,22 @@ final class Viewers
     }
 
     /**
+     * Of very many, each only at the courses that are asked for of them.
+     *
+     * @param  Collection<int, Person>  $people
+     * @param  array<int, list<int>>  $courses  ids, by person
+     * @return \Generator<int, array<int, Viewer>> by person and course
+     */
+    public function inTheirs(Collection $people, array $courses): \Generator
+    {
+        return $this->rows->each($this->staffAmong($people), array_keys(array_flip(array_merge([], ...array_values($courses)))), $courses);
+    }
+
+    /**
      * @param  Collection<int, Person>  $people
      * @return array<int, bool|list<int>> whether they are staff, or in which courses, by person
      */
-    public function staffAmong(Collection $people): array
+    private function staffAmong(Collection $people): array
     {
         $edited = $this->staff->of($people);
         $staff = [];
@@ -105,7 +117,7 @@ final class Viewers
     /**
      * Of many people at one course, one after another.
      *
-     * @param  array<int, bool|list<int>>  $people  whether they are staff, or in which courses, by id
+     * @param  array<int, bool>  $people  whether they are staff, by id
      * @return \Generator<int, Viewer> by person, in the order of their ids
      */
     public function each(array $people, Course $course): \Generator

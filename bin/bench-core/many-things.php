@@ -22,8 +22,11 @@ use App\Models\Import;
 use App\Models\Medium;
 use App\Models\NextRun;
 use App\Models\Offer;
+use App\Models\PeopleFile;
 use App\Models\Person;
 use App\Models\SignInLink;
+use App\Pages\People\Lists\PeopleFiles;
+use App\People\PeopleFilter;
 use App\School\Tokens\Ability;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Contracts\Http\Kernel as HttpKernel;
@@ -78,6 +81,11 @@ if (Medium::query()->doesntExist()) {
     Medium::query()->create([...$lesson, 'kind' => 'video', 'title' => 'Riveting', 'name' => 'riveting.webm', 'path' => 'media/film', 'type' => 'video/webm', 'bytes' => Storage::size('media/film'), 'seconds' => 12.0,
         'captions' => "WEBVTT\n\n00:00.000 --> 00:02.000\nTwice.\n", 'captions_language' => 'en', 'poster' => 'media/still', 'poster_type' => 'image/png']);
 }
+// Of everybody, as large as it gets.
+if (PeopleFile::query()->doesntExist()) {
+    config(['queue.default' => 'sync']);
+    $app->make(PeopleFiles::class)->ask(new PeopleFilter, '', Person::query()->where('email', 'admin@school.test')->firstOrFail(), listed: true);
+}
 $medium = Medium::query()->firstOrFail();
 $media = array_map(static fn (string $what): string => $app->make(MediaAddresses::class)->of($medium, "person {$person->id}", $what), ['file' => 'file', 'poster' => 'poster', 'captions' => 'captions']);
 $person->calendar_token === null && $person->update(['calendar_token' => str_repeat('c', 40)]);
@@ -89,5 +97,5 @@ DB::table('observer_ties')->insertOrIgnore(['observer_id' => $person->id, 'learn
 echo json_encode([
     'token' => $token, 'import' => Import::query()->max('id'), 'act' => ActRecord::query()->max('id'), 'form' => Form::query()->max('id'), 'form token' => Form::query()->value('token'), 'bundle' => Bundle::query()->value('key'),
     'shared' => DB::table('shared_notices')->max('id'), 'calendar' => $person->refresh()->calendar_token, 'guest' => $course->refresh()->guest_token, 'learner' => $learner->id,
-    'sign-in' => str_repeat('5', 40), 'next run' => str_repeat('n', 40), 'media' => $media, 'statement' => DB::table('statements')->value('id'),
+    'file' => PeopleFile::query()->max('id'), 'sign-in' => str_repeat('5', 40), 'next run' => str_repeat('n', 40), 'media' => $media, 'statement' => DB::table('statements')->value('id'),
 ], JSON_THROW_ON_ERROR)."\n";

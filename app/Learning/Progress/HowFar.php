@@ -80,9 +80,11 @@ final readonly class HowFar
     {
         $now = $this->clock->now();
         $sums = $in = [];
-        foreach ($this->viewers->staffAmong($people) as $person => $staff) {
-            foreach ($courses[$person] ?? [] as $course) {
-                $in[$course][$person] = $staff;
+        $published = array_flip($asked);
+        $theirs = array_filter(array_map(static fn (array $ids): array => array_values(array_filter($ids, static fn (int $id): bool => isset($published[$id]))), $courses));
+        foreach ($this->viewers->inTheirs($people, $theirs) as $person => $viewers) {
+            foreach ($viewers as $course => $viewer) {
+                $in[$course][$person] = $viewer;
             }
         }
         foreach ($asked as $place => $id) {
@@ -92,10 +94,11 @@ final readonly class HowFar
                 continue;
             }
             $count = new ProgressCount($this->plans->compiled($decider));
-            foreach ($this->viewers->each($in[$id] ?? [], $course) as $person => $viewer) {
+            foreach ($in[$id] ?? [] as $person => $viewer) {
                 [$finished, $lessons] = $count->of($viewer, $now);
                 $sums[$person] = [($sums[$person][0] ?? 0) + $finished, ($sums[$person][1] ?? 0) + $lessons];
             }
+            unset($in[$id]);
             $this->plans->letGo($course);
             // What is compiled holds itself in circles: large, but of so few objects that PHP would not look for them yet.
             if ($place % self::LET_GO === 0) {

@@ -12,6 +12,11 @@ import ui from '../ui/ui.module.css';
 /** Milliseconds between two looks at what is being made. */
 const EVERY = 1000;
 
+/** Where one stays on the page; what one has clicked is gone afterwards, so the focus goes to where files are asked for. */
+const STAYING = { preserveScroll: true, preserveState: true, onFinish: () => requestAnimationFrame(() => document.activeElement === document.body && document.querySelector<HTMLElement>('[data-csv]')?.focus()) };
+
+const addressOf = ({ query }: PeopleFileRow, base: string) => (query === '' ? base : `${base}?${query}`);
+
 const people = (file: PeopleFileRow) => say('keep.people_counted', { count: file.of });
 
 function sizeOf({ bytes }: PeopleFileRow): string {
@@ -64,7 +69,7 @@ export function PeopleFiles({ files: first }: { files: PeopleFileRow[] }) {
     <ul className={css.underway} aria-label={say('people.files.title')}>
       {files.map((file) => (
         <li key={file.id} className={css.file}>
-          <Link href={`${to('keep.people.list')}${file.query === '' ? '' : `?${file.query}`}`}>{say('people.files.file_of', { people: people(file) })}</Link>
+          <Link href={addressOf(file, to('keep.people.list'))}>{say('people.files.file_of', { people: people(file) })}</Link>
           {file.state === 'making' && <progress max={file.of} value={file.made} aria-label={say('people.files.file_of', { people: people(file) })} />}
           <span role="status">{howFar(file)}</span>
           {file.state === 'ready' && (
@@ -72,7 +77,12 @@ export function PeopleFiles({ files: first }: { files: PeopleFileRow[] }) {
               {say('people.files.download', { size: sizeOf(file) })}
             </a>
           )}
-          <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('people.files.let_go_named', { people: people(file) })} onClick={() => router.delete(to('keep.people.file.let-go', { file: file.id }), { preserveScroll: true, preserveState: true })}>
+          {(file.state === 'failed' || file.state === 'gone') && (
+            <button type="button" className={clsx(ui.linklike, css.linklike)} onClick={() => router.post(addressOf(file, to('keep.people.files.ask')), {}, STAYING)}>
+              {say('people.files.anew')}
+            </button>
+          )}
+          <button type="button" className={clsx(ui.linklike, css.linklike)} aria-label={say('people.files.let_go_named', { people: people(file) })} onClick={() => router.delete(to('keep.people.file.let-go', { file: file.id }), STAYING)}>
             {say('people.files.let_go')}
           </button>
         </li>

@@ -43,7 +43,7 @@ final readonly class PeopleFilesController
     {
         $this->files->ask($request->filter(), http_build_query($request->asked()), WhoLooks::signedIn($request), listed: true);
 
-        return redirect()->route('keep.people.list', $request->asked());
+        return back(fallback: route('keep.people.list', $request->asked()));
     }
 
     public function show(Request $request, PeopleFile $file): Response

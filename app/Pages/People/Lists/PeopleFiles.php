@@ -29,6 +29,9 @@ final readonly class PeopleFiles
     /** People of a part: so many share the reading of each course. */
     private const OF_A_PART = 5_000;
 
+    /** Parts that are in memory at once where a file is sent: some megabytes. */
+    private const SENT = 5;
+
     /** So many files are kept of each who asks. */
     private const MOST = 5;
 
@@ -66,6 +69,8 @@ final readonly class PeopleFiles
             foreach (array_chunk($ids, self::OF_A_PART) as $place => $some) {
                 PeopleFilePart::query()->create(['file_id' => $file->id, 'place' => $place, 'people' => $some]);
             }
+            // In place of one of the same that came to nothing.
+            PeopleFile::query()->where('person_id', $file->person_id)->where('query', $file->query)->whereIn('state', ['failed', 'gone'])->delete();
             $kept = PeopleFile::query()->where('person_id', $file->person_id)->orderByDesc('id')->limit(self::MOST)->pluck('id');
             PeopleFile::query()->where('person_id', $file->person_id)->whereNotIn('id', $kept)->delete();
 
@@ -107,8 +112,9 @@ final readonly class PeopleFiles
     public function content(PeopleFile $file): Generator
     {
         yield $this->begins($file);
-        foreach ($file->parts()->pluck('id') as $part) {
-            yield PeopleFilePart::query()->find($part)->lines ?? throw new RuntimeException('The file is gone.');
+        foreach ($file->parts()->pluck('id')->chunk(self::SENT) as $some) {
+            $lines = Value::texts(PeopleFilePart::query()->whereIntegerInRaw('id', Value::ints($some))->whereNotNull('lines')->orderBy('place')->pluck('lines'));
+            yield from count($lines) === count($some) ? $lines : throw new RuntimeException('The file is gone.');
         }
     }
 

@@ -1261,8 +1261,9 @@ export const keepWords = {
   'people.files.making': "{made, number} of {of, number} are in it",
   'people.files.waits': "waits for its turn since {when}",
   'people.files.ready': "made {when}",
-  'people.files.failed': "could not be made: have it made anew",
-  'people.files.gone': "somebody has been erased since: have it made anew",
+  'people.files.failed': "could not be made",
+  'people.files.gone': "somebody has been erased since, who may have been in it",
+  'people.files.anew': "Have it made anew",
   'people.files.download': "Download ({size})",
   'people.files.let_go': "Let it go",
   'people.files.let_go_named': "Let the CSV file of {people} go",
@@ -3306,6 +3307,7 @@ export interface KeepParts {
   'people.files.ready': 'when';
   'people.files.failed': never;
   'people.files.gone': never;
+  'people.files.anew': never;
   'people.files.download': 'size';
   'people.files.let_go': never;
   'people.files.let_go_named': 'people';

@@ -116,11 +116,11 @@ export default function People(props: PeoplePage) {
           )}
           <SavedFilters filter={filter} segments={segments} />
           {total > props.csvAtOnce ? (
-            <button type="button" className={clsx(ui.linklike, css.linklike)} title={say('people.files.have_made_told', { people: say('keep.people_counted', { count: total }) })} onClick={() => router.post(addressOf(filter, 1, to('keep.people.files.ask')), {}, { preserveScroll: true, preserveState: true })}>
+            <button type="button" data-csv className={clsx(ui.linklike, css.linklike)} title={say('people.files.have_made_told', { people: say('keep.people_counted', { count: total }) })} onClick={() => router.post(addressOf(filter, 1, to('keep.people.files.ask')), {}, { preserveScroll: true, preserveState: true })}>
               {say('people.files.have_made')}
             </button>
           ) : (
-            <a href={addressOf(filter, 1, to('keep.people.csv'))}>{say('people.people.these_as_csv')}</a>
+            <a data-csv href={addressOf(filter, 1, to('keep.people.csv'))}>{say('people.people.these_as_csv')}</a>
           )}
           <CsvForm form={props.csvForm} />
         </div>
