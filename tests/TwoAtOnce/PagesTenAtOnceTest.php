@@ -128,6 +128,15 @@ final class PagesTenAtOnceTest extends TestCase
         self::assertSame([0, 1, 'taken back'], [self::rows("people where email = 'alva@alder.test'"), self::rows("activities where action = 'import.taken-back'"), self::$school->value('select state from imports order by id desc limit 1')]);
     }
 
+    public function test_files_of_people_that_are_asked_for_at_once_are_whole(): void
+    {
+        self::ten(self::$hege, 'POST', '/keep/people/files?sort=newest', []);
+        // Whoever asks while one is made gets that one; once it is there, it is made anew.
+        self::assertContains(self::rows('people_files'), range(1, 5));
+        self::assertSame(0, self::rows("people_files where state <> 'ready' or made <> \"of\" or bytes = 0"));
+        self::assertSame(self::rows('people_files'), self::rows('people_file_parts where lines is not null'));
+    }
+
     public function test_somebody_is_erased_once_and_corrected_once(): void
     {
         $kaia = (int) self::$school->value("select id from people where email = 'kaia@alder.test'");

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\TwoAtOnce;
 
 use App\Models\Import;
+use App\Models\PeopleFile;
 use App\Models\Person;
 use Closure;
 use Illuminate\Http\UploadedFile;
@@ -25,6 +26,16 @@ trait WritesOfFiles
         $of = static fn (mixed $import): string => '/keep/people/imports/'.(is_int($import) ? $import : 0);
 
         return [
+            'have a file of people made' => [static fn (self $test) => $test->actingAs($test->person('hege')), static fn (self $test) => $test->post('/keep/people/files?find=eira')->assertRedirect(), static fn (): bool => PeopleFile::query()->where('state', 'ready')->exists()],
+            'let a file of people go' => [
+                static function (self $test): int {
+                    $test->actingAs($test->person('hege'))->post('/keep/people/files?find=eira');
+
+                    return PeopleFile::query()->sole()->id;
+                },
+                static fn (self $test, mixed $file) => $test->delete('/keep/people/files/'.(is_int($file) ? $file : 0))->assertRedirect(),
+                static fn (): bool => PeopleFile::query()->doesntExist(),
+            ],
             'bring people in from a file' => [$read, static fn (self $test, mixed $import) => $test->post($of($import))->assertRedirect(), static fn (): bool => Person::query()->where('email', 'alva@alder.test')->exists()],
             'take a file of people back' => [
                 static function (self $test) use ($read, $of): int {
