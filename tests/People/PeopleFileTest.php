@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\People;
 
+use App\Access\Shelf\CourseShelf;
 use App\Database\Value;
+use App\Models\Course;
+use App\Models\Offer;
+use App\Models\Pass;
 use App\Models\PeopleFile;
 use App\Models\PeopleFilePart;
 use App\Models\Person;
@@ -76,6 +80,35 @@ final class PeopleFileTest extends TestCase
         self::assertSame(Person::query()->orderByDesc('id')->pluck('email')->all(), $addresses);
     }
 
+    /** Of many, course by course; of few, person by person: it is the same. */
+    public function test_of_very_many_it_tells_the_progress_that_pages_tell(): void
+    {
+        $people = $this->crowd(230);
+        $published = Offer::query()->where('key', '!=', 'apprentice-pass')->whereHas('course', static fn ($course) => $course->whereNotNull('live_revision_id'))->orderBy('id')->get();
+        $neverPublished = Course::query()->create(['key' => 'never']);
+        $offers = [...$published->all(), Offer::query()->create(['course_id' => $neverPublished->id, 'key' => 'never', 'name' => 'Never'])];
+        $lessons = array_map(static fn ($course): array => app(CourseShelf::class)->lessons($course), Course::query()->whereNotNull('live_revision_id')->pluck('id', 'id')->all());
+        foreach ($people as $n => $person) {
+            $offer = $offers[$n % count($offers)];
+            Pass::query()->create(['person_id' => $person, 'course_id' => $offer->course_id, 'offer_id' => $offer->id, 'starts_at' => '2026-03-01 09:00:00', 'state' => 'active', 'source' => 'by hand']);
+            foreach ($lessons as $course => $keys) {
+                foreach (array_slice($keys, 0, ($n + $course) % 4) as $key) {
+                    DB::table('completions')->insert(['person_id' => $person, 'course_id' => $course, 'item_key' => $key, 'completed_at' => '2026-03-05 09:00:00']);
+                }
+            }
+        }
+        $told = [];
+        foreach (range(1, 5) as $page) {
+            $told = [...$told, ...array_column((array) $this->get("/keep/people?find=elsewhere&page={$page}")->inertiaProps('people'), 'progress', 'email')];
+        }
+        $lines = array_slice(explode("\r\n", trim($this->get('/keep/people.csv?find=elsewhere')->assertOk()->streamedContent())), 1);
+        $cells = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), $lines);
+
+        self::assertCount(230, $told);
+        self::assertGreaterThan(8, count(array_unique($told)));
+        self::assertSame($told, array_column($cells, 5, 1));
+    }
+
     public function test_asked_for_again_while_it_is_made_it_is_the_same(): void
     {
         Queue::fake();
@@ -86,10 +119,12 @@ final class PeopleFileTest extends TestCase
         $this->post('/keep/people/files?find=f');
         $this->actingAs($this->person('aksel'))->post('/keep/people/files?find=e');
         Queue::assertPushed(MakePeopleFile::class, 3);
+        $this->ask('POST', '/people/files?find=e')->assertStatus(202);
+        Queue::assertPushed(MakePeopleFile::class, 4);
         // Once it is there, it is made anew.
         $this->make(PeopleFile::query()->orderBy('id')->firstOrFail());
         $this->actingAs($this->person('hege'))->post('/keep/people/files?find=e');
-        Queue::assertPushed(MakePeopleFile::class, 4);
+        Queue::assertPushed(MakePeopleFile::class, 5);
     }
 
     public function test_the_page_says_how_far_it_is_and_where_it_is_to_be_had(): void
@@ -178,6 +213,7 @@ final class PeopleFileTest extends TestCase
         Queue::fake();
         $this->post('/keep/people/files?find=a');
         (new MakePeopleFile(PeopleFile::query()->sole()->id))->failed();
+        $this->make(PeopleFile::query()->sole());
         self::assertSame(['failed'], array_column((array) $this->get('/keep/people')->inertiaProps('files'), 'state'));
         $this->post('/keep/people/files?find=a');
         self::assertSame('making', PeopleFile::query()->sole()->state);
