@@ -80,9 +80,7 @@ final readonly class HowFar
     {
         $now = $this->clock->now();
         $sums = $in = [];
-        $published = array_flip($asked);
-        $theirs = array_filter(array_map(static fn (array $ids): array => array_values(array_filter($ids, static fn (int $id): bool => isset($published[$id]))), $courses));
-        foreach ($this->viewers->inTheirs($people, $theirs) as $person => $viewers) {
+        foreach ($this->viewers->inTheirs($people, $courses) as $person => $viewers) {
             foreach ($viewers as $course => $viewer) {
                 $in[$course][$person] = $viewer;
             }
