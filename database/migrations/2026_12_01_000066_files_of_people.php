@@ -14,7 +14,7 @@ return new class extends Migration
         Schema::create('people_files', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('person_id')->comment('who asked for it, and alone gets it')->constrained('people')->cascadeOnDelete();
-            $table->string('query', 2000)->comment('the filter as addresses have it');
+            $table->text('query')->comment('the filter as addresses have it');
             $table->string('making', 80)->nullable()->unique()->comment('of whom, and of what filter, while it is made: asked for twice it is made once');
             $table->boolean('listed')->comment('on the page of people; not where a program asked');
             $table->string('course')->nullable()->comment('key of the one whose progress is told; null: of those they hold passes of');

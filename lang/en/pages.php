@@ -77,7 +77,7 @@ return [
     'people_page_builder' => [
         'item_title_title_since' => '{item_title} ({title}), since {when}',
         'finished_of_all' => '{finished} of {all}',
-        'last_here' => 'Last here',
+        'last_here' => 'Last here ({zone})',
         'not_confirmed' => '{address} (not confirmed)',
     ],
     'person_page_builder' => [

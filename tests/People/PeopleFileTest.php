@@ -66,7 +66,7 @@ final class PeopleFileTest extends TestCase
         $this->put('/keep/csv-form', ['form' => 'semicolon-marked']);
         $this->post('/keep/people/files?find=eira');
         $made = $this->get('/keep/people/files/'.PeopleFile::query()->sole()->id.'.csv')->assertOk();
-        self::assertStringStartsWith("\u{FEFF}Name;E-mail;", $made->streamedContent());
+        self::assertStringStartsWith("\u{FEFF}Name;E-mail;Role;Passes;Labels;Finished;\"Last here (Oslo time)\"\r\n", $made->streamedContent());
         self::assertSame((string) strlen($made->streamedContent()), $made->headers->get('Content-Length'));
     }
 
@@ -226,6 +226,9 @@ final class PeopleFileTest extends TestCase
         foreach (['a', 'b', 'c', 'd', 'e', 'f'] as $find) {
             $this->post("/keep/people/files?find={$find}");
         }
+        $this->ask('POST', '/people/files?find=a')->assertStatus(202);
+        self::assertSame(6, PeopleFile::query()->where('listed', true)->count());
+        PeopleFile::query()->where('listed', false)->delete();
         self::assertSame(['find=aksel', 'find=b', 'find=c', 'find=d', 'find=e', 'find=f'], PeopleFile::query()->orderBy('id')->pluck('query')->all());
         $this->travel(23)->hours();
         Artisan::call('keep:clean-up');

@@ -32,7 +32,7 @@ final readonly class PeopleFiles
     /** Parts that are in memory at once where a file is sent: some megabytes. */
     private const SENT = 5;
 
-    /** So many files are kept of each who asks. */
+    /** So many files are kept of each who asks, on the page or by programs. */
     private const MOST = 5;
 
     public function __construct(private PeopleQuery $find, private PeopleLines $lines, private ClockInterface $clock, private SchoolClock $school)
@@ -73,10 +73,10 @@ final readonly class PeopleFiles
             foreach (array_chunk($ids, self::OF_A_PART) as $place => $some) {
                 PeopleFilePart::query()->create(['file_id' => $file->id, 'place' => $place, 'people' => $some]);
             }
+            $theirs = PeopleFile::query()->where('person_id', $file->person_id)->where('listed', $file->listed);
             // In place of one of the same that came to nothing.
-            PeopleFile::query()->where('person_id', $file->person_id)->where('query', $file->query)->whereIn('state', ['failed', 'gone'])->delete();
-            $kept = PeopleFile::query()->where('person_id', $file->person_id)->orderByDesc('id')->limit(self::MOST)->pluck('id');
-            PeopleFile::query()->where('person_id', $file->person_id)->whereNotIn('id', $kept)->delete();
+            (clone $theirs)->where('query', $file->query)->whereIn('state', ['failed', 'gone'])->delete();
+            (clone $theirs)->whereNotIn('id', (clone $theirs)->orderByDesc('id')->limit(self::MOST)->pluck('id'))->delete();
 
             return $file;
         });

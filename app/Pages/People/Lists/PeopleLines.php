@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace App\Pages\People\Lists;
 
+use App\Access\SchoolClock;
 use App\Models\Person;
 use App\Words\Say;
 
 /** The lines of a file of people: what the list tells of them. */
 final readonly class PeopleLines
 {
-    public function __construct(private PeopleRows $rows)
+    public function __construct(private PeopleRows $rows, private SchoolClock $clock)
     {
     }
 
     /** @return list<string> */
     public function head(): array
     {
-        return ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', Say::text('pages.people_page_builder.last_here')];
+        // A file is read later, and elsewhere: whose times stand in it is said here.
+        return ['Name', 'E-mail', 'Role', 'Passes', 'Labels', 'Finished', Say::text('pages.people_page_builder.last_here', ['zone' => $this->clock->zoneName()])];
     }
 
     /**
