@@ -18,7 +18,7 @@ use Psr\Clock\ClockInterface;
 use RuntimeException;
 
 /**
- * Files of people. Of a few it is sent as it is made. Of more it takes longer than anybody should wait for an answer, and one that broke off
+ * Files of people. Of a few one is made while whoever asks waits. Of more it takes longer than anybody should wait for an answer, and one that broke off
  * would look whole: it is made in the queue, part by part, and fetched when it is there.
  */
 final readonly class PeopleFiles
@@ -39,12 +39,12 @@ final readonly class PeopleFiles
     {
     }
 
-    /** @return ?Generator<int, list<string>> the head and the lines; null: they are too many for that */
-    public function atOnce(PeopleFilter $filter): ?Generator
+    /** @return ?list<list<string>> the head and the lines; null: they are too many for that */
+    public function atOnce(PeopleFilter $filter): ?array
     {
         $ids = Value::ints(($this->find)($filter)->toBase()->limit(self::AT_ONCE + 1)->pluck('id'));
 
-        return count($ids) > self::AT_ONCE ? null : $this->linesOf($ids, $filter);
+        return count($ids) > self::AT_ONCE ? null : [$this->lines->head(), ...$this->lines->of($ids, $filter->course, $filter->standing === 'samples')];
     }
 
     /**
@@ -125,15 +125,5 @@ final readonly class PeopleFiles
     private function begins(PeopleFile $file): string
     {
         return ($file->form?->isMarked() === true ? "\xEF\xBB\xBF" : '').CsvForm::text([$this->lines->head()], $file->form);
-    }
-
-    /**
-     * @param  list<int>  $ids
-     * @return Generator<int, list<string>>
-     */
-    private function linesOf(array $ids, PeopleFilter $filter): Generator
-    {
-        yield $this->lines->head();
-        yield from $this->lines->of($ids, $filter->course, $filter->standing === 'samples');
     }
 }
