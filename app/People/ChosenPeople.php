@@ -24,17 +24,17 @@ final readonly class ChosenPeople
     /** All that a filter lets through. */
     public static function filtered(PeopleQuery $query, PeopleFilter $filter): self
     {
-        return new self($query($filter));
+        return new self($query->unsorted($filter));
     }
 
     public function count(): int
     {
-        return (clone $this->query)->reorder()->toBase()->getCountForPagination();
+        return (clone $this->query)->toBase()->count();
     }
 
     /** @return list<int> in the order in which they are gone through */
     public function ids(): array
     {
-        return array_values((clone $this->query)->reorder()->orderBy('people.id')->toBase()->pluck('people.id')->map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)->all());
+        return array_values((clone $this->query)->orderBy('people.id')->toBase()->pluck('people.id')->map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)->all());
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Database\Dialects;
+use App\Database\Value;
 use App\Models\Course;
 use App\Models\Offer;
 use App\Models\Pass;
@@ -51,7 +52,49 @@ final readonly class PeopleFilter
      */
     public function query(int $now, array $lessons): Builder
     {
+        return $this->sorted($this->unsorted($now, $lessons), self::stored($now));
+    }
+
+    /**
+     * Those of them for whom a pass ends, sorted by the first that does: so that the first of them are found without looking at the others.
+     *
+     * @param  list<string>  $lessons
+     * @return Builder<Person>
+     */
+    public function ending(int $now, array $lessons): Builder
+    {
         $at = self::stored($now);
+
+        return $this->unsorted($now, $lessons)->join('passes as ending', 'ending.person_id', '=', 'people.id')->where(static fn (Builder $q) => self::ends($q->getQuery(), 'ending', $at))
+            ->whereNotExists(static fn (QueryBuilder $q) => self::ends($q->from('passes as sooner')->whereColumn('sooner.person_id', 'ending.person_id'), 'sooner', $at)->where(
+                static fn (QueryBuilder $w) => $w->whereColumn('sooner.ends_at', '<', 'ending.ends_at')->orWhere(static fn (QueryBuilder $same) => $same->whereColumn('sooner.ends_at', 'ending.ends_at')->whereColumn('sooner.id', '<', 'ending.id')),
+            ))->orderBy('ending.ends_at')->orderBy('people.id');
+    }
+
+    /**
+     * The others: those for whom nothing ends.
+     *
+     * @param  list<string>  $lessons
+     * @return Builder<Person>
+     */
+    public function notEnding(int $now, array $lessons): Builder
+    {
+        return $this->unsorted($now, $lessons)->whereNotExists(static fn (QueryBuilder $q) => self::ends($q->from('passes as ending')->whereColumn('ending.person_id', 'people.id'), 'ending', self::stored($now)))->orderBy('people.id');
+    }
+
+    private static function ends(QueryBuilder $query, string $passes, string $at): QueryBuilder
+    {
+        return $query->where("{$passes}.state", 'active')->where("{$passes}.starts_at", '<=', $at)->where("{$passes}.ends_at", '>', $at);
+    }
+
+    /**
+     * The same in no order: to be counted.
+     *
+     * @param  list<string>  $lessons
+     * @return Builder<Person>
+     */
+    public function unsorted(int $now, array $lessons): Builder
+    {
         $query = Person::query()->select('people.*');
         if ($this->find !== '') {
             $dialect = Dialects::spoken();
@@ -69,7 +112,7 @@ final readonly class PeopleFilter
             $this->byProgress($query, $lessons);
         }
 
-        return $this->sorted($query, $at);
+        return $query;
     }
 
     /**
@@ -85,7 +128,7 @@ final readonly class PeopleFilter
             $query->whereIn('people.id', self::active($at)->where('passes.offer_id', $offer ?? 0));
         }
         match ($this->standing) {
-            'trial' => $query->whereIn('people.id', self::active($at)->whereIn('passes.offer_id', Offer::query()->toBase()->select('id')->where('trial', true))),
+            'trial' => $query->whereIn('people.id', self::active($at)->whereIntegerInRaw('passes.offer_id', Value::ints(Offer::query()->where('trial', true)->orderBy('id')->pluck('id')))),
             'samples' => $query->whereNotIn('people.id', self::passes())->whereIn('people.id', DB::table('looks')->select('person_id')->where('via', 'sample')),
             'none' => $query->whereNull('people.role')->whereNotIn('people.id', self::passes()),
             'staff' => $query->whereNotNull('people.role'),
@@ -131,11 +174,11 @@ final readonly class PeopleFilter
      */
     private function sorted(Builder $query, string $at): Builder
     {
+        $first = self::ends(DB::table('passes as ending')->selectRaw('min(ending.ends_at)')->whereColumn('ending.person_id', 'people.id'), 'ending', $at);
+
         return match ($this->sort) {
             // Those whose passes end first; those for whom nothing ends at the end.
-            'ends' => $query->leftJoinSub(
-                self::active($at)->selectRaw('min(passes.ends_at) as first_end')->whereNotNull('passes.ends_at')->groupBy('passes.person_id'), 'ending', 'ending.person_id', '=', 'people.id',
-            )->orderByRaw('ending.first_end is null')->orderBy('ending.first_end')->orderBy('people.id'),
+            'ends' => $query->orderByRaw("({$first->toSql()}) nulls last", $first->getBindings())->orderBy('people.id'),
             'seen' => $query->orderByDesc('people.seen_at')->orderBy('people.id'),
             'newest' => $query->orderByDesc('people.id'),
             default => $query->orderBy('people.name')->orderBy('people.id'),

@@ -53,10 +53,11 @@ final readonly class PeoplesLabels
         $stored = gmdate('Y-m-d H:i:s', $at);
         $within = static fn (Builder $query): Builder => $query->where(static fn (Builder $q) => $q->whereNull('starts_at')->orWhere('starts_at', '<=', $stored))
             ->where(static fn (Builder $q) => $q->whereNull('ends_at')->orWhere('ends_at', '>', $stored));
-        $giving = DB::table('offers')->select('offers.id')->whereRaw('exists (select 1 from '.Dialects::spoken()->elements('offers.labels', 'given').' where given.value = ?)', [$label]);
+        // Asked before: passes are found by their offers, and not looked through where none gives it.
+        $giving = Value::ints(DB::table('offers')->whereRaw('exists (select 1 from '.Dialects::spoken()->elements('offers.labels', 'given').' where given.value = ?)', [$label])->orderBy('id')->pluck('id'));
+        $have = $within(DB::table('labels')->select('person_id')->where('label', $label));
 
-        return $within(DB::table('labels')->select('person_id')->where('label', $label))
-            ->union($within(DB::table('passes')->select('person_id')->where('state', 'active')->whereIn('offer_id', $giving)));
+        return $giving === [] ? $have : $have->union($within(DB::table('passes')->select('person_id')->where('state', 'active')->whereIntegerInRaw('offer_id', $giving)));
     }
 
     /** @return list<string> labels that anybody has or could get, in their order */

@@ -28,11 +28,10 @@ final readonly class PeoplePageBuilder
     /** @param  array<string, string>  $asked  the filter as the address has it */
     public function page(PeopleFilter $filter, int $page, array $asked, Person $reader, bool $mayRun): PeoplePage
     {
-        $query = ($this->find)($filter);
-        $total = (clone $query)->toBase()->getCountForPagination();
+        $total = $this->find->unsorted($filter)->toBase()->count();
         $pages = max(1, (int) ceil($total / self::PER_PAGE));
         $page = max(1, min($page, $pages));
-        $people = $query->forPage($page, self::PER_PAGE)->get();
+        $people = $this->rows->people($this->find->some($filter, ($page - 1) * self::PER_PAGE, self::PER_PAGE, $total));
 
         return new PeoplePage(
             people: $this->rows->of($people, $filter->course, $filter->standing === 'samples'),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Pages\People\Lists;
 
 use App\Access\SchoolClock;
-use App\Models\Person;
 use App\Words\Say;
 
 /** The lines of a file of people: what the list tells of them. */
@@ -30,10 +29,8 @@ final readonly class PeopleLines
      */
     public function of(array $ids, ?string $course, bool $samples): array
     {
-        $order = array_flip($ids);
-        $people = Person::query()->whereIntegerInRaw('id', $ids)->get()->sortBy(static fn (Person $person): int => $order[$person->id] ?? 0)->values();
         $lines = [];
-        foreach ($this->rows->of($people, $course, $samples) as $row) {
+        foreach ($this->rows->of($this->rows->people($ids), $course, $samples) as $row) {
             $lines[] = [$row->name, $row->email, $row->role ?? '', implode('; ', $row->passes), implode(', ', $row->labels), $row->progress ?? '', $row->seen ?? ''];
         }
 

@@ -27,6 +27,17 @@ final readonly class PeopleRows
     }
 
     /**
+     * @param  list<int>  $ids
+     * @return Collection<int, Person> in their order; whoever is not there is left out
+     */
+    public function people(array $ids): Collection
+    {
+        $order = array_flip($ids);
+
+        return Person::query()->whereIntegerInRaw('id', $ids)->get()->sortBy(static fn (Person $person): int => $order[$person->id])->values();
+    }
+
+    /**
      * @param  Collection<int, Person>  $people
      * @param  ?string  $courseKey  whose progress is wanted; null: that of the courses they hold passes of
      * @param  bool  $samples  whether it is told which samples they have looked at
