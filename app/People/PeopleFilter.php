@@ -52,7 +52,7 @@ final readonly class PeopleFilter
      */
     public function query(int $now, array $lessons): Builder
     {
-        return $this->sorted($this->unsorted($now, $lessons), self::stored($now));
+        return $this->sorted($this->unsorted($now, $lessons), $now);
     }
 
     /**
@@ -170,10 +170,12 @@ final readonly class PeopleFilter
 
     /**
      * @param  Builder<Person>  $query
+     * @param  int  $now  instant
      * @return Builder<Person>
      */
-    private function sorted(Builder $query, string $at): Builder
+    public function sorted(Builder $query, int $now): Builder
     {
+        $at = self::stored($now);
         $first = self::ends(DB::table('passes as ending')->selectRaw('min(ending.ends_at)')->whereColumn('ending.person_id', 'people.id'), 'ending', $at);
 
         return match ($this->sort) {

@@ -13,6 +13,9 @@ use Illuminate\Database\Eloquent\Builder;
 /** Asks for the people whom a filter lets through, at the present instant. */
 final readonly class PeopleQuery
 {
+    /** So many are sorted once they are found. */
+    private const FEW = 2_000;
+
     /**
      * @param  int  $many  of so many people those whose passes end first are found one after another; of fewer all are sorted
      * @param  int  $near  no further from the beginning than this: there, too, all are sorted
@@ -31,6 +34,25 @@ final readonly class PeopleQuery
     public function unsorted(PeopleFilter $filter): Builder
     {
         return $filter->unsorted($this->clock->now(), $this->lessons($filter));
+    }
+
+    /**
+     * A page of them. Of few, all are found, and those are sorted; of many as many as stand on the page are found in their order.
+     *
+     * @param  int  $page  from 1; beyond the last it is the last
+     */
+    public function page(PeopleFilter $filter, int $page, int $size): FoundPage
+    {
+        $few = Value::ints($this->unsorted($filter)->toBase()->select('people.id')->limit(self::FEW + 1)->pluck('id'));
+        $isFew = count($few) <= self::FEW;
+        $total = $isFew ? count($few) : $this->unsorted($filter)->toBase()->count();
+        $pages = max(1, intdiv($total + $size - 1, $size));
+        $page = max(1, min($page, $pages));
+        $ids = $isFew
+            ? Value::ints($filter->sorted(Person::query()->whereIntegerInRaw('people.id', $few), $this->clock->now())->toBase()->select('people.id')->forPage($page, $size)->pluck('id'))
+            : $this->some($filter, ($page - 1) * $size, $size, $total);
+
+        return new FoundPage($ids, $total, $page, $pages);
     }
 
     /**

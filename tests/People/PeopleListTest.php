@@ -85,8 +85,9 @@ final class PeopleListTest extends TestCase
         $this->get('/keep/people');
         $one = $this->queriesOf('/keep/people?find=eira');
         $this->many(2000);
-        self::assertSame($one, $this->queriesOf('/keep/people'));
-        self::assertSame($one, $this->queriesOf('/keep/people?page=7'));
+        // Of many it is asked how many they are.
+        self::assertSame($one + 1, $this->queriesOf('/keep/people'));
+        self::assertSame($one + 1, $this->queriesOf('/keep/people?page=7'));
         self::assertLessThan(22, $one);
         // What was said of a course to somebody is kept: only the first ask of it reads more.
         $persons = array_map(fn (string $name): string => "/keep/people/{$this->person($name)->id}", ['jorunn', 'halvard']);

@@ -53,6 +53,9 @@ final class SortedByEndTest extends TestCase
             }
             self::assertSame($ids, $found, $how);
         }
+        $page = app(PeopleQuery::class)->page($filter, 2, self::PAGE);
+        self::assertSame([array_slice($ids, $page->page === 1 ? 0 : self::PAGE, self::PAGE), count($ids)], [$page->ids, $page->total]);
+        self::assertSame($page->pages, app(PeopleQuery::class)->page($filter, 99, self::PAGE)->page);
     }
 
     /** Ends on the same instant, one after another, past, paused, not begun, and none. */

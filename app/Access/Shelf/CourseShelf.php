@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Access\Shelf;
 
 use App\Access\Kept;
+use App\Database\Lists;
 use App\Models\Course;
 use App\Models\CourseDocument;
 use App\Models\Document\DocumentItem;
 use App\Models\Draft;
-use App\Models\Offer;
 use App\Models\Revision;
+use Illuminate\Support\Facades\DB;
 
 /** The published courses of the school, as far as lists of people need them. Read once a request. */
 final class CourseShelf
@@ -218,9 +219,10 @@ final class CourseShelf
     public function offers(): array
     {
         $picks = [];
-        foreach (Offer::query()->orderBy('course_id')->orderBy('id')->get() as $offer) {
-            if (in_array($offer->key, $this->marks()[$offer->course_id]->offers ?? [], true)) {
-                $picks[] = new OfferPick($offer->key, $offer->name, $this->courses()[$offer->course_id]->key);
+        // Not as models: there are as many as courses and more.
+        foreach (Lists::of(DB::table('offers')->orderBy('course_id')->orderBy('id')->select(['key', 'name', 'course_id'])) as [$key, $name, $course]) {
+            if (in_array((string) $key, $this->marks()[(int) $course]->offers ?? [], true)) {
+                $picks[] = new OfferPick((string) $key, (string) $name, $this->courses()[(int) $course]->key);
             }
         }
 

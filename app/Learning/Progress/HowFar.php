@@ -60,8 +60,10 @@ final readonly class HowFar
     {
         $stamps = $this->plans->stamps();
         $sums = [];
-        foreach ($this->viewers->in($people, $asked) as $person => $viewers) {
-            $counted = $this->counted($person, array_intersect_key($viewers, array_flip($courses[$person] ?? [])), $stamps);
+        $published = array_flip($asked);
+        $theirs = array_map(static fn (array $ids): array => array_values(array_filter($ids, static fn (int $id): bool => isset($published[$id]))), $courses);
+        foreach ($this->viewers->inTheirs($people, $theirs) as $person => $viewers) {
+            $counted = $this->counted($person, $viewers, $stamps);
             $sums[$person] = [array_sum(array_map(static fn (CountedProgress $one): int => $one->finished, $counted)), array_sum(array_map(static fn (CountedProgress $one): int => $one->lessons, $counted))];
         }
 

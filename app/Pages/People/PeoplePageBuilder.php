@@ -28,16 +28,13 @@ final readonly class PeoplePageBuilder
     /** @param  array<string, string>  $asked  the filter as the address has it */
     public function page(PeopleFilter $filter, int $page, array $asked, Person $reader, bool $mayRun): PeoplePage
     {
-        $total = $this->find->unsorted($filter)->toBase()->count();
-        $pages = max(1, (int) ceil($total / self::PER_PAGE));
-        $page = max(1, min($page, $pages));
-        $people = $this->rows->people($this->find->some($filter, ($page - 1) * self::PER_PAGE, self::PER_PAGE, $total));
+        $found = $this->find->page($filter, $page, self::PER_PAGE);
 
         return new PeoplePage(
-            people: $this->rows->of($people, $filter->course, $filter->standing === 'samples'),
-            total: $total,
-            page: $page,
-            pages: $pages,
+            people: $this->rows->of($this->rows->people($found->ids), $filter->course, $filter->standing === 'samples'),
+            total: $found->total,
+            page: $found->page,
+            pages: $found->pages,
             filter: (object) $asked,
             offers: $this->shelf->offers(),
             courses: $this->shelf->picks(),
