@@ -86,7 +86,7 @@ final readonly class CleanUp
             'what was tried in drafts and given up' => self::delete(GivenUp::query()->where('made_at', '<', $this->before(self::PREPARED))),
             'what was counted on people' => self::delete(PeopleCount::query()->where('began_at', '<', $this->before(self::COUNTED))),
             'rehearsals' => self::delete(RehearsalRun::query()->where('made_at', '<', $this->before(self::PREPARED))),
-            'files of people' => self::delete(PeopleFile::query()->where('asked_at', '<', $this->before(self::PREPARED))),
+            'files of people' => $this->files(),
             'closed doors that were met, counted by the week' => $this->meetings->fold(),
             'items that were taken out, with what they held' => ($this->contents)(),
             'what was seen, day by day' => $this->old(KeptKind::Visits, DayVisit::query(), 'last_at'),
@@ -112,6 +112,16 @@ final readonly class CleanUp
         }
 
         return $gone;
+    }
+
+    /** What is in them goes first, a little at a time. */
+    private function files(): int
+    {
+        $old = PeopleFile::query()->where('asked_at', '<', $this->before(self::PREPARED));
+        (clone $old)->update(['state' => 'gone', 'making' => null]);
+        PeopleFile::emptyShut();
+
+        return self::delete($old);
     }
 
     /** Where the queue has lost it, or given up: it starts again. */

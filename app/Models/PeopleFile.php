@@ -28,6 +28,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class PeopleFile extends Record
 {
+    /** Parts that go while others wait. */
+    private const LET_GO = 5;
+
     protected $table = 'people_files';
 
     public $timestamps = false;
@@ -42,10 +45,18 @@ final class PeopleFile extends Record
         return $this->hasMany(PeopleFilePart::class, 'file_id')->orderBy('place');
     }
 
-    /** What is in them is let go of, whoever it is about: somebody is erased. Within a transaction. */
-    public static function dropAll(): void
+    /** Somebody is erased, who may be in any of them: from then on none is handed out, and no part is laid down. Within a transaction. */
+    public static function shutAll(): void
     {
         self::query()->where('state', '!=', 'gone')->update(['state' => 'gone', 'making' => null, 'bytes' => 0]);
-        DB::table('people_file_parts')->delete();
+    }
+
+    /** Lets go of what was in those, a little at a time: they may be many megabytes. */
+    public static function emptyShut(): void
+    {
+        $parts = PeopleFilePart::query()->whereIn('file_id', self::query()->select('id')->where('state', 'gone'))->orderBy('id')->pluck('id');
+        foreach ($parts->chunk(self::LET_GO) as $some) {
+            DB::transaction(static fn (): mixed => PeopleFilePart::query()->whereKey($some)->delete());
+        }
     }
 }

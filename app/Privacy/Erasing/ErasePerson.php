@@ -45,7 +45,7 @@ final readonly class ErasePerson
                 'password' => null, 'remember_token' => null, 'session_key' => bin2hex(random_bytes(20)), 'calendar_token' => null, 'claimed_email' => null, 'language' => null, 'rule_columns' => null, 'csv_form' => null,
             ])->save();
             DB::table('sign_in_links')->where('person_id', $person->id)->delete();
-            PeopleFile::dropAll();
+            PeopleFile::shutAll();
             DB::table('observer_ties')->where('observer_id', $person->id)->orWhere('learner_id', $person->id)->delete();
             $this->log->note('person.erased', $actor, person: $person);
             DB::afterCommit(static function () use ($erased): void {

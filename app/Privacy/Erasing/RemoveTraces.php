@@ -7,6 +7,7 @@ namespace App\Privacy\Erasing;
 use App\Database\Dialects;
 use App\Database\Hand;
 use App\Models\ErasedPerson;
+use App\Models\PeopleFile;
 use App\Models\Person;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -35,6 +36,7 @@ final class RemoveTraces implements ShouldQueue
             return;
         }
         $sought = Sought::from($erased->sought);
+        PeopleFile::emptyShut();
         $hand->while($erased->by, 'erasure', static function () use ($own, $rows, $erased, $sought): void {
             $own->remove($erased, $sought);
             $rows->remove($erased, Person::query()->whereIn('name', $sought->names)->exists() ? $sought->addressesAlone() : $sought);

@@ -29,8 +29,10 @@ final readonly class PeopleFileMaker
         }
         $lines = CsvForm::text($this->lines->of($part->people, $file->course, $file->samples), $file->form);
         DB::transaction(static function () use ($file, $part, $lines): void {
-            // Not where another worker has made it meanwhile, nor where it was let go of: somebody may have been erased since it was read.
-            if (PeopleFilePart::query()->whereKey($part->id)->whereNull('lines')->update(['lines' => $lines]) === 1) {
+            // Not where it was shut meanwhile (somebody may have been erased since they were read here), nor where another worker has made this part.
+            $isMade = PeopleFile::query()->whereKey($file->id)->where('state', 'making')->lockForUpdate()->exists()
+                && PeopleFilePart::query()->whereKey($part->id)->whereNull('lines')->update(['lines' => $lines]) === 1;
+            if ($isMade) {
                 PeopleFile::query()->whereKey($file->id)->incrementEach(['made' => count($part->people), 'bytes' => strlen($lines)]);
             }
         });
